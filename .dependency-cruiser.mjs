@@ -1,0 +1,77 @@
+// Who may import whom: one table that reads like the one in docs/house.md. A row may import what its list names.
+// Run twice: over all imports, and (DEPCRUISE=values) over those that are left when types are gone, for what is reachable.
+const MAY = {
+  core: ['core'],
+  formats: ['formats', 'core'],
+  widget: ['widget', 'core'],
+  server: ['server', 'core', 'formats'],
+  ui: ['ui', 'core', 'formats'],
+  app: ['app', 'ui', 'server', 'core', 'formats'],
+  workers: ['workers', 'core', 'formats'],
+  demo: ['demo', 'server', 'core', 'formats'],
+};
+const TEST = '\\.test\\.tsx?$';
+const VALUES_ONLY = process.env.DEPCRUISE === 'values';
+const others = (name) =>
+  Object.keys(MAY)
+    .filter((one) => !MAY[name].includes(one))
+    .join('|');
+const rule = (name, from, to) => ({ name, severity: 'error', from, to });
+const rows = Object.keys(MAY).map((name) =>
+  rule(
+    `${name}-imports-only-its-own`,
+    { path: `^src/${name}/`, pathNot: TEST },
+    { path: `^src/(${others(name)})/`, ...(name === 'ui' ? { pathNot: '^src/widget/preview\\.ts$' } : {}) },
+  ),
+);
+
+const OVER_ALL = [
+  ...rows,
+  rule('nothing-imports-app', { pathNot: '^(src/app|tests|scripts|bench)/' }, { path: '^src/app/' }),
+  // culori/fn in look/, the ICU parser in words/compile.ts, both at publish only.
+  rule(
+    'core-has-no-packages',
+    { path: '^src/core/', pathNot: [TEST, '^src/core/look/', '^src/core/words/compile\\.ts$'] },
+    { path: 'node_modules|^(node:)?[a-z_]+$' },
+  ),
+  rule(
+    'look-has-culori-only',
+    { path: '^src/core/look/', pathNot: TEST },
+    { path: 'node_modules', pathNot: 'node_modules/(@types/)?culori' },
+  ),
+  rule('compile-has-the-icu-parser-only', { path: '^src/core/words/compile\\.ts$' }, { path: 'node_modules', pathNot: '@formatjs/' }),
+  rule('porch-has-no-packages', { path: '^src/widget/[^/]+\\.ts$', pathNot: TEST }, { path: 'node_modules' }),
+  rule('panel-has-preact-only', { path: '^src/widget/panel/', pathNot: TEST }, { path: 'node_modules', pathNot: 'node_modules/preact' }),
+  rule(
+    'sql-in-db-only',
+    { path: '^src/(server|app|demo)/', pathNot: ['^src/server/db/', TEST] },
+    { path: 'node_modules/(kysely|better-sqlite3)' },
+  ),
+  rule(
+    'validators-in-input-only',
+    { path: '^src/server/', pathNot: ['^src/server/input/', TEST] },
+    { path: 'node_modules/class-validator/' },
+  ),
+  rule('migrations-import-nothing-of-ours', { path: '^src/server/db/migrations/' }, { path: '^src/' }),
+];
+
+const OVER_VALUES = [
+  rule('no-cycles', {}, { circular: true }),
+  // What needs a parser is done at publish: it never ships in the widget.
+  rule(
+    'widget-never-compiles',
+    { path: '^src/widget/', pathNot: [TEST, '^src/widget/preview\\.ts$'] },
+    { path: '^src/core/(look/|wire/publish|words/(compile|texts-|catalogue)|decide/explain|draft/|rehearse/)', reachable: true },
+  ),
+  rule('client-never-reaches-server', { path: '^src/ui/' }, { path: '^src/server/', reachable: true }),
+];
+
+/** @type {import('dependency-cruiser').IConfiguration} */
+export default {
+  forbidden: VALUES_ONLY ? OVER_VALUES : OVER_ALL,
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: !VALUES_ONLY,
+    tsConfig: { fileName: 'tsconfig.json' },
+  },
+};

@@ -1,0 +1,88 @@
+import prettier from 'eslint-config-prettier';
+import hooks from 'eslint-plugin-react-hooks';
+import tseslint from 'typescript-eslint';
+
+const CLOCK = [
+  {
+    selector: "MemberExpression[object.name='Date'][property.name='now']",
+    message: 'Take the instant as an argument; the server reads now() of live/clock.',
+  },
+  {
+    selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+    message: 'Take the instant as an argument; the server reads now() of live/clock.',
+  },
+];
+const CORE = [
+  ...CLOCK,
+  { selector: "MemberExpression[object.name='Math'][property.name='random']", message: 'Core has no chance: take it as an argument.' },
+  {
+    selector: 'CallExpression[callee.property.name=/^(get|set)(Hours|Minutes|Day|Date|Month|FullYear|TimezoneOffset)$/]',
+    message: 'The process has no zone here: use the UTC forms or engine [H16].',
+  },
+  { selector: 'CallExpression[callee.property.name=/^toLocale/]', message: 'Only words/say.ts formats, with Intl and a locale.' },
+];
+const MODULE_STATE = {
+  selector: 'Program > VariableDeclaration[kind="let"]',
+  message: 'The entry and Next are two bundles: what lives longer than a request belongs to server/state.ts.',
+};
+
+export default tseslint.config(
+  { ignores: ['.next/**', 'dist/**', 'data/**', 'node_modules/**', 'next-env.d.ts', '**/*.mjs'] },
+  ...tseslint.configs.recommendedTypeChecked,
+  {
+    languageOptions: {
+      parserOptions: {
+        project: ['./tsconfig.json', './src/widget/tsconfig.json', './src/core/tsconfig.json'],
+        tsconfigRootDir: import.meta.dirname,
+      },
+    },
+    rules: {
+      '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/no-non-null-assertion': 'error',
+      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false } }],
+      '@typescript-eslint/unbound-method': 'off', // our interfaces are closures; none uses this
+      eqeqeq: 'error',
+      'no-console': 'error',
+    },
+  },
+  {
+    files: ['src/ui/**/*.{ts,tsx}', 'src/app/**/*.{ts,tsx}', 'src/widget/panel/**/*.tsx'],
+    plugins: { 'react-hooks': hooks },
+    rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
+  },
+  { files: ['src/core/**/*.ts', 'src/formats/**/*.ts'], ignores: ['**/*.test.ts'], rules: { 'no-restricted-syntax': ['error', ...CORE] } },
+  {
+    files: ['src/server/**/*.ts', 'src/app/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.ts', 'src/server/live/clock.ts'],
+    rules: {
+      'no-restricted-syntax': ['error', ...CLOCK, MODULE_STATE],
+      'no-restricted-globals': [
+        'error',
+        { name: 'setTimeout', message: 'Use wakeAt of live/clock.' },
+        { name: 'setInterval', message: 'Use wakeAt of live/clock.' },
+      ],
+    },
+  },
+  {
+    files: ['src/ui/**/*.{ts,tsx}'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        { selector: "NewExpression[callee.name='Worker']", message: 'Workers start in a file start-….ts only.' },
+      ],
+    },
+  },
+  {
+    files: ['tests/**/*.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        { selector: 'CallExpression[callee.property.name="waitForTimeout"]', message: 'Wait for what should come, not for time.' },
+        { selector: 'Property[key.name="retries"]', message: 'Mend the cause.' },
+        { selector: 'MemberExpression[object.name=/^(it|test)$/][property.name=/^(only|skip)$/]', message: 'Every test runs.' },
+      ],
+    },
+  },
+  { files: ['src/server/entry.ts', 'src/widget/porch.ts', 'src/demo/**/*.ts', 'bench/**/*.ts'], rules: { 'no-console': 'off' } },
+  prettier,
+);

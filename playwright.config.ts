@@ -1,0 +1,31 @@
+import { defineConfig } from '@playwright/test';
+
+/** No web server here: each file forks the built entry on a port of its own (tests/e2e/house.ts). */
+export default defineConfig({
+  testDir: 'tests/e2e',
+  testMatch: '*.spec.ts',
+  outputDir: 'test-results/e2e',
+  workers: 1,
+  fullyParallel: false,
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  use: {
+    browserName: 'chromium',
+    locale: 'en-GB',
+    timezoneId: 'America/St_Johns',
+    viewport: { width: 1280, height: 800 },
+    screenshot: 'only-on-failure',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+});

@@ -1,0 +1,89 @@
+'use server';
+
+import { redirect } from 'next/navigation';
+import { deleteSession, findPersonByMail } from '../server/db/repositories/persons';
+import { inTransaction } from '../server/db/transaction';
+import { hashOf } from '../server/ids';
+import { FirstRunInput, SignInInput } from '../server/input/account.input';
+import { parseInput } from '../server/input/parse-input';
+import { now } from '../server/live/clock';
+import { state } from '../server/state';
+import { isDemoDoorOpen } from '../server/usecases/demo-door';
+import { openPorch, openSite } from '../server/usecases/first-run';
+import { openSession, signIn } from '../server/usecases/sign-in';
+import type { StartState } from '../ui/entrance/StartForm';
+import type { SignInState } from '../ui/frame/SignInAgain';
+import { clearSession, currentPerson, currentSecret, origin, setSession } from './session';
+
+function fields(form: FormData, names: readonly string[]): Record<string, string> {
+  return Object.fromEntries(
+    names.map((name) => [name, form.get(name)]).filter((pair): pair is [string, string] => typeof pair[1] === 'string'),
+  );
+}
+
+export async function signInAction(_before: SignInState, form: FormData): Promise<SignInState> {
+  const parsed = parseInput(SignInInput, fields(form, ['mail', 'password']));
+  if (!parsed.ok) return { errors: parsed.errors, isSignedIn: false };
+  const outcome = await signIn(state(), parsed.value, await origin(), now());
+  if (!outcome.ok) return { errors: outcome.errors, isSignedIn: false };
+  await setSession(outcome.value);
+  const next = form.get('next');
+  if (typeof next === 'string' && /^\/(?![/\\])/.test(next)) redirect(next);
+  return { errors: {}, isSignedIn: true };
+}
+
+export async function signOutAction(): Promise<void> {
+  const secret = await currentSecret();
+  if (secret !== undefined) await deleteSession(state().db, hashOf(secret));
+  await clearSession();
+  redirect('/signin');
+}
+
+const START_FIELDS = ['siteName', 'siteAddress', 'brand', 'name', 'mail', 'password', 'locale', 'zone', 'code'] as const;
+
+/** The first page of an empty installation. Without the code nothing is done; with an owner the door is gone. */
+export async function startAction(_before: StartState, form: FormData): Promise<StartState> {
+  const shared = state();
+  const { address, agent } = await origin();
+  const parsed = parseInput(FirstRunInput, { ...fields(form, START_FIELDS), zoneConfirmed: true });
+  if (!(await shared.rates.allows('setup', address))) return { errors: { '': 'Too many tries. Wait a quarter of an hour.' } };
+  if (shared.setupCode === null) return { errors: { '': 'This porch has an owner already. Sign in instead.' } };
+  if (form.get('code') !== shared.setupCode) return { errors: { code: 'Type the code that was printed where Sunny Porch was started.' } };
+  if (!parsed.ok) return { errors: parsed.errors };
+  const code = shared.setupCode;
+  shared.setupCode = null;
+  const opened = await openPorch(shared, parsed.value, now()).catch((error: unknown) => {
+    shared.setupCode = code;
+    throw error;
+  });
+  await setSession(await openSession(shared, opened.personId, agent, now()));
+  redirect(`/s/${opened.site.key}/design`);
+}
+
+/** Another site of somebody who is signed in: the same first page without asking for an account. */
+export async function newSiteAction(_before: StartState, form: FormData): Promise<StartState> {
+  const person = await currentPerson();
+  if (person === null) redirect('/signin?next=/new');
+  const parsed = parseInput(FirstRunInput, {
+    ...fields(form, START_FIELDS),
+    name: person.name,
+    mail: person.mail,
+    password: 'not asked here',
+    zoneConfirmed: true,
+  });
+  if (!parsed.ok) return { errors: parsed.errors };
+  const site = await inTransaction(state().db, (tx) => openSite(tx, person.id, parsed.value, now()));
+  redirect(`/s/${site.key}/design`);
+}
+
+/** The demo's one-click door: only with the mark in the database, on loopback, by a loopback name. Gone otherwise. */
+export async function enterDemoAction(form: FormData): Promise<void> {
+  const shared = state();
+  const { host, agent } = await origin();
+  const mail = form.get('mail');
+  if (!(await isDemoDoorOpen(shared, host)) || typeof mail !== 'string') redirect('/signin');
+  const person = await findPersonByMail(shared.db, mail);
+  if (person === null) redirect('/signin');
+  await setSession(await openSession(shared, person.id, agent, now()));
+  redirect(form.get('next') === 'new' ? '/new' : '/');
+}

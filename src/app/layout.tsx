@@ -1,0 +1,27 @@
+import '@fontsource-variable/figtree';
+import '@fontsource-variable/fraunces';
+import '@fontsource-variable/noto-sans-arabic';
+import InitColorSchemeScript from '@mui/material/InitColorSchemeScript';
+import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter';
+import type { Metadata, Viewport } from 'next';
+import type { ReactNode } from 'react';
+import { ThemeFrame } from '../ui/theme/ThemeFrame';
+
+export const metadata: Metadata = {
+  title: { default: 'Sunny Porch', template: '%s · Sunny Porch' },
+  description: 'Design, rehearse, publish and answer the chat on your own website.',
+};
+export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
+
+export default function RootLayout({ children }: { children: ReactNode }) {
+  return (
+    <html lang="en" suppressHydrationWarning>
+      <body>
+        <InitColorSchemeScript attribute="data-scheme" defaultMode="system" />
+        <AppRouterCacheProvider options={{ key: 'porch' }}>
+          <ThemeFrame>{children}</ThemeFrame>
+        </AppRouterCacheProvider>
+      </body>
+    </html>
+  );
+}

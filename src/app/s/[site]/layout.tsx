@@ -1,0 +1,33 @@
+import { notFound, redirect } from 'next/navigation';
+import type { ReactNode } from 'react';
+import { listSitesOf } from '../../../server/db/repositories/sites';
+import { findMember } from '../../../server/http/who';
+import { state } from '../../../server/state';
+import { SiteFrame } from '../../../ui/frame/SiteFrame';
+import { signInAction, signOutAction } from '../../entrance-actions';
+import { currentSecret } from '../../session';
+
+export const dynamic = 'force-dynamic';
+
+export default async function SiteLayout({ children, params }: { children: ReactNode; params: Promise<{ site: string }> }) {
+  const { site: siteKey } = await params;
+  const member = await findMember(state(), await currentSecret(), siteKey, 'responder');
+  if (member === 'signed-out') redirect(`/signin?next=/s/${encodeURIComponent(siteKey)}/today`);
+  if (typeof member === 'string') notFound();
+  const { site, person, role } = member;
+  const sites = await listSitesOf(state().db, person.id);
+  return (
+    <SiteFrame
+      siteKey={site.key}
+      siteName={site.name}
+      zone={site.zone}
+      role={role}
+      personName={person.name}
+      sites={sites.map(({ key, name }) => ({ key, name }))}
+      signOut={signOutAction}
+      signIn={signInAction}
+    >
+      {children}
+    </SiteFrame>
+  );
+}

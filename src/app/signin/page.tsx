@@ -1,0 +1,46 @@
+import Button from '@mui/material/Button';
+import Divider from '@mui/material/Divider';
+import Stack from '@mui/material/Stack';
+import type { Metadata } from 'next';
+import { redirect } from 'next/navigation';
+import { DEMO_PEOPLE, isDemoDoorOpen } from '../../server/usecases/demo-door';
+import { state } from '../../server/state';
+import { Doorway } from '../../ui/entrance/Doorway';
+import { SignInForm } from '../../ui/entrance/SignInForm';
+import { enterDemoAction, signInAction } from '../entrance-actions';
+import { origin } from '../session';
+
+export const metadata: Metadata = { title: 'Sign in' };
+export const dynamic = 'force-dynamic';
+
+export default async function SignInPage({ searchParams }: { searchParams: Promise<{ next?: string }> }) {
+  const { next } = await searchParams;
+  if (state().setupCode !== null) redirect('/start');
+  const isDemo = await isDemoDoorOpen(state(), (await origin()).host);
+  return (
+    <Doorway
+      title="Good to see you"
+      {...(isDemo ? { lead: 'This is the demo, with made-up people. Come in as one of them, or open an empty porch of your own.' } : {})}
+    >
+      {isDemo ? (
+        <Stack spacing={1.5} sx={{ mb: 3 }}>
+          {DEMO_PEOPLE.map(({ mail, name, role }, index) => (
+            <form key={mail} action={enterDemoAction}>
+              <input type="hidden" name="mail" value={mail} />
+              <Button type="submit" fullWidth variant={index === 0 ? 'contained' : 'outlined'}>{`Enter as ${name} (${role})`}</Button>
+            </form>
+          ))}
+          <form action={enterDemoAction}>
+            <input type="hidden" name="mail" value={DEMO_PEOPLE[0].mail} />
+            <input type="hidden" name="next" value="new" />
+            <Button type="submit" fullWidth>
+              Start an empty site of your own
+            </Button>
+          </form>
+          <Divider>or with a password</Divider>
+        </Stack>
+      ) : null}
+      <SignInForm action={signInAction} next={typeof next === 'string' ? next : '/'} />
+    </Doorway>
+  );
+}

@@ -1,0 +1,144 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { DESK, EVENING, madeDesign, madeSite, madeTalk, madeVisit, pageRule } from '../../../tests/made/site';
+import type { Circumstances } from '../model/circumstances';
+import { MINUTE_MS } from '../model/units';
+import { decide } from './decide';
+import { explain } from './explain';
+import { HELD_MS } from './state';
+
+const codes = (site: Parameters<typeof decide>[0], visit: Circumstances) => decide(site, visit).because.map(({ code }) => code);
+
+describe('decide', () => {
+  it('[D1] gives keys and values, nothing formatted', () => {
+    const { lines } = decide(madeSite(), madeVisit({ unread: 2 }));
+    expect(lines).toEqual([
+      { key: 'launcher.words', values: {} },
+      { key: 'launcher.name', values: {} },
+      { key: 'launcher.unread', values: { count: 2 } },
+    ]);
+  });
+
+  it('[D2] has at most one reason of each kind, and says what decided', () => {
+    expect(codes(madeSite(), madeVisit())).toEqual(['first-that-takes-the-page', 'somebody-in', 'window-closed']);
+    expect(codes(madeSite({ teams: { [DESK]: 'nobody' } }), madeVisit())).toContain('nobody-in');
+    expect(codes(madeSite({ paused: true }), madeVisit())).toEqual(['site-paused']);
+    const elsewhere = madeSite({ design: madeDesign({ pages: { showOn: [pageRule('exact', '/x')], neverOn: [] } }) });
+    expect(codes(elsewhere, madeVisit())).toEqual(['no-widget-here']);
+  });
+
+  it('[D4] a rule of tomorrow counts as false instead of throwing', () => {
+    const site = madeSite();
+    const [widget] = site.design.widgets;
+    const odd = { ...site, design: { ...site.design, widgets: [{ ...widget, show: [['of-tomorrow', 'path', '/', false]] }] } };
+    expect(decide(odd as never, madeVisit()).widget).toBeNull();
+  });
+
+  it('[D6] a team that is gone from the facts counts as nobody, and never throws', () => {
+    const site = madeSite({ teams: {} });
+    expect(decide(site, madeVisit())).toMatchObject({ widget: 'everywhere', state: 'nobody' });
+  });
+
+  it('[A2] asks again after now, or never', () => {
+    expect(decide(madeSite(), madeVisit()).askAgainAt).toBe(EVENING + HELD_MS);
+    expect(decide(madeSite(), madeVisit({ now: EVENING + HELD_MS })).askAgainAt).toBeNull();
+    expect(decide(madeSite({ teams: { [DESK]: 'nobody' } }), madeVisit()).askAgainAt).toBeNull();
+  });
+
+  it('[A1] law: nothing but askAgainAt changes before askAgainAt', () => {
+    const site = madeSite();
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 10 * MINUTE_MS }), fc.nat({ max: 100_000 }), (age, share) => {
+        const visit = madeVisit({ now: EVENING + age });
+        const first = decide(site, visit);
+        const until = first.askAgainAt ?? visit.now + 86_400_000;
+        const later = decide(site, { ...visit, now: visit.now + Math.floor(((until - visit.now - 1) * share) / 100_000) });
+        expect({ ...later, askAgainAt: 0 }).toEqual({ ...first, askAgainAt: 0 });
+      }),
+      { numRuns: 500, seed: 20261124 },
+    );
+  });
+
+  it('[P14] the first widget in order that takes the page shows', () => {
+    const [one] = madeDesign().widgets;
+    if (one === undefined) throw new Error('Expected a widget.');
+    const schools = { ...one, key: 'schools', pages: { showOn: [pageRule('begins-with', '/groups/')], neverOn: [] } };
+    const site = madeSite({ design: madeDesign({}, { widgets: [schools, one] }) });
+    const on = (path: string) => decide(site, madeVisit({ page: { address: `https://farrowisle.example${path}` } })).widget;
+    expect([on('/groups/schools'), on('/tonight')]).toEqual(['schools', 'everywhere']);
+  });
+
+  it('[P14] data-widget names one whatever the page; an unknown name counts as absent', () => {
+    const site = madeSite({ design: madeDesign({ pages: { showOn: [pageRule('exact', '/x')], neverOn: [] } }) });
+    expect(decide(site, madeVisit({ forcedWidget: 'everywhere' })).widget).toBe('everywhere');
+    expect(decide(site, madeVisit({ forcedWidget: 'gone' })).widget).toBeNull();
+  });
+
+  it('[S5] out of sight hides the launcher, and not a running conversation', () => {
+    const { deeds } = madeDesign().widgets[0] ?? { deeds: undefined };
+    if (deeds === undefined) throw new Error('Expected deeds.');
+    const site = madeSite({ design: madeDesign({ deeds: { ...deeds, nobody: 'out-of-sight' } }), teams: { [DESK]: 'nobody' } });
+    expect(decide(site, madeVisit()).widget).toBeNull();
+    expect(decide(site, madeVisit({ conversation: madeTalk({ standing: 'joined' }) })).widget).toBe('everywhere');
+  });
+
+  it('[M8] pause hides the launcher, and a running conversation goes on', () => {
+    const site = madeSite({ paused: true });
+    expect(decide(site, madeVisit()).widget).toBeNull();
+    expect(decide(site, madeVisit({ conversation: madeTalk({ standing: 'ended' }) })).widget).toBeNull();
+    expect(decide(site, madeVisit({ conversation: madeTalk() })).widget).toBe('everywhere');
+  });
+
+  it('[M8] a running conversation keeps the widget it began with on a page where another would be', () => {
+    const [one] = madeDesign().widgets;
+    if (one === undefined) throw new Error('Expected a widget.');
+    const design = madeDesign({}, { widgets: [{ ...one, key: 'schools' }, one] });
+    expect(decide(madeSite({ design }), madeVisit()).widget).toBe('schools');
+    expect(decide(madeSite({ design }), madeVisit({ conversation: madeTalk() })).widget).toBe('everywhere');
+  });
+});
+
+describe('explain', () => {
+  it('[D2] names why each other widget did not show, with what it lacked', () => {
+    const [one] = madeDesign().widgets;
+    if (one === undefined) throw new Error('Expected a widget.');
+    const never = { ...one, key: 'never', pages: { showOn: [], neverOn: [pageRule('exact', '/tonight')] } };
+    const other = { ...one, key: 'other', pages: { showOn: [pageRule('exact', '/x')], neverOn: [] } };
+    const site = madeSite({ design: madeDesign({}, { widgets: [never, other, one, { ...one, key: 'late' }] }) });
+    const told = explain(site, madeVisit())
+      .slice(3)
+      .map(({ standing, reason }) => [standing, reason.code, reason.facts.widget]);
+    expect(told).toEqual([
+      ['failed', 'never-here', 'never'],
+      ['failed', 'not-among-its-pages', 'other'],
+      ['ready', 'after-another-widget', 'late'],
+    ]);
+  });
+
+  it('[D2] law: its winners are those of decide', () => {
+    const standings = ['asked', 'joined', 'ended', 'note'] as const;
+    const visits = fc.record({
+      state: fc.constantFrom('in' as const, 'busy' as const, 'nobody' as const, 'nearby' as const),
+      paused: fc.boolean(),
+      isWindowOpen: fc.boolean(),
+      conversation: fc.option(fc.constantFrom(...standings), { nil: null }),
+      path: fc.constantFrom('/tonight', '/privacy', '/groups'),
+      age: fc.integer({ min: 0, max: 2 * HELD_MS }),
+    });
+    const made = madeSite({ design: madeDesign({ pages: { showOn: [], neverOn: [pageRule('exact', '/privacy')] } }) });
+    fc.assert(
+      fc.property(visits, ({ state, paused, isWindowOpen, conversation, path, age }) => {
+        const site = { ...made, pointer: { ...made.pointer, teams: { [DESK]: state }, paused } };
+        const visit = madeVisit({
+          now: EVENING + age,
+          isWindowOpen,
+          conversation: conversation === null ? null : madeTalk({ standing: conversation }),
+          page: { address: `https://farrowisle.example${path}` },
+        });
+        const winners = explain(site, visit).filter(({ standing }) => standing === 'decided');
+        expect(winners.map(({ reason }) => reason)).toEqual(decide(site, visit).because);
+      }),
+      { numRuns: 1000, seed: 20261124 },
+    );
+  });
+});

@@ -1,0 +1,103 @@
+import type { CaseKey } from '../words/catalogue';
+import type { Deed, WidgetState } from './moment';
+import type { HexColor, Locale, Px, Seconds } from './units';
+
+/** What an owner edits and publishes as one document. Plain data: it is compared, undone and sent as JSON. */
+export interface Design {
+  readonly v: 1;
+  /** Stands at the top of the window; the value of `{siteName}`. */
+  readonly siteName: string;
+  /** The language every other one falls back to ([T2]); one of `locales`. */
+  readonly defaultLocale: Locale;
+  /** The languages offered, in the site's order ([T1]). */
+  readonly locales: readonly Locale[];
+  /** In order: the first that accepts a page shows there ([P14]). */
+  readonly widgets: readonly Widget[];
+}
+
+export interface Widget {
+  readonly id: string;
+  /** The name in `data-widget`. */
+  readonly key: string;
+  readonly name: string;
+  /** Ids of the teams that answer here ([S3]); one that is gone counts as nobody ([D6]). */
+  readonly teams: readonly string[];
+  /** Null: it goes by who is in. */
+  readonly calendarId: string | null;
+  readonly pages: PageList;
+  readonly place: Place;
+  readonly launcher: Launcher;
+  readonly look: Look;
+  readonly deeds: Readonly<Record<WidgetState, Deed>>;
+  readonly timings: Timings;
+  readonly forms: Forms;
+  readonly invitations: readonly Invitation[];
+  /** The owner's own words, per locale; what is absent is ours (the catalogue). */
+  readonly texts: Readonly<Record<Locale, Readonly<Partial<Record<CaseKey, string>>>>>;
+}
+
+/** [P13] Accepts if no `neverOn` holds and `showOn` is empty or one of it holds. */
+export interface PageList {
+  readonly showOn: readonly PageRule[];
+  readonly neverOn: readonly PageRule[];
+}
+
+export const PAGE_RULE_KINDS = ['exact', 'begins-with'] as const;
+export const ADDRESS_PARTS = ['host', 'path', 'query', 'fragment', 'whole'] as const;
+export interface PageRule {
+  readonly id: string;
+  readonly kind: (typeof PAGE_RULE_KINDS)[number];
+  readonly part: (typeof ADDRESS_PARTS)[number];
+  /** As the owner typed it; canonical since it went through `toRuleText` ([P7]). */
+  readonly text: string;
+  readonly ignoresCase: boolean;
+}
+
+export const CORNERS = ['lower-right', 'lower-left', 'upper-right', 'upper-left'] as const;
+export type Corner = (typeof CORNERS)[number];
+export interface Place {
+  readonly corner: Corner;
+  readonly offset: Px;
+  readonly phoneOffset: Px;
+}
+
+export interface Launcher {
+  readonly form: 'lamp';
+  readonly size: Px;
+  /** The words beside the mark are shown from this width of the page on. */
+  readonly wordsFrom: Px;
+}
+
+export const LOOK_NAMES = ['front-door'] as const;
+export const SCHEMES = ['visitor', 'day', 'evening'] as const;
+export interface Look {
+  readonly name: (typeof LOOK_NAMES)[number];
+  readonly brand: HexColor;
+  readonly radius: Px;
+  readonly textSize: Px;
+  /** `visitor`: follows the visitor's wish where the page declares that it supports it. */
+  readonly scheme: (typeof SCHEMES)[number];
+}
+
+export interface Timings {
+  readonly comfortAfter: Seconds;
+  readonly slowReplyAfter: Seconds;
+  readonly slowReplyNearbyAfter: Seconds;
+  readonly endsAfterQuiet: Seconds;
+}
+
+export const FIELD_KINDS = ['short', 'long', 'email'] as const;
+export interface Field {
+  readonly id: string;
+  readonly kind: (typeof FIELD_KINDS)[number];
+  /** The catalogue's key of the label; help is `<label>.help` where there is one. */
+  readonly label: CaseKey;
+  readonly isRequired: boolean;
+}
+export interface Forms {
+  readonly before: readonly Field[];
+  readonly note: readonly Field[];
+}
+
+/** Reserved: invitations come with the rest of the engine; a design of today holds none. */
+export type Invitation = never;

@@ -1,0 +1,41 @@
+import type { WireRule } from '../wire/design-file';
+import type { Address } from './address';
+
+/** Whether one published rule takes an address ([P8], [P9]). An unknown kind takes none ([D4]). */
+export function ruleTakes([kind, part, operand, ignoresCase]: WireRule, address: Address): boolean {
+  const text = partOf(address, part);
+  const [seen, wanted] = ignoresCase || part === 'host' ? [lowered(text), lowered(operand)] : [text, operand];
+  if (kind === 'exact') return seen === wanted;
+  if (kind === 'begins-with') return seen.startsWith(wanted) || isBareParent(seen, wanted);
+  return false;
+}
+
+/** [P13] Which rule decided: the first `never` that holds, else the first `show`; -1 for the empty list. */
+export type PageVerdict = { readonly accepts: true; readonly rule: number } | { readonly accepts: false; readonly rule: number | null };
+
+/** [P13] Judges an address by a widget's two lists. `rule` is the place in the list that decided, null: none of it held. */
+export function judgePage(show: readonly WireRule[], never: readonly WireRule[], address: Address): PageVerdict {
+  const forbidding = never.findIndex((rule) => ruleTakes(rule, address));
+  if (forbidding >= 0) return { accepts: false, rule: forbidding };
+  if (show.length === 0) return { accepts: true, rule: -1 };
+  const showing = show.findIndex((rule) => ruleTakes(rule, address));
+  return showing >= 0 ? { accepts: true, rule: showing } : { accepts: false, rule: null };
+}
+
+function partOf(address: Address, part: WireRule[1]): string {
+  if (part === 'query') {
+    const at = address.whole.indexOf('?');
+    return at < 0 ? '' : address.whole.slice(at + 1);
+  }
+  return address[part];
+}
+
+/** [P9] *begins with* `/groups/` takes `/groups` too: the page that stands for the folder. */
+function isBareParent(seen: string, wanted: string): boolean {
+  return wanted.length > 1 && wanted.endsWith('/') && seen === wanted.slice(0, -1);
+}
+
+/** [P8] A–Z only; no locale has a say. */
+function lowered(text: string): string {
+  return text.replace(/[A-Z]/g, (sign) => sign.toLowerCase());
+}

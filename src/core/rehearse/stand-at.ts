@@ -1,0 +1,101 @@
+import { decide } from '../decide/decide';
+import type { Circumstances } from '../model/circumstances';
+import type { Moment, TeamState } from '../model/moment';
+import { MINUTE_MS } from '../model/units';
+import type { PublishedSite } from '../wire/published-site';
+import type { ConversationFacts, Standing, VisitorEntry } from '../wire/talk';
+import { sampleIn } from './samples';
+
+/** A visitor standing at a moment, for the stage and the path. */
+export interface Standpoint {
+  readonly site: PublishedSite;
+  readonly circumstances: Circumstances;
+  readonly entries: readonly VisitorEntry[];
+  /** The state the teams had to be given for the moment to be seen at all; null: it can be reached as things are. */
+  readonly needs: TeamState | null;
+}
+
+/** The moments of this path, in the order a visit goes through them. */
+export const DRAWN_MOMENTS = [
+  'passing-by',
+  'at-the-door',
+  'waiting',
+  'talking',
+  'goodbye',
+  'nobody-home',
+  'note-left',
+] as const satisfies readonly Moment[];
+export type DrawnMoment = (typeof DRAWN_MOMENTS)[number];
+
+/**
+ * Puts a visitor at a moment: the real engine decides, on circumstances made up for it. Where these circumstances do
+ * not lead there, the nearest state of the teams that does is used, and told in `needs`.
+ */
+export function standAt(site: PublishedSite, base: Circumstances, moment: DrawnMoment): Standpoint {
+  const circumstances = circumstancesAt(site, base, moment);
+  const entries = circumstances.conversation === null ? [] : entriesAt(site.design.locale, moment, base.now);
+  const leadsHere = moment === 'passing-by' || lastDoorOf(site, base) === DOORS[moment];
+  if (leadsHere) return { site, circumstances, entries, needs: null };
+  const needs: TeamState = DOORS[moment] === 'nobody-home' ? 'nobody' : 'in';
+  const teams = Object.fromEntries(Object.keys(site.facts.teams).map((id) => [id, needs]));
+  const bent = { ...site, pointer: { ...site.pointer, teams } };
+  return { site: bent, circumstances: { ...circumstances, heardAt: base.now }, entries, needs };
+}
+
+/** Which of the two doors a visit goes through to get to a moment. */
+const DOORS: Readonly<Record<DrawnMoment, Moment>> = {
+  'passing-by': 'passing-by',
+  'at-the-door': 'at-the-door',
+  waiting: 'at-the-door',
+  talking: 'at-the-door',
+  goodbye: 'at-the-door',
+  'nobody-home': 'nobody-home',
+  'note-left': 'nobody-home',
+};
+
+function lastDoorOf(site: PublishedSite, base: Circumstances): Moment {
+  return decide(site, { ...base, isWindowOpen: true, conversation: null, asksAgain: false }).moment;
+}
+
+const STANDINGS: Partial<Record<DrawnMoment, Standing>> = { waiting: 'asked', talking: 'joined', goodbye: 'ended', 'note-left': 'note' };
+
+function circumstancesAt(site: PublishedSite, base: Circumstances, moment: DrawnMoment): Circumstances {
+  const standing = STANDINGS[moment];
+  const isWindowOpen = moment !== 'passing-by';
+  if (standing === undefined) return { ...base, isWindowOpen, conversation: null };
+  const { name } = sampleIn(site.design.locale);
+  const joined = standing === 'joined' || standing === 'ended';
+  const conversation: ConversationFacts = {
+    id: 'sample',
+    standing,
+    widgetKey: decide(site, { ...base, isWindowOpen: false, conversation: null }).widget ?? '',
+    askedMs: base.now - MINUTE_MS,
+    joinedMs: joined ? base.now : null,
+    endedMs: standing === 'ended' ? base.now : null,
+    endedBy: standing === 'ended' ? 'person' : null,
+    responderName: joined ? name : null,
+    noteMail: standing === 'note' ? 'visitor@example.org' : null,
+    isAnswered: false,
+  };
+  return { ...base, isWindowOpen, conversation };
+}
+
+function entriesAt(locale: string, moment: DrawnMoment, now: number): VisitorEntry[] {
+  const { question, answer, name } = sampleIn(locale);
+  const entry = (seq: number, part: Pick<VisitorEntry, 'kind' | 'author' | 'body'>): VisitorEntry => ({
+    id: seq,
+    seq,
+    clientId: null,
+    name: part.author === 'visitor' ? null : name,
+    storedMs: now,
+    ...part,
+  });
+  const asked = entry(1, { kind: moment === 'note-left' ? 'note' : 'message', author: 'visitor', body: question });
+  if (moment === 'waiting' || moment === 'note-left') return [asked];
+  const talked = [
+    asked,
+    entry(2, { kind: 'joined', author: 'house', body: '' }),
+    entry(3, { kind: 'message', author: 'person', body: answer }),
+  ];
+  return moment === 'goodbye' ? [...talked, entry(4, { kind: 'ended', author: 'person', body: '' })] : talked;
+}

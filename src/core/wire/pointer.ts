@@ -1,0 +1,24 @@
+import type { TeamState } from '../model/moment';
+import type { EpochMs, Locale } from '../model/units';
+
+/** Version 1 of the pointer (`live.json`), which names both files together ([L2]). */
+export interface PointerV1 {
+  readonly v: 1;
+  /** File name without `.<locale>.json`; null while nothing is published. */
+  readonly design: string | null;
+  /** File name of the facts. */
+  readonly facts: string;
+  readonly version: number;
+  readonly revision: number;
+  readonly locales: readonly Locale[];
+  readonly paused: boolean;
+  /** By calendar id ([H12]). */
+  readonly overrides: Readonly<Record<string, { readonly isOpen: boolean; readonly until: EpochMs; readonly reason: string }>>;
+  /** By team id ([S1]). */
+  readonly teams: Readonly<Record<string, TeamState>>;
+  /** File name of the panel ([L9]). */
+  readonly panel: string;
+  /** The next instant the version in force changes ([L5]). */
+  readonly askBefore: EpochMs | null;
+  readonly leftOut?: true;
+}

@@ -1,0 +1,59 @@
+import type { WidgetState } from '../model/moment';
+import type { EpochMs } from '../model/units';
+
+/** What visitors and the server say to each other, version 1. */
+
+export type Standing = 'asked' | 'joined' | 'ended' | 'note';
+export type EntryKind = 'message' | 'joined' | 'ended' | 'note';
+export type Author = 'visitor' | 'person' | 'house';
+
+/** One line of a conversation as a visitor may see it. `id` orders the stream, `seq` the conversation. */
+export interface VisitorEntry {
+  readonly id: number;
+  readonly seq: number;
+  readonly kind: EntryKind;
+  readonly author: Author;
+  /** The id its author's client made; null for the house. */
+  readonly clientId: string | null;
+  /** Public name of the responder; null for others. */
+  readonly name: string | null;
+  readonly body: string;
+  readonly storedMs: EpochMs;
+}
+
+/** The conversation's facts, with the server's times ([M7]). */
+export interface ConversationFacts {
+  readonly id: string;
+  readonly standing: Standing;
+  readonly widgetKey: string;
+  readonly askedMs: EpochMs;
+  readonly joinedMs: EpochMs | null;
+  readonly endedMs: EpochMs | null;
+  readonly endedBy: 'visitor' | 'person' | 'silence' | null;
+  /** Public name of who joined last. */
+  readonly responderName: string | null;
+  /** Where a note's answer goes; null unless a note was left. */
+  readonly noteMail: string | null;
+  /** Whether a responder has written since the note was left ([M4]). */
+  readonly isAnswered: boolean;
+}
+
+/** What a visitor is told of the conversation: on load, on resuming, and in each answer. */
+export interface VisitorTalk {
+  readonly conversation: ConversationFacts;
+  readonly entries: readonly VisitorEntry[];
+}
+
+/** The answer to anything a visitor sends ([S8]); `entries` holds that one entry. */
+export interface SentAnswer extends VisitorTalk {
+  readonly state: WidgetState;
+}
+
+/** Events of the visitor's stream by name; `entry` alone carries an id to resume from. */
+export interface VisitorEvents {
+  readonly teams: { readonly teams: Readonly<Record<string, string>>; readonly paused: boolean; readonly now: EpochMs };
+  readonly entry: VisitorEntry;
+  readonly conversation: ConversationFacts;
+  /** More than could be sent: read the conversation anew. */
+  readonly reload: Record<string, never>;
+}

@@ -1,0 +1,135 @@
+import type { Moment } from '../model/moment';
+import type { Locale } from '../model/units';
+import type { CaseCondition } from '../wire/design-file';
+import { TEXTS_AR } from './texts-ar';
+import { TEXTS_DE } from './texts-de';
+import { TEXTS_EN, type CaseKey } from './texts-en';
+import { TEXTS_PT } from './texts-pt';
+
+export type { CaseKey } from './texts-en';
+
+/** A text's own name, without case. */
+export type TextKey = Exclude<CaseKey, `${string}#${string}` | `${string}/without`>;
+
+export type VariableType = 'text' | 'count';
+export interface CatalogueEntry {
+  /** Where it is said; `window` for the furniture of every moment. */
+  readonly moment: Moment | 'window';
+  /** UTF-16 code units at most, of the text as written. */
+  readonly atMost: number;
+  readonly variables: Readonly<Record<string, VariableType>>;
+  /** In order; the first that holds is said, else the text itself ([T4]). */
+  readonly cases: readonly { readonly id: string; readonly when: readonly CaseCondition[] }[];
+}
+
+/** Our texts by locale; the catalogue is complete in each. */
+export const OUR_TEXTS: Readonly<Record<string, Readonly<Record<CaseKey, string>>>> = {
+  en: TEXTS_EN,
+  pt: TEXTS_PT,
+  de: TEXTS_DE,
+  ar: TEXTS_AR,
+};
+export const RIGHT_TO_LEFT: readonly Locale[] = ['ar', 'he', 'fa', 'ur'];
+
+/** Values that may be unknown when a text is said; a text that uses one has a second text without it ([T6]). */
+export const MAYBE_UNKNOWN: readonly string[] = ['promise', 'openingTime', 'closingTime', 'holidayName', 'reason', 'mail'];
+
+const TEXT_VARIABLES = [
+  'siteName',
+  'promise',
+  'openingTime',
+  'closingTime',
+  'promiseTime',
+  'holidayName',
+  'reason',
+  'responderName',
+  'teamName',
+  'email',
+  'mail',
+  'link',
+];
+const COUNT_VARIABLES = ['count', 'over', 'left', 'place', 'minutes'];
+
+const MOMENT_OF: Readonly<Record<string, CatalogueEntry['moment']>> = {
+  launcher: 'passing-by',
+  invitation: 'invited',
+  window: 'window',
+  status: 'at-the-door',
+  greeting: 'at-the-door',
+  starter: 'at-the-door',
+  input: 'window',
+  afterFirst: 'waiting',
+  consent: 'at-the-door',
+  waiting: 'waiting',
+  slowReply: 'slow-reply',
+  talking: 'talking',
+  goodbye: 'goodbye',
+  nobodyHome: 'nobody-home',
+  note: 'nobody-home',
+  noteLeft: 'note-left',
+};
+
+const AT_MOST: Partial<Record<TextKey, number>> = {
+  'launcher.words': 24,
+  'invitation.yes': 20,
+  'invitation.no': 20,
+  'window.title': 40,
+  status: 60,
+  greeting: 140,
+};
+const USUAL_AT_MOST = 200;
+
+const CASES: Partial<Record<TextKey, CatalogueEntry['cases']>> = {
+  'launcher.words': [{ id: 'somebody', when: [['state', 'in', 'nearby', 'busy']] }],
+  'launcher.name': [
+    { id: 'in', when: [['state', 'in']] },
+    { id: 'nearby', when: [['state', 'nearby']] },
+    { id: 'busy', when: [['state', 'busy']] },
+    { id: 'closed', when: [['state', 'closed']] },
+  ],
+  status: [
+    { id: 'in', when: [['state', 'in']] },
+    { id: 'nearby', when: [['state', 'nearby']] },
+    { id: 'busy', when: [['state', 'busy']] },
+  ],
+  greeting: [{ id: 'returning', when: [['visit', 'returning']] }],
+  'waiting.first': [{ id: 'nearby', when: [['state', 'nearby']] }],
+  nobodyHome: [
+    { id: 'override', when: [['closed-by', 'override']] },
+    { id: 'holiday', when: [['closed-by', 'holiday']] },
+    { id: 'break', when: [['closed-by', 'break']] },
+    { id: 'closed', when: [['state', 'closed']] },
+    { id: 'busy', when: [['state', 'busy']] },
+  ],
+};
+
+export const TEXT_KEYS: readonly TextKey[] = (Object.keys(TEXTS_EN) as CaseKey[]).filter((key): key is TextKey => !/[#/]/.test(key));
+
+/** What is known of a text: its moment, bound, variables and cases. */
+export function entryOf(key: TextKey): CatalogueEntry {
+  return {
+    moment: MOMENT_OF[key.split('.')[0] ?? ''] ?? 'window',
+    atMost: AT_MOST[key] ?? USUAL_AT_MOST,
+    variables: variablesOf(key),
+    cases: CASES[key] ?? [],
+  };
+}
+
+/** The text's own name of a key with case or `/without`. */
+export function textKeyOf(key: CaseKey): TextKey {
+  return key.replace(/[#/].*$/, '') as TextKey;
+}
+
+/** Whether a string names one of our texts. */
+export function isCaseKey(key: string): key is CaseKey {
+  return Object.hasOwn(TEXTS_EN, key);
+}
+
+/** Names and types of the variables a text may use ([T5]): those that ours uses in any case. */
+function variablesOf(key: TextKey): Record<string, VariableType> {
+  const texts = (Object.keys(TEXTS_EN) as CaseKey[]).filter((one) => textKeyOf(one) === key).map((one) => TEXTS_EN[one]);
+  const names = new Set<string>(texts.flatMap((text) => [...text.matchAll(/\{(\w+)(?=[,}])/g)].map((match) => match[1] ?? '')));
+  const counts = COUNT_VARIABLES.filter((name) => names.has(name)).map((name) => [name, 'count'] as const);
+  const plain = TEXT_VARIABLES.filter((name) => names.has(name)).map((name) => [name, 'text'] as const);
+  return { siteName: 'text', ...Object.fromEntries([...plain, ...counts]) };
+}

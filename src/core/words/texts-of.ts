@@ -1,0 +1,21 @@
+import type { Design, Widget } from '../model/design';
+import type { Locale } from '../model/units';
+import { type CaseKey, OUR_TEXTS } from './catalogue';
+
+/**
+ * The words of a widget for a key in a locale ([T2]): the owner's own in that locale, its base, ours in either, and
+ * only then the site's default. Ours in the reader's language goes before an owner's text in another one.
+ */
+export function textOf(design: Design, widget: Widget, locale: Locale, key: CaseKey): string {
+  const base = locale.split('-')[0] ?? locale;
+  for (const one of [locale, base]) {
+    const text = widget.texts[one]?.[key] ?? OUR_TEXTS[one]?.[key];
+    if (text !== undefined) return text;
+  }
+  return widget.texts[design.defaultLocale]?.[key] ?? OUR_TEXTS[design.defaultLocale]?.[key] ?? OUR_TEXTS['en']?.[key] ?? '';
+}
+
+/** Whether the words are the owner's own, not ours. */
+export function isOwnText(widget: Widget, locale: Locale, key: CaseKey): boolean {
+  return widget.texts[locale]?.[key] !== undefined;
+}

@@ -1,0 +1,142 @@
+import { DAY_MS, HOUR_MS, MINUTE_MS, SECOND_MS } from '../core/model/units';
+import { setInstanceValue } from '../server/db/repositories/persons';
+import { insertDomain } from '../server/db/repositories/sites';
+import { listTeams } from '../server/db/repositories/teams';
+import { closeDatabase } from '../server/db/open';
+import { readEnv } from '../server/env';
+import { startState } from '../server/start-state';
+import type { State } from '../server/state';
+import { DEMO_PEOPLE } from '../server/usecases/demo-door';
+import { getDraft, saveChange } from '../server/usecases/draft';
+import { openPorch } from '../server/usecases/first-run';
+import { publishDraft } from '../server/usecases/publish';
+import { addMember, addTeam, joinTeam, renameTeam } from '../server/usecases/team';
+import { endByPerson, endByVisitor, replyTo, takeMessage, takeNote } from '../server/usecases/talk';
+import { newId, newSecret } from '../server/ids';
+import { SCENES, type Scene } from './scenes';
+
+/** Demo passwords open nothing but a demo database on loopback. */
+export const DEMO_PASSWORD = 'clear skies tonight';
+
+/** Fills an empty database with Farrow Isle Observatory, whose pages are at `origin`, through use cases only. Gives the site's key. */
+export async function fillDemo(state: State, origin: string): Promise<string> {
+  const today = state.clock.now();
+  state.clock.moveTo(today - 9 * DAY_MS);
+  const at = (): number => state.clock.now();
+  const [ines, rui] = DEMO_PEOPLE;
+  const answers = {
+    siteName: 'Farrow Isle Observatory',
+    siteAddress: `${origin}/`,
+    brand: '#7a2e5d',
+    name: 'Inês Matos',
+    mail: ines.mail,
+    password: DEMO_PASSWORD,
+    locale: 'en',
+    zone: 'Atlantic/Azores',
+    zoneConfirmed: true,
+  };
+  const { site, personId } = await openPorch(state, answers, at());
+  await setInstanceValue(state.db, 'demo', 'yes');
+  await insertDomain(state.db, site.id, origin, true);
+  const actor = { siteId: site.id, personId, at: at() };
+  const ruiId = await addMember(state, actor, {
+    mail: rui.mail,
+    name: 'Rui Faria',
+    password: DEMO_PASSWORD,
+    role: 'responder',
+    locale: 'pt',
+  });
+  const [desk] = await listTeams(state.db, site.id);
+  if (desk === undefined) throw new Error('Expected the team that comes with a new site.');
+  await renameTeam(state, actor, desk.id, 'night-desk', { en: 'Night desk', pt: 'Balcão da noite', de: 'Nachtdienst', ar: 'مكتب الليل' });
+  await joinTeam(state, actor, desk.id, ruiId);
+  await addTeam(state, actor, {
+    key: 'school-visits',
+    name: { en: 'School visits', pt: 'Visitas de escolas', de: 'Schulbesuche', ar: 'زيارات المدارس' },
+    position: 1,
+    personIds: [personId],
+  });
+  await addTeam(state, actor, {
+    key: 'telescope-loans',
+    name: { en: 'Telescope loans', pt: 'Empréstimo de telescópios', de: 'Fernrohrverleih', ar: 'إعارة التلسكوبات' },
+    position: 2,
+    personIds: [ruiId],
+  });
+  await designDemo(state, actor);
+  for (const scene of SCENES) await playScene(state, { siteId: site.id, origin, people: { ines: personId, rui: ruiId } }, scene, today);
+  state.clock.moveTo(today);
+  return site.key;
+}
+
+type Actor = { siteId: string; personId: string; at: number };
+
+async function designDemo(state: State, actor: Actor): Promise<void> {
+  const neverOn = [{ id: newId(actor.at), kind: 'exact' as const, part: 'path' as const, text: '/privacy', ignoresCase: false }];
+  const changes = [
+    { label: 'languages', patches: [{ op: 'set' as const, path: ['locales'], value: ['en', 'pt', 'de', 'ar'] }] },
+    { label: 'never on /privacy', patches: [{ op: 'set' as const, path: ['widgets', 0, 'pages', 'neverOn'], value: neverOn }] },
+    {
+      label: 'greeting',
+      patches: [
+        {
+          op: 'set' as const,
+          path: ['widgets', 0, 'texts'],
+          value: { en: { greeting: 'Good evening. What would you like to know about the night?' } },
+        },
+      ],
+    },
+  ];
+  for (const change of changes) {
+    const { revision } = await getDraft(state.db, actor.siteId);
+    const outcome = await saveChange(state, actor, { clientId: newId(actor.at), base: revision, ...change });
+    if (outcome.kind !== 'saved')
+      throw new Error(`Expected the demo's change "${change.label}" to be saved, got ${JSON.stringify(outcome)}.`);
+  }
+  const { revision } = await getDraft(state.db, actor.siteId);
+  const published = await publishDraft(state, actor, { revision, remark: 'The first one' });
+  if (!published.ok) throw new Error(`Expected the demo's design to be publishable, got ${JSON.stringify(published.errors)}.`);
+}
+
+interface Stagehands {
+  readonly siteId: string;
+  readonly origin: string;
+  readonly people: Readonly<Record<'ines' | 'rui', string>>;
+}
+
+/** Plays one made-up conversation at its own time. */
+async function playScene(state: State, { siteId, origin, people }: Stagehands, scene: Scene, today: number): Promise<void> {
+  const token = newSecret();
+  let at = today - scene.daysAgo * DAY_MS - scene.hoursAgo * HOUR_MS - (scene.minutesAgo ?? 0) * MINUTE_MS;
+  let conversationId = '';
+  let hasWritten = false;
+  for (const line of scene.lines) {
+    state.clock.moveTo(at);
+    const writer = { siteId, token: hasWritten ? token : null, at };
+    const said = {
+      clientId: newId(at),
+      body: line.text,
+      page: origin + line.page,
+      design: '',
+      locale: scene.locale,
+      widget: 'everywhere',
+      ...(hasWritten ? {} : { newToken: token }),
+    };
+    if (line.by === 'visitor') conversationId = (await takeMessage(state, writer, said)).conversation.id;
+    else if (line.by === 'note')
+      conversationId = (await takeNote(state, writer, { ...said, mail: scene.mail ?? '', name: scene.name ?? '' })).conversation.id;
+    else await replyTo(state, { siteId, personId: people[line.by], at }, conversationId, { clientId: newId(at), body: line.text });
+    hasWritten = true;
+    at += (20 + (line.text.length % 50)) * SECOND_MS;
+  }
+  state.clock.moveTo(at);
+  if (scene.endedBy === 'visitor') await endByVisitor(state, { siteId, token, at });
+  if (scene.endedBy === 'person') await endByPerson(state, { siteId, personId: people.ines, at }, conversationId);
+}
+
+if (process.argv[1]?.endsWith('fill-demo.mjs')) {
+  const state = await startState(readEnv());
+  const siteKey = await fillDemo(state, process.argv[2] ?? 'http://localhost:4320');
+  await closeDatabase(state.db);
+  console.log(JSON.stringify({ siteKey }));
+  process.exit(0);
+}

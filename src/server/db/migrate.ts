@@ -1,0 +1,72 @@
+import { existsSync, mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { type Migration, Migrator } from 'kysely';
+import * as foundations from './migrations/202611240001-foundations';
+import { type Db, connectionOf } from './open';
+
+const MIGRATIONS: Readonly<Record<string, Migration>> = {
+  '202611240001-foundations': foundations,
+};
+
+/** A migration that failed; the database is as it was before. */
+export class MigrationError extends Error {
+  constructor(
+    migration: string,
+    readonly reason: unknown,
+  ) {
+    super(
+      `The migration "${migration}" failed and was undone; the database is as it was. The server does not start. Reason: ${String(reason)}`,
+    );
+  }
+}
+
+/** A file written by a newer program. */
+export class NewerDatabaseError extends Error {
+  constructor(migration: string) {
+    super(
+      `This database was written by a newer version of Sunny Porch (it knows "${migration}"). Start that version; nothing was changed.`,
+    );
+  }
+}
+
+/**
+ * Applies all pending migrations in one transaction, after a backup of a file that holds something.
+ * Throws MigrationError or NewerDatabaseError; the schema and the rows are then as they were.
+ */
+export async function migrateDatabase(
+  db: Db,
+  backupDir: string,
+  migrations: Readonly<Record<string, Migration>> = MIGRATIONS,
+): Promise<string[]> {
+  const applied = appliedNames(db);
+  const unknown = applied.find((name) => !Object.hasOwn(migrations, name));
+  if (unknown !== undefined) throw new NewerDatabaseError(unknown);
+  const pending = Object.keys(migrations)
+    .filter((name) => !applied.includes(name))
+    .sort();
+  const [first] = pending;
+  if (first === undefined) return [];
+  if (applied.length > 0) await backUp(db, backupDir, first);
+  const migrator = new Migrator({ db, provider: { getMigrations: () => Promise.resolve({ ...migrations }) } });
+  const { error, results } = await migrator.migrateToLatest();
+  if (error !== undefined) throw new MigrationError(results?.find(({ status }) => status === 'Error')?.migrationName ?? first, error);
+  return pending;
+}
+
+function appliedNames(db: Db): string[] {
+  const connection = connectionOf(db);
+  const table = connection.prepare(`SELECT 1 FROM sqlite_schema WHERE name = 'kysely_migration'`).get();
+  if (table === undefined) return [];
+  return connection
+    .prepare<[], { name: string }>('SELECT name FROM kysely_migration')
+    .all()
+    .map(({ name }) => name);
+}
+
+async function backUp(db: Db, dir: string, before: string): Promise<void> {
+  const connection = connectionOf(db);
+  if (connection.memory) return;
+  mkdirSync(dir, { recursive: true });
+  const file = join(dir, `before-${before}.db`);
+  if (!existsSync(file)) await connection.backup(file);
+}

@@ -1,0 +1,76 @@
+import { mkdirSync } from 'node:fs';
+import { dirname } from 'node:path';
+import Database from 'better-sqlite3';
+import { CompiledQuery, type DatabaseConnection, Kysely, SqliteAdapter, SqliteDialect, SqliteDriver, type Transaction } from 'kysely';
+import type { Schema } from './schema';
+
+/** The database, or a transaction on it: repositories take either. */
+export type Db = Kysely<Schema>;
+export type Tx = Transaction<Schema>;
+
+const PRAGMAS = [
+  'journal_mode = WAL',
+  'synchronous = FULL',
+  'foreign_keys = ON',
+  'busy_timeout = 250',
+  'trusted_schema = OFF',
+  'journal_size_limit = 67108864',
+];
+
+/** SQLite can undo changes of schema; Kysely's adapter says it cannot, and would leave half-done migrations. */
+class WholeAdapter extends SqliteAdapter {
+  override get supportsTransactionalDdl(): boolean {
+    return true;
+  }
+}
+
+/**
+ * A transaction of ours writes: it takes the write lock at once, so that it cannot fail half-way for want of it. On a
+ * full disk SQLite undoes it by itself; undoing it once more would hide the reason.
+ */
+class ImmediateDriver extends SqliteDriver {
+  constructor(private readonly database: Database.Database) {
+    super({ database });
+  }
+  override async beginTransaction(connection: DatabaseConnection): Promise<void> {
+    await connection.executeQuery(CompiledQuery.raw('begin immediate'));
+  }
+  override async rollbackTransaction(connection: DatabaseConnection): Promise<void> {
+    if (this.database.inTransaction) await super.rollbackTransaction(connection);
+  }
+}
+
+/** Opens the one connection of the one process. `:memory:` for tests. */
+export function openDatabase(file: string): Db {
+  if (file !== ':memory:') mkdirSync(dirname(file), { recursive: true });
+  const database = new Database(file);
+  for (const pragma of PRAGMAS) database.pragma(pragma);
+  return dbOver(database);
+}
+
+/** Kysely over an open connection. */
+export function dbOver(database: Database.Database): Db {
+  const dialect = new SqliteDialect({ database });
+  dialect.createAdapter = () => new WholeAdapter();
+  dialect.createDriver = () => new ImmediateDriver(database);
+  const db = new Kysely<Schema>({ dialect });
+  RAW.set(db, database);
+  return db;
+}
+
+const RAW = new WeakMap<Db, Database.Database>();
+
+/** The connection under a database, for what Kysely has no word for: pragmas and backup. */
+export function connectionOf(db: Db): Database.Database {
+  const found = RAW.get(db);
+  if (found === undefined) throw new Error('Expected a database from openDatabase, got a transaction or another one.');
+  return found;
+}
+
+/** Closes in order: statistics, then everything out of the write-ahead log. */
+export async function closeDatabase(db: Db): Promise<void> {
+  const connection = connectionOf(db);
+  connection.pragma('optimize');
+  connection.pragma('wal_checkpoint(TRUNCATE)');
+  await db.destroy();
+}

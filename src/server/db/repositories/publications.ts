@@ -1,0 +1,146 @@
+import type { Design } from '../../../core/model/design';
+import type { EpochMs } from '../../../core/model/units';
+import type { Db } from '../open';
+
+export interface Version {
+  readonly number: number;
+  readonly design: Design;
+  readonly at: EpochMs;
+}
+
+/** The newest version of a site by number, or null. */
+export async function findNewestVersion(db: Db, siteId: string): Promise<Version | null> {
+  const row = await db
+    .selectFrom('version')
+    .select(['number', 'design_json', 'at_ms'])
+    .where('site_id', '=', siteId)
+    .orderBy('number', 'desc')
+    .limit(1)
+    .executeTakeFirst();
+  return row === undefined ? null : { number: row.number, design: JSON.parse(row.design_json) as Design, at: row.at_ms };
+}
+
+export async function insertVersion(db: Db, siteId: string, version: Version, personId: string, remark: string): Promise<void> {
+  await db
+    .insertInto('version')
+    .values({
+      site_id: siteId,
+      number: version.number,
+      design_json: JSON.stringify(version.design),
+      remark,
+      person_id: personId,
+      at_ms: version.at,
+      brought_back_from: null,
+    })
+    .execute();
+}
+
+export async function insertBasePublication(db: Db, siteId: string, id: string, versionNumber: number, from: EpochMs): Promise<void> {
+  await db
+    .insertInto('publication')
+    .values({
+      site_id: siteId,
+      id,
+      version_number: versionNumber,
+      kind: 'base',
+      from_ms: from,
+      until_ms: null,
+      from_wall: null,
+      until_wall: null,
+      zone: null,
+      cancelled_ms: null,
+    })
+    .execute();
+}
+
+/** Number of the version in force at an instant: the base published last before it. */
+export async function findVersionInForce(db: Db, siteId: string, at: EpochMs): Promise<number | null> {
+  const row = await db
+    .selectFrom('publication')
+    .select('version_number')
+    .where('site_id', '=', siteId)
+    .where('kind', '=', 'base')
+    .where('cancelled_ms', 'is', null)
+    .where('from_ms', '<=', at)
+    .orderBy('from_ms', 'desc')
+    .orderBy('version_number', 'desc')
+    .limit(1)
+    .executeTakeFirst();
+  return row?.version_number ?? null;
+}
+
+export interface PublishedFile {
+  readonly name: string;
+  readonly kind: 'design' | 'facts';
+  readonly versionNumber: number | null;
+  readonly factsRevision: number | null;
+  /** gzip of the JSON. */
+  readonly body: Buffer;
+}
+
+export async function insertFile(db: Db, siteId: string, file: PublishedFile, at: EpochMs): Promise<void> {
+  await db
+    .insertInto('published_file')
+    .values({
+      site_id: siteId,
+      name: file.name,
+      kind: file.kind,
+      version_number: file.versionNumber,
+      facts_revision: file.factsRevision,
+      wire: 1,
+      made_by_json: JSON.stringify({ words: 1 }),
+      body: file.body,
+      made_ms: at,
+      last_named_ms: at,
+    })
+    .onConflict((on) => on.doNothing())
+    .execute();
+}
+
+export async function findFileBody(db: Db, siteId: string, name: string): Promise<Buffer | null> {
+  const row = await db
+    .selectFrom('published_file')
+    .select('body')
+    .where('site_id', '=', siteId)
+    .where('name', '=', name)
+    .executeTakeFirst();
+  return row?.body ?? null;
+}
+
+/** Names of a version's design files. */
+export async function listDesignFiles(db: Db, siteId: string, versionNumber: number): Promise<string[]> {
+  const rows = await db
+    .selectFrom('published_file')
+    .select('name')
+    .where('site_id', '=', siteId)
+    .where('version_number', '=', versionNumber)
+    .execute();
+  return rows.map(({ name }) => name);
+}
+
+export async function findNewestFacts(db: Db, siteId: string): Promise<{ revision: number; name: string } | null> {
+  const row = await db
+    .selectFrom('published_file')
+    .select(['facts_revision', 'name'])
+    .where('site_id', '=', siteId)
+    .where('kind', '=', 'facts')
+    .orderBy('facts_revision', 'desc')
+    .limit(1)
+    .executeTakeFirst();
+  return row === undefined ? null : { revision: row.facts_revision ?? 0, name: row.name };
+}
+
+export async function insertFacts(
+  db: Db,
+  siteId: string,
+  revision: number,
+  factsJson: string,
+  personId: string,
+  at: EpochMs,
+  what: string,
+): Promise<void> {
+  await db
+    .insertInto('facts')
+    .values({ site_id: siteId, revision, facts_json: factsJson, undo_json: null, person_id: personId, at_ms: at, what })
+    .execute();
+}

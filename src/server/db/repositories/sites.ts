@@ -1,0 +1,95 @@
+import type { EpochMs, Locale } from '../../../core/model/units';
+import type { Db } from '../open';
+import type { Schema } from '../schema';
+
+export interface Site {
+  readonly id: string;
+  /** Public; stands in the tag. */
+  readonly key: string;
+  readonly name: string;
+  readonly address: string | null;
+  readonly zone: string;
+  readonly defaultLocale: Locale;
+  readonly pausedAt: EpochMs | null;
+}
+
+export type Role = Schema['site_member']['role'];
+
+export async function insertSite(db: Db, site: Site, zoneConfirmed: boolean, at: EpochMs): Promise<void> {
+  await db
+    .insertInto('site')
+    .values({
+      id: site.id,
+      key: site.key,
+      name: site.name,
+      address: site.address,
+      zone: site.zone,
+      zone_confirmed: zoneConfirmed ? 1 : 0,
+      default_locale: site.defaultLocale,
+      paused_ms: site.pausedAt,
+      retention_days: 365,
+      created_ms: at,
+    })
+    .execute();
+}
+
+export async function findSiteByKey(db: Db, key: string): Promise<Site | null> {
+  const row = await db.selectFrom('site').selectAll().where('key', '=', key).executeTakeFirst();
+  return row === undefined ? null : toSite(row);
+}
+
+export async function listSitesOf(db: Db, personId: string): Promise<(Site & { role: Role })[]> {
+  const rows = await db
+    .selectFrom('site')
+    .innerJoin('site_member', 'site_member.site_id', 'site.id')
+    .selectAll('site')
+    .select('site_member.role')
+    .where('site_member.person_id', '=', personId)
+    .orderBy('site.created_ms')
+    .execute();
+  return rows.map((row) => ({ ...toSite(row), role: row.role }));
+}
+
+export async function findRole(db: Db, siteId: string, personId: string): Promise<Role | null> {
+  const row = await db
+    .selectFrom('site_member')
+    .select('role')
+    .where('site_id', '=', siteId)
+    .where('person_id', '=', personId)
+    .executeTakeFirst();
+  return row?.role ?? null;
+}
+
+export async function insertMember(db: Db, siteId: string, personId: string, role: Role, chatLimit: number): Promise<void> {
+  await db.insertInto('site_member').values({ site_id: siteId, person_id: personId, role, chat_limit: chatLimit }).execute();
+}
+
+export async function setPaused(db: Db, siteId: string, at: EpochMs | null): Promise<void> {
+  await db.updateTable('site').set({ paused_ms: at }).where('id', '=', siteId).execute();
+}
+
+/** Origins whose pages may carry the widget. */
+export async function listDomains(db: Db, siteId: string): Promise<string[]> {
+  const rows = await db.selectFrom('site_domain').select('origin').where('site_id', '=', siteId).orderBy('origin').execute();
+  return rows.map(({ origin }) => origin);
+}
+
+export async function insertDomain(db: Db, siteId: string, origin: string, isTest: boolean): Promise<void> {
+  await db
+    .insertInto('site_domain')
+    .values({ site_id: siteId, origin, is_test: isTest ? 1 : 0 })
+    .onConflict((on) => on.doNothing())
+    .execute();
+}
+
+function toSite(row: Schema['site']): Site {
+  return {
+    id: row.id,
+    key: row.key,
+    name: row.name,
+    address: row.address,
+    zone: row.zone,
+    defaultLocale: row.default_locale,
+    pausedAt: row.paused_ms,
+  };
+}

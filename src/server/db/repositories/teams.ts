@@ -1,0 +1,94 @@
+import type { Locale } from '../../../core/model/units';
+import type { Db } from '../open';
+
+export interface Team {
+  readonly id: string;
+  readonly key: string;
+  /** Public names by locale. */
+  readonly name: Readonly<Record<Locale, string>>;
+}
+
+/** A member of a team who said to be in, with what is left of their limit ([S1]). */
+export interface MemberIn {
+  readonly teamId: string;
+  readonly personId: string;
+  readonly room: number;
+}
+
+export async function insertTeam(db: Db, siteId: string, team: Team, position: number): Promise<void> {
+  await db
+    .insertInto('team')
+    .values({
+      site_id: siteId,
+      id: team.id,
+      key: team.key,
+      name_json: JSON.stringify(team.name),
+      calendar_id: null,
+      mail_to_json: '[]',
+      position,
+    })
+    .execute();
+}
+
+export async function insertTeamMember(db: Db, siteId: string, teamId: string, personId: string): Promise<void> {
+  await db.insertInto('team_member').values({ site_id: siteId, team_id: teamId, person_id: personId }).execute();
+}
+
+export async function listTeams(db: Db, siteId: string): Promise<Team[]> {
+  const rows = await db.selectFrom('team').select(['id', 'key', 'name_json']).where('site_id', '=', siteId).orderBy('position').execute();
+  return rows.map((row) => ({ id: row.id, key: row.key, name: JSON.parse(row.name_json) as Team['name'] }));
+}
+
+/** Everybody who said to be in, per team; whether they answer pings, only the presence board knows. */
+export async function listMembersIn(db: Db, siteId: string): Promise<MemberIn[]> {
+  const rows = await db
+    .selectFrom('team_member')
+    .innerJoin('presence', (on) =>
+      on.onRef('presence.site_id', '=', 'team_member.site_id').onRef('presence.person_id', '=', 'team_member.person_id'),
+    )
+    .innerJoin('site_member', (on) =>
+      on.onRef('site_member.site_id', '=', 'team_member.site_id').onRef('site_member.person_id', '=', 'team_member.person_id'),
+    )
+    .select(({ selectFrom }) => [
+      'team_member.team_id as teamId',
+      'team_member.person_id as personId',
+      'site_member.chat_limit as limit',
+      selectFrom('conversation')
+        .select(({ fn }) => fn.countAll<number>().as('count'))
+        .where('conversation.site_id', '=', siteId)
+        .where('conversation.standing', '=', 'joined')
+        .whereRef('conversation.assigned_to', '=', 'team_member.person_id')
+        .as('joined'),
+    ])
+    .where('team_member.site_id', '=', siteId)
+    .where('presence.wish', '=', 'in')
+    .execute();
+  return rows.map(({ teamId, personId, limit, joined }) => ({ teamId, personId, room: limit - (joined ?? 0) }));
+}
+
+export async function setWish(db: Db, siteId: string, personId: string, wish: 'in' | 'out'): Promise<void> {
+  await db
+    .insertInto('presence')
+    .values({ site_id: siteId, person_id: personId, wish, until_ms: null, reason: '' })
+    .onConflict((on) => on.columns(['site_id', 'person_id']).doUpdateSet({ wish }))
+    .execute();
+}
+
+export async function findWish(db: Db, siteId: string, personId: string): Promise<'in' | 'out'> {
+  const row = await db
+    .selectFrom('presence')
+    .select('wish')
+    .where('site_id', '=', siteId)
+    .where('person_id', '=', personId)
+    .executeTakeFirst();
+  return row?.wish ?? 'out';
+}
+
+export async function renameTeam(db: Db, siteId: string, teamId: string, key: string, name: Team['name']): Promise<void> {
+  await db
+    .updateTable('team')
+    .set({ key, name_json: JSON.stringify(name) })
+    .where('site_id', '=', siteId)
+    .where('id', '=', teamId)
+    .execute();
+}

@@ -1,0 +1,134 @@
+import type { Generated } from 'kysely';
+
+/** Rows as they stand in the file (docs/data-model.md). Only repositories see these. */
+export interface Schema {
+  instance: { key: string; value: string };
+  person: { id: string; mail: string; name: string; password_hash: string; locale: string; created_ms: number; disabled_ms: number | null };
+  session: { token_hash: string; person_id: string; created_ms: number; seen_ms: number; expires_ms: number; agent: string };
+  site: {
+    id: string;
+    key: string;
+    name: string;
+    address: string | null;
+    zone: string;
+    zone_confirmed: number;
+    default_locale: string;
+    paused_ms: number | null;
+    retention_days: number;
+    created_ms: number;
+  };
+  site_domain: { site_id: string; origin: string; is_test: number };
+  site_member: { site_id: string; person_id: string; role: 'owner' | 'designer' | 'responder'; chat_limit: number };
+  team: { site_id: string; id: string; key: string; name_json: string; calendar_id: string | null; mail_to_json: string; position: number };
+  team_member: { site_id: string; team_id: string; person_id: string };
+  presence: { site_id: string; person_id: string; wish: 'in' | 'out'; until_ms: number | null; reason: string };
+  draft: { site_id: string; revision: number; design_json: string; changed_ms: number; changed_by: string };
+  draft_change: {
+    site_id: string;
+    revision: number;
+    client_id: string | null;
+    kind: 'change' | 'undo' | 'redo';
+    patch_json: string;
+    inverse_json: string;
+    label: string;
+    person_id: string;
+    at_ms: number;
+  };
+  version: {
+    site_id: string;
+    number: number;
+    design_json: string;
+    remark: string;
+    person_id: string;
+    at_ms: number;
+    brought_back_from: number | null;
+  };
+  publication: {
+    site_id: string;
+    id: string;
+    version_number: number;
+    kind: 'base' | 'period';
+    from_ms: number;
+    until_ms: number | null;
+    from_wall: string | null;
+    until_wall: string | null;
+    zone: string | null;
+    cancelled_ms: number | null;
+  };
+  facts: {
+    site_id: string;
+    revision: number;
+    facts_json: string;
+    undo_json: string | null;
+    person_id: string;
+    at_ms: number;
+    what: string;
+  };
+  published_file: {
+    site_id: string;
+    name: string;
+    kind: 'design' | 'facts';
+    version_number: number | null;
+    facts_revision: number | null;
+    wire: number;
+    made_by_json: string;
+    body: Buffer;
+    made_ms: number;
+    last_named_ms: number;
+  };
+  visitor: {
+    site_id: string;
+    id: string;
+    name: string | null;
+    mail: string | null;
+    locale: string;
+    device: string | null;
+    first_ms: number;
+    seen_ms: number;
+  };
+  visitor_token: { token_hash: string; site_id: string; visitor_id: string; created_ms: number; seen_ms: number; expires_ms: number };
+  conversation: {
+    site_id: string;
+    id: string;
+    visitor_id: string;
+    team_id: string | null;
+    widget_key: string;
+    design_file: string;
+    is_practice: number;
+    standing: 'asked' | 'joined' | 'ended' | 'note';
+    state_at_start: string;
+    page: string;
+    asked_ms: number;
+    joined_ms: number | null;
+    ended_ms: number | null;
+    ended_by: 'visitor' | 'person' | 'silence' | null;
+    last_entry_ms: number;
+    last_seq: number;
+    assigned_to: string | null;
+    answers_json: string | null;
+  };
+  entry: {
+    id: Generated<number>;
+    site_id: string;
+    conversation_id: string;
+    seq: number;
+    kind: 'message' | 'joined' | 'ended' | 'note';
+    author: 'visitor' | 'person' | 'house';
+    person_id: string | null;
+    client_id: string | null;
+    body: string;
+    page: string | null;
+    written_ms: number | null;
+    stored_ms: number;
+  };
+  note: {
+    site_id: string;
+    id: string;
+    conversation_id: string;
+    team_id: string | null;
+    state: 'new' | 'in-hand' | 'done';
+    assigned_to: string | null;
+    answered_ms: number | null;
+    due_ms: number | null;
+  };
+}

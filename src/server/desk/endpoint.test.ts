@@ -1,0 +1,167 @@
+import { beforeEach, describe, expect, it } from 'vitest';
+import { type House, type MadePorch, madeHouse, madeMember, madeMessage, madePorch } from '../../../tests/made/house';
+import type { Patch } from '../../core/draft/patch';
+import type { PointerV1 } from '../../core/wire/pointer';
+import type { SentAnswer } from '../../core/wire/talk';
+import { connectionOf } from '../db/open';
+import { newId, newSecret } from '../ids';
+import type { DraftView } from '../usecases/draft';
+import { DESK_ROUTES } from './endpoint';
+
+let house: House;
+let porch: MadePorch;
+beforeEach(async () => {
+  house = await madeHouse();
+  porch = await madePorch(house, 'farrowisle');
+});
+const read = async <T>(response: Response): Promise<T> => (await response.json()) as T;
+const change = (base: number, patches: Patch[], label = 'brand colour', clientId = newId(1)) =>
+  porch.desk('POST draft', { clientId, base, patches, label });
+const brand = (value: string): Patch => ({ op: 'set', path: ['widgets', 0, 'look', 'brand'], value });
+const draft = async () => read<DraftView>(await porch.desk('GET draft'));
+const ask = async (of: MadePorch) =>
+  (await read<SentAnswer>(await of.visit('POST messages', { body: madeMessage('secret', { newToken: newSecret() }) }))).conversation.id;
+
+/** A body that each route that takes one would accept. */
+const BODIES: Readonly<Record<string, object>> = {
+  'POST draft': { clientId: newId(2), base: 1, patches: [brand('#000000')], label: 'x' },
+  'POST draft/steps': { clientId: newId(3), kind: 'undo' },
+  'POST publish': { revision: 1, remark: '' },
+  'POST conversations/*/entries': { clientId: newId(4), body: 'mine now' },
+  'POST conversations/*/end': {},
+  'POST presence': { wish: 'in' },
+  'POST pong': {},
+};
+const ROUTES = Object.keys(DESK_ROUTES);
+
+describe('every route of the desk', () => {
+  it.each(ROUTES)('[threat 2] %s answers 404 to somebody of another site, and changes nothing', async (route) => {
+    const other = await madePorch(house, 'elsewhere');
+    const id = await ask(porch);
+    const before = dump();
+    const response = await porch.desk(route.replace('*', id), BODIES[route] ?? {}, other.secret);
+    expect(response.status).toBe(404);
+    expect(dump()).toBe(before);
+  });
+
+  it.each(ROUTES.filter((route) => route.includes('*')))('[threat 2] %s answers 404 to ids of another site', async (route) => {
+    const other = await madePorch(house, 'elsewhere');
+    const id = await ask(porch);
+    const before = dump();
+    const response = await other.desk(route.replace('*', id), BODIES[route] ?? {});
+    expect(response.status).toBe(404);
+    expect(dump()).toBe(before);
+  });
+
+  it.each(ROUTES)('%s answers 401 to nobody, to a made-up session and to one that ran out', async (route) => {
+    const id = await ask(porch);
+    for (const secret of ['', newSecret()])
+      expect((await porch.desk(route.replace('*', id), BODIES[route] ?? {}, secret)).status).toBe(401);
+    house.state.clock.moveTo(house.state.clock.now() + 31 * 86_400_000);
+    expect((await porch.desk(route.replace('*', id), BODIES[route] ?? {})).status).toBe(401);
+  });
+
+  it('every route has a body in this test, so that a new one is tried too', () => {
+    expect(ROUTES.filter((route) => route.startsWith('POST') && BODIES[route] === undefined)).toEqual([]);
+  });
+
+  it('a responder answers, and does not design or publish', async () => {
+    const { secret } = await madeMember(house, porch, 'responder', 'rui@farrowisle.example');
+    const statuses = await Promise.all(
+      ['GET draft', 'POST draft', 'POST draft/steps', 'POST publish', 'GET overview', 'GET conversations'].map(
+        async (route) => (await porch.desk(route, BODIES[route] ?? {}, secret)).status,
+      ),
+    );
+    expect(statuses).toEqual([403, 403, 403, 403, 200, 200]);
+  });
+});
+
+const TABLES = ['draft', 'draft_change', 'version', 'publication', 'entry', 'conversation', 'presence', 'published_file'];
+function dump(): string {
+  return JSON.stringify(TABLES.map((table) => connectionOf(house.db).prepare(`SELECT * FROM ${table}`).all()));
+}
+
+describe('the draft', () => {
+  it('stores a change with its inverse, and undo and redo go through the log', async () => {
+    const first = (await draft()).design.widgets[0]?.look.brand;
+    await change(1, [brand('#111111')]);
+    const colour = async () => (await draft()).design.widgets[0]?.look.brand;
+    expect(await colour()).toBe('#111111');
+    expect(await draft()).toMatchObject({ revision: 2, canUndo: true, undoLabel: 'brand colour', redoLabel: null });
+    await porch.desk('POST draft/steps', { clientId: newId(5), kind: 'undo' });
+    expect([await colour(), (await draft()).redoLabel]).toEqual([first, 'brand colour']);
+    await porch.desk('POST draft/steps', { clientId: newId(6), kind: 'redo' });
+    expect(await colour()).toBe('#111111');
+  });
+
+  it('a change sent twice counts once, also after others came', async () => {
+    const clientId = newId(1);
+    await change(1, [brand('#111111')], 'brand colour', clientId);
+    await change(2, [brand('#222222')]);
+    expect((await change(1, [brand('#111111')], 'brand colour', clientId)).status).toBe(200);
+    expect(await draft()).toMatchObject({ revision: 3, design: { widgets: [{ look: { brand: '#222222' } }] } });
+  });
+
+  it('a change for an older draft is answered 409 with what came between', async () => {
+    await change(1, [brand('#111111')]);
+    const late = await change(1, [{ op: 'set', path: ['widgets', 0, 'place', 'corner'], value: 'lower-left' }], 'corner');
+    expect(late.status).toBe(409);
+    expect(await read(late)).toMatchObject({ view: { revision: 2 }, between: [brand('#111111')] });
+  });
+
+  it.each([
+    ['a colour that is none', [brand('plum')], 'widgets.0.look.brand'],
+    ['a place that is not there', [{ op: 'set', path: ['widgets', 7, 'name'], value: 'x' }], ''],
+    ['a new name in the design', [{ op: 'set', path: ['admin'], value: true }], 'admin'],
+    ['the prototype', [{ op: 'set', path: ['__proto__', 'x'], value: 1 }], ''],
+    ['no widget left', [{ op: 'set', path: ['widgets'], value: [] }], 'widgets'],
+  ] as const)('refuses %s with the field, and stays as it was', async (_what, patches, field) => {
+    const response = await change(1, patches as unknown as Patch[]);
+    expect(response.status).toBe(400);
+    expect(Object.keys((await read<{ errors: object }>(response)).errors)).toEqual([field]);
+    expect((await draft()).revision).toBe(1);
+  });
+});
+
+describe('publishing', () => {
+  const pointer = async () => read<PointerV1>(await porch.visit('GET live.json'));
+
+  it('makes the draft the version in force from now on, under a new name', async () => {
+    const before = await pointer();
+    await change(1, [brand('#111111')]);
+    expect(await pointer()).toEqual(before);
+    expect(await read(await porch.desk('POST publish', { revision: 2, remark: 'darker' }))).toEqual({ version: 2 });
+    const after = await pointer();
+    expect(after.version).toBe(2);
+    expect(after.design).not.toBe(before.design);
+    expect((await porch.visit(`GET ${before.design}.en.json`)).status).toBe(200);
+  });
+
+  it('[L5] which version is in force is computed for the instant that is asked', async () => {
+    const { findVersionInForce } = await import('../db/repositories/publications');
+    const at = house.state.clock.now();
+    house.state.clock.moveTo(at + 60_000);
+    await porch.desk('POST publish', { revision: 1, remark: '' });
+    expect(await findVersionInForce(house.db, porch.siteId, at + 30_000)).toBe(1);
+    expect(await findVersionInForce(house.db, porch.siteId, at + 120_000)).toBe(2);
+    expect(await findVersionInForce(house.db, porch.siteId, at - 120_000)).toBeNull();
+  });
+
+  it('only what was looked at: another revision is answered 409 and nothing happens', async () => {
+    await change(1, [brand('#111111')]);
+    expect((await porch.desk('POST publish', { revision: 1, remark: '' })).status).toBe(409);
+    expect((await pointer()).version).toBe(1);
+  });
+
+  it('[L3] a text that cannot be said stops it at its place, and stores no file', async () => {
+    await change(1, [{ op: 'set', path: ['widgets', 0, 'texts'], value: { en: { greeting: 'Good {evening}' } } }], 'greeting');
+    const files = async () => (await house.db.selectFrom('published_file').select('name').execute()).length;
+    const count = await files();
+    const response = await porch.desk('POST publish', { revision: 2, remark: '' });
+    expect([response.status, Object.keys((await read<{ errors: object }>(response)).errors), await files()]).toEqual([
+      400,
+      ['en.greeting'],
+      count,
+    ]);
+  });
+});

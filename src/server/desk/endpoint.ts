@@ -1,0 +1,168 @@
+import { LIMITS } from '../../core/limits';
+import type { ClassConstructor } from 'class-transformer';
+import {
+  findConversation,
+  findDeskConversation,
+  listDeskConversations,
+  listEntries,
+  listEntryPages,
+} from '../db/repositories/conversations';
+import { findVersionInForce, findNewestVersion } from '../db/repositories/publications';
+import { findWish, listTeams } from '../db/repositories/teams';
+import type { Role } from '../db/repositories/sites';
+import { UnwritableError } from '../db/transaction';
+import { readJson } from '../http/read-body';
+import { type Member, findMember, secretFrom } from '../http/who';
+import { ChangeInput, NothingInput, PublishInput, ReplyInput, StepInput, WishInput } from '../input/desk.input';
+import { parseInput } from '../input/parse-input';
+import type { State } from '../state';
+import { type DraftOutcome, getDraft, saveChange, stepDraft } from '../usecases/draft';
+import { sayWish, teamStates } from '../usecases/presence';
+import { publishDraft } from '../usecases/publish';
+import { endByPerson, replyTo } from '../usecases/talk';
+import { json, refusal } from '../visitor/replies';
+import { deskStream } from './stream';
+
+export interface DeskCall {
+  readonly state: State;
+  readonly request: Request;
+  readonly member: Member;
+  /** What stood for `*` in the route. */
+  readonly id: string;
+}
+
+interface Route<T extends object> {
+  readonly role: Role;
+  readonly Input?: ClassConstructor<T>;
+  readonly answer: (call: DeskCall, input: T) => Promise<Response>;
+}
+
+function route<T extends object>(role: Role, Input: ClassConstructor<T> | undefined, answer: Route<T>['answer']): Route<never> {
+  return { role, Input, answer } as unknown as Route<never>;
+}
+
+/** Everything a long-lived screen sends, below `/api/s/<site>/`. `*` is an id. Tests walk this list with other sites' ids. */
+export const DESK_ROUTES: Readonly<Record<string, Route<never>>> = {
+  'GET overview': route('responder', undefined, overview),
+  'GET draft': route('designer', undefined, async ({ state, member }) => json(200, await getDraft(state.db, member.site.id), {})),
+  'POST draft': route('designer', ChangeInput, async (call, input) => draftAnswer(await saveChange(call.state, actorOf(call), input))),
+  'POST draft/steps': route('designer', StepInput, async (call, input) => draftAnswer(await stepDraft(call.state, actorOf(call), input))),
+  'POST publish': route('designer', PublishInput, publishAnswer),
+  'GET conversations': route('responder', undefined, listAnswer),
+  'GET conversations/*': route('responder', undefined, oneAnswer),
+  'POST conversations/*/entries': route('responder', ReplyInput, replyAnswer),
+  'POST conversations/*/end': route('responder', NothingInput, endAnswer),
+  'POST presence': route('responder', WishInput, wishAnswer),
+  'POST pong': route('responder', NothingInput, pongAnswer),
+  'GET stream': route('responder', undefined, deskStream),
+};
+
+/** Answers `/api/s/<site>/…` for signed-in members. The same function is mounted in the entry and in Next's route. */
+export async function deskEndpoint(state: State, request: Request): Promise<Response> {
+  const [, api, s, siteKey = '', ...rest] = new URL(request.url).pathname.split('/');
+  if (api !== 'api' || s !== 's') return refusal(404, 'There is nothing here.', {});
+  const id = rest[1] ?? '';
+  const pattern = rest.map((part, index) => (index === 1 && rest[0] === 'conversations' ? '*' : part)).join('/');
+  const found = Object.hasOwn(DESK_ROUTES, `${request.method} ${pattern}`) ? DESK_ROUTES[`${request.method} ${pattern}`] : undefined;
+  if (found === undefined) return refusal(404, 'There is nothing here.', {});
+  const member = await findMember(state, secretFrom(request.headers.get('Cookie'), state.env), siteKey, found.role);
+  if (member === 'signed-out') return refusal(401, 'Your session has ended. Sign in again; what you were writing stays here.', {});
+  if (member === 'not-found') return refusal(404, 'There is no such site.', {});
+  if (member === 'not-allowed') return refusal(403, 'Your role does not include this. Ask the owner of the site.', {});
+  try {
+    if (found.Input === undefined) return await found.answer({ state, request, member, id }, undefined as never);
+    const read = await readJson(request, LIMITS.ownerBodyBytes, LIMITS.designDepth + 4);
+    const parsed = read.ok ? parseInput(found.Input, read.value) : read;
+    return parsed.ok ? await found.answer({ state, request, member, id }, parsed.value) : json(400, { errors: parsed.errors }, {});
+  } catch (error) {
+    if (error instanceof UnwritableError)
+      return refusal(503, 'This could not be stored just now. It is kept here, and sent again.', { 'Retry-After': '2' });
+    throw error;
+  }
+}
+
+function actorOf({ state, member }: DeskCall): { siteId: string; personId: string; at: number } {
+  return { siteId: member.site.id, personId: member.person.id, at: state.clock.now() };
+}
+
+/** What the frame around every screen shows. */
+async function overview({ state, member }: DeskCall): Promise<Response> {
+  const { site, person } = member;
+  const at = state.clock.now();
+  const [teams, states, wish, newest, inForce] = await Promise.all([
+    listTeams(state.db, site.id),
+    teamStates(state, site.id),
+    findWish(state.db, site.id, person.id),
+    findNewestVersion(state.db, site.id),
+    findVersionInForce(state.db, site.id, at),
+  ]);
+  return json(
+    200,
+    {
+      teams: teams.map((team) => ({ ...team, state: states[team.id] ?? 'nobody' })),
+      wish,
+      publishedDesign: newest?.design ?? null,
+      version: inForce,
+      now: at,
+    },
+    {},
+  );
+}
+
+function draftAnswer(outcome: DraftOutcome): Response {
+  if (outcome.kind === 'saved') return json(200, outcome.view, {});
+  if (outcome.kind === 'behind') return json(409, { view: outcome.view, between: outcome.between }, {});
+  return json(400, { errors: outcome.errors }, {});
+}
+
+async function publishAnswer(call: DeskCall, input: PublishInput): Promise<Response> {
+  const outcome = await publishDraft(call.state, actorOf(call), input);
+  return outcome.ok
+    ? json(200, { version: outcome.value }, {})
+    : json(outcome.errors.revision === undefined ? 400 : 409, { errors: outcome.errors }, {});
+}
+
+const PER_PAGE = 100;
+
+async function listAnswer({ state, request, member }: DeskCall): Promise<Response> {
+  const before = Number(new URL(request.url).searchParams.get('before') ?? '');
+  const found = await listDeskConversations(
+    state.db,
+    member.site.id,
+    Number.isSafeInteger(before) && before > 0 ? before : null,
+    PER_PAGE + 1,
+  );
+  return json(200, { conversations: found.slice(0, PER_PAGE), hasMore: found.length > PER_PAGE }, {});
+}
+
+async function oneAnswer({ state, member, id }: DeskCall): Promise<Response> {
+  const conversation = await findDeskConversation(state.db, member.site.id, id);
+  if (conversation === null) return refusal(404, 'There is no such conversation.', {});
+  const [entries, pages] = await Promise.all([
+    listEntries(state.db, member.site.id, id, 0, 5000),
+    listEntryPages(state.db, member.site.id, id),
+  ]);
+  return json(200, { conversation, entries, pages }, {});
+}
+
+async function replyAnswer(call: DeskCall, input: ReplyInput): Promise<Response> {
+  const entry = await replyTo(call.state, actorOf(call), call.id, input);
+  return entry === null ? refusal(404, 'There is no such conversation.', {}) : json(200, { entry }, {});
+}
+
+async function endAnswer(call: DeskCall): Promise<Response> {
+  const isHere =
+    (await findConversation(call.state.db, call.member.site.id, call.id)) !== null &&
+    (await endByPerson(call.state, actorOf(call), call.id));
+  return isHere ? json(200, {}, {}) : refusal(404, 'There is no such conversation.', {});
+}
+
+async function wishAnswer({ state, member }: DeskCall, { wish }: WishInput): Promise<Response> {
+  await sayWish(state, member.site.id, member.person.id, wish);
+  return json(200, { wish }, {});
+}
+
+function pongAnswer({ state, member }: DeskCall): Promise<Response> {
+  state.board.answer(member.person.id);
+  return Promise.resolve(json(200, {}, {}));
+}

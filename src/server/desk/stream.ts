@@ -1,0 +1,38 @@
+import { findDeskConversation, listEntriesOfSite } from '../db/repositories/conversations';
+import { PING_EVERY_MS } from '../live/presence-board';
+import { STREAM_HEADERS } from '../live/hub';
+import { deskChannel, teamStates } from '../usecases/presence';
+import type { DeskCall } from './endpoint';
+
+/** The desk's stream: what was said on the site, how the teams stand, and the pings that presence lives on ([S2]). */
+export async function deskStream({ state, request, member }: DeskCall): Promise<Response> {
+  const { site, person } = member;
+  const leave = state.board.arrive(person.id);
+  let isOpen = true;
+  const opened = state.hub.open({
+    channels: [deskChannel(site.id)],
+    onClose: () => {
+      isOpen = false;
+      leave();
+    },
+  });
+  request.signal.addEventListener('abort', opened.close);
+  const ping = (): void => {
+    if (!isOpen) return;
+    opened.send({ name: 'ping', data: {} });
+    state.clock.wakeAt(state.clock.now() + PING_EVERY_MS, ping);
+  };
+  ping();
+  opened.send({ name: 'teams', data: { teams: await teamStates(state, site.id) } });
+  const after = Number(request.headers.get('Last-Event-ID') ?? 0);
+  if (after > 0) {
+    for (const { conversationId, entry } of await listEntriesOfSite(state.db, site.id, after, 500)) {
+      opened.send({
+        name: 'entry',
+        id: entry.id,
+        data: { conversation: await findDeskConversation(state.db, site.id, conversationId), entry },
+      });
+    }
+  }
+  return new Response(opened.body, { headers: STREAM_HEADERS });
+}

@@ -1,0 +1,26 @@
+import { createHash, randomBytes } from 'node:crypto';
+import type { EpochMs } from '../core/model/units';
+
+const SIGNS = '0123456789abcdefghjkmnpqrstvwxyz';
+
+/** 26 signs that sort by time: 48 bits of milliseconds, 80 random ones. Never a secret. */
+export function newId(at: EpochMs): string {
+  let time = '';
+  for (let left = at, count = 0; count < 10; count++, left = Math.floor(left / 32)) time = SIGNS[left % 32] + time;
+  return time + Array.from(randomBytes(16), (byte) => SIGNS[byte % 32]).join('');
+}
+
+/** A site's public key: 12 signs. */
+export function newSiteKey(): string {
+  return Array.from(randomBytes(12), (byte) => SIGNS[byte % 32]).join('');
+}
+
+/** 32 random bytes for a token or a session. Only its hash is stored. */
+export function newSecret(): string {
+  return randomBytes(32).toString('base64url');
+}
+
+/** SHA-256 of a secret, in hex. */
+export function hashOf(secret: string): string {
+  return createHash('sha256').update(secret).digest('hex');
+}

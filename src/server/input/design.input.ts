@@ -1,0 +1,179 @@
+import { LIMITS } from '../../core/limits';
+import {
+  ADDRESS_PARTS,
+  CORNERS,
+  type Design,
+  FIELD_KINDS,
+  type Field,
+  type Forms,
+  LOOK_NAMES,
+  type Launcher,
+  type Look,
+  PAGE_RULE_KINDS,
+  type PageList,
+  type PageRule,
+  type Place,
+  SCHEMES,
+  type Timings,
+  type Widget,
+} from '../../core/model/design';
+import { DEEDS } from '../../core/model/moment';
+import { type CaseKey, OUR_TEXTS, entryOf, isCaseKey, textKeyOf } from '../../core/words/catalogue';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  ArrayUnique,
+  Equals,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsString,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  MinLength,
+  Type,
+  Validate,
+  ValidateIf,
+  ValidateNested,
+  ValidatorConstraint,
+  type ValidatorConstraintInterface,
+} from './validators';
+
+const ID = /^[0-9a-z]{8,40}$/;
+const LOCALE = /^[a-z]{2,3}(-[A-Za-z0-9]+)*$/;
+
+class PageRuleInput implements PageRule {
+  @Matches(ID) @IsString() id!: string;
+  @IsIn(PAGE_RULE_KINDS) kind!: PageRule['kind'];
+  @IsIn(ADDRESS_PARTS) part!: PageRule['part'];
+  @MaxLength(LIMITS.pageRuleChars) @MinLength(1) @IsString() text!: string;
+  @IsBoolean() ignoresCase!: boolean;
+}
+
+class PageListInput implements PageList {
+  @ValidateNested({ each: true }) @Type(() => PageRuleInput) @ArrayMaxSize(LIMITS.pageRules) @IsArray() showOn!: PageRuleInput[];
+  @ValidateNested({ each: true }) @Type(() => PageRuleInput) @ArrayMaxSize(LIMITS.pageRules) @IsArray() neverOn!: PageRuleInput[];
+}
+
+class PlaceInput implements Place {
+  @IsIn(CORNERS, { message: 'Choose one of the four corners.' }) corner!: Place['corner'];
+  @Max(400) @Min(0) @IsInt() offset!: number;
+  @Max(400) @Min(0) @IsInt() phoneOffset!: number;
+}
+
+class LauncherInput implements Launcher {
+  @IsIn(['lamp']) form!: 'lamp';
+  @Max(96) @Min(44, { message: 'A launcher under 44 px is hard to touch.' }) @IsInt() size!: number;
+  @Max(10000) @Min(0) @IsInt() wordsFrom!: number;
+}
+
+class LookInput implements Look {
+  @IsIn(LOOK_NAMES) name!: Look['name'];
+  @Matches(/^#[0-9a-f]{6}$/, { message: 'Type the colour as # and six digits.' }) @IsString() brand!: string;
+  @Max(40) @Min(0) @IsInt() radius!: number;
+  @Max(24) @Min(12) @IsInt() textSize!: number;
+  @IsIn(SCHEMES) scheme!: Look['scheme'];
+}
+
+class TimingsInput implements Timings {
+  @Max(3600) @Min(5) @IsInt() comfortAfter!: number;
+  @Max(3600) @Min(10) @IsInt() slowReplyAfter!: number;
+  @Max(3600) @Min(10) @IsInt() slowReplyNearbyAfter!: number;
+  @Max(7 * 86400) @Min(600) @IsInt() endsAfterQuiet!: number;
+}
+
+class FieldInput implements Field {
+  @Matches(ID) @IsString() id!: string;
+  @IsIn(FIELD_KINDS) kind!: Field['kind'];
+  @Validate(KnownKey()) label!: CaseKey;
+  @IsBoolean() isRequired!: boolean;
+}
+
+class FormsInput implements Forms {
+  @ValidateNested({ each: true }) @Type(() => FieldInput) @ArrayMaxSize(20) @IsArray() before!: FieldInput[];
+  @ValidateNested({ each: true }) @Type(() => FieldInput) @ArrayMaxSize(20) @IsArray() note!: FieldInput[];
+}
+
+class DeedsInput {
+  @IsIn(DEEDS) in!: Widget['deeds']['in'];
+  @IsIn(DEEDS) nearby!: Widget['deeds']['in'];
+  @IsIn(DEEDS) busy!: Widget['deeds']['in'];
+  @IsIn(DEEDS) nobody!: Widget['deeds']['in'];
+  @IsIn(DEEDS) closed!: Widget['deeds']['in'];
+}
+
+function KnownKey() {
+  @ValidatorConstraint({ name: 'knownKey' })
+  class Known implements ValidatorConstraintInterface {
+    validate(value: unknown): boolean {
+      return typeof value === 'string' && isCaseKey(value);
+    }
+    defaultMessage(): string {
+      return 'No text has this name.';
+    }
+  }
+  return Known;
+}
+
+/** Texts by locale and key: known keys only, each within its bound. */
+@ValidatorConstraint({ name: 'texts' })
+class TextsFit implements ValidatorConstraintInterface {
+  validate(value: unknown): boolean {
+    return this.faultOf(value) === null;
+  }
+  defaultMessage(args?: { value?: unknown }): string {
+    return this.faultOf(args?.value) ?? '';
+  }
+  private faultOf(value: unknown): string | null {
+    if (!isRecord(value)) return 'Texts come by language.';
+    if (Object.keys(value).length > LIMITS.locales) return `A site has at most ${LIMITS.locales} languages.`;
+    for (const [locale, texts] of Object.entries(value)) {
+      if (!LOCALE.test(locale) || !isRecord(texts)) return `"${locale}" is not a language tag.`;
+      for (const [key, text] of Object.entries(texts)) {
+        if (!isCaseKey(key)) return `No text is called "${key}".`;
+        const { atMost } = entryOf(textKeyOf(key));
+        if (typeof text !== 'string' || text.length > atMost) return `"${OUR_TEXTS['en']?.[key]}" may have ${atMost} characters.`;
+      }
+    }
+    return null;
+  }
+}
+
+function isRecord(value: unknown): value is Record<string, unknown> {
+  return typeof value === 'object' && value !== null && !Array.isArray(value);
+}
+
+class WidgetInput implements Widget {
+  @Matches(ID) @IsString() id!: string;
+  @Matches(/^[a-z0-9-]{1,40}$/, { message: 'A widget key has small letters, digits and hyphens.' }) @IsString() key!: string;
+  @MaxLength(60) @MinLength(1, { message: 'Give the widget a name.' }) @IsString() name!: string;
+  @Matches(ID, { each: true }) @ArrayMaxSize(50) @IsArray() teams!: string[];
+  @Matches(ID) @IsString() @ValidateIf((widget: Widget) => widget.calendarId !== null) calendarId!: string | null;
+  @ValidateNested() @Type(() => PageListInput) pages!: PageListInput;
+  @ValidateNested() @Type(() => PlaceInput) place!: PlaceInput;
+  @ValidateNested() @Type(() => LauncherInput) launcher!: LauncherInput;
+  @ValidateNested() @Type(() => LookInput) look!: LookInput;
+  @ValidateNested() @Type(() => DeedsInput) deeds!: DeedsInput;
+  @ValidateNested() @Type(() => TimingsInput) timings!: TimingsInput;
+  @ValidateNested() @Type(() => FormsInput) forms!: FormsInput;
+  @ArrayMaxSize(0) @IsArray() invitations!: never[];
+  @Validate(TextsFit) texts!: Widget['texts'];
+}
+
+/** A whole design, as the draft holds it: judged anew after every change. */
+export class DesignInput implements Design {
+  @Equals(1) v!: 1;
+  @MaxLength(LIMITS.siteNameChars) @MinLength(1) @IsString() siteName!: string;
+  @Matches(LOCALE) @IsString() defaultLocale!: string;
+  @ArrayUnique() @Matches(LOCALE, { each: true }) @ArrayMaxSize(LIMITS.locales) @ArrayMinSize(1) @IsArray() locales!: string[];
+  @ArrayUnique((widget: Widget) => widget.key, { message: 'Two widgets have the same key.' })
+  @ValidateNested({ each: true })
+  @Type(() => WidgetInput)
+  @ArrayMaxSize(LIMITS.widgets)
+  @ArrayMinSize(1)
+  @IsArray()
+  widgets!: WidgetInput[];
+}

@@ -1,0 +1,82 @@
+import type { Json, PatchPath } from '../../core/draft/patch';
+import { LIMITS } from '../../core/limits';
+import {
+  Allow,
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsOptional,
+  IsString,
+  Matches,
+  MaxLength,
+  Min,
+  Type,
+  Validate,
+  ValidateNested,
+  ValidatorConstraint,
+  type ValidatorConstraintInterface,
+} from './validators';
+
+@ValidatorConstraint({ name: 'path' })
+class PathFits implements ValidatorConstraintInterface {
+  validate(value: unknown): boolean {
+    return (
+      Array.isArray(value) &&
+      value.length > 0 &&
+      value.length <= LIMITS.designDepth &&
+      value.every((name) => (typeof name === 'string' && name.length <= 80) || (Number.isInteger(name) && name >= 0))
+    );
+  }
+  defaultMessage(): string {
+    return 'A place in the design is a list of names and numbers.';
+  }
+}
+
+class PatchInput {
+  @IsIn(['set', 'remove']) op!: 'set' | 'remove';
+  @Validate(PathFits) path!: PatchPath & (string | number)[];
+  /** Judged with the whole design it ends up in. */
+  @Allow() value?: Json;
+}
+
+/** A change of the draft; `clientId` makes sending it twice harmless. */
+export class ChangeInput {
+  @Matches(/^[\w-]{16,40}$/) @IsString() clientId!: string;
+  @Min(0) @IsInt() base!: number;
+  @ValidateNested({ each: true })
+  @Type(() => PatchInput)
+  @ArrayMinSize(1)
+  @ArrayMaxSize(LIMITS.patchesPerChange)
+  @IsArray()
+  patches!: PatchInput[];
+  @MaxLength(120) @IsString() label!: string;
+}
+
+export class StepInput {
+  @Matches(/^[\w-]{16,40}$/) @IsString() clientId!: string;
+  @IsIn(['undo', 'redo']) kind!: 'undo' | 'redo';
+}
+
+export class PublishInput {
+  /** What the person looked at; another revision is not published unseen. */
+  @Min(0) @IsInt() revision!: number;
+  @MaxLength(LIMITS.remarkChars, { message: `Keep the remark under ${LIMITS.remarkChars} characters.` }) @IsString() remark!: string;
+}
+
+export class ReplyInput {
+  @Matches(/^[\w-]{16,40}$/) @IsString() clientId!: string;
+  @MaxLength(LIMITS.messageChars, { message: `Keep it under ${LIMITS.messageChars} characters.` })
+  @Matches(/\S/, { message: 'Write something first.' })
+  @IsString({ message: 'Write something first.' })
+  body!: string;
+}
+
+export class WishInput {
+  @IsIn(['in', 'out']) wish!: 'in' | 'out';
+}
+
+export class NothingInput {
+  @IsOptional() @IsString() nothing?: string;
+}

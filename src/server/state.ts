@@ -1,0 +1,47 @@
+import type { Env } from './env';
+import type { Db } from './db/open';
+import type { Clock } from './live/clock';
+import type { Hub } from './live/hub';
+import type { Limits } from './live/rates';
+import type { PresenceBoard } from './live/presence-board';
+import type { Passwords } from './passwords';
+import type { FileShelf } from './visitor/file-shelf';
+
+/** Whatever lives longer than a request. The entry and Next are two bundles in one process and share this one. */
+export interface State {
+  readonly env: Env;
+  readonly db: Db;
+  readonly clock: Clock;
+  readonly hub: Hub;
+  readonly board: PresenceBoard;
+  readonly rates: Limits;
+  readonly shelf: FileShelf;
+  readonly passwords: Passwords;
+  /** Goes before the peer's address in the header by which the entry tells it to pages: nobody outside can write it. */
+  readonly peerSeal: string;
+  /** The hash that an unknown mail is checked against at sign-in, so that both answers take as long. */
+  readonly strawHash: Promise<string>;
+  /** The setup code of an empty installation, made at each start; null once an owner exists. */
+  setupCode: string | null;
+}
+
+const KEY = Symbol.for('sunny-porch');
+type Shelf = typeof globalThis & { [KEY]?: State };
+
+/** The one state. Throws where nothing has started it: a route was reached outside a running server. */
+export function state(): State {
+  const found = (globalThis as Shelf)[KEY];
+  if (found === undefined) throw new Error('The server has not started: state() was asked for before startState().');
+  return found;
+}
+
+/** Whether the state was made. */
+export function hasState(): boolean {
+  return (globalThis as Shelf)[KEY] !== undefined;
+}
+
+/** Puts the state in its place; tests replace it. */
+export function setState(made: State | undefined): void {
+  if (made === undefined) delete (globalThis as Shelf)[KEY];
+  else (globalThis as Shelf)[KEY] = made;
+}

@@ -1,0 +1,15 @@
+import { findInstanceValue } from '../db/repositories/persons';
+import { isLoopbackHost } from '../http/origin-gate';
+import type { State } from '../state';
+
+/** [threat 6] The demo's one-click door stands only with the mark in the database, on loopback, for a loopback name. */
+export async function isDemoDoorOpen(state: Pick<State, 'db' | 'env'>, host: string | null): Promise<boolean> {
+  const listensOnLoopback = state.env.host === '127.0.0.1' || state.env.host === 'localhost';
+  return listensOnLoopback && host !== null && isLoopbackHost(host) && (await findInstanceValue(state.db, 'demo')) === 'yes';
+}
+
+/** Whom the demo's door lets in, by mail. */
+export const DEMO_PEOPLE = [
+  { mail: 'ines@farrowisle.example', name: 'Inês', role: 'owner' },
+  { mail: 'rui@farrowisle.example', name: 'Rui', role: 'responder' },
+] as const;

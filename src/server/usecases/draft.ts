@@ -1,0 +1,104 @@
+import { type Patch, PatchError, type Patched, applyPatches } from '../../core/draft/patch';
+import { stepsOf } from '../../core/draft/history';
+import { LIMITS } from '../../core/limits';
+import type { Design } from '../../core/model/design';
+import type { EpochMs } from '../../core/model/units';
+import { type FieldErrors } from '../../core/result';
+import {
+  type Draft,
+  type DraftChange,
+  findChangeByClientId,
+  findDraft,
+  insertChange,
+  listChanges,
+  trimChanges,
+  writeDraft,
+} from '../db/repositories/drafts';
+import { inTransaction } from '../db/transaction';
+import type { Tx } from '../db/open';
+import type { ChangeInput, StepInput } from '../input/desk.input';
+import { DesignInput } from '../input/design.input';
+import { parseInput } from '../input/parse-input';
+import type { State } from '../state';
+
+/** What the screen is told of the draft. */
+export interface DraftView extends Draft {
+  readonly canUndo: boolean;
+  readonly canRedo: boolean;
+  /** What undo would take back, in words; null: nothing. */
+  readonly undoLabel: string | null;
+  readonly redoLabel: string | null;
+}
+
+export type DraftOutcome =
+  | { readonly kind: 'saved'; readonly view: DraftView }
+  /** Somebody else changed it since: load what came between, and say it again on top. */
+  | { readonly kind: 'behind'; readonly view: DraftView; readonly between: readonly Patch[] }
+  | { readonly kind: 'refused'; readonly errors: FieldErrors };
+
+type Actor = { readonly siteId: string; readonly personId: string; readonly at: EpochMs };
+
+export async function getDraft(db: State['db'] | Tx, siteId: string): Promise<DraftView> {
+  const draft = await findDraft(db, siteId);
+  if (draft === null) throw new Error(`Expected a draft for site ${siteId}: it is made with the site.`);
+  const log = await listChanges(db, siteId, LIMITS.draftChanges);
+  const steps = stepsOf(log);
+  const labelOf = (revision: number | null): string | null => log.find((one) => one.revision === revision)?.label ?? null;
+  return {
+    ...draft,
+    canUndo: steps.undo !== null,
+    canRedo: steps.redo !== null,
+    undoLabel: labelOf(steps.undo),
+    redoLabel: labelOf(steps.redo),
+  };
+}
+
+/** Stores one change of the draft; sent twice it counts once. The whole design is judged anew. */
+export async function saveChange(state: Pick<State, 'db'>, actor: Actor, asked: ChangeInput): Promise<DraftOutcome> {
+  return inTransaction(state.db, async (tx): Promise<DraftOutcome> => {
+    const view = await getDraft(tx, actor.siteId);
+    if ((await findChangeByClientId(tx, actor.siteId, asked.clientId)) !== null) return { kind: 'saved', view };
+    if (asked.base !== view.revision) return { kind: 'behind', view, between: await patchesSince(tx, actor.siteId, asked.base) };
+    return store(tx, actor, view, { clientId: asked.clientId, kind: 'change', patches: asked.patches as Patch[], label: asked.label });
+  });
+}
+
+/** Takes the last change back, or brings the last one taken back again. */
+export async function stepDraft(state: Pick<State, 'db'>, actor: Actor, asked: StepInput): Promise<DraftOutcome> {
+  return inTransaction(state.db, async (tx): Promise<DraftOutcome> => {
+    const view = await getDraft(tx, actor.siteId);
+    if ((await findChangeByClientId(tx, actor.siteId, asked.clientId)) !== null) return { kind: 'saved', view };
+    const log = await listChanges(tx, actor.siteId, LIMITS.draftChanges);
+    const target = log.find(({ revision }) => revision === stepsOf(log)[asked.kind]);
+    if (target === undefined) return { kind: 'saved', view };
+    const patches = asked.kind === 'undo' ? target.inverse : target.patches;
+    return store(tx, actor, view, { clientId: asked.clientId, kind: asked.kind, patches, label: target.label });
+  });
+}
+
+async function store(
+  tx: Tx,
+  actor: Actor,
+  before: Draft,
+  change: Pick<DraftChange, 'clientId' | 'kind' | 'patches' | 'label'>,
+): Promise<DraftOutcome> {
+  let patched: Patched<Design>;
+  try {
+    patched = applyPatches(before.design, change.patches);
+  } catch (error) {
+    if (error instanceof PatchError) return { kind: 'refused', errors: { '': error.message } };
+    throw error;
+  }
+  const judged = parseInput(DesignInput, patched.value);
+  if (!judged.ok) return { kind: 'refused', errors: judged.errors };
+  const revision = before.revision + 1;
+  await writeDraft(tx, actor.siteId, { revision, design: patched.value }, actor.personId, actor.at);
+  await insertChange(tx, actor.siteId, { ...change, revision, inverse: patched.inverse, personId: actor.personId, at: actor.at });
+  await trimChanges(tx, actor.siteId, revision, LIMITS.draftChanges);
+  return { kind: 'saved', view: await getDraft(tx, actor.siteId) };
+}
+
+async function patchesSince(tx: Tx, siteId: string, base: number): Promise<Patch[]> {
+  const log = await listChanges(tx, siteId, LIMITS.draftChanges);
+  return log.filter(({ revision }) => revision > base).flatMap(({ patches }) => patches);
+}

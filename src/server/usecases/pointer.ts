@@ -1,0 +1,33 @@
+import type { EpochMs } from '../../core/model/units';
+import type { PointerV1 } from '../../core/wire/pointer';
+import { findNewestFacts, findVersionInForce, listDesignFiles } from '../db/repositories/publications';
+import type { Site } from '../db/repositories/sites';
+import type { State } from '../state';
+import { teamStates } from './presence';
+
+/** What is live at an instant ([L2]): both files named together, and how the teams stand. */
+export async function getPointer(state: Pick<State, 'db' | 'board'>, site: Site, panel: string, at: EpochMs): Promise<PointerV1> {
+  const [number, facts, teams] = await Promise.all([
+    findVersionInForce(state.db, site.id, at),
+    findNewestFacts(state.db, site.id),
+    teamStates(state, site.id),
+  ]);
+  const names = number === null ? [] : await listDesignFiles(state.db, site.id, number);
+  const parsed = names.map((name) => /^(d\d+-[0-9a-f]+)\.([A-Za-z0-9-]+)\.json$/.exec(name)).filter((match) => match !== null);
+  const locales = parsed
+    .map((match) => match[2] ?? '')
+    .sort((a, b) => (a === site.defaultLocale ? -1 : b === site.defaultLocale ? 1 : a < b ? -1 : 1));
+  return {
+    v: 1,
+    design: parsed[0]?.[1] ?? null,
+    facts: facts?.name ?? '',
+    version: number ?? 0,
+    revision: facts?.revision ?? 0,
+    locales,
+    paused: site.pausedAt !== null,
+    overrides: {},
+    teams,
+    panel,
+    askBefore: null,
+  };
+}

@@ -1,0 +1,37 @@
+import { type TeamState } from '../../core/model/moment';
+import { bestOf } from '../../core/decide/state';
+import { listMembersIn, listTeams, setWish } from '../db/repositories/teams';
+import type { State } from '../state';
+
+export const siteChannel = (siteId: string): string => `site:${siteId}`;
+export const deskChannel = (siteId: string): string => `desk:${siteId}`;
+export const visitorChannel = (siteId: string, visitorId: string): string => `visitor:${siteId}:${visitorId}`;
+
+/**
+ * [S1] Each team as its people are now: *in* with room, *busy* where everybody in is at their limit, else *nobody*.
+ * Only who answers pings counts ([S2]).
+ */
+export async function teamStates(state: Pick<State, 'db' | 'board'>, siteId: string): Promise<Record<string, TeamState>> {
+  const [teams, members] = await Promise.all([listTeams(state.db, siteId), listMembersIn(state.db, siteId)]);
+  const there = members.filter(({ personId }) => state.board.isThere(personId));
+  return Object.fromEntries(
+    teams.map(({ id }): [string, TeamState] => {
+      const people = there.filter(({ teamId }) => teamId === id);
+      return [id, bestOf(people.map(({ room }) => (room > 0 ? 'in' : 'busy')))];
+    }),
+  );
+}
+
+/** Says that a person is in, or is not any more; everybody who looks is told. */
+export async function sayWish(state: State, siteId: string, personId: string, wish: 'in' | 'out'): Promise<void> {
+  await setWish(state.db, siteId, personId, wish);
+  await tellTeams(state, siteId);
+}
+
+/** Tells open windows and desks how the teams stand. */
+export async function tellTeams(state: State, siteId: string): Promise<void> {
+  const { hub, clock } = state;
+  const teams = await teamStates(state, siteId);
+  hub.send(siteChannel(siteId), { name: 'teams', data: { teams, now: clock.now() } });
+  hub.send(deskChannel(siteId), { name: 'teams', data: { teams } });
+}

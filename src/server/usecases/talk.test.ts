@@ -1,0 +1,199 @@
+import { beforeEach, describe, expect, it } from 'vitest';
+import { type House, type MadePorch, madeHouse, madeMember, madeMessage, madePorch } from '../../../tests/made/house';
+import type { PointerV1 } from '../../core/wire/pointer';
+import type { SentAnswer, VisitorTalk } from '../../core/wire/talk';
+import { newId, newSecret } from '../ids';
+import { setWish } from '../db/repositories/teams';
+import { teamStates } from './presence';
+
+let house: House;
+let porch: MadePorch;
+beforeEach(async () => {
+  house = await madeHouse();
+  porch = await madePorch(house, 'farrowisle');
+});
+const read = async <T>(response: Response): Promise<T> => (await response.json()) as T;
+
+const ask = async (body = 'Is it dark yet?') => {
+  const token = newSecret();
+  const answer = await read<SentAnswer>(await porch.visit('POST messages', { body: madeMessage(body, { newToken: token }) }));
+  return { token, id: answer.conversation.id };
+};
+const reply = (id: string, body: string, clientId = newId(1)) => porch.desk(`POST conversations/${id}/entries`, { clientId, body });
+const talkOf = async (token: string) => read<VisitorTalk>(await porch.visit('GET conversation', { token }));
+const bodies = ({ entries }: VisitorTalk) => entries.map(({ kind, author, body }) => [kind, author, body]);
+
+describe('a conversation', () => {
+  it('goes back and forth in one order for both sides, and ends', async () => {
+    const { token, id } = await ask();
+    await reply(id, 'From ten on.');
+    await porch.visit('POST messages', { token, body: madeMessage('Thank you!') });
+    await porch.desk(`POST conversations/${id}/end`);
+    const talk = await talkOf(token);
+    expect(bodies(talk)).toEqual([
+      ['message', 'visitor', 'Is it dark yet?'],
+      ['joined', 'house', ''],
+      ['message', 'person', 'From ten on.'],
+      ['message', 'visitor', 'Thank you!'],
+      ['ended', 'person', ''],
+    ]);
+    const desk = await read<{ entries: VisitorTalk['entries'] }>(await porch.desk(`GET conversations/${id}`));
+    expect(desk.entries.map((entry) => [entry.id, entry.seq])).toEqual(talk.entries.map((entry) => [entry.id, entry.seq]));
+    expect(talk.conversation).toMatchObject({ standing: 'ended', endedBy: 'person', responderName: 'Inês Matos' });
+  });
+
+  it('[M4] writing after the end reopens the same conversation, waiting anew', async () => {
+    const { token, id } = await ask();
+    await reply(id, 'From ten on.');
+    await porch.visit('POST end', { token, body: {} });
+    const again = await read<SentAnswer>(await porch.visit('POST messages', { token, body: madeMessage('One more thing') }));
+    expect(again.conversation).toMatchObject({ id, standing: 'asked', joinedMs: null, endedBy: null });
+  });
+
+  it('ended twice has one end', async () => {
+    const { token, id } = await ask();
+    await porch.visit('POST end', { token, body: {} });
+    await porch.visit('POST end', { token, body: {} });
+    await porch.desk(`POST conversations/${id}/end`);
+    expect(bodies(await talkOf(token)).filter(([kind]) => kind === 'ended')).toEqual([['ended', 'visitor', '']]);
+  });
+
+  it('an answer sent twice by the same id is stored once', async () => {
+    const { token, id } = await ask();
+    const clientId = newId(1);
+    await Promise.all([reply(id, 'From ten on.', clientId), reply(id, 'From ten on.', clientId)]);
+    expect(bodies(await talkOf(token)).filter(([, author]) => author === 'person')).toHaveLength(1);
+  });
+
+  it('messages of many at once keep one gapless order', async () => {
+    const { token, id } = await ask();
+    await Promise.all(
+      Array.from({ length: 8 }, (_, index) =>
+        index % 2 === 0 ? reply(id, `r${index}`) : porch.visit('POST messages', { token, body: madeMessage(`v${index}`) }),
+      ),
+    );
+    const { entries } = await talkOf(token);
+    expect(entries.map(({ seq }) => seq)).toEqual(entries.map((_, index) => index + 1));
+    expect([...entries].sort((a, b) => a.id - b.id)).toEqual(entries);
+  });
+
+  it('a note that is answered is done, and its visitor comes back to a talk', async () => {
+    const token = newSecret();
+    const note = madeMessage('Please write', { newToken: token, mail: 'joana@example.org', name: 'Joana' });
+    const { conversation } = await read<SentAnswer>(await porch.visit('POST notes', { body: note }));
+    await reply(conversation.id, 'With pleasure.');
+    expect((await talkOf(token)).conversation).toMatchObject({ standing: 'joined', isAnswered: true });
+    expect(await house.db.selectFrom('note').select('state').execute()).toEqual([{ state: 'done' }]);
+  });
+});
+
+describe('the stream', () => {
+  const readFor = async (response: Response, isEnough: (text: string) => boolean): Promise<string> => {
+    const reader = response.body?.getReader();
+    const decoder = new TextDecoder();
+    let text = '';
+    while (reader !== undefined && !isEnough(text)) text += decoder.decode((await reader.read()).value);
+    await reader?.cancel();
+    return text;
+  };
+
+  it('resumes after the last id: what was missed, no more and no less', async () => {
+    const { token, id } = await ask();
+    await reply(id, 'one');
+    const { entries } = await talkOf(token);
+    await reply(id, 'two');
+    const stream = await porch.visit('GET stream', { token, headers: { 'Last-Event-ID': String(entries.at(-1)?.id) } });
+    const text = await readFor(stream, (so) => so.includes('"two"'));
+    expect(text.match(/^event: entry$/gm)).toHaveLength(1);
+    expect(text).not.toContain('"one"');
+  });
+
+  it('carries an answer as it is written, and nobody else’s', async () => {
+    const ana = await ask('I am Ana');
+    const rui = await ask('I am Rui');
+    const stream = await porch.visit('GET stream', { token: ana.token, headers: { 'Last-Event-ID': '999999' } });
+    await reply(rui.id, 'for Rui');
+    await reply(ana.id, 'for Ana');
+    const text = await readFor(stream, (so) => so.includes('for Ana'));
+    expect(text).not.toContain('for Rui');
+  });
+
+  it('without a token carries how the teams stand, and no word of anybody', async () => {
+    const stream = await porch.visit('GET stream');
+    const { id } = await ask('I am Ana');
+    await reply(id, 'for Ana');
+    await porch.desk('POST presence', { wish: 'in' });
+    const text = await readFor(stream, (so) => (so.match(/^event: teams$/gm)?.length ?? 0) > 1);
+    expect(text).not.toContain('Ana');
+  });
+
+  it('[threat 15] a visitor has three at most', async () => {
+    const { token } = await ask();
+    const statuses: number[] = [];
+    for (let count = 0; count < 4; count++) statuses.push((await porch.visit('GET stream', { token })).status);
+    expect(statuses).toEqual([200, 200, 200, 429]);
+  });
+});
+
+describe('presence', () => {
+  const stateNow = async () => Object.values(await teamStates(house.state, porch.siteId))[0];
+  const come = (personId: string) => {
+    const leave = house.state.board.arrive(personId);
+    house.state.board.answer(personId);
+    return leave;
+  };
+
+  it('[S2] in is said by hand and confirmed by an answer to the ping: neither alone is enough', async () => {
+    await setWish(house.db, porch.siteId, porch.ownerId, 'in');
+    expect(await stateNow()).toBe('nobody');
+    house.state.board.answer(porch.ownerId);
+    expect(await stateNow()).toBe('nobody');
+    come(porch.ownerId);
+    expect(await stateNow()).toBe('in');
+    await setWish(house.db, porch.siteId, porch.ownerId, 'out');
+    expect(await stateNow()).toBe('nobody');
+  });
+
+  it('[S2] silent for 60 s is out, also with the stream open', async () => {
+    await setWish(house.db, porch.siteId, porch.ownerId, 'in');
+    come(porch.ownerId);
+    house.state.clock.moveTo(house.state.clock.now() + 55_000);
+    expect(await stateNow()).toBe('in');
+    house.state.clock.moveTo(house.state.clock.now() + 6_000);
+    expect(await stateNow()).toBe('nobody');
+  });
+
+  it('[S2] any tab counts: closing one of two changes nothing, closing the last one does', async () => {
+    await setWish(house.db, porch.siteId, porch.ownerId, 'in');
+    const [first, second] = [come(porch.ownerId), come(porch.ownerId)];
+    first();
+    house.state.clock.moveTo(house.state.clock.now() + 4_000);
+    expect(await stateNow()).toBe('in');
+    second();
+    const told = new Promise<void>((resolve) => house.state.board.onChange(() => resolve()));
+    house.state.clock.moveTo(house.state.clock.now() + 4_000);
+    await told;
+    expect(await stateNow()).toBe('nobody');
+  });
+
+  it('[S1] everybody in at their limit is busy, and one more with room is in', async () => {
+    await house.db.updateTable('site_member').set({ chat_limit: 1 }).execute();
+    await setWish(house.db, porch.siteId, porch.ownerId, 'in');
+    come(porch.ownerId);
+    const { id } = await ask();
+    expect(await stateNow()).toBe('in');
+    await reply(id, 'hello');
+    expect(await stateNow()).toBe('busy');
+    await porch.desk(`POST conversations/${id}/end`);
+    expect(await stateNow()).toBe('in');
+  });
+
+  it('[S1] somebody in of one team says nothing of another, nor of another site', async () => {
+    const other = await madePorch(house, 'elsewhere');
+    const rui = await madeMember(house, porch, 'responder', 'rui@farrowisle.example');
+    await setWish(house.db, porch.siteId, rui.personId, 'in');
+    come(rui.personId);
+    const pointer = await read<PointerV1>(await other.visit('GET live.json'));
+    expect([await stateNow(), Object.values(pointer.teams)]).toEqual(['nobody', ['nobody']]);
+  });
+});

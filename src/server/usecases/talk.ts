@@ -1,0 +1,303 @@
+import { bestOf } from '../../core/decide/state';
+import type { WidgetState } from '../../core/model/moment';
+import { DAY_MS, type EpochMs } from '../../core/model/units';
+import type { SentAnswer, VisitorEntry, VisitorTalk } from '../../core/wire/talk';
+import {
+  type ConversationRow,
+  appendEntry,
+  findConversation,
+  findConversationOf,
+  findDeskConversation,
+  findEntryByClientId,
+  getFacts,
+  insertConversation,
+  listEntries,
+  updateConversation,
+} from '../db/repositories/conversations';
+import { findNewestVersion } from '../db/repositories/publications';
+import { listTeams } from '../db/repositories/teams';
+import {
+  findVisitorByToken,
+  insertNote,
+  insertToken,
+  insertVisitor,
+  markNotesAnswered,
+  setVisitorReplies,
+  touchToken,
+} from '../db/repositories/visitors';
+import type { Db, Tx } from '../db/open';
+import { inTransaction } from '../db/transaction';
+import { hashOf, newId } from '../ids';
+import type { MessageInput, NoteInput } from '../input/visitor.input';
+import type { State } from '../state';
+import { deskChannel, teamStates, tellTeams, visitorChannel } from './presence';
+
+const TOKEN_MS = 30 * DAY_MS;
+
+/** Who writes: a known visitor's token, or none yet. */
+export interface Writer {
+  readonly siteId: string;
+  readonly token: string | null;
+  readonly at: EpochMs;
+}
+
+/** The token is unknown on this site or ran out. */
+export class TokenError extends Error {
+  constructor() {
+    super('The visitor token is unknown here, or ran out.');
+  }
+}
+
+/** Stores what a visitor wrote, and only then acknowledges it. Sent twice, it is stored once. Throws TokenError. */
+export async function takeMessage(state: State, writer: Writer, said: MessageInput): Promise<SentAnswer> {
+  return take(state, writer, said, null);
+}
+
+/** Stores a note with its replies. What was said before it stays in the same conversation ([M5]). Throws TokenError. */
+export async function takeNote(state: State, writer: Writer, said: NoteInput): Promise<SentAnswer> {
+  return take(state, writer, said, { mail: said.mail, name: said.name === '' ? null : said.name });
+}
+
+type Replies = { mail: string; name: string | null };
+
+async function take(state: State, writer: Writer, said: MessageInput, replies: Replies | null): Promise<SentAnswer> {
+  const { siteId, at } = writer;
+  const states = await teamStates(state, siteId);
+  const stored = await inTransaction(state.db, async (tx) => {
+    const visitorId = await visitorOf(tx, writer, said);
+    const known = await findConversationOf(tx, siteId, visitorId);
+    const seen = known === null ? null : await findEntryByClientId(tx, siteId, known.id, 'visitor', said.clientId);
+    if (known !== null && seen !== null)
+      return { visitorId, conversation: known, entry: seen, isNew: false, state: stateFrom(states, known.team_id) };
+    const teams = await teamsFor(tx, siteId, said.widget);
+    const teamId = teams.find((id) => states[id] === 'in') ?? teams[0] ?? null;
+    const widgetState = bestOf(teams.map((id) => states[id] ?? 'nobody'));
+    const conversation = await standingFor(tx, known, { siteId, visitorId, teamId, said, state: widgetState, at }, replies);
+    const entry = await appendEntry(
+      tx,
+      conversation,
+      {
+        kind: replies === null ? 'message' : 'note',
+        author: 'visitor',
+        person_id: null,
+        client_id: said.clientId,
+        body: cleaned(said.body),
+        page: said.page,
+        written_ms: null,
+      },
+      at,
+    );
+    if (replies !== null) await keepNote(tx, conversation, visitorId, replies, at);
+    return { visitorId, conversation, entry, isNew: true, state: widgetState };
+  });
+  const conversation = await getFacts(state.db, siteId, stored.conversation.id);
+  if (stored.isNew) await tellEntry(state, siteId, stored.visitorId, stored.conversation.id, stored.entry);
+  return { conversation, entries: [stored.entry], state: stored.state };
+}
+
+/** The visitor of the token; of a new one, the visitor it was first sent for, or a new one. */
+async function visitorOf(tx: Tx, { siteId, token, at }: Writer, said: MessageInput): Promise<string> {
+  if (token !== null) {
+    const found = await findVisitorByToken(tx, siteId, hashOf(token), at);
+    if (found === null) throw new TokenError();
+    await touchToken(tx, siteId, hashOf(token), at, at + TOKEN_MS);
+    return found;
+  }
+  if (said.newToken === undefined) throw new TokenError();
+  const again = await findVisitorByToken(tx, siteId, hashOf(said.newToken), at);
+  if (again !== null) return again;
+  const id = newId(at);
+  await insertVisitor(tx, siteId, { id, locale: said.locale }, at);
+  await insertToken(tx, siteId, id, hashOf(said.newToken), at, at + TOKEN_MS);
+  return id;
+}
+
+async function teamsFor(db: Db | Tx, siteId: string, widgetKey: string): Promise<string[]> {
+  const version = await findNewestVersion(db, siteId);
+  const widgets = version?.design.widgets ?? [];
+  const widget = widgets.find(({ key }) => key === widgetKey) ?? widgets[0];
+  const there = new Set((await listTeams(db, siteId)).map(({ id }) => id));
+  return (widget?.teams ?? []).filter((id) => there.has(id));
+}
+
+interface Beginning {
+  readonly siteId: string;
+  readonly visitorId: string;
+  readonly teamId: string | null;
+  readonly said: MessageInput;
+  readonly state: WidgetState;
+  readonly at: EpochMs;
+}
+
+/** The conversation a word goes into: the one that stands, opened again where it had ended ([M4]), or a new one. */
+async function standingFor(tx: Tx, known: ConversationRow | null, begin: Beginning, replies: Replies | null): Promise<ConversationRow> {
+  const { siteId, at } = begin;
+  if (known !== null && replies === null && known.standing !== 'ended') return known;
+  if (known !== null) {
+    const standing = replies === null ? 'asked' : 'note';
+    const change = { standing, asked_ms: at, joined_ms: null, ended_ms: null, ended_by: null, assigned_to: null } as const;
+    await updateConversation(tx, siteId, known.id, change);
+    return { ...known, ...change };
+  }
+  const row: ConversationRow = {
+    site_id: siteId,
+    id: newId(at),
+    visitor_id: begin.visitorId,
+    team_id: begin.teamId,
+    widget_key: begin.said.widget,
+    design_file: begin.said.design,
+    is_practice: 0,
+    standing: replies === null ? 'asked' : 'note',
+    state_at_start: begin.state,
+    page: begin.said.page,
+    asked_ms: at,
+    joined_ms: null,
+    ended_ms: null,
+    ended_by: null,
+    last_entry_ms: at,
+    last_seq: 0,
+    assigned_to: null,
+    answers_json: null,
+  };
+  await insertConversation(tx, row);
+  return row;
+}
+
+async function keepNote(tx: Tx, conversation: ConversationRow, visitorId: string, replies: Replies, at: EpochMs): Promise<void> {
+  const { site_id: siteId, id } = conversation;
+  await setVisitorReplies(tx, siteId, visitorId, replies);
+  await updateConversation(tx, siteId, id, { standing: 'note', answers_json: JSON.stringify(replies) });
+  await insertNote(tx, siteId, { id: newId(at), conversationId: id, teamId: conversation.team_id });
+}
+
+/** All that a visitor's conversation holds; null where they have none. Throws TokenError. */
+export async function getTalk(state: State, writer: Writer): Promise<{ visitorId: string; talk: VisitorTalk | null }> {
+  const visitorId = writer.token === null ? null : await findVisitorByToken(state.db, writer.siteId, hashOf(writer.token), writer.at);
+  if (visitorId === null) throw new TokenError();
+  const row = await findConversationOf(state.db, writer.siteId, visitorId);
+  if (row === null) return { visitorId, talk: null };
+  const [conversation, entries] = await Promise.all([
+    getFacts(state.db, writer.siteId, row.id),
+    listEntries(state.db, writer.siteId, row.id, 0, 5000),
+  ]);
+  return { visitorId, talk: { conversation, entries } };
+}
+
+/** The visitor ends their conversation; harmless where it has ended. Throws TokenError. */
+export async function endByVisitor(state: State, writer: Writer): Promise<VisitorTalk | null> {
+  const { visitorId, talk } = await getTalk(state, writer);
+  if (talk !== null && talk.conversation.standing !== 'ended')
+    await end(state, writer.siteId, talk.conversation.id, visitorId, { author: 'visitor', personId: null }, writer.at);
+  return (await getTalk(state, writer)).talk;
+}
+
+/** A responder writes: who writes first has joined. Null where the conversation is not on this site. */
+export async function replyTo(
+  state: State,
+  actor: { siteId: string; personId: string; at: EpochMs },
+  id: string,
+  said: { clientId: string; body: string },
+): Promise<VisitorEntry | null> {
+  const { siteId, personId, at } = actor;
+  const outcome = await inTransaction(state.db, async (tx) => {
+    const row = await findConversation(tx, siteId, id);
+    if (row === null) return null;
+    const seen = await findEntryByClientId(tx, siteId, id, 'person', said.clientId);
+    if (seen !== null) return { row, entries: [seen], isNew: false };
+    const entries: VisitorEntry[] = [];
+    if (row.standing !== 'joined' || row.assigned_to !== personId) {
+      await updateConversation(tx, siteId, id, {
+        standing: 'joined',
+        joined_ms: row.joined_ms ?? at,
+        assigned_to: personId,
+        ended_ms: null,
+        ended_by: null,
+      });
+      await markNotesAnswered(tx, siteId, id, at);
+      entries.push(
+        await appendEntry(
+          tx,
+          row,
+          { kind: 'joined', author: 'house', person_id: personId, client_id: null, body: '', page: null, written_ms: null },
+          at,
+        ),
+      );
+    }
+    entries.push(
+      await appendEntry(
+        tx,
+        row,
+        {
+          kind: 'message',
+          author: 'person',
+          person_id: personId,
+          client_id: said.clientId,
+          body: cleaned(said.body),
+          page: null,
+          written_ms: null,
+        },
+        at,
+      ),
+    );
+    return { row, entries, isNew: true };
+  });
+  if (outcome === null) return null;
+  if (outcome.isNew) {
+    for (const entry of outcome.entries) await tellEntry(state, siteId, outcome.row.visitor_id, id, entry);
+    await tellTeams(state, siteId);
+  }
+  return outcome.entries.at(-1) ?? null;
+}
+
+/** A responder ends a conversation; false where it is not on this site. */
+export async function endByPerson(state: State, actor: { siteId: string; personId: string; at: EpochMs }, id: string): Promise<boolean> {
+  const row = await findConversation(state.db, actor.siteId, id);
+  if (row === null) return false;
+  if (row.standing !== 'ended')
+    await end(state, actor.siteId, id, row.visitor_id, { author: 'person', personId: actor.personId }, actor.at);
+  return true;
+}
+
+async function end(
+  state: State,
+  siteId: string,
+  id: string,
+  visitorId: string,
+  by: { author: 'visitor' | 'person'; personId: string | null },
+  at: EpochMs,
+): Promise<void> {
+  const entry = await inTransaction(state.db, async (tx) => {
+    const row = await findConversation(tx, siteId, id);
+    if (row === null || row.standing === 'ended') return null;
+    await updateConversation(tx, siteId, id, { standing: 'ended', ended_ms: at, ended_by: by.author });
+    await markNotesAnswered(tx, siteId, id, at);
+    return appendEntry(
+      tx,
+      row,
+      { kind: 'ended', author: by.author, person_id: by.personId, client_id: null, body: '', page: null, written_ms: null },
+      at,
+    );
+  });
+  if (entry === null) return;
+  await tellEntry(state, siteId, visitorId, id, entry);
+  await tellTeams(state, siteId);
+}
+
+/** Tells the visitor's streams and the desks of one entry, and how the conversation stands since. */
+async function tellEntry(state: State, siteId: string, visitorId: string, id: string, entry: VisitorEntry): Promise<void> {
+  const facts = await getFacts(state.db, siteId, id);
+  const summary = await findDeskConversation(state.db, siteId, id);
+  const own = visitorChannel(siteId, visitorId);
+  state.hub.send(own, { name: 'conversation', data: facts });
+  state.hub.send(own, { name: 'entry', id: entry.id, data: entry });
+  state.hub.send(deskChannel(siteId), { name: 'entry', id: entry.id, data: { conversation: summary, entry } });
+}
+
+function stateFrom(states: Readonly<Record<string, WidgetState>>, teamId: string | null): WidgetState {
+  return (teamId === null ? undefined : states[teamId]) ?? 'nobody';
+}
+
+/** [threat 8] Control signs out; line breaks and tabs stay. */
+function cleaned(text: string): string {
+  return text.replace(/\r\n?/g, '\n').replace(/[\u0000-\u0008\u000b-\u001f\u007f-\u009f\u202a-\u202e\u2066-\u2069]/g, '');
+}

@@ -1,0 +1,195 @@
+import { createHash } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { LIMITS } from '../../core/limits';
+import { findEntriesAfter } from './resume';
+import { findFileBody } from '../db/repositories/publications';
+import { type Site, findSiteByKey, listDomains } from '../db/repositories/sites';
+import { UnwritableError } from '../db/transaction';
+import { readJson } from '../http/read-body';
+import { MessageInput, NoteInput } from '../input/visitor.input';
+import { parseInput } from '../input/parse-input';
+import { STREAM_HEADERS } from '../live/hub';
+import type { State } from '../state';
+import { getPointer } from '../usecases/pointer';
+import { siteChannel, teamStates, visitorChannel } from '../usecases/presence';
+import { TokenError, type Writer, endByVisitor, getTalk, takeMessage, takeNote } from '../usecases/talk';
+import type { ShelvedFile } from './file-shelf';
+import { type Allowed, corsFor, preflight } from './cors';
+import { json, refusal } from './replies';
+
+/** All that a visitor's browser asks for, under `/w/`. The same function answers in the entry and in Next's routes. `peer` is the address that limits count by. */
+export async function visitorEndpoint(state: State, request: Request, peer: string): Promise<Response> {
+  const path = new URL(request.url).pathname.slice('/w/'.length);
+  const [first = '', second, ...more] = path.split('/');
+  if (more.length > 0) return refusal(404, 'There is nothing here.', {});
+  if (second === undefined) return script(state, first, request);
+  const site = /^[a-z0-9]{12}$/.test(first) ? await findSiteByKey(state.db, first) : null;
+  if (site === null) return refusal(404, 'No site has this key.', { 'Access-Control-Allow-Origin': '*' });
+  if (/^[df]\d+-[0-9a-f]{16}(\.[A-Za-z0-9-]+)?\.json$/.test(second)) return publishedFile(state, site, second, request);
+  const allowed = corsFor(request, await listDomains(state.db, site.id), state.env);
+  if (request.method === 'OPTIONS') return preflight(allowed);
+  if (!allowed.isAllowed) return refusal(403, "This page's address is not among the site's allowed ones.", allowed.headers);
+  const handler = HANDLERS[`${request.method} ${second}`];
+  if (handler === undefined) return refusal(404, 'There is nothing here.', allowed.headers);
+  try {
+    return await handler({ state, site, request, peer, allowed });
+  } catch (error) {
+    if (error instanceof TokenError) return refusal(401, error.message, allowed.headers);
+    if (error instanceof UnwritableError)
+      return refusal(503, 'This could not be stored just now. Keep it and send it again.', { ...allowed.headers, 'Retry-After': '5' });
+    throw error;
+  }
+}
+
+interface Call {
+  readonly state: State;
+  readonly site: Site;
+  readonly request: Request;
+  readonly peer: string;
+  readonly allowed: Allowed;
+}
+
+const HANDLERS: Readonly<Record<string, (call: Call) => Promise<Response>>> = {
+  'GET live.json': pointer,
+  'POST messages': messages,
+  'POST notes': notes,
+  'POST end': endTalk,
+  'GET conversation': conversation,
+  'GET stream': stream,
+};
+
+const FOR_EVER = 'public, max-age=31536000, immutable';
+
+/** The guest's own files. The panel is named by its content; `porch.js` is asked for anew each time. */
+function script(state: State, name: string, request: Request): Response {
+  if (request.method !== 'GET' || !/^(porch\.js|panel-[0-9a-f]{16}\.js)$/.test(name)) return refusal(404, 'There is nothing here.', {});
+  const key = `script ${name}`;
+  const file = state.shelf.get(key) ?? shelve(state, key, name);
+  if (file === null) return refusal(404, 'There is nothing here.', {});
+  return sendFile(file, request, {
+    'Content-Type': 'text/javascript; charset=utf-8',
+    'Cache-Control': name === 'porch.js' ? 'public, max-age=300' : FOR_EVER,
+    'Access-Control-Allow-Origin': '*',
+    'Cross-Origin-Resource-Policy': 'cross-origin',
+  });
+}
+
+function shelve(state: State, key: string, name: string) {
+  try {
+    return state.shelf.put(key, gzipSync(readFileSync(join(state.env.widgetDir, name))));
+  } catch {
+    return null;
+  }
+}
+
+async function publishedFile(state: State, site: Site, name: string, request: Request): Promise<Response> {
+  const key = `${site.id} ${name}`;
+  let file = state.shelf.get(key);
+  if (file === null) {
+    const body = await findFileBody(state.db, site.id, name);
+    if (body === null) return refusal(404, 'There is no such file.', { 'Access-Control-Allow-Origin': '*' });
+    file = state.shelf.put(key, body);
+  }
+  return sendFile(file, request, {
+    'Content-Type': 'application/json; charset=utf-8',
+    'Cache-Control': FOR_EVER,
+    'Access-Control-Allow-Origin': '*',
+  });
+}
+
+function sendFile(file: ShelvedFile, request: Request, headers: Record<string, string>): Response {
+  const takesGzip = /\bgzip\b/.test(request.headers.get('Accept-Encoding') ?? '');
+  const coding: Record<string, string> = takesGzip ? { 'Content-Encoding': 'gzip' } : {};
+  const body = takesGzip ? file.zipped : file.plain;
+  return new Response(body, {
+    headers: { ...headers, ...coding, Vary: 'Accept-Encoding', 'X-Content-Type-Options': 'nosniff', 'Content-Length': String(body.length) },
+  });
+}
+
+async function pointer({ state, site, request, allowed }: Call): Promise<Response> {
+  const live = await getPointer(state, site, state.shelf.panelName(state.env.widgetDir), state.clock.now());
+  const body = JSON.stringify(live);
+  const etag = `"${createHash('sha256').update(body).digest('base64url').slice(0, 16)}"`;
+  const headers = {
+    ...allowed.headers,
+    'Cache-Control': 'no-cache, s-maxage=5',
+    ETag: etag,
+    Date: new Date(state.clock.now()).toUTCString(),
+    'Access-Control-Expose-Headers': 'Date, Age',
+  };
+  if (request.headers.get('If-None-Match') === etag) return new Response(null, { status: 304, headers });
+  return new Response(body, { headers: { ...headers, 'Content-Type': 'application/json; charset=utf-8' } });
+}
+
+async function messages(call: Call): Promise<Response> {
+  const { state, request, peer, allowed } = call;
+  const parsed = await bodyOf(request, MessageInput);
+  if (!parsed.ok) return json(400, { errors: parsed.errors }, allowed.headers);
+  const writer = writerOf(call);
+  const isAllowed =
+    writer.token === null ? await state.rates.allows('newVisitor', peer) : await state.rates.allows('message', writer.token);
+  if (!isAllowed)
+    return refusal(429, 'That was a lot at once. Keep it and send it in a minute.', { ...allowed.headers, 'Retry-After': '60' });
+  return json(200, await takeMessage(state, writer, parsed.value), allowed.headers);
+}
+
+async function notes(call: Call): Promise<Response> {
+  const { state, request, peer, allowed } = call;
+  const parsed = await bodyOf(request, NoteInput);
+  if (!parsed.ok) return json(400, { errors: parsed.errors }, allowed.headers);
+  const writer = writerOf(call);
+  const isAllowed =
+    (await state.rates.allows('noteFromAddress', peer)) &&
+    (await state.rates.allows('note', writer.token ?? parsed.value.newToken ?? peer));
+  if (!isAllowed)
+    return refusal(429, 'That was a lot of notes. Keep it and send it in an hour.', { ...allowed.headers, 'Retry-After': '3600' });
+  const isEmpty = parsed.value.body.trim() === '';
+  if (isEmpty && (writer.token === null || (await getTalk(state, writer)).talk === null))
+    return json(400, { errors: { body: 'Write a line or two first.' } }, allowed.headers);
+  return json(200, await takeNote(state, writer, parsed.value), allowed.headers);
+}
+
+async function endTalk(call: Call): Promise<Response> {
+  const talk = await endByVisitor(call.state, writerOf(call));
+  return talk === null ? refusal(404, 'There is no conversation to end.', call.allowed.headers) : json(200, talk, call.allowed.headers);
+}
+
+async function conversation(call: Call): Promise<Response> {
+  const { talk } = await getTalk(call.state, writerOf(call));
+  return json(200, talk ?? { conversation: null, entries: [] }, call.allowed.headers);
+}
+
+const STREAMS_PER_VISITOR = 3;
+
+/** The visitor's stream: how the teams stand and, with a token, what was said after `Last-Event-ID`. */
+async function stream(call: Call): Promise<Response> {
+  const { state, site, request, peer, allowed } = call;
+  if (!(await state.rates.allows('stream', peer)))
+    return refusal(429, 'Too many streams at once.', { ...allowed.headers, 'Retry-After': '60' });
+  const writer = writerOf(call);
+  const visitor = writer.token === null ? null : await getTalk(state, writer);
+  const own = visitor === null ? null : visitorChannel(site.id, visitor.visitorId);
+  if (own !== null && state.hub.count(own) >= STREAMS_PER_VISITOR)
+    return refusal(429, 'This visitor has enough streams.', { ...allowed.headers, 'Retry-After': '30' });
+  const channels = own === null ? [siteChannel(site.id)] : [siteChannel(site.id), own];
+  const opened = state.hub.open({ channels });
+  request.signal.addEventListener('abort', opened.close);
+  opened.send({ name: 'teams', data: { teams: await teamStates(state, site.id), paused: site.pausedAt !== null, now: state.clock.now() } });
+  if (visitor !== null)
+    for (const event of await findEntriesAfter(state, site.id, visitor.visitorId, Number(request.headers.get('Last-Event-ID') ?? 0)))
+      opened.send(event);
+  return new Response(opened.body, { headers: { ...STREAM_HEADERS, ...allowed.headers } });
+}
+
+function writerOf({ state, site, request }: Call): Writer {
+  const match = /^Bearer ([\w-]{43})$/.exec(request.headers.get('Authorization') ?? '');
+  if (request.headers.get('Authorization') !== null && match === null) throw new TokenError();
+  return { siteId: site.id, token: match?.[1] ?? null, at: state.clock.now() };
+}
+
+async function bodyOf<T extends object>(request: Request, Class: new () => T) {
+  const read = await readJson(request, LIMITS.visitorBodyBytes, LIMITS.jsonDepth);
+  return read.ok ? parseInput(Class, read.value) : read;
+}

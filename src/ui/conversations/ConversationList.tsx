@@ -1,0 +1,98 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import ButtonBase from '@mui/material/ButtonBase';
+import Typography from '@mui/material/Typography';
+import type { DeskConversation } from '../frame/port';
+import { lengthWords, pageWords } from '../wording/times';
+import { groupsOf } from './groups';
+
+interface ConversationListProps {
+  readonly list: readonly DeskConversation[];
+  readonly chosen: string | null;
+  readonly now: number;
+  readonly hasMore: boolean;
+  readonly onChoose: (id: string) => void;
+  readonly onMore: () => void;
+}
+
+/** All conversations, grouped by whose turn it is. */
+export function ConversationList({ list, chosen, now, hasMore, onChoose, onMore }: ConversationListProps) {
+  return (
+    <Box
+      component="nav"
+      aria-label="Conversations"
+      sx={{ overflow: 'auto', height: '100%', bgcolor: 'background.paper', borderRight: { md: '1px solid var(--porch-rail)' } }}
+    >
+      {groupsOf(list).map(({ title, conversations }) =>
+        conversations.length === 0 ? null : (
+          <Box key={title} component="section" aria-label={`${title}, ${conversations.length}`}>
+            <Typography
+              component="h2"
+              sx={{ fontSize: 13, fontWeight: 700, px: 2, pt: 1.5, pb: 0.5, position: 'sticky', top: 0, bgcolor: 'background.paper' }}
+            >
+              {title}{' '}
+              <Box component="span" sx={{ color: 'text.secondary', fontVariantNumeric: 'tabular-nums' }}>
+                {conversations.length}
+              </Box>
+            </Typography>
+            <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+              {conversations.map((one) => (
+                <li key={one.id}>
+                  <Row one={one} isChosen={one.id === chosen} now={now} onChoose={onChoose} />
+                </li>
+              ))}
+            </Box>
+          </Box>
+        ),
+      )}
+      {hasMore ? (
+        <Box sx={{ p: 2 }}>
+          <Button size="small" onClick={onMore}>
+            Show older ones
+          </Button>
+        </Box>
+      ) : null}
+    </Box>
+  );
+}
+
+function Row({ one, isChosen, now, onChoose }: { one: DeskConversation; isChosen: boolean; now: number; onChoose: (id: string) => void }) {
+  const since = one.waitingSinceMs === null ? null : lengthWords(now - one.waitingSinceMs);
+  return (
+    <ButtonBase
+      data-conversation={one.id}
+      aria-current={isChosen ? 'true' : undefined}
+      onClick={() => onChoose(one.id)}
+      sx={{
+        width: '100%',
+        display: 'block',
+        textAlign: 'start',
+        px: 2,
+        py: 1,
+        minHeight: 56,
+        borderInlineStart: isChosen ? '3px solid var(--porch-door)' : '3px solid transparent',
+        bgcolor: isChosen ? 'var(--porch-lane)' : 'transparent',
+        '&:hover': { bgcolor: 'var(--porch-lane)' },
+      }}
+    >
+      <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 1 }}>
+        <Box component="bdi" sx={{ fontWeight: 600, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>
+          {visitorName(one)}
+        </Box>
+        <Box sx={{ fontSize: 12, color: 'text.secondary', whiteSpace: 'nowrap', fontVariantNumeric: 'tabular-nums' }}>
+          {since === null ? lengthWords(now - one.lastEntryMs) + ' ago' : `waits ${since}`}
+        </Box>
+      </Box>
+      <Box dir="auto" sx={{ fontSize: 13, color: 'text.secondary', overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>
+        {one.lastBody === '' ? pageWords(one.page) : one.lastBody}
+      </Box>
+    </ButtonBase>
+  );
+}
+
+/** What a visitor is called: their name, their mail, or the page they asked on. */
+export function visitorName({ visitorName: name, visitorMail, page }: DeskConversation): string {
+  return name ?? visitorMail ?? `Visitor on ${pageWords(page)}`;
+}

@@ -1,0 +1,114 @@
+'use client';
+
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import LinearProgress from '@mui/material/LinearProgress';
+import Typography from '@mui/material/Typography';
+import useMediaQuery from '@mui/material/useMediaQuery';
+import { useEffect, useState } from 'react';
+import { useSite } from '../frame/SiteContext';
+import { HIDDEN } from '../theme/hidden';
+import { ConversationList } from './ConversationList';
+import { Talk } from './Talk';
+import { useDesk } from './use-desk';
+
+/** The responders' desk: whose turn it is, and the conversation itself. */
+export function ConversationsScreen() {
+  const { overview, isConnected } = useSite();
+  const [chosen, setChosen] = useState<string | null>(null);
+  const desk = useDesk(chosen);
+  const isPhone = useMediaQuery('(max-width: 899.5px)', { noSsr: true });
+  const now = useNow(overview?.now ?? null);
+  if (desk.failed !== null && desk.list === null)
+    return (
+      <Box sx={{ p: 4 }}>
+        <Alert severity="error">{desk.failed}</Alert>
+      </Box>
+    );
+  if (desk.list === null) return <LinearProgress aria-label="Loading the conversations" />;
+  if (desk.list.length === 0) return <Empty />;
+  const list = (
+    <ConversationList list={desk.list} chosen={chosen} now={now} hasMore={desk.hasMore} onChoose={setChosen} onMore={desk.loadMore} />
+  );
+  const talk =
+    desk.talk === null ? (
+      <Box sx={{ display: 'grid', placeItems: 'center', height: '100%', p: 4, color: 'text.secondary' }}>
+        {chosen === null ? 'Choose a conversation. Who waits longest stands first.' : 'Loading…'}
+      </Box>
+    ) : (
+      <Talk
+        key={desk.talk.conversation.id}
+        talk={desk.talk}
+        onSent={desk.add}
+        onBack={
+          isPhone ? (
+            <Button size="small" onClick={() => setChosen(null)}>
+              ‹ All
+            </Button>
+          ) : null
+        }
+      />
+    );
+  return (
+    <Box sx={{ height: 'calc(100vh - 48px)', display: 'flex', flexDirection: 'column' }}>
+      <Box component="h1" sx={HIDDEN}>
+        Conversations
+      </Box>
+      {isConnected ? null : (
+        <Alert severity="warning" role="status" sx={{ borderRadius: 0 }}>
+          The connection to the server is gone. What is shown may be old; we try again by ourselves.
+        </Alert>
+      )}
+      <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '312px 1fr' }, flex: 1, minHeight: 0 }}>
+        {isPhone ? (
+          chosen === null ? (
+            list
+          ) : (
+            talk
+          )
+        ) : (
+          <>
+            {list}
+            {talk}
+          </>
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+/** The server's time, roughly: it moves once in ten seconds, for words such as "waits 3 min". */
+function useNow(serverNow: number | null): number {
+  const [now, setNow] = useState(() => Date.now());
+  useEffect(() => {
+    const shift = serverNow === null ? 0 : serverNow - Date.now();
+    const tick = (): void => setNow(Date.now() + shift);
+    tick();
+    const timer = setInterval(tick, 10_000);
+    return () => clearInterval(timer);
+  }, [serverNow]);
+  return now;
+}
+
+function Empty() {
+  const { siteKey } = useSite();
+  return (
+    <Box sx={{ maxWidth: 560, mx: 'auto', p: { xs: 2, md: 6 } }}>
+      <Typography variant="h1" sx={{ mb: 1 }}>
+        Nobody has written yet
+      </Typography>
+      <Typography color="text.secondary" sx={{ mb: 2 }}>
+        What visitors ask stands here as soon as they send it, with the page they asked on. For example:
+      </Typography>
+      <Box sx={{ border: '1px dashed var(--porch-edge)', borderRadius: '12px', p: 2, mb: 3, color: 'text.secondary' }}>
+        <Box sx={{ fontSize: 13, fontWeight: 600 }}>Waiting for us 1</Box>
+        <Box>“Does it still start at ten if it is cloudy?”</Box>
+        <Box sx={{ fontSize: 13 }}>on /tonight · waits 20 s</Box>
+      </Box>
+      <Button variant="contained" href={`/s/${siteKey}/install`}>
+        Put the tag on your site
+      </Button>
+    </Box>
+  );
+}

@@ -1,0 +1,23 @@
+import type { DeskConversation } from '../frame/port';
+
+export interface Group {
+  readonly title: string;
+  readonly conversations: readonly DeskConversation[];
+}
+
+/** Grouped by whose turn it is; who waits longest stands first. */
+export function groupsOf(list: readonly DeskConversation[]): Group[] {
+  const isRunning = ({ standing }: DeskConversation): boolean => standing === 'asked' || standing === 'joined';
+  const forUs = list
+    .filter((one) => isRunning(one) && one.waitingSinceMs !== null)
+    .sort((a, b) => (a.waitingSinceMs ?? 0) - (b.waitingSinceMs ?? 0));
+  const forThem = list.filter((one) => isRunning(one) && one.waitingSinceMs === null);
+  const notes = list.filter(({ standing }) => standing === 'note').sort((a, b) => a.askedMs - b.askedMs);
+  const done = list.filter(({ standing }) => standing === 'ended');
+  return [
+    { title: 'Waiting for us', conversations: forUs },
+    { title: 'Waiting for them', conversations: forThem },
+    { title: 'Notes', conversations: notes },
+    { title: 'Done', conversations: done },
+  ];
+}

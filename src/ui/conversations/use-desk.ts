@@ -1,0 +1,103 @@
+'use client';
+
+import { useCallback, useEffect, useState } from 'react';
+import type { VisitorEntry } from '../../core/wire/talk';
+import { type DeskConversation, type DeskTalk, PortError } from '../frame/port';
+import { useSite } from '../frame/SiteContext';
+
+export interface Desk {
+  readonly list: readonly DeskConversation[] | null;
+  readonly hasMore: boolean;
+  readonly failed: string | null;
+  /** The chosen conversation; null while it loads or where none is chosen. */
+  readonly talk: DeskTalk | null;
+  loadMore(): void;
+  /** An entry that was acknowledged here. */
+  add(entry: VisitorEntry): void;
+}
+
+/** Conversations of the site, kept up to date by the stream; after a break both are read anew. */
+export function useDesk(chosen: string | null): Desk {
+  const { port, onEvent, notice, isSignedOut } = useSite();
+  const [list, setList] = useState<readonly DeskConversation[] | null>(null);
+  const [hasMore, setHasMore] = useState(false);
+  const [failed, setFailed] = useState<string | null>(null);
+  const [talk, setTalk] = useState<DeskTalk | null>(null);
+
+  const loadList = useCallback(async () => {
+    try {
+      const page = await port.listConversations(null);
+      setList((before) => merge(page.conversations, before ?? []));
+      setHasMore(page.hasMore);
+      setFailed(null);
+    } catch (error) {
+      notice(error);
+      setFailed(error instanceof PortError ? error.sentence : 'The conversations could not be loaded.');
+    }
+  }, [port, notice]);
+
+  const loadTalk = useCallback(async () => {
+    if (chosen === null) return setTalk(null);
+    try {
+      setTalk(await port.getConversation(chosen));
+    } catch (error) {
+      notice(error);
+      setTalk(null);
+    }
+  }, [port, chosen, notice]);
+
+  useEffect(() => {
+    if (isSignedOut) return;
+    void loadList();
+  }, [loadList, isSignedOut]);
+  useEffect(() => {
+    if (isSignedOut) return;
+    setTalk(null);
+    void loadTalk();
+  }, [loadTalk, isSignedOut]);
+  useEffect(
+    () =>
+      onEvent((event) => {
+        if (event.kind === 'connection' && event.isOpen) {
+          void loadList();
+          void loadTalk();
+        }
+        if (event.kind !== 'entry') return;
+        setList((before) => merge([event.conversation], before ?? []));
+        setTalk((before) =>
+          before === null || before.conversation.id !== event.conversation.id
+            ? before
+            : withEntry({ ...before, conversation: event.conversation }, event.entry),
+        );
+        if (event.entry.author === 'visitor' && event.conversation.id === chosen) void loadTalk(); // its page is told by the conversation only
+      }),
+    [onEvent, loadList, loadTalk, chosen],
+  );
+
+  return {
+    list,
+    hasMore,
+    failed,
+    talk,
+    loadMore: () => {
+      const last = list?.at(-1);
+      if (last === undefined) return;
+      port.listConversations(last.lastEntryMs).then((page) => {
+        setList((before) => merge(page.conversations, before ?? []));
+        setHasMore(page.hasMore);
+      }, notice);
+    },
+    add: (entry) => setTalk((before) => (before === null ? before : withEntry(before, entry))),
+  };
+}
+
+function withEntry(talk: DeskTalk, entry: VisitorEntry): DeskTalk {
+  const entries = [...talk.entries.filter(({ id }) => id !== entry.id), entry].sort((a, b) => a.seq - b.seq);
+  return { ...talk, entries };
+}
+
+/** Both lists, each conversation once, the newer word of it; newest first. */
+export function merge(news: readonly DeskConversation[], known: readonly DeskConversation[]): DeskConversation[] {
+  const byId = new Map([...known, ...news].map((one) => [one.id, one]));
+  return [...byId.values()].sort((a, b) => b.lastEntryMs - a.lastEntryMs);
+}

@@ -1,0 +1,79 @@
+'use client';
+
+import RedoIcon from '@mui/icons-material/Redo';
+import UndoIcon from '@mui/icons-material/Undo';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import IconButton from '@mui/material/IconButton';
+import Tooltip from '@mui/material/Tooltip';
+import type { DraftSaver, DraftState } from './draft-saver';
+
+interface DraftBarProps {
+  readonly draft: DraftState;
+  readonly saver: DraftSaver;
+  /** Null: nothing was published yet. */
+  readonly changeCount: number | null;
+  readonly nextVersion: number;
+  readonly onPublish: () => void;
+}
+
+const STANDING_WORDS = { saved: 'saved', saving: 'saving', 'not-saved': 'not saved' } as const;
+
+/** Undo, redo, whether it is saved, and Publish. */
+export function DraftBar({ draft, saver, changeCount, nextVersion, onPublish }: DraftBarProps) {
+  const label =
+    changeCount === null
+      ? `Publish version ${nextVersion}`
+      : changeCount === 0
+        ? 'Nothing to publish'
+        : `Publish ${changeCount} ${changeCount === 1 ? 'change' : 'changes'}`;
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.5, flex: 'none' }}>
+      <Step kind="undo" label={draft.undoLabel} onStep={() => saver.step('undo')} />
+      <Step kind="redo" label={draft.redoLabel} onStep={() => saver.step('redo')} />
+      <Tooltip title={draft.why ?? 'Every change is saved in the draft. Visitors see it when you publish.'}>
+        <Box
+          role="status"
+          tabIndex={0}
+          sx={{
+            fontSize: 13,
+            px: 0.75,
+            whiteSpace: 'nowrap',
+            color: draft.standing === 'not-saved' ? 'error.main' : 'text.secondary',
+            fontWeight: draft.standing === 'not-saved' ? 700 : 400,
+          }}
+        >
+          {STANDING_WORDS[draft.standing]}
+        </Box>
+      </Tooltip>
+      <Button
+        size="small"
+        variant="contained"
+        disabled={changeCount === 0 || draft.standing !== 'saved'}
+        onClick={onPublish}
+        sx={{ fontSize: 13, whiteSpace: 'nowrap' }}
+      >
+        {label}
+      </Button>
+    </Box>
+  );
+}
+
+function Step({ kind, label, onStep }: { kind: 'undo' | 'redo'; label: string | null; onStep: () => void }) {
+  const name = kind === 'undo' ? 'Undo' : 'Redo';
+  return (
+    <Tooltip title={label === null ? `Nothing to ${kind}` : `${name}: ${label}`}>
+      <span>
+        <IconButton
+          size="small"
+          aria-label={label === null ? name : `${name}: ${label}`}
+          disabled={label === null}
+          onClick={onStep}
+          sx={{ width: 32, height: 32 }}
+        >
+          {kind === 'undo' ? <UndoIcon fontSize="small" /> : <RedoIcon fontSize="small" />}
+        </IconButton>
+      </span>
+    </Tooltip>
+  );
+}

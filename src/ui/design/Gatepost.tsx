@@ -1,0 +1,57 @@
+import Box from '@mui/material/Box';
+import { lampOf } from '../../core/model/lamp';
+import type { WidgetState } from '../../core/model/moment';
+import { LampMark } from '../frame/LampMark';
+import { LANE_TOP, STONE_HEIGHT } from './path-layout';
+
+export interface GateRow {
+  readonly state: WidgetState;
+  readonly words: string;
+  readonly leadsTo: string;
+  readonly isNow: boolean;
+}
+
+/** *Who can answer?* as it stands on the path: which state leads where. Read here; edited in a later issue. */
+export function Gatepost({ rows, left, width }: { rows: readonly GateRow[]; left: number; width: number }) {
+  return (
+    <Box
+      component="section"
+      aria-label="Who can answer?"
+      sx={{ position: 'absolute', left, top: LANE_TOP.lower - 4, width, height: STONE_HEIGHT + 6 }}
+    >
+      <Box sx={{ fontSize: 13, fontWeight: 600, lineHeight: '16px', mb: '2px' }}>
+        Who can answer?{' '}
+        <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary' }}>
+          decided when it opens
+        </Box>
+      </Box>
+      <Box
+        component="ul"
+        sx={{ m: 0, p: 0, listStyle: 'none', display: 'grid', gridTemplateColumns: 'repeat(2, minmax(0, 1fr))', columnGap: 1 }}
+      >
+        {rows.map((row) => (
+          <Box
+            component="li"
+            key={row.state}
+            sx={{
+              display: 'flex',
+              alignItems: 'center',
+              gap: 0.5,
+              fontSize: 12,
+              lineHeight: '20px',
+              whiteSpace: 'nowrap',
+              minWidth: 0,
+              fontWeight: row.isNow ? 700 : 400,
+            }}
+          >
+            <LampMark mark={lampOf(row.state, true)} size={15} />
+            <Box component="span" sx={{ overflow: 'hidden', textOverflow: 'ellipsis' }}>
+              {row.words} → {row.leadsTo}
+              {row.isNow ? ' · now' : ''}
+            </Box>
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}

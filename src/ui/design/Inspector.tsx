@@ -1,0 +1,168 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import ButtonBase from '@mui/material/ButtonBase';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Link from '@mui/material/Link';
+import Radio from '@mui/material/Radio';
+import RadioGroup from '@mui/material/RadioGroup';
+import Typography from '@mui/material/Typography';
+import type { ReactNode } from 'react';
+import { CORNERS, type Corner, type Widget } from '../../core/model/design';
+import { WIDGET_DEFAULTS } from '../../core/model/defaults';
+import type { DrawnMoment } from '../../core/rehearse/stand-at';
+import type { CaseKey } from '../../core/words/catalogue';
+import { cornerWords } from '../wording/changes';
+import { MOMENT_WORDS } from '../wording/moments';
+import { textName } from '../wording/texts';
+import { BrandField } from './BrandField';
+
+export type Side = 'here' | 'everywhere';
+
+export interface InspectorProps {
+  readonly side: Side;
+  readonly onSide: (side: Side) => void;
+  readonly moment: DrawnMoment;
+  readonly widget: Widget;
+  /** Texts of this moment that other circumstances say instead, and how they read. */
+  readonly alsoSaid: readonly { readonly key: CaseKey; readonly text: string; readonly show: () => void }[];
+  readonly outOfReach: string | null;
+  readonly onBrand: (brand: string) => void;
+  readonly onCorner: (corner: Corner) => void;
+}
+
+/** What cannot be seen on the stage. Two sides and no more: this moment, and what holds everywhere. */
+export function Inspector(props: InspectorProps) {
+  const { side, onSide } = props;
+  return (
+    <Box
+      component="aside"
+      aria-label="Inspector"
+      sx={{
+        bgcolor: 'background.paper',
+        borderLeft: { md: '1px solid var(--porch-rail)' },
+        display: 'flex',
+        flexDirection: 'column',
+        minHeight: 0,
+        height: '100%',
+      }}
+    >
+      <Box role="tablist" aria-label="What is shown" sx={{ display: 'flex', gap: 2, px: 2, pt: 1, flex: 'none' }}>
+        {(['here', 'everywhere'] as const).map((one) => (
+          <ButtonBase
+            key={one}
+            role="tab"
+            id={`side-${one}`}
+            aria-selected={side === one}
+            aria-controls="inspector-panel"
+            onClick={() => onSide(one)}
+            sx={{
+              fontSize: 15,
+              minHeight: 32,
+              fontWeight: side === one ? 700 : 400,
+              borderBottom: side === one ? '3px solid var(--porch-door)' : '3px solid transparent',
+            }}
+          >
+            {one === 'here' ? 'Here' : 'Everywhere'}
+          </ButtonBase>
+        ))}
+      </Box>
+      <Box role="tabpanel" id="inspector-panel" aria-labelledby={`side-${side}`} tabIndex={0} sx={{ p: 2, overflow: 'auto', flex: 1 }}>
+        {side === 'here' ? <Here {...props} /> : <Everywhere {...props} />}
+      </Box>
+    </Box>
+  );
+}
+
+function Here({ moment, alsoSaid, outOfReach }: InspectorProps) {
+  const { name, what } = MOMENT_WORDS[moment];
+  return (
+    <>
+      <Typography variant="h2">{name}</Typography>
+      <Typography variant="body2" color="text.secondary">
+        {what}
+      </Typography>
+      {outOfReach === null ? null : (
+        <Typography variant="body2" sx={{ mt: 1 }}>
+          In these circumstances a visitor does not get here: {outOfReach}. It is shown as it would be.
+        </Typography>
+      )}
+      <Typography variant="body2" sx={{ mt: 2 }}>
+        What can be seen is edited on the stage: choose a text where it stands.
+      </Typography>
+      {alsoSaid.length === 0 ? null : (
+        <Section title={`Also said here (${alsoSaid.length})`}>
+          <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+            {alsoSaid.map(({ key, text, show }) => (
+              <Box component="li" key={key} sx={{ py: 0.75 }}>
+                <Box sx={{ fontSize: 12, color: 'text.secondary' }}>{textName(key)}</Box>
+                <Link component="button" type="button" color="inherit" onClick={show} sx={{ fontSize: 13, textAlign: 'start' }}>
+                  {text}
+                </Link>
+              </Box>
+            ))}
+          </Box>
+        </Section>
+      )}
+    </>
+  );
+}
+
+function Everywhere({ widget, onBrand, onCorner }: InspectorProps) {
+  const isOurs = widget.place.corner === WIDGET_DEFAULTS.corner.value;
+  return (
+    <>
+      <Typography variant="h2" sx={{ mb: 2 }}>
+        Look and place
+      </Typography>
+      <BrandField label="Brand colour" value={widget.look.brand} onChange={onBrand} />
+      <Section title="Corner">
+        <RadioGroup
+          aria-label="Corner"
+          value={widget.place.corner}
+          onChange={(event) => onCorner(event.target.value as Corner)}
+          sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr' }}
+        >
+          {CORNER_ORDER.map((corner) => (
+            <FormControlLabel
+              key={corner}
+              value={corner}
+              control={<Radio size="small" />}
+              label={cornerWords(corner)}
+              slotProps={{ typography: { variant: 'body2' } }}
+            />
+          ))}
+        </RadioGroup>
+        <Typography variant="body2" color="text.secondary">
+          {isOurs ? (
+            'Ours: small and out of the way, where people look for it. It may be left alone.'
+          ) : (
+            <>
+              Changed from ours (lower right).{' '}
+              <Link component="button" type="button" variant="body2" onClick={() => onCorner('lower-right')}>
+                Back to ours
+              </Link>
+            </>
+          )}{' '}
+          In right-to-left languages it is mirrored.
+        </Typography>
+      </Section>
+    </>
+  );
+}
+
+const CORNER_ORDER = [...CORNERS].sort((a, b) => rank(a) - rank(b));
+function rank(corner: Corner): number {
+  return ['upper-left', 'upper-right', 'lower-left', 'lower-right'].indexOf(corner);
+}
+
+function Section({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <Box component="section" sx={{ mt: 2.5, pt: 1.5, borderTop: '1px solid var(--porch-rail)' }}>
+      <Typography component="h3" sx={{ fontSize: 13, fontWeight: 700, mb: 0.5 }}>
+        {title}
+      </Typography>
+      {children}
+    </Box>
+  );
+}

@@ -1,0 +1,178 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import ButtonBase from '@mui/material/ButtonBase';
+import { type KeyboardEvent, useMemo, useRef } from 'react';
+import type { DrawnMoment, Standpoint } from '../../core/rehearse/stand-at';
+import { MOMENT_WORDS, WAY_WORDS } from '../wording/moments';
+import { Gatepost, type GateRow } from './Gatepost';
+import {
+  DRAWN_WAYS,
+  LANE_TOP,
+  PATH_HEIGHT,
+  type PathMeasures,
+  STONES,
+  STONE_HEIGHT,
+  columnLeft,
+  neighbourOf,
+  pathMeasures,
+} from './path-layout';
+import { PathWays } from './PathWays';
+import { useSize } from './use-size';
+import { PAGE_FONT } from './StandInPage';
+import { WidgetTile } from './WidgetTile';
+
+export interface Stone {
+  readonly moment: DrawnMoment;
+  readonly standpoint: Standpoint;
+  readonly words: string;
+  readonly dir: 'ltr' | 'rtl';
+  /** Why it cannot be reached in these circumstances; null: it can. */
+  readonly outOfReach: string | null;
+}
+
+export interface PathProps {
+  readonly stones: readonly Stone[];
+  readonly chosen: DrawnMoment;
+  readonly onChoose: (moment: DrawnMoment) => void;
+  readonly onEnter: () => void;
+  readonly gate: readonly GateRow[];
+}
+
+/** The path at rest: fixed places, each stone drawn live. For a screen reader one ordered list, with its ways as "leads to". */
+export function Path({ stones, chosen, onChoose, onEnter, gate }: PathProps) {
+  const box = useRef<HTMLDivElement>(null);
+  const { width } = useSize(box);
+  const measures = pathMeasures(width === 0 ? 1280 : width);
+  const move = (event: KeyboardEvent): void => {
+    if (event.key === 'Enter') {
+      event.preventDefault();
+      return onEnter();
+    }
+    const next = neighbourOf(chosen, event.key);
+    if (next === null) return;
+    event.preventDefault();
+    onChoose(next);
+    box.current?.querySelector<HTMLElement>(`[data-stone="${next}"]`)?.focus();
+  };
+  return (
+    <Box
+      ref={box}
+      component="nav"
+      aria-label="Path"
+      sx={{
+        position: 'relative',
+        height: PATH_HEIGHT,
+        flex: 'none',
+        overflow: 'hidden',
+        bgcolor: 'background.paper',
+        borderTop: '1px solid var(--porch-rail)',
+      }}
+    >
+      <Box aria-hidden sx={{ position: 'absolute', insetInline: 0, top: 78, bottom: 0, bgcolor: 'var(--porch-lane)' }} />
+      <PathWays measures={measures} width={width} />
+      <Box component="ol" onKeyDown={move} sx={{ m: 0, p: 0, listStyle: 'none' }}>
+        {stones.map((stone) => (
+          <StoneButton key={stone.moment} stone={stone} isChosen={stone.moment === chosen} measures={measures} onChoose={onChoose} />
+        ))}
+      </Box>
+      <Gatepost rows={gate} left={columnLeft(1, measures)} width={measures.pitch + measures.stoneWidth} />
+    </Box>
+  );
+}
+
+function StoneButton({
+  stone,
+  isChosen,
+  measures,
+  onChoose,
+}: {
+  stone: Stone;
+  isChosen: boolean;
+  measures: PathMeasures;
+  onChoose: (moment: DrawnMoment) => void;
+}) {
+  const place = STONES.find(({ moment }) => moment === stone.moment);
+  const ways = DRAWN_WAYS.filter(({ from }) => from === stone.moment).map(
+    ({ id, to }) => `leads to ${MOMENT_WORDS[to].name}: ${WAY_WORDS[id].full}`,
+  );
+  const hasPicture = measures.stoneWidth >= 150;
+  if (place === undefined) return null;
+  return (
+    <li>
+      <ButtonBase
+        data-stone={stone.moment}
+        aria-current={isChosen ? 'true' : undefined}
+        aria-label={[MOMENT_WORDS[stone.moment].name, stone.words, stone.outOfReach ?? '', ...ways].filter(Boolean).join('. ')}
+        tabIndex={isChosen ? 0 : -1}
+        onClick={() => onChoose(stone.moment)}
+        sx={{
+          position: 'absolute',
+          left: columnLeft(place.column, measures),
+          top: LANE_TOP[place.lane],
+          width: measures.stoneWidth,
+          height: STONE_HEIGHT,
+          p: '6px 8px',
+          gap: 1,
+          justifyContent: 'flex-start',
+          alignItems: 'center',
+          textAlign: 'start',
+          borderRadius: '16px 20px 17px 19px',
+          bgcolor: 'background.paper',
+          border: stone.outOfReach === null ? '1px solid var(--porch-edge)' : '1.5px dashed var(--porch-edge)',
+          ...(isChosen
+            ? { outline: '2px solid var(--porch-door) !important', outlineOffset: '-1px', boxShadow: '0 3px 0 var(--porch-door)' }
+            : {}),
+          '&:focus-visible': { boxShadow: '0 0 0 4px var(--porch-board), 0 0 0 6px var(--porch-door)' },
+        }}
+      >
+        {hasPicture ? <StonePicture standpoint={stone.standpoint} /> : null}
+        <Box sx={{ minWidth: 0, flex: 1 }}>
+          <Box
+            sx={{ fontSize: 13, lineHeight: '16px', fontWeight: 600, whiteSpace: 'nowrap', overflow: 'hidden', textOverflow: 'ellipsis' }}
+          >
+            {MOMENT_WORDS[stone.moment].name}
+          </Box>
+          <Box
+            dir={stone.dir}
+            sx={{
+              fontSize: 12,
+              lineHeight: '14px',
+              color: stone.outOfReach === null ? 'text.primary' : 'text.secondary',
+              display: '-webkit-box',
+              WebkitLineClamp: 2,
+              WebkitBoxOrient: 'vertical',
+              overflow: 'hidden',
+            }}
+          >
+            {stone.outOfReach ?? stone.words}
+          </Box>
+        </Box>
+      </ButtonBase>
+    </li>
+  );
+}
+
+/** The runtime at 32×44: a silhouette, decorative. */
+export function StonePicture({ standpoint }: { standpoint: Standpoint }) {
+  const { site, circumstances, entries } = standpoint;
+  const feed = useMemo(
+    () => ({ site, circumstances, entries, scheme: 'day' as const, width: 352, height: 484, font: PAGE_FONT }),
+    [site, circumstances, entries],
+  );
+  return (
+    <Box
+      sx={{
+        flex: 'none',
+        borderRadius: '4px',
+        overflow: 'hidden',
+        border: '1px solid var(--porch-rail)',
+        bgcolor: 'var(--porch-page)',
+        width: 34,
+        height: 46,
+      }}
+    >
+      <WidgetTile feed={feed} scale={1 / 11} />
+    </Box>
+  );
+}

@@ -1,0 +1,97 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import ButtonBase from '@mui/material/ButtonBase';
+import { Fragment, type ReactNode } from 'react';
+import type { DrawnMoment } from '../../core/rehearse/stand-at';
+import { MOMENT_WORDS, WAY_WORDS } from '../wording/moments';
+import { type Stone, StonePicture } from './Path';
+import { DRAWN_WAYS } from './path-layout';
+
+interface PhonePathProps {
+  readonly stones: readonly Stone[];
+  /** The stone whose stage is open; null: the walk is shown. */
+  readonly chosen: DrawnMoment | null;
+  readonly onChoose: (moment: DrawnMoment) => void;
+  readonly onBack: () => void;
+  readonly stage: ReactNode;
+  readonly inspector: ReactNode;
+}
+
+/** On a phone the path is a walk downwards: what this visitor can reach first, then the rest, dashed. A stone opens its stage. */
+export function PhonePath({ stones, chosen, onChoose, onBack, stage, inspector }: PhonePathProps) {
+  if (chosen !== null) {
+    return (
+      <Box>
+        <Box sx={{ px: 1, py: 0.5 }}>
+          <Button size="small" onClick={onBack} sx={{ minHeight: 44 }}>
+            ‹ Back to the path
+          </Button>
+        </Box>
+        <Box sx={{ height: 534, display: 'flex' }}>{stage}</Box>
+        {inspector}
+      </Box>
+    );
+  }
+  const order = [...stones].sort((a, b) => Number(a.outOfReach !== null) - Number(b.outOfReach !== null));
+  return (
+    <Box component="nav" aria-label="Path" sx={{ p: 1.5 }}>
+      <Box component="ol" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+        {order.map((stone, index) => {
+          const before = order[index - 1];
+          const way =
+            DRAWN_WAYS.find(({ from, to }) => to === stone.moment && from === before?.moment) ??
+            DRAWN_WAYS.find(({ to }) => to === stone.moment);
+          const isLower = stone.moment === 'nobody-home' || stone.moment === 'note-left';
+          return (
+            <Fragment key={stone.moment}>
+              {index === 0 || way === undefined ? null : (
+                <Box
+                  component="li"
+                  aria-hidden
+                  sx={{
+                    ml: isLower ? 6.5 : 3.5,
+                    pl: 1.5,
+                    height: 28,
+                    display: 'flex',
+                    alignItems: 'center',
+                    fontSize: 12,
+                    borderLeft: `2px ${stone.outOfReach === null ? 'solid' : 'dashed'} var(--porch-edge)`,
+                  }}
+                >
+                  {WAY_WORDS[way.id].full}
+                </Box>
+              )}
+              <li>
+                <ButtonBase
+                  onClick={() => onChoose(stone.moment)}
+                  sx={{
+                    width: isLower ? 'calc(100% - 24px)' : '100%',
+                    ml: isLower ? 3 : 0,
+                    minHeight: 68,
+                    p: 1.25,
+                    gap: 1.5,
+                    justifyContent: 'flex-start',
+                    textAlign: 'start',
+                    bgcolor: 'background.paper',
+                    borderRadius: '16px 20px 17px 19px',
+                    border: stone.outOfReach === null ? '1px solid var(--porch-edge)' : '1.5px dashed var(--porch-edge)',
+                  }}
+                >
+                  <StonePicture standpoint={stone.standpoint} />
+                  <Box sx={{ minWidth: 0 }}>
+                    <Box sx={{ fontWeight: 600 }}>{MOMENT_WORDS[stone.moment].name}</Box>
+                    <Box dir={stone.dir} sx={{ fontSize: 13, color: stone.outOfReach === null ? 'text.primary' : 'text.secondary' }}>
+                      {stone.outOfReach ?? stone.words}
+                    </Box>
+                  </Box>
+                </ButtonBase>
+              </li>
+            </Fragment>
+          );
+        })}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,87 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import { type ReactNode, type RefObject, useCallback, useMemo, useRef, useState } from 'react';
+import type { Corner } from '../../core/model/design';
+import type { Standpoint } from '../../core/rehearse/stand-at';
+import { Awning } from './Awning';
+import { StageTexts, type StageText } from './StageTexts';
+import { PAGE_FONT, StandInPage } from './StandInPage';
+import { stageView } from './stage-geometry';
+import { useSize } from './use-size';
+import { WidgetTile } from './WidgetTile';
+
+interface StageProps {
+  readonly standpoint: Standpoint;
+  readonly corner: Corner;
+  readonly brand: string;
+  readonly path: string;
+  readonly distance: 'near' | 'whole';
+  readonly onNear: () => void;
+  readonly texts: StageText;
+  readonly firstTextRef: RefObject<HTMLButtonElement | null>;
+  /** Signposts and the switch of distance. */
+  readonly children: ReactNode;
+}
+
+/** The page with the real widget on it, and every text to be edited where it stands. */
+export function Stage({ standpoint, corner, brand, path, distance, onNear, texts, firstTextRef, children }: StageProps) {
+  const box = useRef<HTMLDivElement>(null);
+  const size = useSize(box);
+  const [painted, setPainted] = useState<{ root: ShadowRoot; count: number } | null>(null);
+  const { site, circumstances, entries } = standpoint;
+  const view = stageView(size, corner, distance, circumstances.isWindowOpen);
+  const feed = useMemo(
+    () => ({ site, circumstances, entries, scheme: 'day' as const, width: view.pageWidth, height: view.pageHeight, font: PAGE_FONT }),
+    [site, circumstances, entries, view.pageWidth, view.pageHeight],
+  );
+  const onPainted = useCallback((root: ShadowRoot) => setPainted((before) => ({ root, count: (before?.count ?? 0) + 1 })), []);
+  return (
+    <Box
+      ref={box}
+      component="section"
+      aria-label="Stage"
+      sx={{ position: 'relative', overflow: 'hidden', bgcolor: 'var(--porch-page)', minHeight: 0, flex: 1 }}
+    >
+      <Awning brand={brand} />
+      <Box
+        sx={{
+          position: 'absolute',
+          left: view.left,
+          top: view.top,
+          width: view.pageWidth * view.scale,
+          height: view.pageHeight * view.scale,
+          overflow: 'hidden',
+        }}
+      >
+        <Box
+          aria-hidden
+          sx={{
+            position: 'absolute',
+            width: view.pageWidth,
+            height: view.pageHeight,
+            transform: `scale(${view.scale})`,
+            transformOrigin: '0 0',
+          }}
+        >
+          <StandInPage siteName={site.design.siteName} path={path} />
+        </Box>
+        <Box sx={{ position: 'absolute', inset: 0 }}>
+          <WidgetTile feed={feed} scale={view.scale} onPainted={onPainted} />
+        </Box>
+      </Box>
+      {painted === null || size.width === 0 ? null : (
+        <StageTexts
+          stage={box}
+          root={painted.root}
+          paint={`${painted.count} ${view.left} ${view.top} ${view.scale}`}
+          isNear={distance === 'near'}
+          onNear={onNear}
+          texts={texts}
+          firstTextRef={firstTextRef}
+        />
+      )}
+      {children}
+    </Box>
+  );
+}

@@ -1,0 +1,49 @@
+'use client';
+
+import { useEffect, useLayoutEffect, useRef } from 'react';
+import { type Feed, type Tile, mount } from '../../widget/preview';
+
+interface WidgetTileProps {
+  readonly feed: Feed;
+  /** Drawn at this scale; 1 is true size. */
+  readonly scale?: number;
+  /** Called after each painting, with the shadow root the texts stand in. */
+  readonly onPainted?: (root: ShadowRoot) => void;
+}
+
+/** The real runtime in a box. Decorative to a screen reader: what it says is said beside it. */
+export function WidgetTile({ feed, scale = 1, onPainted }: WidgetTileProps) {
+  const place = useRef<HTMLDivElement>(null);
+  const tile = useRef<Tile | null>(null);
+  useEffect(
+    () => () => {
+      tile.current?.unmount();
+      tile.current = null;
+    },
+    [],
+  );
+  useLayoutEffect(() => {
+    if (place.current === null) return;
+    if (tile.current === null) tile.current = mount(place.current, feed);
+    else tile.current.update(feed);
+    onPainted?.(tile.current.root);
+  }, [feed, onPainted]);
+  return (
+    <div
+      style={{ width: feed.width * scale, height: feed.height * scale, position: 'relative', overflow: 'hidden', flex: 'none' }}
+      aria-hidden
+      inert
+    >
+      <div
+        ref={place}
+        style={{
+          width: feed.width,
+          height: feed.height,
+          transform: scale === 1 ? undefined : `scale(${scale})`,
+          transformOrigin: '0 0',
+          position: 'relative',
+        }}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,31 @@
+import type { Corner } from '../../core/model/design';
+import type { CaseKey } from '../../core/words/catalogue';
+import { cornerWords } from '../wording/changes';
+import { textName } from '../wording/texts';
+import type { DraftSaver } from './draft-saver';
+
+export interface DesignEdits {
+  setBrand(brand: string): void;
+  setCorner(corner: Corner): void;
+  setText(locale: string, key: CaseKey, text: string): void;
+  backToOurs(locale: string, key: CaseKey): void;
+}
+
+/** The edits of the Design screen as patches of the draft, each with the words that undo shows. */
+export function designEdits(saver: DraftSaver): DesignEdits {
+  const at = ['widgets', 0] as const;
+  return {
+    setBrand: (brand) => saver.change([{ op: 'set', path: [...at, 'look', 'brand'], value: brand }], 'brand colour'),
+    setCorner: (corner) =>
+      saver.change([{ op: 'set', path: [...at, 'place', 'corner'], value: corner }], `launcher to the ${cornerWords(corner)}`),
+    setText: (locale, key, text) => {
+      const texts = saver.state().design.widgets[0]?.texts[locale];
+      const path = [...at, 'texts', locale];
+      const label = textName(key).toLowerCase();
+      if (texts === undefined) saver.change([{ op: 'set', path, value: { [key]: text } }], label);
+      else saver.change([{ op: 'set', path: [...path, key], value: text }], label);
+    },
+    backToOurs: (locale, key) =>
+      saver.change([{ op: 'remove', path: [...at, 'texts', locale, key] }], `${textName(key).toLowerCase()} back to ours`),
+  };
+}

@@ -1,0 +1,151 @@
+import { type Patch, PatchError, applyPatches } from '../../core/draft/patch';
+import type { Design } from '../../core/model/design';
+import { newClientId } from '../frame/new-client-id';
+import { type DraftView, PortError, type SaveOutcome, type SitePort } from '../frame/port';
+
+/** The draft as the screen sees it: with everything typed, saved or not. */
+export interface DraftState {
+  readonly design: Design;
+  readonly revision: number;
+  readonly standing: 'saved' | 'saving' | 'not-saved';
+  /** Why it is not saved, in a sentence. */
+  readonly why: string | null;
+  readonly undoLabel: string | null;
+  readonly redoLabel: string | null;
+}
+
+export interface DraftSaver {
+  state(): DraftState;
+  /** Reaches the screen at once, the server soon. Changes of one place in a row are saved as one. */
+  change(patches: readonly Patch[], label: string): void;
+  step(kind: 'undo' | 'redo'): void;
+  /** Tries at once what is still to be saved. */
+  retry(): void;
+  /** Whether something would be lost by leaving now. */
+  isPending(): boolean;
+  stop(): void;
+}
+
+interface Pending {
+  readonly clientId: string;
+  readonly kind: 'change' | 'undo' | 'redo';
+  readonly patches: readonly Patch[];
+  readonly label: string;
+}
+
+const DEBOUNCE_MS = 350;
+const RETRY_MS = [1000, 2000, 4000, 8000] as const;
+
+/**
+ * Keeps a draft and its changes in order: one in flight, the rest waiting, none ever dropped because the server was
+ * away. A change the server refuses is taken back and told.
+ */
+export function draftSaver(
+  port: Pick<SitePort, 'saveChange' | 'stepDraft'>,
+  first: DraftView,
+  on: { change: () => void; refused: (sentence: string) => void; failed: (error: unknown) => void },
+): DraftSaver {
+  let server = first;
+  let queue: readonly Pending[] = [];
+  let flying: Pending | null = null;
+  let why: string | null = null;
+  let tries = 0;
+  let timer: ReturnType<typeof setTimeout> | null = null;
+  let isStopped = false;
+
+  const waiting = (): readonly Pending[] => (flying === null ? queue : [flying, ...queue]);
+  const local = (): Design =>
+    waiting().reduce((design, one) => (one.kind === 'change' ? fitted(design, one.patches) : design), server.design);
+  let design = server.design;
+
+  const show = (): void => {
+    design = local();
+    on.change();
+  };
+
+  const later = (ms: number): void => {
+    if (timer !== null) clearTimeout(timer);
+    timer = isStopped ? null : setTimeout(() => void flush(), ms);
+  };
+
+  const flush = async (): Promise<void> => {
+    timer = null;
+    const [next, ...rest] = queue;
+    if (flying !== null || next === undefined || isStopped) return;
+    flying = next;
+    queue = rest;
+    on.change();
+    try {
+      const outcome = await offer(next);
+      server = outcome.view;
+      flying = null;
+      if (outcome.kind === 'behind') queue = [next, ...queue];
+      why = null;
+      tries = 0;
+    } catch (error) {
+      flying = null;
+      if (error instanceof PortError && error.kind === 'refused') on.refused(error.sentence);
+      else queue = [next, ...queue];
+      if (!(error instanceof PortError && error.kind === 'refused')) {
+        why = error instanceof PortError ? error.sentence : 'The server does not answer. What you did is kept here, and we try again.';
+        on.failed(error);
+        show();
+        return later(RETRY_MS[Math.min(tries++, RETRY_MS.length - 1)] ?? 8000);
+      }
+    }
+    show();
+    if (queue.length > 0) later(0);
+  };
+
+  const offer = (one: Pending): Promise<SaveOutcome> =>
+    one.kind === 'change'
+      ? port.saveChange({ clientId: one.clientId, base: server.revision, patches: one.patches, label: one.label })
+      : port.stepDraft({ clientId: one.clientId, kind: one.kind });
+
+  return {
+    state: () => ({
+      design,
+      revision: server.revision,
+      standing: why !== null ? 'not-saved' : waiting().length > 0 ? 'saving' : 'saved',
+      why,
+      undoLabel: waiting().at(-1)?.label ?? server.undoLabel,
+      redoLabel: waiting().length > 0 ? null : server.redoLabel,
+    }),
+    change: (patches, label) => {
+      const last = queue.at(-1);
+      const joins = last !== undefined && last.kind === 'change' && last.label === label && isSamePlace(last.patches, patches);
+      const entry: Pending = { clientId: joins ? last.clientId : newClientId(), kind: 'change', patches, label };
+      queue = joins ? [...queue.slice(0, -1), entry] : [...queue, entry];
+      show();
+      if (why === null) later(DEBOUNCE_MS);
+    },
+    step: (kind) => {
+      queue = [...queue, { clientId: newClientId(), kind, patches: [], label: kind }];
+      on.change();
+      later(0);
+    },
+    retry: () => later(0),
+    isPending: () => waiting().length > 0,
+    stop: () => {
+      isStopped = true;
+      if (timer !== null) clearTimeout(timer);
+    },
+  };
+}
+
+/** A change made for an older draft may not fit any more; then the newer draft stands. */
+function fitted(design: Design, patches: readonly Patch[]): Design {
+  try {
+    return applyPatches(design, patches).value;
+  } catch (error) {
+    if (error instanceof PatchError) return design;
+    throw error;
+  }
+}
+
+function isSamePlace(a: readonly Patch[], b: readonly Patch[]): boolean {
+  return (
+    a.length === b.length &&
+    a.every((patch, index) => patch.op === 'set' && b[index]?.op === 'set' && patch.path.join('/') === b[index].path.join('/'))
+  );
+}

@@ -1,0 +1,18 @@
+import type { Deed, WidgetState } from '../../core/model/moment';
+import type { Widget } from '../../core/model/design';
+import type { GateRow } from './Gatepost';
+
+const DEED_WORDS: Readonly<Record<Deed, string>> = {
+  chat: 'At the door',
+  queue: 'a line at the door',
+  note: 'Nobody home',
+  answers: 'At the door, answers only',
+  'out-of-sight': 'out of sight',
+};
+const SHORT: Readonly<Record<WidgetState, string>> = { in: 'in', nearby: 'nearby', busy: 'busy', nobody: 'nobody', closed: 'closed' };
+
+/** The rows of *Who can answer?*: every state this widget can be in, where it leads, and which one holds. */
+export function gateRows(widget: Widget, now: WidgetState): GateRow[] {
+  const states: readonly WidgetState[] = widget.calendarId === null ? ['in', 'busy', 'nobody'] : ['in', 'busy', 'nobody', 'closed'];
+  return states.map((state) => ({ state, words: SHORT[state], leadsTo: DEED_WORDS[widget.deeds[state]], isNow: state === now }));
+}

@@ -1,0 +1,80 @@
+import type { DrawnMoment } from '../../core/rehearse/stand-at';
+import type { DrawnWay } from '../wording/moments';
+
+/** Where a stone stands: column 1 to 6, upper lane or lower. */
+export interface StonePlace {
+  readonly moment: DrawnMoment;
+  readonly column: number;
+  readonly lane: 'upper' | 'lower';
+}
+
+/** Fixed places, in visit order (screens.md). Slow reply and Invited keep theirs free. */
+export const STONES: readonly StonePlace[] = [
+  { moment: 'passing-by', column: 1, lane: 'upper' },
+  { moment: 'at-the-door', column: 3, lane: 'upper' },
+  { moment: 'waiting', column: 4, lane: 'upper' },
+  { moment: 'talking', column: 5, lane: 'upper' },
+  { moment: 'goodbye', column: 6, lane: 'upper' },
+  { moment: 'nobody-home', column: 3, lane: 'lower' },
+  { moment: 'note-left', column: 5, lane: 'lower' },
+];
+
+/** The ways between the stones that are drawn, and where the curve goes. */
+export const DRAWN_WAYS: readonly {
+  readonly id: DrawnWay;
+  readonly from: DrawnMoment;
+  readonly to: DrawnMoment;
+  readonly shownAtRest: boolean;
+}[] = [
+  { id: 'W2', from: 'passing-by', to: 'at-the-door', shownAtRest: true },
+  { id: 'W6', from: 'passing-by', to: 'nobody-home', shownAtRest: true },
+  { id: 'W7', from: 'at-the-door', to: 'waiting', shownAtRest: true },
+  { id: 'W8', from: 'at-the-door', to: 'nobody-home', shownAtRest: true },
+  { id: 'W9', from: 'waiting', to: 'talking', shownAtRest: true },
+  { id: 'W11', from: 'waiting', to: 'nobody-home', shownAtRest: false },
+  { id: 'W15', from: 'talking', to: 'goodbye', shownAtRest: true },
+  { id: 'W16', from: 'goodbye', to: 'at-the-door', shownAtRest: false },
+  { id: 'W17', from: 'nobody-home', to: 'note-left', shownAtRest: true },
+  { id: 'W18', from: 'nobody-home', to: 'at-the-door', shownAtRest: false },
+  { id: 'W19', from: 'note-left', to: 'talking', shownAtRest: true },
+];
+
+export interface PathMeasures {
+  readonly stoneWidth: number;
+  readonly pitch: number;
+}
+
+export const STONE_HEIGHT = 58;
+export const LANE_TOP = { upper: 8, lower: 90 } as const;
+export const PATH_HEIGHT = 156;
+const MARGIN = 16;
+const FREE_RIGHT = 74;
+
+/** Pitch and width of the stones for a width: 208 and 150 from 1280 on, narrower without pictures below. */
+export function pathMeasures(width: number): PathMeasures {
+  const stoneWidth = width < 1200 ? 116 : 150;
+  return { stoneWidth, pitch: Math.max(stoneWidth + 24, Math.floor((width - MARGIN - FREE_RIGHT - stoneWidth - 16) / 5)) };
+}
+
+/** Left edge of a column. */
+export function columnLeft(column: number, { pitch }: PathMeasures): number {
+  return MARGIN + (column - 1) * pitch;
+}
+
+/** The stone an arrow key leads to from one: along a lane, or to the nearest column of the other. */
+export function neighbourOf(moment: DrawnMoment, key: string): DrawnMoment | null {
+  const here = STONES.find((stone) => stone.moment === moment);
+  if (here === undefined) return null;
+  const lane = (name: 'upper' | 'lower') => STONES.filter((stone) => stone.lane === name);
+  if (key === 'ArrowRight') return lane(here.lane).find(({ column }) => column > here.column)?.moment ?? null;
+  if (key === 'ArrowLeft')
+    return (
+      lane(here.lane)
+        .filter(({ column }) => column < here.column)
+        .at(-1)?.moment ?? null
+    );
+  const other = key === 'ArrowDown' ? 'lower' : key === 'ArrowUp' ? 'upper' : here.lane;
+  if (other === here.lane) return null;
+  const nearest = [...lane(other)].sort((a, b) => Math.abs(a.column - here.column) - Math.abs(b.column - here.column))[0];
+  return nearest?.moment ?? null;
+}

@@ -1,0 +1,318 @@
+'use client';
+
+import CheckIcon from '@mui/icons-material/Check';
+import MenuIcon from '@mui/icons-material/Menu';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Divider from '@mui/material/Divider';
+import Drawer from '@mui/material/Drawer';
+import IconButton from '@mui/material/IconButton';
+import ListItemText from '@mui/material/ListItemText';
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
+import { useColorScheme } from '@mui/material/styles';
+import Link from 'next/link';
+import { usePathname } from 'next/navigation';
+import { type ReactNode, useState } from 'react';
+import { toast } from 'sonner';
+import { bestOf } from '../../core/decide/state';
+import { lampOf } from '../../core/model/lamp';
+import { HIDDEN } from '../theme/hidden';
+import { STATE_WORDS } from '../wording/states';
+import { LampMark } from './LampMark';
+import { PorchMark } from './PorchMark';
+import { PortError } from './port';
+import { SCREENS } from './screens';
+import { useSite } from './SiteContext';
+import { useWaitingCount } from './use-waiting-count';
+
+export interface BeamProps {
+  readonly sites: readonly { readonly key: string; readonly name: string }[];
+  readonly signOut: () => Promise<void>;
+  readonly onPalette: () => void;
+  readonly onSheet: () => void;
+}
+
+/** The bar at the top of every screen: where one is, who is in, and whose site it is. */
+export function Beam(props: BeamProps) {
+  const { siteKey, role } = useSite();
+  const here = usePathname().split('/')[3] ?? 'today';
+  const waiting = useWaitingCount();
+  const [isMenuOpen, setMenuOpen] = useState(false);
+  const screens = SCREENS.filter((screen) => screen.hidesFrom !== role);
+  const links = screens.map((screen) => (
+    <BeamLink key={screen.path} href={`/s/${siteKey}/${screen.path}`} isHere={screen.path === here}>
+      {screen.name}
+      {screen.path === 'conversations' && waiting > 0 ? <Count count={waiting} /> : null}
+    </BeamLink>
+  ));
+  return (
+    <Box
+      component="header"
+      sx={{
+        height: 48,
+        display: 'flex',
+        alignItems: 'center',
+        gap: 1,
+        px: { xs: 1, md: 2 },
+        bgcolor: 'background.paper',
+        borderBottom: '1px solid var(--porch-rail)',
+        position: 'sticky',
+        top: 0,
+        zIndex: 20,
+      }}
+    >
+      <IconButton aria-label="Menu" onClick={() => setMenuOpen(true)} sx={{ display: { md: 'none' }, width: 44, height: 44 }}>
+        <MenuIcon />
+      </IconButton>
+      <Box
+        aria-hidden
+        sx={{
+          width: 26,
+          height: 26,
+          borderRadius: '8px',
+          bgcolor: 'var(--porch-door)',
+          color: 'var(--porch-onDoor)',
+          display: { xs: 'none', md: 'grid' },
+          placeItems: 'center',
+          flex: 'none',
+        }}
+      >
+        <PorchMark size={20} />
+      </Box>
+      <SitePicker sites={props.sites} />
+      <Box
+        component="nav"
+        aria-label="Screens"
+        sx={{
+          display: { xs: 'none', md: 'flex' },
+          gap: { md: 0, lg: 0.5 },
+          alignItems: 'stretch',
+          height: 48,
+          minWidth: 0,
+          overflow: 'hidden',
+        }}
+      >
+        {links}
+      </Box>
+      <Box
+        sx={{
+          display: { xs: 'block', md: 'none' },
+          flex: 1,
+          fontFamily: '"Fraunces Variable"',
+          fontWeight: 600,
+          fontSize: 18,
+          whiteSpace: 'nowrap',
+          overflow: 'hidden',
+          textOverflow: 'ellipsis',
+        }}
+      >
+        {screens.find(({ path }) => path === here)?.name}
+      </Box>
+      <Box sx={{ flex: 1, display: { xs: 'none', md: 'block' } }} />
+      <Presence />
+      <Account {...props} />
+      <Drawer open={isMenuOpen} onClose={() => setMenuOpen(false)}>
+        <Box
+          component="nav"
+          aria-label="Screens"
+          sx={{ width: 260, py: 1, display: 'flex', flexDirection: 'column' }}
+          onClick={() => setMenuOpen(false)}
+        >
+          {links}
+        </Box>
+      </Drawer>
+    </Box>
+  );
+}
+
+function BeamLink({ href, isHere, children }: { href: string; isHere: boolean; children: ReactNode }) {
+  return (
+    <Box
+      component={Link}
+      href={href}
+      aria-current={isHere ? 'page' : undefined}
+      sx={{
+        display: 'flex',
+        alignItems: 'center',
+        gap: 0.75,
+        px: { xs: 2, md: 0.75, lg: 1 },
+        minHeight: 44,
+        color: 'text.primary',
+        textDecoration: 'none',
+        fontSize: 15,
+        fontWeight: isHere ? 700 : 500,
+        whiteSpace: 'nowrap',
+        boxShadow: isHere ? { md: 'inset 0 -3px 0 var(--porch-door)' } : 'none',
+        '&:hover': { color: 'var(--porch-door)' },
+      }}
+    >
+      {children}
+    </Box>
+  );
+}
+
+function Count({ count }: { count: number }) {
+  return (
+    <Box
+      component="span"
+      aria-label={`${count} waiting for us`}
+      sx={{
+        bgcolor: 'text.primary',
+        color: 'background.paper',
+        borderRadius: 1,
+        fontSize: 12,
+        lineHeight: '18px',
+        px: 0.75,
+        fontVariantNumeric: 'tabular-nums',
+      }}
+    >
+      {count}
+    </Box>
+  );
+}
+
+function SitePicker({ sites }: Pick<BeamProps, 'sites'>) {
+  const { siteKey, siteName } = useSite();
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  return (
+    <Box sx={{ display: { xs: 'none', md: 'block' } }}>
+      <Button
+        size="small"
+        variant="outlined"
+        color="inherit"
+        aria-haspopup="menu"
+        onClick={(event) => setAnchor(event.currentTarget)}
+        sx={{ borderColor: 'var(--porch-edge)', maxWidth: 150, fontSize: 13, whiteSpace: 'nowrap', mr: 0.5 }}
+      >
+        <Box component="span" sx={{ overflow: 'hidden', textOverflow: 'ellipsis' }}>
+          {siteName}
+        </Box>
+        &nbsp;▾
+      </Button>
+      <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
+        {sites.map((site) => (
+          <MenuItem
+            key={site.key}
+            component={Link}
+            href={`/s/${site.key}/today`}
+            selected={site.key === siteKey}
+            onClick={() => setAnchor(null)}
+          >
+            {site.name}
+          </MenuItem>
+        ))}
+        <Divider />
+        <MenuItem component={Link} href="/new" onClick={() => setAnchor(null)}>
+          Another site of yours
+        </MenuItem>
+      </Menu>
+    </Box>
+  );
+}
+
+function Presence() {
+  const { overview, setWish, notice, isConnected } = useSite();
+  if (overview === null) return null;
+  const state = bestOf(overview.teams.map((team) => team.state));
+  const isIn = overview.wish === 'in';
+  const change = (): void => {
+    setWish(isIn ? 'out' : 'in').then(
+      () =>
+        toast(isIn ? 'You are out. Visitors see this from now.' : 'You are in. Visitors see this from now.', {
+          action: { label: 'Undo', onClick: () => void setWish(isIn ? 'in' : 'out').catch(notice) },
+        }),
+      (error: unknown) => {
+        notice(error);
+        toast.error(error instanceof PortError ? error.sentence : 'That did not work. Try again.');
+      },
+    );
+  };
+  return (
+    <>
+      <Box role="status" sx={{ display: 'flex', alignItems: 'center', gap: 0.75, fontSize: 13, whiteSpace: 'nowrap', px: 0.5 }}>
+        <LampMark mark={lampOf(state, isConnected)} />
+        <Box component="span" sx={{ display: { xs: 'none', lg: 'inline' } }}>
+          {isConnected ? STATE_WORDS[state] : 'Not connected'}
+        </Box>
+        <Box component="span" sx={{ ...HIDDEN, display: { lg: 'none' } }}>
+          {isConnected ? STATE_WORDS[state] : 'Not connected'}
+        </Box>
+      </Box>
+      <Button
+        size="small"
+        variant="outlined"
+        aria-pressed={isIn}
+        onClick={change}
+        startIcon={isIn ? <CheckIcon /> : undefined}
+        sx={{ whiteSpace: 'nowrap', fontSize: 13, flex: 'none' }}
+      >
+        {isIn ? 'I am in' : 'Say I am in'}
+      </Button>
+    </>
+  );
+}
+
+function Account({ signOut, onPalette, onSheet }: BeamProps) {
+  const { personName } = useSite();
+  const { mode, setMode } = useColorScheme();
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const close = (then?: () => void) => () => {
+    setAnchor(null);
+    then?.();
+  };
+  const initials = personName
+    .split(/\s+/)
+    .map((part) => part[0] ?? '')
+    .join('')
+    .slice(0, 2)
+    .toUpperCase();
+  return (
+    <>
+      <IconButton
+        aria-label={`Account of ${personName}`}
+        aria-haspopup="menu"
+        onClick={(event) => setAnchor(event.currentTarget)}
+        sx={{
+          border: '1px solid var(--porch-edge)',
+          borderRadius: '10px',
+          width: 36,
+          height: 36,
+          fontSize: 13,
+          fontWeight: 600,
+          color: 'text.primary',
+        }}
+      >
+        {initials}
+      </IconButton>
+      <Menu anchorEl={anchor} open={anchor !== null} onClose={close()}>
+        <MenuItem disabled sx={{ opacity: '1 !important' }}>
+          <ListItemText primary={personName} />
+        </MenuItem>
+        <Divider />
+        <MenuItem onClick={close(onPalette)}>
+          Find anything<Key>Ctrl K</Key>
+        </MenuItem>
+        <MenuItem onClick={close(onSheet)}>
+          Keys<Key>?</Key>
+        </MenuItem>
+        <Divider />
+        {(['system', 'light', 'dark'] as const).map((one) => (
+          <MenuItem key={one} selected={mode === one} onClick={close(() => setMode(one))}>
+            {{ system: 'As my device is', light: 'Light', dark: 'Evening' }[one]}
+          </MenuItem>
+        ))}
+        <Divider />
+        <MenuItem onClick={close(() => void signOut())}>Sign out</MenuItem>
+      </Menu>
+    </>
+  );
+}
+
+function Key({ children }: { children: ReactNode }) {
+  return (
+    <Box component="kbd" sx={{ ml: 'auto', pl: 3, color: 'text.secondary', fontFamily: 'inherit', fontSize: 13 }}>
+      {children}
+    </Box>
+  );
+}

@@ -1,0 +1,27 @@
+'use client';
+
+import Dialog from '@mui/material/Dialog';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import Typography from '@mui/material/Typography';
+import { SignInForm } from '../entrance/SignInForm';
+import { useSite } from './SiteContext';
+
+export type SignInState = { readonly errors: Readonly<Record<string, string>>; readonly isSignedIn: boolean };
+export type SignInAction = (before: SignInState, form: FormData) => Promise<SignInState>;
+
+/** A session that ran out: sign in where one is, with everything still there. */
+export function SignInAgain({ signIn }: { signIn: SignInAction }) {
+  const { isSignedOut, signedInAgain } = useSite();
+  return (
+    <Dialog open={isSignedOut} aria-labelledby="again-title" maxWidth="xs" fullWidth>
+      <DialogTitle id="again-title" sx={{ fontFamily: '"Fraunces Variable"', fontSize: 23 }}>
+        Your session has ended
+      </DialogTitle>
+      <DialogContent>
+        <Typography sx={{ mb: 2 }}>Sign in again and go on where you were. Nothing you did here is lost.</Typography>
+        <SignInForm action={signIn} onSignedIn={signedInAgain} />
+      </DialogContent>
+    </Dialog>
+  );
+}

@@ -1,0 +1,99 @@
+'use client';
+
+import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useRef, useState } from 'react';
+import { httpPort } from './http-port';
+import { type DeskEvent, type Overview, PortError, type SitePort } from './port';
+
+/** The site the person works on, shared by the frame and every screen in it. */
+export interface SiteShared {
+  readonly siteKey: string;
+  readonly siteName: string;
+  readonly zone: string;
+  readonly role: 'owner' | 'designer' | 'responder';
+  readonly personName: string;
+  readonly port: SitePort;
+  /** Null while it loads. */
+  readonly overview: Overview | null;
+  readonly isConnected: boolean;
+  readonly isSignedOut: boolean;
+  reload(): Promise<void>;
+  setWish(wish: 'in' | 'out'): Promise<void>;
+  /** Whatever a port call threw: a session that ended opens the sign-in; the rest is for the caller. */
+  notice(error: unknown): void;
+  signedInAgain(): void;
+  onEvent(hear: (event: DeskEvent) => void): () => void;
+}
+
+const Context = createContext<SiteShared | null>(null);
+
+export function useSite(): SiteShared {
+  const shared = useContext(Context);
+  if (shared === null) throw new Error('useSite was called outside of a SiteProvider.');
+  return shared;
+}
+
+interface SiteProviderProps extends Pick<SiteShared, 'siteKey' | 'siteName' | 'zone' | 'role' | 'personName'> {
+  readonly children: ReactNode;
+  /** Tests give a fake one. */
+  readonly port?: SitePort;
+}
+
+export function SiteProvider({ children, port: given, siteKey, siteName, zone, role, personName }: SiteProviderProps) {
+  const port = useMemo(() => given ?? httpPort(siteKey), [given, siteKey]);
+  const [overview, setOverview] = useState<Overview | null>(null);
+  const [isConnected, setConnected] = useState(true);
+  const [isSignedOut, setSignedOut] = useState(false);
+  const hearers = useRef(new Set<(event: DeskEvent) => void>());
+  const notice = useCallback((error: unknown) => {
+    if (error instanceof PortError && error.kind === 'signed-out') setSignedOut(true);
+  }, []);
+  const reload = useCallback(async () => {
+    try {
+      setOverview(await port.getOverview());
+    } catch (error) {
+      notice(error);
+    }
+  }, [port, notice]);
+
+  useEffect(() => {
+    void reload();
+    return port.listen((event) => {
+      if (event.kind === 'connection') setConnected(event.isOpen);
+      if (event.kind === 'teams')
+        setOverview(
+          (before) => before && { ...before, teams: before.teams.map((team) => ({ ...team, state: event.teams[team.id] ?? 'nobody' })) },
+        );
+      hearers.current.forEach((hear) => hear(event));
+    });
+  }, [port, reload]);
+
+  const shared = useMemo<SiteShared>(
+    () => ({
+      siteKey,
+      siteName,
+      zone,
+      role,
+      personName,
+      port,
+      overview,
+      isConnected,
+      isSignedOut,
+      reload,
+      notice,
+      setWish: async (wish) => {
+        await port.setWish(wish);
+        await reload();
+      },
+      signedInAgain: () => {
+        setSignedOut(false);
+        void reload();
+      },
+      onEvent: (hear) => {
+        hearers.current.add(hear);
+        return () => hearers.current.delete(hear);
+      },
+    }),
+    [siteKey, siteName, zone, role, personName, port, overview, isConnected, isSignedOut, reload, notice],
+  );
+  return <Context value={shared}>{children}</Context>;
+}

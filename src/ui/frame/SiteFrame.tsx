@@ -1,0 +1,60 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import { useRouter } from 'next/navigation';
+import { type ReactNode, useEffect, useState } from 'react';
+import { tinykeys } from 'tinykeys';
+import { Beam, type BeamProps } from './Beam';
+import { KeySheet } from './KeySheet';
+import { Palette } from './Palette';
+import { SignInAgain, type SignInAction } from './SignInAgain';
+import { SiteProvider, type SiteShared } from './SiteContext';
+
+interface SiteFrameProps
+  extends Pick<SiteShared, 'siteKey' | 'siteName' | 'zone' | 'role' | 'personName'>, Pick<BeamProps, 'sites' | 'signOut'> {
+  readonly signIn: SignInAction;
+  readonly children: ReactNode;
+}
+
+/** Beam, palette and key sheet around every screen of a site. */
+export function SiteFrame({ children, sites, signOut, signIn, ...site }: SiteFrameProps) {
+  const [isPaletteOpen, setPaletteOpen] = useState(false);
+  const [isSheetOpen, setSheetOpen] = useState(false);
+  const router = useRouter();
+  useEffect(
+    () =>
+      tinykeys(window, {
+        '$mod+k': (event) => {
+          event.preventDefault();
+          setPaletteOpen(true);
+        },
+        'Shift+?': (event) => {
+          if (!isTyping(event)) setSheetOpen(true);
+        },
+      }),
+    [],
+  );
+  return (
+    <SiteProvider {...site}>
+      <Box sx={{ minHeight: '100vh', display: 'flex', flexDirection: 'column' }}>
+        <Beam sites={sites} signOut={signOut} onPalette={() => setPaletteOpen(true)} onSheet={() => setSheetOpen(true)} />
+        <Box component="main" sx={{ flex: 1, display: 'flex', flexDirection: 'column', minHeight: 0 }}>
+          {children}
+        </Box>
+      </Box>
+      <Palette
+        isOpen={isPaletteOpen}
+        onClose={() => setPaletteOpen(false)}
+        onGo={(path) => router.push(path)}
+        onSheet={() => setSheetOpen(true)}
+      />
+      <KeySheet isOpen={isSheetOpen} onClose={() => setSheetOpen(false)} />
+      <SignInAgain signIn={signIn} />
+    </SiteProvider>
+  );
+}
+
+/** Whether a key belongs to a field that is being typed in. */
+export function isTyping(event: Event): boolean {
+  return event.target instanceof HTMLElement && (event.target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName));
+}

@@ -1,0 +1,32 @@
+/** Places inside a screen that the palette leads to, by our words and the trade's. */
+export const PLACES: readonly { readonly name: string; readonly words: string; readonly path: string }[] = [
+  { name: 'Brand colour', words: 'colour color theme palette', path: 'design?side=everywhere' },
+  { name: 'Corner of the page', words: 'position place launcher bubble side', path: 'design?side=everywhere' },
+  { name: 'Greeting', words: 'welcome message hello text', path: 'design?moment=at-the-door' },
+  { name: 'Words on the launcher', words: 'button label bubble', path: 'design?moment=passing-by' },
+  { name: 'Note form, for when nobody is home', words: 'offline form away message contact', path: 'design?moment=nobody-home' },
+  { name: 'The tag', words: 'snippet script code embed', path: 'install' },
+];
+
+/**
+ * How well a place fits what was typed, 0 to 1: every typed word must begin a word of its name or of the words it is
+ * also known by; names go before those.
+ */
+export function fitOf(name: string, typed: string, alsoKnownAs: readonly string[] = []): number {
+  const wanted = wordsOf(typed);
+  if (wanted.length === 0) return 1;
+  const [own, other] = [wordsOf(name), alsoKnownAs.flatMap(wordsOf)];
+  const fits = wanted.map((word) => (begins(own, word) ? 1 : begins(other, word) ? 0.5 : 0));
+  return fits.includes(0) ? 0 : fits.reduce<number>((sum, fit) => sum + fit, 0) / fits.length;
+}
+
+function wordsOf(text: string): string[] {
+  return text
+    .toLowerCase()
+    .split(/[^\p{L}\p{N}]+/u)
+    .filter(Boolean);
+}
+
+function begins(words: readonly string[], typed: string): boolean {
+  return words.some((word) => word.startsWith(typed));
+}

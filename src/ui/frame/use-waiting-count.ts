@@ -1,0 +1,28 @@
+'use client';
+
+import { useEffect, useState } from 'react';
+import type { DeskConversation } from './port';
+import { useSite } from './SiteContext';
+
+/** How many visitors wait for a word of ours right now. */
+export function useWaitingCount(): number {
+  const { port, onEvent, notice } = useSite();
+  const [waiting, setWaiting] = useState<ReadonlySet<string>>(new Set());
+  useEffect(() => {
+    const apply = (set: ReadonlySet<string>, one: DeskConversation): ReadonlySet<string> => {
+      const next = new Set(set);
+      if (isWaiting(one)) next.add(one.id);
+      else next.delete(one.id);
+      return next;
+    };
+    port
+      .listConversations(null)
+      .then(({ conversations }) => setWaiting(new Set(conversations.filter(isWaiting).map(({ id }) => id))), notice);
+    return onEvent((event) => event.kind === 'entry' && setWaiting((before) => apply(before, event.conversation)));
+  }, [port, onEvent, notice]);
+  return waiting.size;
+}
+
+function isWaiting({ standing, waitingSinceMs }: DeskConversation): boolean {
+  return waitingSinceMs !== null && (standing === 'asked' || standing === 'joined');
+}

@@ -1,0 +1,105 @@
+'use client';
+
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { useSite } from '../frame/SiteContext';
+
+interface InstallScreenProps {
+  /** Origin the tag points to. */
+  readonly origin: string;
+  readonly isLocal: boolean;
+  /** Origins whose pages may carry the widget. */
+  readonly domains: readonly string[];
+}
+
+/** The tag: pasted once, never changed. */
+export function InstallScreen({ origin, isLocal, domains }: InstallScreenProps) {
+  const { siteKey, overview } = useSite();
+  const [isCopied, setCopied] = useState(false);
+  const tag = `<script async src="${origin}/w/porch.js" data-site="${siteKey}"></script>`;
+  const copy = (): void => {
+    navigator.clipboard.writeText(tag).then(
+      () => setCopied(true),
+      () => toast.error('Your browser does not let us copy. Select the tag and copy it by hand.'),
+    );
+  };
+  return (
+    <Box sx={{ maxWidth: 720, width: '100%', mx: 'auto', p: { xs: 2, md: 4 } }}>
+      <Typography variant="h1" sx={{ mb: 3 }}>
+        Install
+      </Typography>
+      <Step number={1} title="The tag. The same on every page, for ever.">
+        <Box
+          component="pre"
+          tabIndex={0}
+          aria-label="The tag"
+          data-testid="tag"
+          sx={{
+            m: 0,
+            mb: 1.5,
+            p: 2,
+            bgcolor: 'background.paper',
+            border: '1px solid var(--porch-edge)',
+            borderRadius: '10px',
+            whiteSpace: 'pre-wrap',
+            overflowWrap: 'anywhere',
+            fontSize: 13,
+          }}
+        >
+          {tag}
+        </Box>
+        <Button variant="contained" onClick={copy}>
+          {isCopied ? 'Copied' : 'Copy'}
+        </Button>
+        <Box role="status" sx={{ display: 'inline', ml: 2, fontSize: 13 }}>
+          {isCopied ? 'Paste it once into every page.' : ''}
+        </Box>
+        {isLocal ? (
+          <Alert severity="warning" sx={{ mt: 2 }}>
+            This address works only on this computer. Set PUBLIC_URL to the address that visitors reach, and start again.
+          </Alert>
+        ) : null}
+      </Step>
+      <Step number={2} title="Where it goes">
+        <Typography>
+          Just before the end of each page's body, or once in the part that all pages share. Nothing else has to be changed there, ever:
+          hours, words and looks change here.
+        </Typography>
+        <Typography sx={{ mt: 1 }}>
+          {domains.length === 0
+            ? 'No address of yours is listed yet, so no page may carry the widget.'
+            : `Pages of ${domains.join(' and ')} may carry it; on others it stays away.`}
+        </Typography>
+      </Step>
+      <Step number={3} title="What visitors see">
+        <Typography>
+          {overview === null
+            ? '…'
+            : overview.version === null
+              ? 'Nothing yet: nothing is published. Until you publish, the tag shows nothing.'
+              : `Version ${overview.version}, from the next page view on.`}
+        </Typography>
+        {overview?.version === null ? (
+          <Button href={`/s/${siteKey}/design`} variant="outlined" sx={{ mt: 1.5 }}>
+            To Design, to publish version 1
+          </Button>
+        ) : null}
+      </Step>
+    </Box>
+  );
+}
+
+function Step({ number, title, children }: { number: number; title: string; children: React.ReactNode }) {
+  return (
+    <Box component="section" sx={{ mb: 4 }}>
+      <Typography variant="h2" sx={{ mb: 1.5 }}>
+        {number}&ensp;{title}
+      </Typography>
+      {children}
+    </Box>
+  );
+}

@@ -1,0 +1,51 @@
+'use client';
+
+import CssBaseline from '@mui/material/CssBaseline';
+import GlobalStyles from '@mui/material/GlobalStyles';
+import { ThemeProvider } from '@mui/material/styles';
+import type { ReactNode } from 'react';
+import { Toaster } from 'sonner';
+import { theme } from './theme';
+import { TOKENS } from './tokens';
+
+function variables(scheme: 'light' | 'evening') {
+  return Object.fromEntries(Object.entries(TOKENS[scheme]).map(([name, value]) => [`--porch-${name}`, value]));
+}
+
+const GLOBAL = (
+  <GlobalStyles
+    styles={{
+      ':root': variables('light'),
+      ':root[data-scheme="dark"]': { ...variables('evening'), colorScheme: 'dark' },
+      body: { overflowX: 'hidden' },
+      ':focus-visible': { outline: '2px solid var(--porch-door)', outlineOffset: 2 },
+      '@media (prefers-reduced-motion: reduce)': {
+        '*, *::before, *::after': { animationDuration: '0s !important', transitionDuration: '0s !important' },
+      },
+    }}
+  />
+);
+
+/** Theme, fonts and toasts around everything. Light or evening follows the person's device until they choose. */
+export function ThemeFrame({ children }: { children: ReactNode }) {
+  return (
+    <ThemeProvider theme={theme} defaultMode="system">
+      <CssBaseline />
+      {GLOBAL}
+      {children}
+      <Toaster
+        position="bottom-center"
+        toastOptions={{
+          style: {
+            background: 'var(--porch-ink)',
+            color: 'var(--porch-paper)',
+            border: 0,
+            borderRadius: 10,
+            fontFamily: 'inherit',
+            fontSize: 15,
+          },
+        }}
+      />
+    </ThemeProvider>
+  );
+}

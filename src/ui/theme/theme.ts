@@ -1,0 +1,52 @@
+'use client';
+
+import { createTheme } from '@mui/material/styles';
+import { TOKENS } from './tokens';
+
+const FIGTREE = '"Figtree Variable", "Noto Sans Arabic Variable", system-ui, sans-serif';
+const FRAUNCES = '"Fraunces Variable", Georgia, serif';
+
+function paletteOf(scheme: 'light' | 'evening') {
+  const t = TOKENS[scheme];
+  return {
+    primary: { main: t.door, contrastText: t.onDoor },
+    error: { main: t.clay },
+    info: { main: t.sky },
+    warning: { main: t.sun },
+    background: { default: t.paper, paper: t.board },
+    text: { primary: t.ink, secondary: t.shade },
+    divider: t.rail,
+  };
+}
+
+/** Sizes 12 · 13 · 15 · 18 · 23 · 30, an 8 px grid, hairlines instead of shadows. */
+export const theme = createTheme({
+  cssVariables: { colorSchemeSelector: 'data-scheme' },
+  colorSchemes: { light: { palette: paletteOf('light') }, dark: { palette: paletteOf('evening') } },
+  shape: { borderRadius: 10 },
+  spacing: 8,
+  typography: {
+    fontFamily: FIGTREE,
+    fontSize: 15,
+    htmlFontSize: 16,
+    body1: { fontSize: 15, lineHeight: 1.5 },
+    body2: { fontSize: 13, lineHeight: 1.45 },
+    caption: { fontSize: 12, lineHeight: 1.35 },
+    button: { textTransform: 'none', fontWeight: 600, fontSize: 15 },
+    h1: { fontFamily: FRAUNCES, fontSize: 30, fontWeight: 600, lineHeight: 1.2 },
+    h2: { fontFamily: FRAUNCES, fontSize: 23, fontWeight: 600, lineHeight: 1.25 },
+    h3: { fontFamily: FRAUNCES, fontSize: 18, fontWeight: 600, lineHeight: 1.3 },
+  },
+  transitions: {
+    duration: { shortest: 80, shorter: 100, short: 120, standard: 150, complex: 170, enteringScreen: 150, leavingScreen: 120 },
+  },
+  components: {
+    MuiButton: { defaultProps: { disableElevation: true }, styleOverrides: { root: { borderRadius: 10, minHeight: 36 } } },
+    MuiButtonBase: { defaultProps: { disableRipple: true }, styleOverrides: { root: { fontFamily: FIGTREE } } },
+    MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { backgroundImage: 'none' } } },
+    MuiOutlinedInput: { styleOverrides: { notchedOutline: { borderColor: 'var(--porch-edge)' } } },
+    MuiPopover: { styleOverrides: { paper: { border: '1px solid var(--porch-edge)', borderRadius: 12 } } },
+    MuiDialog: { styleOverrides: { paper: { border: '1px solid var(--porch-edge)', borderRadius: 12 } } },
+    MuiTooltip: { defaultProps: { enterDelay: 400 } },
+  },
+});

@@ -1,0 +1,110 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import LinearProgress from '@mui/material/LinearProgress';
+import Typography from '@mui/material/Typography';
+import Link from 'next/link';
+import { type ReactNode, useEffect, useState } from 'react';
+import { bestOf } from '../../core/decide/state';
+import { differencesOf } from '../../core/draft/differences';
+import type { Json } from '../../core/draft/patch';
+import { lampOf } from '../../core/model/lamp';
+import { groupsOf } from '../conversations/groups';
+import { LampMark } from '../frame/LampMark';
+import type { DeskConversation, DraftView } from '../frame/port';
+import { useSite } from '../frame/SiteContext';
+import { STATE_WORDS } from '../wording/states';
+import { lengthWords } from '../wording/times';
+
+/** What needs a person now. Every line is a sentence with its one action; lines with nothing to say are absent. */
+export function TodayScreen() {
+  const { siteKey, overview, port, notice, onEvent, role } = useSite();
+  const [list, setList] = useState<readonly DeskConversation[] | null>(null);
+  const [draft, setDraft] = useState<DraftView | null>(null);
+  useEffect(() => {
+    const load = (): void => void port.listConversations(null).then(({ conversations }) => setList(conversations), notice);
+    load();
+    return onEvent((event) => event.kind === 'entry' && load());
+  }, [port, notice, onEvent]);
+  useEffect(() => {
+    if (role !== 'responder') port.getDraft().then(setDraft, notice);
+  }, [port, notice, role]);
+  if (overview === null || list === null) return <LinearProgress aria-label="Loading today" />;
+
+  const [forUs, , notes] = groupsOf(list);
+  const waiting = forUs?.conversations ?? [];
+  const [longest] = waiting;
+  const noteCount = notes?.conversations.length ?? 0;
+  const state = bestOf(overview.teams.map((team) => team.state));
+  const unpublished =
+    draft === null
+      ? 0
+      : overview.publishedDesign === null
+        ? null
+        : differencesOf(overview.publishedDesign as unknown as Json, draft.design as unknown as Json).length;
+  const lines: ReactNode[] = [];
+  if (longest !== undefined)
+    lines.push(
+      <Line key="us" title="Waiting for you" action="Answer" href={`/s/${siteKey}/conversations`}>
+        {waiting.length === 1 ? 'One conversation' : `${waiting.length} conversations`}, longest{' '}
+        {lengthWords(overview.now - (longest.waitingSinceMs ?? overview.now))}.
+      </Line>,
+    );
+  if (noteCount > 0)
+    lines.push(
+      <Line key="notes" title="Notes" action="Open" href={`/s/${siteKey}/conversations`}>
+        {noteCount === 1 ? 'One note wants an answer.' : `${noteCount} notes want an answer.`}
+      </Line>,
+    );
+  if (unpublished === null)
+    lines.push(
+      <Line key="first" title="On the site" action="To Design" href={`/s/${siteKey}/design`}>
+        Your widget is ready as it stands. Nothing is published yet, so visitors see nothing.
+      </Line>,
+    );
+  else if (unpublished > 0)
+    lines.push(
+      <Line key="draft" title="On the site" action="Look at them" href={`/s/${siteKey}/design`}>
+        Version {overview.version} is live. {unpublished === 1 ? 'One change is' : `${unpublished} changes are`} not published.
+      </Line>,
+    );
+  return (
+    <Box sx={{ maxWidth: 720, width: '100%', mx: 'auto', p: { xs: 2, md: 4 } }}>
+      <Typography variant="h1" sx={{ mb: 2 }}>
+        Today
+      </Typography>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, fontSize: 18, mb: 3 }}>
+        <LampMark mark={lampOf(state, true)} size={26} />
+        {STATE_WORDS[state]}
+        {state === 'nobody' ? ': visitors are asked to leave a note.' : '.'}
+      </Box>
+      {lines.length === 0 ? (
+        <Typography color="text.secondary">All quiet. Nothing needs you.</Typography>
+      ) : (
+        <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+          {lines}
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function Line({ title, action, href, children }: { title: string; action: string; href: string; children: ReactNode }) {
+  return (
+    <Box
+      component="li"
+      sx={{ py: 2, borderTop: '1px solid var(--porch-rail)', display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}
+    >
+      <Box sx={{ flex: 1, minWidth: 240 }}>
+        <Typography component="h2" sx={{ fontSize: 13, fontWeight: 700 }}>
+          {title}
+        </Typography>
+        {children}
+      </Box>
+      <Button component={Link} href={href} variant="outlined" size="small">
+        {action}
+      </Button>
+    </Box>
+  );
+}

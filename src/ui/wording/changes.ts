@@ -1,0 +1,41 @@
+import type { Difference } from '../../core/draft/differences';
+import type { Design } from '../../core/model/design';
+import { isCaseKey } from '../../core/words/catalogue';
+import { LANGUAGES } from './languages';
+import { textName } from './texts';
+
+const CORNER_WORDS: Readonly<Record<string, string>> = {
+  'lower-right': 'lower right',
+  'lower-left': 'lower left',
+  'upper-right': 'upper right',
+  'upper-left': 'upper left',
+};
+
+/** The words for a corner. */
+export function cornerWords(corner: string): string {
+  return CORNER_WORDS[corner] ?? corner;
+}
+
+/** One difference between two designs as a sentence. */
+export function changeSentence({ path, before, after }: Difference, design: Design): string {
+  const [top, index, ...rest] = path;
+  if (top === 'siteName') return `Name: ${quoted(before)} → ${quoted(after)}`;
+  const widget = top === 'widgets' && typeof index === 'number' ? design.widgets[index] : undefined;
+  const lead = widget === undefined || design.widgets.length === 1 ? '' : `${widget.name}: `;
+  const place = rest.join('.');
+  if (place === 'look.brand') return `${lead}Brand colour: ${plain(before)} → ${plain(after)}`;
+  if (place === 'place.corner') return `${lead}Launcher moves to the ${cornerWords(plain(after))}`;
+  if (rest[0] === 'texts' && typeof rest[1] === 'string' && typeof rest[2] === 'string' && isCaseKey(rest[2])) {
+    const language = LANGUAGES[rest[1]] ?? rest[1];
+    return `${lead}${textName(rest[2])} in ${language}: ${before === undefined ? 'ours' : quoted(before)} → ${after === undefined ? 'ours' : quoted(after)}`;
+  }
+  return `${lead}${path.join(' › ')}`;
+}
+
+function quoted(value: unknown): string {
+  return typeof value === 'string' ? `“${value}”` : '–';
+}
+
+function plain(value: unknown): string {
+  return typeof value === 'string' || typeof value === 'number' ? String(value) : '–';
+}

@@ -1,0 +1,32 @@
+import { HOUR_MS, MINUTE_MS, SECOND_MS } from '../../core/model/units';
+
+/** A length of time in words: 20 s, 3 min, 2 h 5 min, 30 h, 3 days. */
+export function lengthWords(ms: number): string {
+  if (ms < MINUTE_MS) return `${Math.max(0, Math.floor(ms / SECOND_MS))} s`;
+  if (ms < HOUR_MS) return `${Math.floor(ms / MINUTE_MS)} min`;
+  if (ms < 12 * HOUR_MS) return `${Math.floor(ms / HOUR_MS)} h ${Math.floor((ms % HOUR_MS) / MINUTE_MS)} min`;
+  if (ms < 48 * HOUR_MS) return `${Math.floor(ms / HOUR_MS)} h`;
+  return `${Math.floor(ms / (24 * HOUR_MS))} days`;
+}
+
+/** The time of day in a zone, 24 hours. */
+export function clockWords(instant: number, zone: string): string {
+  return new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: zone }).format(instant);
+}
+
+/** Day and time in a zone. */
+export function dayWords(instant: number, zone: string): string {
+  return new Intl.DateTimeFormat('en-GB', {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    hour: '2-digit',
+    minute: '2-digit',
+    timeZone: zone,
+  }).format(instant);
+}
+
+/** The path of a page's address, which is how people call it. */
+export function pageWords(address: string): string {
+  return URL.canParse(address) ? new URL(address).pathname : address;
+}

@@ -1,0 +1,90 @@
+import { describe, expect, it } from 'vitest';
+import { DESK, madeDesign, madeSite, madeVisit } from '../../../tests/made/site';
+import { differencesOf } from '../../core/draft/differences';
+import { type Json, applyPatches, type Patch } from '../../core/draft/patch';
+import { explain } from '../../core/decide/explain';
+import { REASON_CODES } from '../../core/decide/reason';
+import { TEXT_KEYS } from '../../core/words/catalogue';
+import { wordsOf } from './because';
+import { changeSentence } from './changes';
+import { contrastSentence, toHex } from './colour';
+import { textName } from './texts';
+import { clockWords, lengthWords, pageWords } from './times';
+
+describe('what stands beside a colour', () => {
+  it('says the text that goes on it, the ratio rounded down, and whether that reads', () => {
+    expect(contrastSentence('#1f6f6b').sentence).toMatch(/^White text on it: 5\.\d:1, reads well\.$/);
+    expect(contrastSentence('#e79a1b').sentence).toMatch(/^Dark text on it: .*reads/);
+    expect(contrastSentence('#777777')).toMatchObject({
+      reads: false,
+      sentence: expect.stringContaining('4.4:1, is hard to read') as string,
+    });
+  });
+
+  it('takes a typed colour with three or six digits, with and without its sign, and nothing else', () => {
+    expect([toHex(' 7A2E5D '), toHex('#abc'), toHex('#abcd'), toHex('plum')]).toEqual(['#7a2e5d', '#aabbcc', null, null]);
+  });
+});
+
+describe('what will change, in words', () => {
+  const sentences = (...patches: Patch[]) => {
+    const before = madeDesign();
+    const after = applyPatches(before, patches).value;
+    return differencesOf(before as unknown as Json, after as unknown as Json).map((one) => changeSentence(one, after));
+  };
+
+  it('names the setting, the language, and both wordings', () => {
+    expect(sentences({ op: 'set', path: ['widgets', 0, 'look', 'brand'], value: '#111111' })).toEqual(['Brand colour: #7a2e5d → #111111']);
+    expect(sentences({ op: 'set', path: ['widgets', 0, 'place', 'corner'], value: 'lower-left' })).toEqual([
+      'Launcher moves to the lower left',
+    ]);
+    expect(sentences({ op: 'set', path: ['widgets', 0, 'texts'], value: { pt: { greeting: 'Boa noite' } } })).toEqual([
+      'Greeting in Português: ours → “Boa noite”',
+    ]);
+  });
+
+  it('says back to ours where an own text went', () => {
+    const before = madeDesign({ texts: { en: { greeting: 'Hello' } } });
+    const after = applyPatches(before, [{ op: 'remove', path: ['widgets', 0, 'texts', 'en', 'greeting'] }]).value;
+    const [one] = differencesOf(before as unknown as Json, after as unknown as Json);
+    expect(one && changeSentence(one, after)).toBe('Greeting in English: “Hello” → ours');
+  });
+});
+
+describe('names and reasons', () => {
+  it('every text and every reason has words of its own', () => {
+    const names = TEXT_KEYS.map((key) => textName(key));
+    expect(new Set(names).size).toBe(names.length);
+    const context = { teamName: 'Night desk', widgetName: (key: string) => key };
+    for (const code of REASON_CODES) expect(wordsOf({ about: 'moment', code, facts: {} }, context).text, code).not.toBe(code);
+  });
+
+  it('Because reads as the engine decided', () => {
+    const context = { teamName: 'Night desk', widgetName: () => 'Everywhere' };
+    const told = explain(madeSite({ teams: { [DESK]: 'in' } }), madeVisit()).map(({ reason }) => wordsOf(reason, context).text);
+    expect(told).toEqual(['“Everywhere” takes /tonight', 'somebody of Night desk is in', 'the window is closed']);
+  });
+});
+
+describe('times', () => {
+  it('a length says the two units that matter', () => {
+    expect([
+      lengthWords(-5),
+      lengthWords(59_999),
+      lengthWords(60_000),
+      lengthWords(7_500_000),
+      lengthWords(30 * 3_600_000),
+      lengthWords(200 * 3_600_000),
+    ]).toEqual(['0 s', '59 s', '1 min', '2 h 5 min', '30 h', '8 days']);
+  });
+
+  it('the time of day is the site’s, not the process’s', () => {
+    expect(clockWords(Date.UTC(2026, 10, 25, 23, 30), 'Atlantic/Azores')).toBe('22:30');
+    expect(clockWords(Date.UTC(2026, 6, 1, 23, 30), 'Atlantic/Azores')).toBe('23:30');
+  });
+
+  it('a page is called by its path', () => {
+    expect(pageWords('https://farrowisle.example/tonight?x=1')).toBe('/tonight');
+    expect(pageWords('no address')).toBe('no address');
+  });
+});

@@ -1,0 +1,66 @@
+import type { DesignFileV1 } from '../core/wire/design-file';
+import type { FactsFileV1 } from '../core/wire/facts-file';
+import type { PointerV1 } from '../core/wire/pointer';
+import type { PublishedSite } from '../core/wire/published-site';
+import { chooseLocale } from '../core/words/locale';
+import type { ServerClock } from './clock';
+
+/** Why there is nothing to show; each gets one line in the console. */
+export type LoadFault = 'unknown-site' | 'foreign-origin' | 'unreachable';
+
+export interface Loader {
+  /** Reads the pointer, and the files it names that are not here yet. Null: nothing is published. */
+  load(wishes: readonly string[]): Promise<PublishedSite | null>;
+}
+
+export class LoadError extends Error {
+  constructor(readonly fault: LoadFault) {
+    super(fault);
+  }
+}
+
+/** Fetches what is published. Files are immutable, so a name that is known is never asked for again. */
+export function siteLoader(base: string, clock: ServerClock): Loader {
+  let design: { name: string; file: DesignFileV1 } | null = null;
+  let facts: { name: string; file: FactsFileV1 } | null = null;
+  return {
+    async load(wishes) {
+      const pointer = await getPointer(base, clock);
+      if (pointer.design === null) return null;
+      const locale = chooseLocale(wishes, pointer.locales, pointer.locales[0] ?? 'en');
+      const designName = `${pointer.design}.${locale}.json`;
+      const [newDesign, newFacts] = await Promise.all([
+        design?.name === designName ? design.file : getFile<DesignFileV1>(`${base}/${designName}`),
+        facts?.name === pointer.facts ? facts.file : getFile<FactsFileV1>(`${base}/${pointer.facts}`),
+      ]);
+      design = { name: designName, file: newDesign };
+      facts = { name: pointer.facts, file: newFacts };
+      return newDesign.v === 1 && newFacts.v === 1 ? { pointer, design: newDesign, facts: newFacts } : null;
+    },
+  };
+}
+
+async function getPointer(base: string, clock: ServerClock): Promise<PointerV1> {
+  const response = await reach(`${base}/live.json`);
+  if (response.status === 404) throw new LoadError('unknown-site');
+  if (response.status === 403) throw new LoadError('foreign-origin');
+  if (!response.ok) throw new LoadError('unreachable');
+  clock.setBy(response);
+  const pointer = (await response.json()) as PointerV1;
+  if (pointer.v !== 1) throw new LoadError('unreachable');
+  return pointer;
+}
+
+async function getFile<T>(address: string): Promise<T> {
+  const response = await reach(address);
+  if (!response.ok) throw new LoadError('unreachable');
+  return (await response.json()) as T;
+}
+
+async function reach(address: string): Promise<Response> {
+  try {
+    return await fetch(address, { credentials: 'omit' });
+  } catch {
+    throw new LoadError('unreachable');
+  }
+}

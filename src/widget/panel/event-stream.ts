@@ -1,0 +1,31 @@
+/** One event of a stream; a comment (the server's beat) has the name `beat`. */
+export interface StreamEvent {
+  readonly name: string;
+  readonly id: string | null;
+  readonly data: string;
+}
+
+/**
+ * Cuts the text of an event stream (HTML standard, "Server-sent events") into events, whatever the chunks. Lines end
+ * with LF or CRLF; what stands after the last empty line waits for the next chunk.
+ */
+export function eventCutter(emit: (event: StreamEvent) => void): (chunk: string) => void {
+  let rest = '';
+  return (chunk) => {
+    rest = (rest + chunk).replace(/\r\n/g, '\n');
+    for (let end = rest.indexOf('\n\n'); end >= 0; end = rest.indexOf('\n\n')) {
+      emit(toEvent(rest.slice(0, end)));
+      rest = rest.slice(end + 2);
+    }
+  };
+}
+
+function toEvent(block: string): StreamEvent {
+  const lines = block.split('\n');
+  const value = (name: string): string | null => {
+    const found = lines.filter((line) => line.startsWith(`${name}:`)).map((line) => line.slice(name.length + 1).replace(/^ /, ''));
+    return found.length === 0 ? null : found.join('\n');
+  };
+  const data = value('data');
+  return { name: data === null ? 'beat' : (value('event') ?? 'message'), id: value('id'), data: data ?? '' };
+}

@@ -1,0 +1,49 @@
+/** The window. Container units only (cqi, cqb): on the stage the tile is the viewport. */
+export const PANEL_CSS = `
+.window { position: absolute; inset-block-end: calc(var(--offset) + env(safe-area-inset-bottom, 0px)); inset-inline-end: calc(var(--offset) + env(safe-area-inset-right, 0px)); inline-size: min(360px, 100cqi - 32px); block-size: min(500px, 100cqb - 32px); display: flex; flex-direction: column; overflow: hidden; border-radius: var(--radius); border: 1px solid var(--edge); background: var(--ground); color: var(--ink); box-shadow: 0 10px 34px rgb(20 24 22 / .24); pointer-events: auto; text-align: start; overflow-wrap: anywhere; }
+.root[data-corner$="left"] .window { inset-inline: calc(var(--offset) + env(safe-area-inset-left, 0px)) auto; }
+.root[data-corner^="upper"] .window { inset-block: calc(var(--offset) + env(safe-area-inset-top, 0px)) auto; }
+.root[data-device="phone"] .window { inset: 0; inline-size: 100cqi; block-size: var(--visible, 100cqb); border-radius: 0; border: 0; }
+.window[hidden] { display: none; }
+.head { flex: none; display: flex; align-items: center; gap: 10px; padding: 13px 8px 12px 16px; padding-inline: 16px 8px; background: var(--brand); color: var(--onBrand); }
+.head-words { flex: 1; min-inline-size: 0; }
+.title { display: block; margin: 0; font-size: 16px; font-weight: 700; line-height: 1.3; }
+.state { display: flex; align-items: center; gap: 5px; font-size: 13px; line-height: 1.35; }
+.state svg { inline-size: 17px; block-size: 17px; flex: none; }
+.button { all: unset; box-sizing: border-box; cursor: pointer; border-radius: 10px; text-align: center; font-weight: 600; }
+.button:focus-visible, .text:focus-visible, .link:focus-visible { outline: 2px solid var(--link); outline-offset: 2px; }
+.close { inline-size: 44px; block-size: 44px; display: grid; place-items: center; flex: none; }
+.close:focus-visible { outline-color: var(--onBrand); outline-offset: -5px; }
+.close svg { inline-size: 20px; block-size: 20px; fill: none; stroke: currentColor; stroke-width: 2; stroke-linecap: round; }
+.log { flex: 1; overflow-y: auto; overscroll-behavior: contain; padding: 14px; display: flex; flex-direction: column; gap: 8px; }
+.log:focus-visible { outline: 2px solid var(--link); outline-offset: -3px; }
+.card { max-inline-size: 86%; padding: 9px 13px; border-radius: 10px; align-self: flex-start; background: var(--responder); white-space: pre-wrap; }
+.card.house { background: none; border: 1px solid var(--rail); }
+.card.visitor { align-self: flex-end; background: var(--visitor); border-inline-end: 3px solid var(--brand); }
+.who { display: block; font-size: 12px; font-weight: 600; color: var(--shade); }
+.card .who { color: inherit; }
+.mark { font-size: 12px; color: var(--shade); align-self: flex-end; }
+.line { align-self: center; text-align: center; font-size: 13px; color: var(--shade); padding: 2px 8px; }
+.foot { flex: none; border-block-start: 1px solid var(--rail); padding: 10px 12px; display: flex; flex-direction: column; gap: 8px; background: var(--ground); }
+.row { display: flex; gap: 8px; align-items: flex-end; }
+.text { all: unset; box-sizing: border-box; flex: 1; min-inline-size: 0; inline-size: 100%; min-block-size: 44px; max-block-size: 120px; padding: 10px 12px; border: 1px solid var(--edge); border-radius: 10px; background: var(--field); color: var(--ink); font: inherit; font-size: max(16px, var(--text-size)); line-height: 1.4; white-space: pre-wrap; overflow-y: auto; cursor: text; }
+.text::placeholder { color: var(--shade); opacity: 1; }
+.text[aria-invalid="true"] { border-color: var(--error); }
+.field { display: flex; flex-direction: column; gap: 3px; }
+.field label { font-size: 13px; font-weight: 600; }
+.help { font-size: 12px; color: var(--shade); }
+.error { font-size: 13px; color: var(--error); }
+.send { min-inline-size: 64px; min-block-size: 44px; padding: 10px 14px; background: var(--brand); color: var(--onBrand); flex: none; }
+.send:hover { filter: brightness(1.06); }
+.wide { inline-size: 100%; }
+.link { all: unset; box-sizing: border-box; cursor: pointer; color: var(--link); font-size: 13px; font-weight: 600; min-block-size: 28px; display: inline-flex; align-items: center; padding-inline: 4px; border-radius: 6px; align-self: center; }
+.link:hover { text-decoration: underline; }
+.note { flex: 1; overflow-y: auto; padding: 14px; display: flex; flex-direction: column; gap: 10px; }
+.note .text.tall { min-block-size: 84px; }
+.note-form { margin-block-end: -14px; }
+.note-form .last { position: sticky; inset-block-end: -14px; padding-block: 8px 14px; background: var(--ground); }
+.said { display: flex; flex-direction: column; gap: 8px; }
+.hidden { position: absolute; inline-size: 1px; block-size: 1px; overflow: hidden; clip-path: inset(50%); white-space: nowrap; }
+@media (prefers-reduced-motion: no-preference) { .root:not([data-still]) .window { animation: arrive 150ms ease-out; } }
+@media (forced-colors: active) { .send, .card { border: 1px solid ButtonText; } }
+`;

@@ -1,0 +1,240 @@
+import type { TeamState } from '../../core/model/moment';
+import type { ConversationFacts, SentAnswer, VisitorEntry, VisitorTalk } from '../../core/wire/talk';
+import type { PanelPort } from '../port';
+import { eventCutter } from './event-stream';
+import { newClientId, newSecret } from './ids';
+import { mergeEntries } from './merge';
+
+/** Something written here that the server has not acknowledged yet. */
+export interface Outgoing {
+  readonly clientId: string;
+  readonly body: string;
+  readonly note: NoteReplies | null;
+  readonly standing: 'sending' | 'waiting';
+}
+
+export interface NoteReplies {
+  readonly mail: string;
+  readonly name: string;
+}
+
+export interface TalkPicture {
+  readonly conversation: ConversationFacts | null;
+  readonly entries: readonly VisitorEntry[];
+  readonly outbox: readonly Outgoing[];
+  readonly isConnected: boolean;
+  /** What the server would not take: back to the field it came from. */
+  readonly refused: Outgoing | null;
+}
+
+export interface Talk {
+  picture(): TalkPicture;
+  /** Reads what stands, if this visitor has written before. */
+  begin(): Promise<void>;
+  send(body: string): void;
+  leaveNote(body: string, replies: NoteReplies): void;
+  end(): Promise<void>;
+  takeBackRefused(): void;
+  /** Everything here has been before the visitor's eyes. */
+  sawAll(): void;
+  /** Keeps the stream while the window is open or a conversation runs. */
+  setListening(value: boolean): void;
+}
+
+const RETRY_MS = [1000, 2000, 4000, 8000, 15000, 30000] as const;
+
+/** The visitor's side of a conversation: an outbox that loses nothing, and a stream that resumes where it broke. */
+export function talkWith(port: PanelPort, onChange: () => void): Talk {
+  let conversation: ConversationFacts | null = null;
+  let entries: readonly VisitorEntry[] = [];
+  let outbox: readonly Outgoing[] = [];
+  let refused: Outgoing | null = null;
+  /** Made before the first message, kept once it is acknowledged: sending it again cannot make a second visitor. */
+  let pendingToken: string | null = null;
+  let isSending = false;
+  let isConnected = true;
+  let stream: AbortController | null = null;
+  let lastId = 0;
+  let seenSeq = 0;
+  let isFirst = true;
+
+  const changed = (): void => {
+    const unread = entries.filter((entry) => entry.author === 'person' && entry.seq > seenSeq).length;
+    port.hearConversation(conversation, unread);
+    onChange();
+  };
+
+  /** An answer holds one entry only, so it never moves the place the stream resumes from. */
+  const take = (talk: VisitorTalk): void => {
+    conversation = talk.conversation;
+    entries = mergeEntries(entries, talk.entries);
+  };
+
+  const headers = (): Record<string, string> => {
+    const { token } = port.memory.read();
+    return token === null ? {} : { Authorization: `Bearer ${token}` };
+  };
+
+  const post = (path: string, body: unknown): Promise<Response> =>
+    fetch(`${port.base}/${path}`, {
+      method: 'POST',
+      credentials: 'omit',
+      headers: { 'Content-Type': 'application/json', ...headers() },
+      body: JSON.stringify(body),
+    });
+
+  /** Sends the outbox, oldest first, one at a time; tries again until the server has taken or refused each. */
+  const drain = async (): Promise<void> => {
+    if (isSending) return;
+    isSending = true;
+    for (let tries = 0; outbox.length > 0;) {
+      const [next] = outbox as [Outgoing];
+      const outcome = await offer(next);
+      if (outcome === 'later') {
+        outbox = outbox.map((one) => ({ ...one, standing: 'waiting' }));
+        changed();
+        await pause(RETRY_MS[Math.min(tries++, RETRY_MS.length - 1)] ?? 30000);
+        continue;
+      }
+      tries = 0;
+      outbox = outbox.slice(1);
+      if (outcome === 'refused') refused = next;
+      changed();
+    }
+    isSending = false;
+  };
+
+  const offer = async (one: Outgoing): Promise<'taken' | 'refused' | 'later'> => {
+    const newToken = port.memory.read().token === null ? (pendingToken ??= newSecret()) : undefined;
+    const said = {
+      newToken,
+      clientId: one.clientId,
+      body: one.body,
+      page: port.page().slice(0, 2048),
+      design: port.designName(),
+      locale: port.frame.root.lang,
+      widget: port.frame.launcher.dataset.widget ?? '',
+    };
+    try {
+      const response = await post(one.note === null ? 'messages' : 'notes', one.note === null ? said : { ...said, ...one.note });
+      if (response.status === 401) {
+        port.memory.happen({ kind: 'token-refused' });
+        pendingToken = null;
+        return 'later';
+      }
+      if (response.status === 429 || response.status >= 500) return 'later';
+      if (!response.ok) return 'refused';
+      const answer = (await response.json()) as SentAnswer;
+      if (newToken !== undefined) port.memory.happen({ kind: 'wrote', token: newToken });
+      take(answer);
+      restartStream(newToken !== undefined);
+      port.setAsksAgain(false);
+      return 'taken';
+    } catch {
+      return 'later';
+    }
+  };
+
+  const add = (body: string, note: NoteReplies | null): void => {
+    outbox = [...outbox, { clientId: newClientId(), body, note, standing: 'sending' }];
+    changed();
+    void drain();
+  };
+
+  /** Keeps one stream; each break resumes after the last id, later and later. */
+  const run = async (own: AbortController): Promise<void> => {
+    for (let tries = 0; !own.signal.aborted;) {
+      try {
+        const response = await fetch(`${port.base}/stream`, {
+          credentials: 'omit',
+          signal: own.signal,
+          headers: { ...headers(), 'Last-Event-ID': String(lastId) },
+        });
+        if (response.status === 401) port.memory.happen({ kind: 'token-refused' });
+        if (!response.ok || response.body === null) throw new Error(`The stream answered ${response.status}.`);
+        tries = 0;
+        setConnected(true);
+        await readAll(response.body, hear);
+      } catch {
+        // Fall through: the stream is opened again below.
+      }
+      if (own.signal.aborted) return;
+      setConnected(false);
+      await pause(RETRY_MS[Math.min(tries++, RETRY_MS.length - 1)] ?? 30000);
+    }
+  };
+
+  const setConnected = (value: boolean): void => {
+    if (isConnected === value) return;
+    isConnected = value;
+    changed();
+  };
+
+  const hear = (name: string, id: string | null, data: string): void => {
+    if (name === 'beat') return port.hearTeams(null, port.surroundings.now());
+    const heard: unknown = JSON.parse(data);
+    if (name === 'teams') return port.hearTeams((heard as { teams: Record<string, TeamState> }).teams, port.surroundings.now());
+    if (name === 'reload') return void begin();
+    if (name === 'conversation') conversation = heard as ConversationFacts;
+    if (name === 'entry') {
+      entries = mergeEntries(entries, [heard as VisitorEntry]);
+      lastId = Math.max(lastId, Number(id ?? 0));
+    }
+    changed();
+  };
+
+  const restartStream = (hasNewToken: boolean): void => {
+    if (!hasNewToken || stream === null) return;
+    stream.abort();
+    stream = new AbortController();
+    void run(stream);
+  };
+
+  const begin = async (): Promise<void> => {
+    if (port.memory.read().token === null) return;
+    const response = await fetch(`${port.base}/conversation`, { credentials: 'omit', headers: headers() });
+    if (response.status === 401) port.memory.happen({ kind: 'token-refused' });
+    if (!response.ok) return;
+    const talk = (await response.json()) as VisitorTalk | { conversation: null };
+    if (talk.conversation !== null) take(talk);
+    lastId = Math.max(lastId, ...entries.map(({ id }) => id));
+    if (isFirst) seenSeq = Math.max(0, ...entries.map(({ seq }) => seq));
+    isFirst = false;
+    changed();
+  };
+
+  return {
+    picture: () => ({ conversation, entries, outbox, isConnected, refused }),
+    begin,
+    send: (body) => add(body, null),
+    leaveNote: (body, replies) => add(body, replies),
+    end: async () => {
+      const response = await post('end', {});
+      if (response.ok) take((await response.json()) as VisitorTalk);
+      changed();
+    },
+    takeBackRefused: () => {
+      refused = null;
+    },
+    sawAll: () => {
+      seenSeq = Math.max(seenSeq, ...entries.map(({ seq }) => seq));
+    },
+    setListening: (value) => {
+      if (value === (stream !== null)) return;
+      stream?.abort();
+      stream = value ? new AbortController() : null;
+      if (stream !== null) void run(stream);
+    },
+  };
+}
+
+async function readAll(body: ReadableStream<Uint8Array>, hear: (name: string, id: string | null, data: string) => void): Promise<void> {
+  const cut = eventCutter(({ name, id, data }) => hear(name, id, data));
+  const decoder = new TextDecoder();
+  const reader = body.getReader();
+  for (let part = await reader.read(); !part.done; part = await reader.read()) cut(decoder.decode(part.value, { stream: true }));
+}
+
+function pause(ms: number): Promise<void> {
+  return new Promise((resolve) => setTimeout(resolve, ms));
+}

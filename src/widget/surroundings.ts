@@ -1,0 +1,32 @@
+import type { EpochMs } from '../core/model/units';
+
+export type Off = () => void;
+
+/**
+ * Everything the runtime knows of where it stands. The page gives one of these, the stage another, so that a tile can
+ * be a phone at night in Arabic.
+ */
+export interface Surroundings {
+  /** Where to paint: a shadow root of our own. */
+  readonly root: ShadowRoot;
+  /** The server's time, carried by a monotonic clock ([L4]). */
+  now(): EpochMs;
+  /** Calls once at an instant; at once where it has passed. */
+  wakeAt(instant: EpochMs, call: () => void): Off;
+  /** CSS pixels of the space the widget stands in. */
+  width(): number;
+  device(): 'desktop' | 'tablet' | 'phone';
+  scheme(): 'day' | 'evening';
+}
+
+/** Listens, and gives the way to stop. */
+export function listen(target: EventTarget, kind: string, call: (event: Event) => void, options?: AddEventListenerOptions): Off {
+  target.addEventListener(kind, call, options);
+  return () => target.removeEventListener(kind, call, options);
+}
+
+/** Tells a phone from the rest by the space there is, not by its name. */
+export function deviceOf(width: number, height: number): 'desktop' | 'tablet' | 'phone' {
+  if (Math.min(width, height) < 500) return 'phone';
+  return width < 1000 ? 'tablet' : 'desktop';
+}

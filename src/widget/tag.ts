@@ -1,0 +1,23 @@
+/** What the snippet says (widget.md). */
+export interface Tag {
+  readonly siteKey: string;
+  /** Origin of our server, from the script's own address. */
+  readonly origin: string;
+  readonly widget: string | null;
+  readonly lang: string | null;
+  readonly consent: 'wait' | 'given' | null;
+}
+
+/** Reads our own tag; null where it names no site. */
+export function readTag(script: HTMLScriptElement | null): Tag | null {
+  const siteKey = script?.dataset.site ?? '';
+  if (script === null || !/^[a-z0-9]{12}$/.test(siteKey)) return null;
+  const consent = script.dataset.consent;
+  return {
+    siteKey,
+    origin: new URL(script.src).origin,
+    widget: script.dataset.widget ?? null,
+    lang: script.dataset.lang ?? null,
+    consent: consent === 'wait' || consent === 'given' ? consent : null,
+  };
+}

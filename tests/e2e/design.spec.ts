@@ -1,0 +1,235 @@
+import { readFileSync, readdirSync, statSync } from 'node:fs';
+import { join } from 'node:path';
+import type { Page } from '@playwright/test';
+import { enterAs, expect, test, useHouse, visit } from './house';
+
+const house = useHouse();
+
+const stage = (page: Page) => page.getByRole('region', { name: 'Stage' });
+const stone = (page: Page, name: string) =>
+  page.getByRole('navigation', { name: 'Path' }).getByRole('button', { name: new RegExp(`^${name}`) });
+const isSaved = (page: Page) => expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible();
+
+/** Edits a text where it stands on the stage. */
+async function editOnStage(page: Page, name: string, text: string): Promise<void> {
+  await stage(page)
+    .getByRole('button', { name: new RegExp(name) })
+    .first()
+    .click();
+  const field = page.getByRole('textbox', { name: new RegExp(name) });
+  await field.fill(text);
+  await field.press('Escape');
+}
+
+async function publish(page: Page): Promise<void> {
+  await page.getByRole('button', { name: /^Publish \d/ }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Publish', exact: true }).click();
+  await expect(page.getByText(/Version \d+ is live\./)).toBeVisible();
+}
+
+function filesIn(dir: string): Record<string, string> {
+  return Object.fromEntries(
+    readdirSync(dir, { recursive: true, encoding: 'utf8' })
+      .filter((name) => statSync(join(dir, name)).isFile())
+      .map((name) => [name, readFileSync(join(dir, name), 'utf8')]),
+  );
+}
+
+test('colour, corner and words reach the stage at once, the draft soon, and visitors with Publish; the tag stays as it was pasted', async ({
+  browser,
+}) => {
+  const before = filesIn(house.siteDir);
+  const page = await enterAs(browser, house, 'design');
+  await stone(page, 'At the door').click();
+  await page.getByRole('tab', { name: 'Everywhere' }).click();
+  await page.getByRole('textbox', { name: 'Brand colour' }).fill('#e79a1b');
+  await expect(page.getByText(/Dark text on it: \d+\.\d:1/)).toBeVisible();
+  await expect(stage(page).locator('sunny-porch .head')).toHaveCSS('background-color', 'rgb(231, 154, 27)');
+  await page.getByRole('textbox', { name: 'Brand colour' }).fill('#2f6f8f');
+  await page.getByRole('radio', { name: 'lower left' }).click();
+  await editOnStage(page, 'Greeting', 'Good evening from the island.');
+  await expect(stage(page).locator('sunny-porch [data-say=greeting]')).toHaveText('Good evening from the island.');
+  await stone(page, 'Passing by').click();
+  await isSaved(page);
+
+  const visitor = await visit(browser, `${house.site}/tonight`);
+  await expect(visitor.launcher).toHaveCSS('background-color', 'rgb(122, 46, 93)');
+  await page.getByRole('button', { name: /^Publish 3 changes/ }).click();
+  const dialog = page.getByRole('dialog');
+  await expect(dialog).toContainText('Brand colour: #7a2e5d → #2f6f8f');
+  await expect(dialog).toContainText('Launcher moves to the lower left');
+  await expect(dialog).toContainText('→ “Good evening from the island.”');
+  await dialog.getByRole('button', { name: 'Publish', exact: true }).click();
+  await expect(page.getByText('Version 2 is live.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Nothing to publish' })).toBeDisabled();
+
+  await visitor.page.reload();
+  await expect(visitor.launcher).toHaveCSS('background-color', 'rgb(47, 111, 143)');
+  const box = await visitor.launcher.boundingBox();
+  expect(box?.x).toBe(20);
+  expect(filesIn(house.siteDir)).toEqual(before);
+});
+
+test('the words on the launcher are edited where they stand, and a text without its other brace is not saved', async ({ browser }) => {
+  const page = await enterAs(browser, house, 'design');
+  await stone(page, 'Passing by').click();
+  await editOnStage(page, 'Words on the launcher', 'Write to us');
+  await expect(stage(page).locator('sunny-porch .words')).toHaveText('Write to us');
+  await isSaved(page);
+  await stage(page)
+    .getByRole('button', { name: /Words on the launcher/ })
+    .first()
+    .click();
+  const field = page.getByRole('textbox', { name: /Words on the launcher/ });
+  await field.fill('Write {to us');
+  await expect(page.getByText('A brace { or } is without its other half. Not saved yet.')).toBeVisible();
+  await expect(stage(page).locator('sunny-porch .words')).toHaveText('Write to us');
+  await field.fill('Write {nobody} today');
+  await expect(page.getByText(/\{nobody\} is not known here/)).toBeVisible();
+});
+
+test('undo and redo, by button and by keyboard, survive a reload', async ({ browser }) => {
+  const page = await enterAs(browser, house, 'design');
+  await page.getByRole('tab', { name: 'Everywhere' }).click();
+  const colour = page.getByRole('textbox', { name: 'Brand colour' });
+  const first = await colour.inputValue();
+  await page.getByRole('button', { name: '#5b6b2d' }).click();
+  await isSaved(page);
+  await page.reload();
+  await page.getByRole('tab', { name: 'Everywhere' }).click();
+  await expect(colour).toHaveValue('#5b6b2d');
+  await page.getByRole('button', { name: 'Undo: brand colour' }).click();
+  await expect(colour).toHaveValue(first);
+  await page.getByRole('tab', { name: 'Everywhere' }).focus();
+  await page.keyboard.press('Control+Shift+Z');
+  await expect(colour).toHaveValue('#5b6b2d');
+  await page.keyboard.press('Control+z');
+  await expect(colour).toHaveValue(first);
+  await isSaved(page);
+});
+
+test('the server is killed before a save is answered: not saved is said, and the change is stored when it is back', async ({ browser }) => {
+  const page = await enterAs(browser, house, 'design');
+  await stone(page, 'At the door').click();
+  await house.kill();
+  await editOnStage(page, 'Greeting', 'Written while the power was off.');
+  await expect(page.getByRole('status').filter({ hasText: 'not saved' })).toBeVisible();
+  await expect(stage(page).locator('sunny-porch [data-say=greeting]')).toHaveText('Written while the power was off.');
+  await house.restart();
+  await expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible({ timeout: 20_000 });
+  await page.reload();
+  await stone(page, 'At the door').click();
+  await expect(stage(page).locator('sunny-porch [data-say=greeting]')).toHaveText('Written while the power was off.');
+});
+
+test('a session that ran out: sign in where one was, the draft intact', async ({ browser }) => {
+  const page = await enterAs(browser, house, 'design');
+  await page.getByRole('tab', { name: 'Everywhere' }).click();
+  await page.context().clearCookies();
+  await page.getByRole('button', { name: '#34518c' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Your session has ended' });
+  await expect(dialog).toBeVisible();
+  await dialog.getByLabel('Your e-mail').fill('ines@farrowisle.example');
+  await dialog.getByLabel('Password').fill('clear skies tonight');
+  await dialog.getByRole('button', { name: 'Sign in' }).click();
+  await expect(dialog).toBeHidden();
+  await expect(page.getByRole('textbox', { name: 'Brand colour' })).toHaveValue('#34518c');
+  await isSaved(page);
+  await page.reload();
+  await page.getByRole('tab', { name: 'Everywhere' }).click();
+  await expect(page.getByRole('textbox', { name: 'Brand colour' })).toHaveValue('#34518c');
+});
+
+test('two people at once: each other’s changes are kept, and undo is not lost', async ({ browser }) => {
+  const first = await enterAs(browser, house, 'design');
+  const second = await enterAs(browser, house, 'design');
+  await first.getByRole('tab', { name: 'Everywhere' }).click();
+  await second.getByRole('tab', { name: 'Everywhere' }).click();
+  await first.getByRole('button', { name: '#b4472b' }).click();
+  await isSaved(first);
+  await second.getByRole('radio', { name: 'upper right' }).click();
+  await isSaved(second);
+  await expect(second.getByRole('textbox', { name: 'Brand colour' })).toHaveValue('#b4472b');
+  await first.reload();
+  await first.getByRole('tab', { name: 'Everywhere' }).click();
+  await expect(first.getByRole('radio', { name: 'upper right' })).toBeChecked();
+});
+
+test('the circumstances ask the engine: another page, another language, somebody in or not, and Because says why', async ({ browser }) => {
+  const page = await enterAs(browser, house, 'design');
+  const because = page.getByRole('region', { name: 'Because' });
+  await expect(because).toContainText('“Everywhere” takes /');
+  await page.getByRole('button', { name: /^On the page/ }).click();
+  await page.getByLabel('Page', { exact: true }).fill('/privacy');
+  await page.getByRole('button', { name: 'Look there' }).click();
+  await expect(because).toContainText('no widget is meant for /privacy');
+  await expect(stone(page, 'At the door')).toHaveAccessibleName(/not on this page/);
+  await because.getByRole('button', { name: /reason/ }).click();
+  await expect(page.getByRole('dialog', { name: 'All reasons' })).toContainText('“Everywhere” is never shown on /privacy');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: /^On the page/ }).click();
+  await page.getByLabel('Page', { exact: true }).fill('/tonight');
+  await page.getByLabel('Page', { exact: true }).press('Enter');
+
+  await page.getByRole('button', { name: /^Who is in/ }).click();
+  await page.getByRole('menuitem', { name: 'somebody in' }).click();
+  await expect(because).toContainText('somebody of Night desk is in');
+  await expect(stone(page, 'Nobody home')).toHaveAccessibleName(/not while somebody is in/);
+  await page.getByRole('button', { name: /^Language/ }).click();
+  await page.getByRole('menuitem', { name: 'العربية' }).click();
+  await stone(page, 'At the door').click();
+  await expect(stage(page).locator('sunny-porch .root')).toHaveAttribute('dir', 'rtl');
+});
+
+test('by keyboard alone: along the path, between its lanes, to the stage, and a text changed', async ({ browser }) => {
+  const page = await enterAs(browser, house, 'design?moment=passing-by');
+  await stone(page, 'Passing by').focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(stone(page, 'At the door')).toBeFocused();
+  await page.keyboard.press('ArrowDown');
+  await expect(stone(page, 'Nobody home')).toBeFocused();
+  await page.keyboard.press('ArrowRight');
+  await expect(stone(page, 'Note left')).toBeFocused();
+  await page.keyboard.press('ArrowUp');
+  await expect(stone(page, 'Talking')).toBeFocused();
+  await page.keyboard.press('ArrowLeft');
+  await page.keyboard.press('ArrowLeft');
+  await expect(stone(page, 'At the door')).toHaveAttribute('aria-current', 'true');
+  await page.keyboard.press('Enter');
+  await expect(stage(page).getByRole('button', { name: /Title/ })).toBeFocused();
+  await page.keyboard.press('b');
+  await expect(page.getByRole('dialog', { name: 'All reasons' })).toBeVisible();
+});
+
+test('for a screen reader the path is one ordered list in visit order, with its ways as leads to', async ({ browser }) => {
+  const page = await enterAs(browser, house, 'design');
+  const stones = page.getByRole('navigation', { name: 'Path' }).getByRole('list').first().getByRole('button');
+  await expect(stones).toHaveCount(7);
+  const names = await stones.evaluateAll((all) => all.map((one) => one.getAttribute('aria-label') ?? ''));
+  expect(names.map((name) => name.split('.')[0])).toEqual([
+    'Passing by',
+    'At the door',
+    'Waiting',
+    'Talking',
+    'Goodbye',
+    'Nobody home',
+    'Note left',
+  ]);
+  expect(names[0]).toContain('leads to At the door: clicks the launcher');
+  expect(names[2]).toContain('leads to Talking: somebody answers');
+});
+
+test('publishing what somebody else changed meanwhile is refused until it was looked at', async ({ browser }) => {
+  const page = await enterAs(browser, house, 'design');
+  await page.getByRole('tab', { name: 'Everywhere' }).click();
+  await page.getByRole('button', { name: '#4b3f8f' }).click();
+  await isSaved(page);
+  await page.getByRole('button', { name: /^Publish \d/ }).click();
+  const other = await enterAs(browser, house, 'design');
+  await other.getByRole('tab', { name: 'Everywhere' }).click();
+  await other.getByRole('button', { name: '#3b4540' }).click();
+  await isSaved(other);
+  await page.getByRole('dialog').getByRole('button', { name: 'Publish', exact: true }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'Nothing was published' })).toBeVisible();
+  await publish(other);
+});

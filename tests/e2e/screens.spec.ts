@@ -1,0 +1,91 @@
+import { beIn, enterAs, expect, expectNoAxe, expectNoSidewaysScroll, test, useHouse } from './house';
+
+const house = useHouse();
+const SCREENS = ['today', 'design', 'rehearse', 'install', 'conversations', 'answers', 'results', 'team'] as const;
+const VIEWS = [
+  { name: 'at 1280×800, light', viewport: { width: 1280, height: 800 }, colorScheme: 'light' },
+  { name: 'at 1024×768, evening', viewport: { width: 1024, height: 768 }, colorScheme: 'dark' },
+  { name: 'at 390×844, light', viewport: { width: 390, height: 844 }, colorScheme: 'light' },
+  { name: 'at 390×844, evening', viewport: { width: 390, height: 844 }, colorScheme: 'dark' },
+] as const;
+
+for (const { name, ...view } of VIEWS) {
+  test(`no screen has anything for axe, scrolls sideways or logs an error ${name}`, async ({ browser }) => {
+    const page = await enterAs(browser, house, 'today', view);
+    const errors: string[] = [];
+    page.on('console', (message) => message.type() === 'error' && errors.push(message.text()));
+    page.on('pageerror', (error) => errors.push(error.message));
+    for (const screen of SCREENS) {
+      await page.goto(`${house.app}/s/${house.siteKey}/${screen}`);
+      await expect(page.getByRole('heading', { level: 1 })).toBeAttached();
+      await expect(page.getByRole('progressbar')).toHaveCount(0);
+      await expectNoAxe(page, screen);
+      await expectNoSidewaysScroll(page);
+    }
+    expect(errors).toEqual([]);
+  });
+}
+
+test('every stone of the path and a chosen conversation have nothing for axe either', async ({ browser }) => {
+  const page = await enterAs(browser, house, 'design');
+  for (const stone of ['Passing by', 'At the door', 'Waiting', 'Talking', 'Goodbye', 'Nobody home', 'Note left']) {
+    await page
+      .getByRole('navigation', { name: 'Path' })
+      .getByRole('button', { name: new RegExp(`^${stone}`) })
+      .click();
+    await expectNoAxe(page, stone);
+  }
+  await page.goto(`${house.app}/s/${house.siteKey}/conversations`);
+  await page.getByRole('navigation', { name: 'Conversations' }).getByRole('button').first().click();
+  await expect(page.getByRole('log', { name: 'Messages' })).toBeVisible();
+  await expectNoAxe(page, 'a conversation');
+});
+
+test('the palette finds a setting by the trade’s word and leads there; the sheet shows all keys', async ({ browser }) => {
+  const page = await enterAs(browser, house, 'today');
+  for (const [word, place, lands] of [
+    ['offline form', 'Note form, for when nobody is home', /design\?moment=nobody-home$/],
+    ['embed', 'The tag', /install$/],
+    ['working hours', 'Team & hours', /team$/],
+    ['inbox', 'Conversations', /conversations$/],
+    ['theme', 'Brand colour', /design\?side=everywhere$/],
+  ] as const) {
+    await page.keyboard.press('Control+k');
+    await page.getByPlaceholder(/Where to\?/).fill(word);
+    await expect(page.getByRole('option', { name: place })).toBeVisible();
+    await page.keyboard.press('Enter');
+    await expect(page).toHaveURL(lands);
+  }
+  await page.getByRole('heading', { level: 1 }).first().waitFor({ state: 'attached' });
+  await page.keyboard.press('Shift+?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('Design: undo');
+  await expectNoAxe(page, 'the sheet of keys');
+});
+
+test('a responder sees no Design, and its address says so', async ({ browser }) => {
+  const page = await enterAs(browser, house, 'today', { who: 'Rui' });
+  await expect(page.getByRole('link', { name: 'Conversations' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Design' })).toHaveCount(0);
+});
+
+test('the theme that was chosen stays, and the lamp stands with its word', async ({ browser }) => {
+  const page = await enterAs(browser, house, 'today', { colorScheme: 'light' });
+  await beIn(page, true);
+  await expect(page.getByRole('banner')).toContainText('Somebody is in');
+  await page.getByRole('button', { name: /^Account of/ }).click();
+  await page.getByRole('menuitem', { name: 'Evening' }).click();
+  await expect(page.locator('html')).toHaveAttribute('data-scheme', 'dark');
+  await page.reload();
+  await expect(page.locator('html')).toHaveAttribute('data-scheme', 'dark');
+  await beIn(page, false);
+});
+
+test('an address of somebody else’s site, and one that leads nowhere, say so and lead home', async ({ browser }) => {
+  const page = await enterAs(browser, house, 'today');
+  for (const address of [`${house.app}/s/zzzzzzzzzzzz/today`, `${house.app}/nowhere`]) {
+    expect((await page.goto(address))?.status()).toBe(404);
+    await expect(page.getByRole('heading', { name: 'There is nothing here' })).toBeVisible();
+  }
+  await page.getByRole('link', { name: 'To your own porch' }).click();
+  await expect(page).toHaveURL(/\/today$/);
+});

@@ -1,0 +1,265 @@
+import type { Browser, Page } from '@playwright/test';
+import { type Visitor, beIn, enterAs, expect, expectNoAxe, expectNoSidewaysScroll, test, useHouse, visit } from './house';
+
+const house = useHouse();
+
+const deskEntries = (page: Page) =>
+  page.locator('[role=log] [data-entry]').evaluateAll((all) => all.map((one) => (one as HTMLElement).dataset.entry ?? ''));
+
+/** Inês at her desk, who is in. */
+async function openDesk(browser: Browser): Promise<Page> {
+  const desk = await enterAs(browser, house, 'conversations');
+  await beIn(desk, true);
+  return desk;
+}
+
+/** Finds the visitor's conversation in the list by what they said. */
+async function choose(desk: Page, text: string): Promise<void> {
+  await desk.getByRole('navigation', { name: 'Conversations' }).getByText(text).click();
+  await expect(desk.getByRole('log', { name: 'Messages' }).getByText(text)).toBeVisible();
+}
+
+async function answer(desk: Page, text: string): Promise<void> {
+  await desk.getByLabel('Write').fill(text);
+  await desk.getByRole('button', { name: 'Send', exact: true }).click();
+  await expect(desk.getByRole('log', { name: 'Messages' }).getByText(text)).toBeVisible();
+}
+
+async function expectEqualLists(visitor: Visitor, desk: Page): Promise<void> {
+  await expect.poll(() => visitor.entries()).not.toEqual([]);
+  await expect.poll(async () => JSON.stringify(await visitor.entries())).toBe(JSON.stringify(await deskEntries(desk)));
+}
+
+test('a question travels through the whole house and back, without a reload on either side', async ({ browser }) => {
+  const desk = await openDesk(browser);
+  const visitor = await visit(browser, `${house.site}/tonight`);
+  await expect(visitor.launcher.locator('[data-lamp]')).toHaveAttribute('data-lamp', 'lit');
+  await visitor.launcher.click();
+  await expect(visitor.window).toContainText('Somebody is in');
+  await visitor.say('Is the last ferry back after the late look?');
+  await expect(visitor.window).toHaveAttribute('data-moment', 'waiting');
+
+  await choose(desk, 'Is the last ferry back after the late look?');
+  await expect(desk.getByRole('log')).toContainText('/tonight');
+  await answer(desk, 'It is, at twenty to one.');
+  await expect(visitor.window.getByText('It is, at twenty to one.')).toBeVisible();
+  await expect(visitor.window).toHaveAttribute('data-moment', 'talking');
+  await expect(visitor.window.getByRole('heading')).toContainText('Farrow Isle Observatory');
+
+  await visitor.say('Lovely, thank you.');
+  await expect(desk.getByRole('log').getByText('Lovely, thank you.')).toBeVisible();
+  await expectEqualLists(visitor, desk);
+
+  await desk.getByRole('button', { name: 'End', exact: true }).click();
+  await expect(visitor.window).toHaveAttribute('data-moment', 'goodbye');
+  await expect(visitor.window).toContainText('Inês Matos has said goodbye.'.replace('Inês Matos', '\u2068Inês Matos\u2069'));
+
+  const before = await visitor.entries();
+  await visitor.page.reload();
+  await visitor.launcher.click();
+  await expect.poll(() => visitor.entries()).toEqual(before);
+  await desk.reload();
+  await choose(desk, 'Lovely, thank you.');
+  await expect.poll(() => deskEntries(desk)).toEqual(before);
+  expect(visitor.errors).toEqual([]);
+});
+
+test('the visitor ends it, asks something else, and the same conversation goes on', async ({ browser }) => {
+  const desk = await openDesk(browser);
+  const visitor = await visit(browser, `${house.site}/telescopes`);
+  await visitor.launcher.click();
+  await visitor.say('How large is the big mirror?');
+  await choose(desk, 'How large is the big mirror?');
+  await answer(desk, 'Sixty centimetres.');
+  await visitor.window.getByRole('button', { name: 'End the conversation' }).click();
+  await expect(visitor.window).toContainText('You have ended the conversation.');
+  await expect(desk.getByRole('log')).toContainText('The visitor ended the conversation');
+  await visitor.window.getByRole('button', { name: 'Ask something else' }).click();
+  await expect(visitor.window).toHaveAttribute('data-moment', 'at-the-door');
+  await visitor.say('And the small one?');
+  await expect(desk.getByRole('log').getByText('And the small one?')).toBeVisible();
+  await expectEqualLists(visitor, desk);
+});
+
+test('[M7] a reload in the middle repeats no line and loses none; a second tab shows the same', async ({ browser }) => {
+  const desk = await openDesk(browser);
+  const visitor = await visit(browser, `${house.site}/visit/access`);
+  await visitor.launcher.click();
+  await visitor.say('Is the lawn level?');
+  await choose(desk, 'Is the lawn level?');
+  await answer(desk, 'It is.');
+  await expect(visitor.window.getByText('It is.')).toBeVisible();
+  const before = await visitor.entries();
+  await visitor.page.reload();
+  await visitor.launcher.click();
+  await expect.poll(() => visitor.entries()).toEqual(before);
+  await expect(visitor.window.getByText('is here.')).toHaveCount(1);
+  const tab = await visitor.page.context().newPage();
+  await tab.goto(`${house.site}/`);
+  await tab.locator('sunny-porch .launcher').click();
+  await expect(tab.locator('sunny-porch [data-entry]')).toHaveCount(before.length);
+});
+
+test('a closed window counts what was answered meanwhile', async ({ browser }) => {
+  const desk = await openDesk(browser);
+  const visitor = await visit(browser, `${house.site}/sky-log/3`);
+  await visitor.launcher.click();
+  await visitor.say('What are shearwaters?');
+  await choose(desk, 'What are shearwaters?');
+  await visitor.window.getByRole('button', { name: 'Close' }).click();
+  await expect(visitor.window).toBeHidden();
+  await answer(desk, 'Sea birds that come home by night.');
+  await expect(visitor.launcher).toHaveAccessibleName(/^1 new message from/);
+  await visitor.launcher.click();
+  await visitor.window.getByRole('button', { name: 'Close' }).click();
+  await expect(visitor.launcher).toHaveAccessibleName(/^Ask/);
+});
+
+test('nobody in: no lamp, no word of a person, and a note that is kept and stands in Conversations', async ({ browser }) => {
+  const desk = await enterAs(browser, house, 'conversations');
+  await beIn(desk, false);
+  const visitor = await visit(browser, `${house.site}/telescopes/loan`);
+  await expect(visitor.launcher.locator('[data-lamp]')).toHaveAttribute('data-lamp', 'unlit');
+  await expect(visitor.launcher).toHaveAccessibleName(/^Leave/);
+  await visitor.launcher.click();
+  await expect(visitor.window).toHaveAttribute('data-moment', 'nobody-home');
+  await visitor.window.getByRole('button', { name: 'Leave the note' }).click();
+  await expect(visitor.window.getByRole('alert').first()).toContainText('Write a line or two first.');
+  await visitor.window.getByLabel('Your note').fill('May I borrow a telescope in August?');
+  await visitor.window.getByLabel('Your e-mail').fill('joana@');
+  await visitor.window.getByRole('button', { name: 'Leave the note' }).click();
+  await expect(visitor.window.getByRole('alert')).toContainText('Something is missing around the @.');
+  await visitor.window.getByLabel('Your e-mail').fill('joana@example.org');
+  await visitor.window.getByRole('button', { name: 'Leave the note' }).click();
+  await expect(visitor.window).toHaveAttribute('data-moment', 'note-left');
+  await expect(visitor.window).toContainText('joana@example.org');
+  await expect(desk.getByRole('region', { name: /^Notes/ }).getByText('May I borrow a telescope in August?')).toBeVisible();
+});
+
+test('[M5] everybody leaves while the question waits: it goes into the note, and half-written text stays', async ({ browser }) => {
+  const desk = await openDesk(browser);
+  const visitor = await visit(browser, `${house.site}/eclipse-2027`);
+  await visitor.launcher.click();
+  await visitor.say('Do we need filters?');
+  await visitor.field.fill('And where do we');
+  await beIn(desk, false);
+  await expect(visitor.window).toHaveAttribute('data-moment', 'nobody-home');
+  await expect(visitor.window).toContainText('What you have written is kept.');
+  await expect(visitor.window.getByLabel('Your note')).toHaveValue('And where do we');
+  await beIn(desk, true);
+  await expect(visitor.window).toHaveAttribute('data-moment', 'waiting');
+  await expect(visitor.field).toHaveValue('And where do we');
+});
+
+test('by keyboard alone: to the launcher, into the window, a question sent, and back to where one was', async ({ browser }) => {
+  await openDesk(browser);
+  const visitor = await visit(browser, `${house.site}/volunteer`);
+  await expect(visitor.launcher).toBeVisible();
+  for (let count = 0; count < 40 && !(await visitor.launcher.evaluate((one) => one.matches(':focus'))); count++)
+    await visitor.page.keyboard.press('Tab');
+  await expect(visitor.launcher).toBeFocused();
+  await expect(visitor.launcher).toHaveAttribute('aria-expanded', 'false');
+  await visitor.page.keyboard.press('Enter');
+  await expect(visitor.field).toBeFocused();
+  await visitor.page.keyboard.type('Whom do I ask');
+  await visitor.page.keyboard.press('Shift+Enter');
+  await visitor.page.keyboard.type('on a Sunday?');
+  await visitor.page.keyboard.press('Enter');
+  await expect(visitor.window.locator('[data-entry]')).toContainText('Whom do I ask');
+  await visitor.page.keyboard.press('Escape');
+  await expect(visitor.window).toBeHidden();
+  await expect(visitor.launcher).toBeFocused();
+});
+
+test('on a phone the window is the whole screen, focus stays in it, and nothing scrolls sideways', async ({ browser }) => {
+  await openDesk(browser);
+  const visitor = await visit(browser, `${house.site}/tonight`, { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+  const target = await visitor.launcher.boundingBox();
+  expect(Math.min(target?.width ?? 0, target?.height ?? 0)).toBeGreaterThanOrEqual(44);
+  await visitor.launcher.tap();
+  await expect(visitor.field).toBeVisible();
+  expect(await visitor.window.boundingBox()).toEqual({ x: 0, y: 0, width: 390, height: 844 });
+  await visitor.say('On the boat just now, is it dark?');
+  for (let count = 0; count < 12; count++) {
+    await visitor.page.keyboard.press('Tab');
+    expect(await visitor.page.evaluate(() => document.activeElement?.localName)).toBe('sunny-porch');
+  }
+  await expectNoSidewaysScroll(visitor.page);
+  await expectNoAxe(visitor.page, 'the open window on a phone');
+});
+
+test('what is too long stays in the field and is told; the rest of the way is counted', async ({ browser }) => {
+  await openDesk(browser);
+  const visitor = await visit(browser, `${house.site}/tonight`);
+  await visitor.launcher.click();
+  await visitor.field.fill('x'.repeat(4003));
+  await visitor.field.press('Enter');
+  await expect(visitor.window).toContainText('3 characters too many. Nothing is lost.');
+  await expect(visitor.field).toHaveValue('x'.repeat(4003));
+  expect(await visitor.entries()).toEqual([]);
+  await visitor.field.fill('x'.repeat(3990));
+  await expect(visitor.window).toContainText('10 characters left');
+});
+
+test('a line that is cut: what was written is kept, told, and goes out once when it is back', async ({ browser }) => {
+  const desk = await openDesk(browser);
+  const visitor = await visit(browser, `${house.site}/visit/getting-here`);
+  await visitor.launcher.click();
+  await visitor.say('Does the minibus wait?');
+  await house.kill();
+  await visitor.field.fill('We are nine people');
+  await visitor.field.press('Enter');
+  await expect(visitor.window).toContainText('This has not reached us yet.');
+  await expect(desk.getByRole('status').filter({ hasText: 'connection to the server is gone' })).toBeVisible();
+  await house.restart();
+  await expect(visitor.window.locator('[data-entry]', { hasText: 'We are nine people' })).toHaveCount(1, { timeout: 40_000 });
+  await expect(desk.getByRole('navigation', { name: 'Conversations' }).getByText('We are nine people')).toBeVisible({ timeout: 30_000 });
+  await choose(desk, 'We are nine people');
+  await expectEqualLists(visitor, desk);
+});
+
+test('[threat 8] what a visitor sends is text and nothing else, on both sides', async ({ browser }) => {
+  const desk = await openDesk(browser);
+  const dialogs: string[] = [];
+  desk.on('dialog', (dialog) => {
+    dialogs.push(dialog.message());
+    void dialog.dismiss();
+  });
+  const visitor = await visit(browser, `${house.site}/privacy-not/../tonight`);
+  await visitor.launcher.click();
+  const texts = [
+    '<img src=x onerror=alert(1)>',
+    'javascript:alert(1) https://farrowisle.example/',
+    '{siteName} ${1} </script><b>bold</b>',
+    '\u05d0\u202e gnp.exe',
+  ];
+  for (const text of texts) await visitor.say(text.replace('\u202e', ''));
+  await choose(desk, 'gnp.exe');
+  for (const text of texts) await expect(desk.getByRole('log').getByText(text.replace('\u202e', ''), { exact: true })).toBeVisible();
+  expect(await desk.getByRole('log').locator('img, b, a, script').count()).toBe(0);
+  expect(await visitor.window.locator('[role=log] img, [role=log] b, [role=log] a').count()).toBe(0);
+  expect([dialogs, visitor.errors]).toEqual([[], []]);
+});
+
+test('[S7] the closed widget asks the pointer on occasions only: an hour of silence asks nothing, and the lamp goes out after three minutes', async ({
+  browser,
+}) => {
+  await openDesk(browser);
+  const page = await (await browser.newContext()).newPage();
+  const asked: string[] = [];
+  page.on('request', (request) => request.url().endsWith('/live.json') && asked.push(request.url()));
+  await page.clock.install({ time: Date.now() });
+  await page.goto(`${house.site}/tonight`);
+  await page.clock.runFor(4000);
+  const lamp = page.locator('sunny-porch .launcher [data-lamp]');
+  await expect(lamp).toHaveAttribute('data-lamp', 'lit');
+  await page.clock.fastForward(170_000);
+  await expect(lamp).toHaveAttribute('data-lamp', 'lit');
+  await page.clock.fastForward(12_000);
+  await expect(lamp).toHaveAttribute('data-lamp', 'unlit');
+  await expect(page.locator('sunny-porch .launcher')).toHaveAccessibleName(/^Leave/);
+  await page.clock.fastForward(3_600_000);
+  expect(asked).toHaveLength(1);
+  await page.locator('sunny-porch .launcher').hover();
+  await expect.poll(() => asked.length).toBe(2);
+});

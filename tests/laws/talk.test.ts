@@ -1,0 +1,149 @@
+import fc from 'fast-check';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { EMPTY_MEMORY, type Happening, type Memory, remember } from '../../src/core/decide/remember';
+import type { VisitorEntry } from '../../src/core/wire/talk';
+import { mergeEntries } from '../../src/widget/panel/merge';
+import { type Talk, talkWith } from '../../src/widget/panel/talk';
+import type { PanelPort } from '../../src/widget/port';
+import { madeTalk } from '../made/site';
+
+/** What can befall one POST between browser and server. */
+type Fate = 'taken' | 'lost-on-the-way' | 'answer-lost' | 'busy' | 'too-many';
+const FATES: readonly Fate[] = ['taken', 'lost-on-the-way', 'answer-lost', 'busy', 'too-many'];
+
+interface Told {
+  readonly clientId: string;
+  readonly body: string;
+  readonly newToken?: string;
+}
+
+/** A server that stores first and acknowledges second, whose line to the browser is cut as fate has it. */
+function serverWith(fates: readonly Fate[]) {
+  const entries: VisitorEntry[] = [];
+  const tokens = new Set<string>();
+  let turn = 0;
+  const store = ({ clientId, body }: Told): VisitorEntry => {
+    const known = entries.find((entry) => entry.clientId === clientId);
+    if (known !== undefined) return known;
+    const seq = entries.length + 1;
+    const entry: VisitorEntry = { id: seq * 3, seq, kind: 'message', author: 'visitor', clientId, name: null, body, storedMs: 1 };
+    entries.push(entry);
+    return entry;
+  };
+  const json = (status: number, value: unknown) => Promise.resolve(new Response(JSON.stringify(value), { status }));
+  const answer = (input: string, init: RequestInit = {}): Promise<Response> => {
+    if (input.endsWith('/stream')) return Promise.reject(new TypeError('cut'));
+    if (input.endsWith('/conversation')) return json(200, { conversation: madeTalk(), entries });
+    const fate = fates[turn++] ?? 'taken';
+    const told = JSON.parse(init.body as string) as Told;
+    if (fate === 'lost-on-the-way') return Promise.reject(new TypeError('cut'));
+    if (fate === 'busy') return json(503, {});
+    if (fate === 'too-many') return json(429, {});
+    const given = new Headers(init.headers).get('Authorization')?.slice(7) ?? told.newToken ?? '';
+    if (told.newToken === undefined && !tokens.has(given)) return json(401, {});
+    tokens.add(given);
+    const entry = store(told);
+    return fate === 'answer-lost'
+      ? Promise.reject(new TypeError('cut'))
+      : json(200, { conversation: madeTalk(), entries: [entry], state: 'in' });
+  };
+  return { entries, tokens, answer };
+}
+
+function portWith(keep: { memory: Memory }): PanelPort {
+  const nothing = () => undefined;
+  return {
+    frame: { root: { lang: 'en' }, launcher: { dataset: { widget: 'everywhere' } } } as unknown as PanelPort['frame'],
+    surroundings: { now: () => 1 } as PanelPort['surroundings'],
+    base: 'https://porch.example/w/aaaaaaaaaaaa',
+    memory: {
+      read: () => keep.memory,
+      happen: (happening: Happening) => {
+        keep.memory = remember(keep.memory, happening);
+      },
+    },
+    page: () => 'https://farrowisle.example/',
+    hearTeams: nothing,
+    hearConversation: nothing,
+    setAsksAgain: nothing,
+    close: nothing,
+    designName: () => 'd1-0000000000000000',
+  };
+}
+
+describe('the visitor’s side of a conversation', () => {
+  beforeEach(() => void vi.useFakeTimers());
+  afterEach(() => {
+    vi.useRealTimers();
+    vi.unstubAllGlobals();
+  });
+
+  it('law: whatever is cut, each message ends on the server once, in the order it was written, and both lists are equal', async () => {
+    await fc.assert(
+      fc.asyncProperty(
+        fc.array(fc.constantFrom(...FATES), { maxLength: 14 }),
+        fc.array(fc.integer({ min: 0, max: 5000 }), { minLength: 1, maxLength: 5 }),
+        async (fates, pauses) => {
+          const server = serverWith(fates);
+          vi.stubGlobal('fetch', server.answer);
+          const keep = { memory: EMPTY_MEMORY };
+          const talk = talkWith(portWith(keep), () => undefined);
+          for (const [index, pause] of pauses.entries()) {
+            talk.send(`word ${index}`);
+            await vi.advanceTimersByTimeAsync(pause);
+          }
+          await vi.advanceTimersByTimeAsync(10 * 60_000);
+          const words = pauses.map((_, index) => `word ${index}`);
+          expect(server.entries.map(({ body }) => body)).toEqual(words);
+          expect(talk.picture().outbox).toEqual([]);
+          expect(talk.picture().entries).toEqual(server.entries);
+          expect(server.tokens.size).toBe(1);
+          await reloaded(keep, server.entries);
+        },
+      ),
+      { numRuns: 300, seed: 20261124 },
+    );
+  });
+
+  async function reloaded(keep: { memory: Memory }, entries: readonly VisitorEntry[]): Promise<Talk> {
+    const talk = talkWith(portWith(keep), () => undefined);
+    await talk.begin();
+    expect(talk.picture().entries).toEqual(entries);
+    return talk;
+  }
+
+  it('what the server refuses for good comes back to the field, and the next one goes out', async () => {
+    const answers = [new Response('{}', { status: 400 })];
+    const server = serverWith([]);
+    vi.stubGlobal('fetch', (input: string, init: RequestInit) => answers.shift() ?? server.answer(input, init));
+    const talk = talkWith(portWith({ memory: EMPTY_MEMORY }), () => undefined);
+    talk.send('too odd');
+    talk.send('fine');
+    await vi.advanceTimersByTimeAsync(1000);
+    expect(talk.picture().refused?.body).toBe('too odd');
+    expect(server.entries.map(({ body }) => body)).toEqual(['fine']);
+  });
+});
+
+describe('mergeEntries', () => {
+  it('law: merging in any order, any number of times, ends equal', () => {
+    const all = Array.from({ length: 12 }, (_, index): VisitorEntry => ({
+      id: index * 2 + 1,
+      seq: index + 1,
+      kind: 'message',
+      author: 'visitor',
+      clientId: null,
+      name: null,
+      body: `word ${index}`,
+      storedMs: 1,
+    }));
+    fc.assert(
+      fc.property(fc.array(fc.subarray(all), { minLength: 1, maxLength: 8 }), (parts) => {
+        const merged = [...parts, all].reduce<VisitorEntry[]>((known, more) => mergeEntries(known, more), []);
+        expect(merged).toEqual(all);
+        expect(mergeEntries(merged, merged)).toEqual(all);
+      }),
+      { numRuns: 500, seed: 20261124 },
+    );
+  });
+});
