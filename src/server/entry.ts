@@ -11,6 +11,7 @@ import { takeLock } from './lock';
 import { startState } from './start-state';
 import type { State } from './state';
 import { visitorEndpoint } from './visitor/endpoint';
+import { codedFor } from './visitor/file-shelf';
 import { refusal } from './visitor/replies';
 
 /** The one process: visitors and desks are answered here, before Next; pages by Next. */
@@ -41,6 +42,12 @@ async function answer(state: State, request: IncomingMessage, response: ServerRe
   const host = request.headers.host ?? null;
   if (!passesOriginGate({ method: request.method ?? 'GET', path, origin: request.headers.origin ?? null }, state.env, host)) {
     return sendWebResponse(refusal(403, ORIGIN_REFUSAL, {}), response);
+  }
+  // What never changes goes out as it lies on the shelf: making a web Request of it would cost more than sending it.
+  const shelved = request.method === 'GET' && path.startsWith('/w/') ? state.shelf.get(path.slice('/w/'.length)) : null;
+  if (shelved !== null) {
+    const { headers, body } = codedFor(shelved, request.headers['accept-encoding']?.toString() ?? null);
+    return void response.writeHead(200, headers).end(body);
   }
   const peer = peerOf(request, state);
   if (path.startsWith('/w/')) return sendWebResponse(await visitorEndpoint(state, toWebRequest(request, response), peer), response);

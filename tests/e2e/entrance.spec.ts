@@ -99,4 +99,15 @@ test('another site of the same person, by the same first page without an account
   await page.getByLabel('What stands on your door?').fill('Second isle');
   await page.getByRole('button', { name: 'Open the porch' }).click();
   await page.waitForURL(/\/s\/[a-z0-9]{12}\/design$/);
+  const base = page.url().replace(/\/design$/, '');
+  for (const [screen, words] of [
+    ['conversations', 'Nobody has written yet'],
+    ['today', 'Nothing is published yet, so visitors see nothing.'],
+    ['install', 'Nothing yet: nothing is published.'],
+  ] as const) {
+    await page.goto(`${base}/${screen}`);
+    await expect(page.getByText(words)).toBeVisible();
+    await expectNoAxe(page, `${screen}, empty`);
+    await expectNoSidewaysScroll(page);
+  }
 });

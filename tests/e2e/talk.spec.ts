@@ -87,6 +87,10 @@ test('[M7] a reload in the middle repeats no line and loses none; a second tab s
   await visitor.launcher.click();
   await visitor.say('Is the lawn level?');
   await choose(desk, 'Is the lawn level?');
+  await desk.getByLabel('Write').fill('It is.');
+  await desk.getByRole('navigation', { name: 'Conversations' }).getByText('Peter Lindqvist').click();
+  await choose(desk, 'Is the lawn level?');
+  await expect(desk.getByLabel('Write')).toHaveValue('It is.');
   await answer(desk, 'It is.');
   await expect(visitor.window.getByText('It is.')).toBeVisible();
   const before = await visitor.entries();
@@ -262,4 +266,39 @@ test('[S7] the closed widget asks the pointer on occasions only: an hour of sile
   expect(asked).toHaveLength(1);
   await page.locator('sunny-porch .launcher').hover();
   await expect.poll(() => asked.length).toBe(2);
+});
+
+test('[L4] a device three hours wrong changes nothing: the widget goes by the server’s time', async ({ browser }) => {
+  await openDesk(browser);
+  const page = await (await browser.newContext()).newPage();
+  await page.clock.install({ time: Date.now() - 3 * 3_600_000 });
+  await page.goto(`${house.site}/tonight`);
+  await page.clock.runFor(4000);
+  const lamp = page.locator('sunny-porch .launcher [data-lamp]');
+  await expect(lamp).toHaveAttribute('data-lamp', 'lit');
+  await page.clock.fastForward(170_000);
+  await expect(lamp).toHaveAttribute('data-lamp', 'lit');
+  await page.clock.fastForward(12_000);
+  await expect(lamp).toHaveAttribute('data-lamp', 'unlit');
+});
+
+test('a month later: the session has run out where one is, and the visitor’s words are a new conversation', async ({ browser }) => {
+  const desk = await openDesk(browser);
+  const visitor = await visit(browser, `${house.site}/sky-log/1`);
+  await visitor.launcher.click();
+  await visitor.say('Who counted the meteors?');
+  await choose(desk, 'Who counted the meteors?');
+  await desk.getByLabel('Write').fill('Somebody from the');
+  await house.moveTo(Date.now() + 31 * 86_400_000);
+  const again = desk.getByRole('dialog', { name: 'Your session has ended' });
+  await again.getByLabel('Your e-mail').fill('ines@farrowisle.example');
+  await again.getByLabel('Password').fill('clear skies tonight');
+  await again.getByRole('button', { name: 'Sign in' }).click();
+  await expect(again).toBeHidden();
+  await expect(desk.getByLabel('Write')).toHaveValue('Somebody from the');
+  await visitor.page.reload();
+  await visitor.launcher.click();
+  await expect(visitor.window).not.toHaveAttribute('data-moment', 'waiting');
+  expect(await visitor.entries()).toEqual([]);
+  await house.moveTo(Date.now());
 });

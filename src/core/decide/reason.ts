@@ -11,6 +11,7 @@ export const REASON_CODES = [
   'no-widget-here',
   'not-a-web-address',
   'forced',
+  'keeps-its-widget',
   'first-that-takes-the-page',
   'never-here',
   'not-among-its-pages',

@@ -15,7 +15,7 @@ export function chooseWidget(site: PublishedSite, circumstances: Circumstances):
   const { widgets } = site.design;
   const standing = circumstances.conversation;
   const kept = standing !== null && isRunning(circumstances) ? widgets.find((one) => one.key === standing.widgetKey) : undefined;
-  if (kept !== undefined) return { widget: kept, because: because('forced', { widget: kept.key }) };
+  if (kept !== undefined) return { widget: kept, because: because('keeps-its-widget', { widget: kept.key }) };
   const forced = widgets.find((one) => one.key === circumstances.forcedWidget);
   if (forced !== undefined) return { widget: forced, because: because('forced', { widget: forced.key }) };
   const address = toAddress(circumstances.page.address);

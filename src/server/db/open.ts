@@ -1,7 +1,16 @@
 import { mkdirSync } from 'node:fs';
 import { dirname } from 'node:path';
 import Database from 'better-sqlite3';
-import { CompiledQuery, type DatabaseConnection, Kysely, SqliteAdapter, SqliteDialect, SqliteDriver, type Transaction } from 'kysely';
+import {
+  CompiledQuery,
+  type DatabaseConnection,
+  Kysely,
+  SqliteAdapter,
+  type SqliteDatabase,
+  SqliteDialect,
+  SqliteDriver,
+  type Transaction,
+} from 'kysely';
 import type { Schema } from './schema';
 
 /** The database, or a transaction on it: repositories take either. */
@@ -30,7 +39,7 @@ class WholeAdapter extends SqliteAdapter {
  */
 class ImmediateDriver extends SqliteDriver {
   constructor(private readonly database: Database.Database) {
-    super({ database });
+    super({ database: withPrepared(database) });
   }
   override async beginTransaction(connection: DatabaseConnection): Promise<void> {
     await connection.executeQuery(CompiledQuery.raw('begin immediate'));
@@ -56,6 +65,24 @@ export function dbOver(database: Database.Database): Db {
   const db = new Kysely<Schema>({ dialect });
   RAW.set(db, database);
   return db;
+}
+
+const PREPARED_MAX = 500;
+
+/** Keeps what was prepared by its text: our queries are few and come again and again. */
+function withPrepared(database: Database.Database): SqliteDatabase {
+  const prepared = new Map<string, ReturnType<SqliteDatabase['prepare']>>();
+  return {
+    close: () => database.close(),
+    prepare: (text) => {
+      const known = prepared.get(text);
+      if (known !== undefined) return known;
+      if (prepared.size >= PREPARED_MAX) prepared.clear();
+      const made = database.prepare(text) as unknown as ReturnType<SqliteDatabase['prepare']>;
+      prepared.set(text, made);
+      return made;
+    },
+  };
 }
 
 const RAW = new WeakMap<Db, Database.Database>();

@@ -5,7 +5,7 @@ import type { PointerV1 } from '../../core/wire/pointer';
 import type { SentAnswer } from '../../core/wire/talk';
 import { connectionOf } from '../db/open';
 import { newId, newSecret } from '../ids';
-import type { DraftView } from '../usecases/draft';
+import type { DraftView } from '../../core/wire/desk';
 import { DESK_ROUTES } from './endpoint';
 
 let house: House;

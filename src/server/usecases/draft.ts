@@ -4,6 +4,7 @@ import { LIMITS } from '../../core/limits';
 import type { Design } from '../../core/model/design';
 import type { EpochMs } from '../../core/model/units';
 import { type FieldErrors } from '../../core/result';
+import type { DraftView } from '../../core/wire/desk';
 import {
   type Draft,
   type DraftChange,
@@ -20,15 +21,6 @@ import type { ChangeInput, StepInput } from '../input/desk.input';
 import { DesignInput } from '../input/design.input';
 import { parseInput } from '../input/parse-input';
 import type { State } from '../state';
-
-/** What the screen is told of the draft. */
-export interface DraftView extends Draft {
-  readonly canUndo: boolean;
-  readonly canRedo: boolean;
-  /** What undo would take back, in words; null: nothing. */
-  readonly undoLabel: string | null;
-  readonly redoLabel: string | null;
-}
 
 export type DraftOutcome =
   | { readonly kind: 'saved'; readonly view: DraftView }

@@ -15,7 +15,7 @@ import type { State } from '../state';
 import { getPointer } from '../usecases/pointer';
 import { siteChannel, teamStates, visitorChannel } from '../usecases/presence';
 import { TokenError, type Writer, endByVisitor, getTalk, takeMessage, takeNote } from '../usecases/talk';
-import type { ShelvedFile } from './file-shelf';
+import { type ShelvedFile, codedFor } from './file-shelf';
 import { type Allowed, corsFor, preflight } from './cors';
 import { json, refusal } from './replies';
 
@@ -65,47 +65,38 @@ const FOR_EVER = 'public, max-age=31536000, immutable';
 /** The guest's own files. The panel is named by its content; `porch.js` is asked for anew each time. */
 function script(state: State, name: string, request: Request): Response {
   if (request.method !== 'GET' || !/^(porch\.js|panel-[0-9a-f]{16}\.js)$/.test(name)) return refusal(404, 'There is nothing here.', {});
-  const key = `script ${name}`;
-  const file = state.shelf.get(key) ?? shelve(state, key, name);
-  if (file === null) return refusal(404, 'There is nothing here.', {});
-  return sendFile(file, request, {
-    'Content-Type': 'text/javascript; charset=utf-8',
-    'Cache-Control': name === 'porch.js' ? 'public, max-age=300' : FOR_EVER,
-    'Access-Control-Allow-Origin': '*',
-    'Cross-Origin-Resource-Policy': 'cross-origin',
-  });
+  const file = state.shelf.get(name) ?? shelve(state, name);
+  return file === null ? refusal(404, 'There is nothing here.', {}) : sendFile(file, request);
 }
 
-function shelve(state: State, key: string, name: string) {
+function shelve(state: State, name: string): ShelvedFile | null {
   try {
-    return state.shelf.put(key, gzipSync(readFileSync(join(state.env.widgetDir, name))));
+    return state.shelf.put(name, gzipSync(readFileSync(join(state.env.widgetDir, name))), {
+      ...READABLE_ANYWHERE,
+      'Content-Type': 'text/javascript; charset=utf-8',
+      'Cache-Control': name === 'porch.js' ? 'public, max-age=300' : FOR_EVER,
+      'Cross-Origin-Resource-Policy': 'cross-origin',
+    });
   } catch {
     return null;
   }
 }
 
 async function publishedFile(state: State, site: Site, name: string, request: Request): Promise<Response> {
-  const key = `${site.id} ${name}`;
-  let file = state.shelf.get(key);
-  if (file === null) {
-    const body = await findFileBody(state.db, site.id, name);
-    if (body === null) return refusal(404, 'There is no such file.', { 'Access-Control-Allow-Origin': '*' });
-    file = state.shelf.put(key, body);
-  }
-  return sendFile(file, request, {
-    'Content-Type': 'application/json; charset=utf-8',
-    'Cache-Control': FOR_EVER,
-    'Access-Control-Allow-Origin': '*',
-  });
+  const path = `${site.key}/${name}`;
+  const shelved = state.shelf.get(path);
+  if (shelved !== null) return sendFile(shelved, request);
+  const body = await findFileBody(state.db, site.id, name);
+  if (body === null) return refusal(404, 'There is no such file.', { 'Access-Control-Allow-Origin': '*' });
+  const headers = { ...READABLE_ANYWHERE, 'Content-Type': 'application/json; charset=utf-8', 'Cache-Control': FOR_EVER };
+  return sendFile(state.shelf.put(path, body, headers), request);
 }
 
-function sendFile(file: ShelvedFile, request: Request, headers: Record<string, string>): Response {
-  const takesGzip = /\bgzip\b/.test(request.headers.get('Accept-Encoding') ?? '');
-  const coding: Record<string, string> = takesGzip ? { 'Content-Encoding': 'gzip' } : {};
-  const body = takesGzip ? file.zipped : file.plain;
-  return new Response(body, {
-    headers: { ...headers, ...coding, Vary: 'Accept-Encoding', 'X-Content-Type-Options': 'nosniff', 'Content-Length': String(body.length) },
-  });
+const READABLE_ANYWHERE = { 'Access-Control-Allow-Origin': '*', Vary: 'Accept-Encoding', 'X-Content-Type-Options': 'nosniff' } as const;
+
+function sendFile(file: ShelvedFile, request: Request): Response {
+  const { headers, body } = codedFor(file, request.headers.get('Accept-Encoding'));
+  return new Response(body, { headers });
 }
 
 async function pointer({ state, site, request, allowed }: Call): Promise<Response> {

@@ -2,16 +2,17 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
 
-/** A published file ready to be sent, in both codings. */
+/** An answer that never changes: its headers, and its bytes in both codings. */
 export interface ShelvedFile {
+  readonly headers: Readonly<Record<string, string>>;
   readonly zipped: Uint8Array<ArrayBuffer>;
   readonly plain: Uint8Array<ArrayBuffer>;
 }
 
-/** The published files asked for last, in memory. They never change, so nothing has to be thrown away but for room. */
+/** The files asked for last, in memory, by their path below `/w/`. They never change, so nothing has to be thrown away but for room. */
 export interface FileShelf {
-  get(name: string): ShelvedFile | null;
-  put(name: string, zipped: Buffer): ShelvedFile;
+  get(path: string): ShelvedFile | null;
+  put(path: string, zipped: Buffer, headers: Readonly<Record<string, string>>): ShelvedFile;
   /** File name of the panel that was built ([L9]). Throws where the widget was not built. */
   panelName(widgetDir: string): string;
 }
@@ -24,16 +25,26 @@ export function makeFileShelf(): FileShelf {
   let panel: string | null = null;
   return {
     panelName: (widgetDir) => (panel ??= (JSON.parse(readFileSync(join(widgetDir, 'built.json'), 'utf8')) as { panel: string }).panel),
-    get: (name) => files.get(name) ?? null,
-    put: (name, body) => {
-      const file = { zipped: new Uint8Array(body), plain: new Uint8Array(gunzipSync(body)) };
+    get: (path) => files.get(path) ?? null,
+    put: (path, body, headers) => {
+      const file = { headers, zipped: new Uint8Array(body), plain: new Uint8Array(gunzipSync(body)) };
       bytes += file.zipped.length + file.plain.length;
       if (bytes > BYTES_MAX) {
         files.clear();
         bytes = file.zipped.length + file.plain.length;
       }
-      files.set(name, file);
+      files.set(path, file);
       return file;
     },
   };
+}
+
+/** A shelved file as whoever asked takes it. The entry sends this as it is; elsewhere it becomes a `Response`. */
+export function codedFor(
+  { headers, zipped, plain }: ShelvedFile,
+  acceptEncoding: string | null,
+): { readonly headers: Record<string, string>; readonly body: Uint8Array<ArrayBuffer> } {
+  const takesGzip = /\bgzip\b/.test(acceptEncoding ?? '');
+  const body = takesGzip ? zipped : plain;
+  return { headers: { ...headers, ...(takesGzip ? { 'Content-Encoding': 'gzip' } : {}), 'Content-Length': String(body.length) }, body };
 }

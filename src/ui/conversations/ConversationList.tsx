@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
-import type { DeskConversation } from '../frame/port';
+import type { DeskConversation } from '../../core/wire/desk';
 import { lengthWords, pageWords } from '../wording/times';
 import { groupsOf } from './groups';
 

@@ -6,7 +6,7 @@ import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import useMediaQuery from '@mui/material/useMediaQuery';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useSite } from '../frame/SiteContext';
 import { HIDDEN } from '../theme/hidden';
 import { ConversationList } from './ConversationList';
@@ -18,6 +18,7 @@ export function ConversationsScreen() {
   const { overview, isConnected } = useSite();
   const [chosen, setChosen] = useState<string | null>(null);
   const desk = useDesk(chosen);
+  const drafts = useRef(new Map<string, string>());
   const isPhone = useMediaQuery('(max-width: 899.5px)', { noSsr: true });
   const now = useNow(overview?.now ?? null);
   if (desk.failed !== null && desk.list === null)
@@ -40,6 +41,8 @@ export function ConversationsScreen() {
       <Talk
         key={desk.talk.conversation.id}
         talk={desk.talk}
+        firstDraft={drafts.current.get(desk.talk.conversation.id) ?? ''}
+        onDraft={(draft) => desk.talk !== null && drafts.current.set(desk.talk.conversation.id, draft)}
         onSent={desk.add}
         onBack={
           isPhone ? (

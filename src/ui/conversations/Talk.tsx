@@ -9,7 +9,8 @@ import { type ReactNode, useEffect, useRef, useState } from 'react';
 import { LIMITS } from '../../core/limits';
 import type { VisitorEntry } from '../../core/wire/talk';
 import { newClientId } from '../frame/new-client-id';
-import { type DeskTalk, PortError } from '../frame/port';
+import type { DeskTalk } from '../../core/wire/desk';
+import { PortError } from '../frame/port';
 import { useSite } from '../frame/SiteContext';
 import { LANGUAGES } from '../wording/languages';
 import { MOMENT_WORDS } from '../wording/moments';
@@ -18,6 +19,9 @@ import { visitorName } from './ConversationList';
 
 interface TalkProps {
   readonly talk: DeskTalk;
+  /** What was half-written here before another conversation was looked at. */
+  readonly firstDraft: string;
+  readonly onDraft: (draft: string) => void;
   readonly onSent: (entry: VisitorEntry) => void;
   readonly onBack: ReactNode;
 }
@@ -25,10 +29,14 @@ interface TalkProps {
 const SEEN_NOW = { asked: 'waiting', joined: 'talking', ended: 'goodbye', note: 'note-left' } as const;
 
 /** One conversation: who it is, what they see now, what was said on which page, and the answer. */
-export function Talk({ talk, onSent, onBack }: TalkProps) {
+export function Talk({ talk, firstDraft, onDraft, onSent, onBack }: TalkProps) {
   const { conversation, entries, pages } = talk;
   const { port, notice, zone, overview } = useSite();
-  const [draft, setDraft] = useState('');
+  const [draft, setDraftShown] = useState(firstDraft);
+  const setDraft = (text: string): void => {
+    setDraftShown(text);
+    onDraft(text);
+  };
   const [fault, setFault] = useState<string | null>(null);
   const sending = useRef<{ body: string; clientId: string } | null>(null);
   const log = useRef<HTMLDivElement>(null);

@@ -1,4 +1,4 @@
-import type { DeskConversation } from '../frame/port';
+import type { DeskConversation } from '../../core/wire/desk';
 
 export interface Group {
   readonly title: string;

@@ -2,7 +2,8 @@
 
 import { useCallback, useEffect, useState } from 'react';
 import type { VisitorEntry } from '../../core/wire/talk';
-import { type DeskConversation, type DeskTalk, PortError } from '../frame/port';
+import type { DeskConversation, DeskTalk } from '../../core/wire/desk';
+import { PortError } from '../frame/port';
 import { useSite } from '../frame/SiteContext';
 
 export interface Desk {
@@ -42,7 +43,7 @@ export function useDesk(chosen: string | null): Desk {
       setTalk(await port.getConversation(chosen));
     } catch (error) {
       notice(error);
-      setTalk(null);
+      setTalk((before) => (before?.conversation.id === chosen ? before : null));
     }
   }, [port, chosen, notice]);
 
@@ -52,9 +53,9 @@ export function useDesk(chosen: string | null): Desk {
   }, [loadList, isSignedOut]);
   useEffect(() => {
     if (isSignedOut) return;
-    setTalk(null);
+    setTalk((before) => (before?.conversation.id === chosen ? before : null));
     void loadTalk();
-  }, [loadTalk, isSignedOut]);
+  }, [loadTalk, isSignedOut, chosen]);
   useEffect(
     () =>
       onEvent((event) => {

@@ -12,7 +12,7 @@ import { explain } from '../../core/decide/explain';
 import type { Json } from '../../core/draft/patch';
 import type { Design } from '../../core/model/design';
 import { DRAWN_MOMENTS, type DrawnMoment } from '../../core/rehearse/stand-at';
-import type { Overview } from '../frame/port';
+import type { Overview } from '../../core/wire/desk';
 import { isTyping } from '../frame/SiteFrame';
 import { useSite } from '../frame/SiteContext';
 import { HIDDEN } from '../theme/hidden';

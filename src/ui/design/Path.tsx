@@ -134,7 +134,7 @@ function StoneButton({
             {MOMENT_WORDS[stone.moment].name}
           </Box>
           <Box
-            dir={stone.dir}
+            dir={stone.outOfReach === null ? stone.dir : 'ltr'}
             sx={{
               fontSize: 12,
               lineHeight: '14px',

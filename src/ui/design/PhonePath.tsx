@@ -82,7 +82,10 @@ export function PhonePath({ stones, chosen, onChoose, onBack, stage, inspector }
                   <StonePicture standpoint={stone.standpoint} />
                   <Box sx={{ minWidth: 0 }}>
                     <Box sx={{ fontWeight: 600 }}>{MOMENT_WORDS[stone.moment].name}</Box>
-                    <Box dir={stone.dir} sx={{ fontSize: 13, color: stone.outOfReach === null ? 'text.primary' : 'text.secondary' }}>
+                    <Box
+                      dir={stone.outOfReach === null ? stone.dir : 'ltr'}
+                      sx={{ fontSize: 13, color: stone.outOfReach === null ? 'text.primary' : 'text.secondary' }}
+                    >
                       {stone.outOfReach ?? stone.words}
                     </Box>
                   </Box>

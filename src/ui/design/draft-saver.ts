@@ -1,7 +1,8 @@
 import { type Patch, PatchError, applyPatches } from '../../core/draft/patch';
 import type { Design } from '../../core/model/design';
 import { newClientId } from '../frame/new-client-id';
-import { type DraftView, PortError, type SaveOutcome, type SitePort } from '../frame/port';
+import type { DraftView } from '../../core/wire/desk';
+import { PortError, type SaveOutcome, type SitePort } from '../frame/port';
 
 /** The draft as the screen sees it: with everything typed, saved or not. */
 export interface DraftState {

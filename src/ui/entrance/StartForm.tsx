@@ -17,6 +17,7 @@ import { BrandField } from '../design/BrandField';
 import { WidgetTile } from '../design/WidgetTile';
 import { PAGE_FONT } from '../design/StandInPage';
 import { draftSite } from '../design/draft-site';
+import { arrivingVisitor } from '../design/stones';
 import { LANGUAGES } from '../wording/languages';
 import { standAt } from '../../core/rehearse/stand-at';
 
@@ -214,20 +215,9 @@ function FirstLook({ answers }: { answers: Answers }) {
     const widgets = design.widgets.map((widget) => ({ ...widget, teams: ['preview1'] }));
     const made = draftSite({ ...design, widgets }, locale, { preview1: 'in' });
     if (!made.ok) return null;
-    const base = {
-      now: 1,
-      heardAt: 1,
-      page: { address: 'https://your-site.example/' },
-      forcedWidget: null,
-      visitor: { visit: 'first', device: 'desktop' },
-      isWindowOpen: false,
-      isPutAway: false,
-      conversation: null,
-      unread: 0,
-      asksAgain: false,
-    } as const;
+    const base = arrivingVisitor('https://your-site.example/', 1);
     const { site, circumstances, entries } = standAt(made.value, base, 'at-the-door');
-    return { site, circumstances, entries, scheme: 'day', width: 420, height: 560, font: PAGE_FONT } as const;
+    return { site, circumstances, entries, scheme: 'day', width: 520, height: 560, font: PAGE_FONT } as const;
   }, [answers.siteName, answers.locale, answers.brand]);
   return (
     <Box

@@ -2,7 +2,8 @@
 
 import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useRef, useState } from 'react';
 import { httpPort } from './http-port';
-import { type DeskEvent, type Overview, PortError, type SitePort } from './port';
+import type { Overview } from '../../core/wire/desk';
+import { type DeskEvent, PortError, type SitePort } from './port';
 
 /** The site the person works on, shared by the frame and every screen in it. */
 export interface SiteShared {
@@ -59,6 +60,7 @@ export function SiteProvider({ children, port: given, siteKey, siteName, zone, r
     void reload();
     return port.listen((event) => {
       if (event.kind === 'connection') setConnected(event.isOpen);
+      if (event.kind === 'signed-out') setSignedOut(true);
       if (event.kind === 'teams')
         setOverview(
           (before) => before && { ...before, teams: before.teams.map((team) => ({ ...team, state: event.teams[team.id] ?? 'nobody' })) },

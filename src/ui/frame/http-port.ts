@@ -1,15 +1,7 @@
 import type { TeamState } from '../../core/model/moment';
 import type { VisitorEntry } from '../../core/wire/talk';
-import {
-  type DeskConversation,
-  type DeskEvent,
-  type DeskTalk,
-  type DraftView,
-  type Overview,
-  PortError,
-  type SaveOutcome,
-  type SitePort,
-} from './port';
+import type { DeskConversation, DeskTalk, DraftView, Overview } from '../../core/wire/desk';
+import { type DeskEvent, PortError, type SaveOutcome, type SitePort } from './port';
 
 /** The port over the application's stable addresses. */
 export function httpPort(siteKey: string): SitePort {
@@ -38,7 +30,12 @@ export function httpPort(siteKey: string): SitePort {
     getConversation: (id) => get<DeskTalk>(`conversations/${id}`),
     reply: async (id, said) => (await post<{ entry: VisitorEntry }>(`conversations/${id}/entries`, said)).entry,
     end: async (id) => void (await post(`conversations/${id}/end`, {})),
-    listen: (hear) => listenTo(`${base}/stream`, hear, () => void post('pong', {}).catch(() => undefined)),
+    listen: (hear) =>
+      listenTo(`${base}/stream`, hear, () => {
+        post('pong', {}).catch((error: unknown) => {
+          if (error instanceof PortError && error.kind === 'signed-out') hear({ kind: 'signed-out' });
+        });
+      }),
   };
 }
 

@@ -1,8 +1,8 @@
 import type { Patch } from '../../core/draft/patch';
-import type { Design } from '../../core/model/design';
 import type { TeamState } from '../../core/model/moment';
 import type { EpochMs } from '../../core/model/units';
-import type { Standing, VisitorEntry } from '../../core/wire/talk';
+import type { DeskConversation, DeskTalk, DraftView, Overview } from '../../core/wire/desk';
+import type { VisitorEntry } from '../../core/wire/talk';
 
 /** What the screens of a site need from the server. The page provides it once; tests give a fake one. */
 export interface SitePort {
@@ -20,60 +20,14 @@ export interface SitePort {
   listen(hear: (event: DeskEvent) => void): () => void;
 }
 
-export interface TeamNow {
-  readonly id: string;
-  readonly key: string;
-  readonly name: Readonly<Record<string, string>>;
-  readonly state: TeamState;
-}
-
-export interface Overview {
-  readonly teams: readonly TeamNow[];
-  readonly wish: 'in' | 'out';
-  readonly publishedDesign: Design | null;
-  readonly version: number | null;
-  readonly now: EpochMs;
-}
-
-export interface DraftView {
-  readonly revision: number;
-  readonly design: Design;
-  readonly canUndo: boolean;
-  readonly canRedo: boolean;
-  readonly undoLabel: string | null;
-  readonly redoLabel: string | null;
-}
-
 export type SaveOutcome = { readonly kind: 'saved'; readonly view: DraftView } | { readonly kind: 'behind'; readonly view: DraftView };
-
-export interface DeskConversation {
-  readonly id: string;
-  readonly standing: Standing;
-  readonly visitorName: string | null;
-  readonly visitorMail: string | null;
-  readonly locale: string;
-  readonly page: string;
-  readonly teamId: string | null;
-  readonly responderId: string | null;
-  readonly responderName: string | null;
-  readonly askedMs: EpochMs;
-  readonly lastEntryMs: EpochMs;
-  readonly lastAuthor: 'visitor' | 'person' | 'house';
-  readonly lastBody: string;
-  readonly waitingSinceMs: EpochMs | null;
-}
-
-export interface DeskTalk {
-  readonly conversation: DeskConversation;
-  readonly entries: readonly VisitorEntry[];
-  /** Pages the visitor wrote from, by entry id. */
-  readonly pages: Readonly<Record<number, string>>;
-}
 
 export type DeskEvent =
   | { readonly kind: 'teams'; readonly teams: Readonly<Record<string, TeamState>> }
   | { readonly kind: 'entry'; readonly conversation: DeskConversation; readonly entry: VisitorEntry }
-  | { readonly kind: 'connection'; readonly isOpen: boolean };
+  | { readonly kind: 'connection'; readonly isOpen: boolean }
+  /** The session has ended: pings are not answered for this person any more. */
+  | { readonly kind: 'signed-out' };
 
 /** Why something did not go through; `sentence` is ready to be shown. */
 export class PortError extends Error {

@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import type { DeskConversation } from './port';
+import type { DeskConversation } from '../../core/wire/desk';
 import { useSite } from './SiteContext';
 
 /** How many visitors wait for a word of ours right now. */

@@ -12,7 +12,7 @@ import type { Json } from '../../core/draft/patch';
 import { lampOf } from '../../core/model/lamp';
 import { groupsOf } from '../conversations/groups';
 import { LampMark } from '../frame/LampMark';
-import type { DeskConversation, DraftView } from '../frame/port';
+import type { DeskConversation, DraftView } from '../../core/wire/desk';
 import { useSite } from '../frame/SiteContext';
 import { STATE_WORDS } from '../wording/states';
 import { lengthWords } from '../wording/times';

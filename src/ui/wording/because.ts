@@ -27,7 +27,9 @@ export function wordsOf(reason: Reason, { teamName, widgetName }: ReasonContext)
     case 'not-a-web-address':
       return { text: 'this is not a web address', link: 'where' };
     case 'forced':
-      return { text: `the page or a running conversation asks for “${widget}”`, link: 'widget' };
+      return { text: `the page asks for “${widget}” by name`, link: 'widget' };
+    case 'keeps-its-widget':
+      return { text: `the conversation goes on with “${widget}”`, link: 'widget' };
     case 'first-that-takes-the-page':
       return { text: `“${widget}” takes ${path}`, link: 'where' };
     case 'never-here':

@@ -1,5 +1,5 @@
 import type { TeamState } from '../../core/model/moment';
-import type { TeamNow } from '../frame/port';
+import type { TeamNow } from '../../core/wire/desk';
 
 /** The word that stands with the lamp. */
 export const STATE_WORDS: Readonly<Record<TeamState, string>> = {

@@ -1,6 +1,7 @@
 import { sql } from 'kysely';
 import type { EpochMs } from '../../../core/model/units';
-import type { ConversationFacts, Standing, VisitorEntry } from '../../../core/wire/talk';
+import type { DeskConversation } from '../../../core/wire/desk';
+import type { ConversationFacts, VisitorEntry } from '../../../core/wire/talk';
 import type { Db } from '../open';
 import type { Schema } from '../schema';
 
@@ -119,25 +120,6 @@ export async function getFacts(db: Db, siteId: string, id: string): Promise<Conv
     noteMail: row.answers_json === null ? null : row.mail,
     isAnswered: row.answers_json !== null && row.joined_ms !== null,
   };
-}
-
-/** What the desk's list shows of a conversation. */
-export interface DeskConversation {
-  readonly id: string;
-  readonly standing: Standing;
-  readonly visitorName: string | null;
-  readonly visitorMail: string | null;
-  readonly locale: string;
-  readonly page: string;
-  readonly teamId: string | null;
-  readonly responderId: string | null;
-  readonly responderName: string | null;
-  readonly askedMs: EpochMs;
-  readonly lastEntryMs: EpochMs;
-  readonly lastAuthor: 'visitor' | 'person' | 'house';
-  readonly lastBody: string;
-  /** Since when the visitor has been waiting for a word of ours; null: they are not. */
-  readonly waitingSinceMs: EpochMs | null;
 }
 
 /** Newest first; `before` pages back. */

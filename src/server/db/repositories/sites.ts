@@ -64,10 +64,6 @@ export async function insertMember(db: Db, siteId: string, personId: string, rol
   await db.insertInto('site_member').values({ site_id: siteId, person_id: personId, role, chat_limit: chatLimit }).execute();
 }
 
-export async function setPaused(db: Db, siteId: string, at: EpochMs | null): Promise<void> {
-  await db.updateTable('site').set({ paused_ms: at }).where('id', '=', siteId).execute();
-}
-
 /** Origins whose pages may carry the widget. */
 export async function listDomains(db: Db, siteId: string): Promise<string[]> {
   const rows = await db.selectFrom('site_domain').select('origin').where('site_id', '=', siteId).orderBy('origin').execute();

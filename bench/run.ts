@@ -1,0 +1,127 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { gunzipSync, gzipSync } from 'node:zlib';
+import autocannon from 'autocannon';
+import Database from 'better-sqlite3';
+import { decide } from '../src/core/decide/decide';
+import { hashOf, newSecret } from '../src/server/ids';
+import { madeDesign, madeSite, madeVisit } from '../tests/made/site';
+import { type Running, fill, start, stop } from './house';
+import { barePairs, roundTrips } from './round-trip';
+
+// Ratios hold from machine to machine, figures do not: each line stands against a reference measured in the same run.
+
+const say = (line: string) => console.log(line);
+const percentile = (times: readonly number[], share: number): number =>
+  [...times].sort((a, b) => a - b)[Math.floor((times.length - 1) * share)] ?? 0;
+
+function perSecond(work: () => unknown, ms = 1000): number {
+  const until = performance.now() + ms;
+  let count = 0;
+  while (performance.now() < until) for (let turn = 0; turn < 500; turn++, count++) work();
+  return (count / ms) * 1000;
+}
+
+function benchDecide(): void {
+  const site = madeSite({ design: madeDesign() });
+  const visit = madeVisit();
+  const pointer = JSON.stringify(site.pointer);
+  const [ours, parse] = [perSecond(() => decide(site, visit)), perSecond(() => JSON.parse(pointer) as unknown)];
+  say(
+    `decide                      ${Math.round(ours / 1000)} k/s, ${(ours / parse).toFixed(2)} × reading the pointer's JSON (${Math.round(parse / 1000)} k/s)`,
+  );
+}
+
+async function requestsPerSecond(url: string, headers: Record<string, string>): Promise<number> {
+  return (await autocannon({ url, connections: 50, duration: 4, headers })).requests.average;
+}
+
+async function benchFile(house: Running, siteKey: string, dataDir: string): Promise<void> {
+  const db = new Database(join(dataDir, 'sunny-porch.db'), { readonly: true });
+  const file = db.prepare<[], { name: string; body: Buffer }>(`SELECT name, body FROM published_file WHERE name LIKE '%.en.json'`).get();
+  db.close();
+  if (file === undefined) throw new Error('Expected a published design file.');
+  const bare = await start(
+    'dist/bench/bare-server.mjs',
+    {},
+    { body: file.body.toString('base64'), headers: { 'Content-Type': 'application/json', 'Content-Encoding': 'gzip' } },
+  );
+  const ours = { url: `${house.origin}/w/${siteKey}/${file.name}`, headers: { 'accept-encoding': 'gzip' } };
+  const rounds: number[] = [];
+  for (let round = 0; round < 3; round++) {
+    const [a, b] = [await requestsPerSecond(ours.url, ours.headers), await requestsPerSecond(bare.origin, {})];
+    rounds.push(a / b);
+    say(`published design file       ${Math.round(a)}/s against ${Math.round(b)}/s of a bare server: ${(a / b).toFixed(2)}`);
+  }
+  say(`                            median ${percentile(rounds, 0.5).toFixed(2)} (goal 0.8)`);
+  stop(bare);
+}
+
+async function benchRoundTrips(house: Running, siteKey: string, cookie: string): Promise<void> {
+  const bare = await start('dist/bench/bare-server.mjs', {}, { body: '', headers: {} });
+  for (const [conversations, turns] of [
+    [1, 8],
+    [50, 6],
+    [200, 4],
+  ] as const) {
+    const ours = await roundTrips({ origin: house.origin, siteKey, cookie }, conversations, turns);
+    const least = await barePairs(bare.origin, conversations, turns);
+    const part = (share: number) =>
+      `${percentile(ours, share).toFixed(1)} ms (${(percentile(ours, share) / percentile(least, share)).toFixed(1)} ×)`;
+    say(`message round trip at ${String(conversations).padEnd(5)} p50 ${part(0.5)}, p99 ${part(0.99)} of two bare POSTs`);
+  }
+  stop(bare);
+}
+
+function benchBytes(dataDir: string): void {
+  const { panel } = JSON.parse(readFileSync('dist/widget/built.json', 'utf8')) as { panel: string };
+  const db = new Database(join(dataDir, 'sunny-porch.db'), { readonly: true });
+  const files = db.prepare<[], { name: string; kind: string; body: Buffer }>('SELECT name, kind, body FROM published_file').all();
+  db.close();
+  const largest = (kind: string) =>
+    Math.max(...files.filter((file) => file.kind === kind).map((file) => gzipSync(gunzipSync(file.body), { level: 9 }).length));
+  for (const [name, bytes, budget] of [
+    ['porch.js', gzipSync(readFileSync('dist/widget/porch.js'), { level: 9 }).length, 8192],
+    ['panel', gzipSync(readFileSync(join('dist/widget', panel)), { level: 9 }).length, 28 * 1024],
+    ['largest design file', largest('design'), 6 * 1024],
+    ['facts file', largest('facts'), 1536],
+  ] as const)
+    say(`bytes of ${name.padEnd(19)} ${bytes} gzip, ${((100 * bytes) / budget).toFixed(0)} % of ${budget}`);
+}
+
+async function benchStart(dataDir: string): Promise<void> {
+  const firstAnswer = async (begin: () => Promise<Running>, path: string): Promise<number> => {
+    const began = performance.now();
+    const running = await begin();
+    await (await fetch(running.origin + path)).text();
+    const took = performance.now() - began;
+    stop(running);
+    return took;
+  };
+  const ours = await firstAnswer(() => start('dist/server/entry.mjs', { PORCH_DATA: dataDir }), '/w/porch.js');
+  const bare = await firstAnswer(() => start('dist/bench/bare-server.mjs', {}, { body: '', headers: {} }), '/');
+  say(`start to first answer       ${ours.toFixed(0)} ms, ${(ours / bare).toFixed(1)} × a bare server (${bare.toFixed(0)} ms)`);
+}
+
+/** A session of the demo's owner, written as signing in writes it. */
+function signIn(dataDir: string): string {
+  const db = new Database(join(dataDir, 'sunny-porch.db'));
+  const secret = newSecret();
+  const now = Date.now();
+  db.prepare(
+    `INSERT INTO session (token_hash, person_id, created_ms, seen_ms, expires_ms, agent) SELECT ?, id, ?, ?, ?, 'bench' FROM person WHERE name LIKE 'In%'`,
+  ).run(hashOf(secret), now, now, now + 3_600_000);
+  db.close();
+  return `porch=${secret}`;
+}
+
+benchDecide();
+const { dataDir, siteKey } = fill();
+benchBytes(dataDir);
+await benchStart(dataDir);
+const cookie = signIn(dataDir);
+const house = await start('dist/server/entry.mjs', { PORCH_DATA: dataDir, TRUSTED_PROXIES: '127.0.0.1' });
+await benchFile(house, siteKey, dataDir);
+await benchRoundTrips(house, siteKey, cookie);
+stop(house);
+process.exit(0);

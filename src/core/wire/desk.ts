@@ -1,0 +1,62 @@
+import type { Design } from '../model/design';
+import type { TeamState } from '../model/moment';
+import type { EpochMs, Locale } from '../model/units';
+import type { Standing, VisitorEntry } from './talk';
+
+/** What the desk's screens and the server say to each other. */
+
+export interface TeamNow {
+  readonly id: string;
+  readonly key: string;
+  /** Public names by locale. */
+  readonly name: Readonly<Record<Locale, string>>;
+  readonly state: TeamState;
+}
+
+/** What the frame around every screen shows. */
+export interface Overview {
+  readonly teams: readonly TeamNow[];
+  readonly wish: 'in' | 'out';
+  /** Null: nothing was published yet. */
+  readonly publishedDesign: Design | null;
+  /** The version in force; null: none. */
+  readonly version: number | null;
+  readonly now: EpochMs;
+}
+
+/** What the screen is told of the draft. */
+export interface DraftView {
+  readonly revision: number;
+  readonly design: Design;
+  readonly canUndo: boolean;
+  readonly canRedo: boolean;
+  /** What undo would take back, in words; null: nothing. */
+  readonly undoLabel: string | null;
+  readonly redoLabel: string | null;
+}
+
+/** What the desk's list shows of a conversation. */
+export interface DeskConversation {
+  readonly id: string;
+  readonly standing: Standing;
+  readonly visitorName: string | null;
+  readonly visitorMail: string | null;
+  readonly locale: Locale;
+  readonly page: string;
+  readonly teamId: string | null;
+  readonly responderId: string | null;
+  readonly responderName: string | null;
+  readonly askedMs: EpochMs;
+  readonly lastEntryMs: EpochMs;
+  readonly lastAuthor: 'visitor' | 'person' | 'house';
+  readonly lastBody: string;
+  /** Since when the visitor has been waiting for a word of ours; null: they are not. */
+  readonly waitingSinceMs: EpochMs | null;
+}
+
+export interface DeskTalk {
+  readonly conversation: DeskConversation;
+  readonly entries: readonly VisitorEntry[];
+  /** Pages the visitor wrote from, by entry id. */
+  readonly pages: Readonly<Record<number, string>>;
+}
