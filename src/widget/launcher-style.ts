@@ -9,6 +9,7 @@ export const LAUNCHER_CSS = `
 .launcher:focus-visible { outline: 3px solid var(--onBrand); outline-offset: -6px; box-shadow: 0 0 0 3px var(--brand), 0 0 0 5px var(--ground); }
 .launcher[hidden] { display: none; }
 .launcher svg { inline-size: 30px; block-size: 30px; flex: none; margin-inline: 12px; }
+.mark { display: flex; flex: none; }
 .words { display: none; padding-inline-end: 18px; margin-inline-start: -8px; white-space: nowrap; }
 .root[data-words] .words { display: block; }
 .count { position: absolute; inset-block-start: -6px; inset-inline-end: -6px; min-inline-size: 22px; block-size: 22px; padding-inline: 5px; border-radius: 11px; background: var(--ground); color: var(--ink); box-shadow: 0 0 0 2px var(--brand); font: 700 13px/22px var(--font); text-align: center; }

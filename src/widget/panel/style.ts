@@ -22,7 +22,7 @@ export const PANEL_CSS = `
 .card.visitor { align-self: flex-end; background: var(--visitor); border-inline-end: 3px solid var(--brand); }
 .who { display: block; font-size: 12px; font-weight: 600; color: var(--shade); }
 .card .who { color: inherit; }
-.mark { font-size: 12px; color: var(--shade); align-self: flex-end; }
+.progress { font-size: 12px; color: var(--shade); align-self: flex-end; }
 .line { align-self: center; text-align: center; font-size: 13px; color: var(--shade); padding: 2px 8px; }
 .foot { flex: none; border-block-start: 1px solid var(--rail); padding: 10px 12px; display: flex; flex-direction: column; gap: 8px; background: var(--ground); }
 .row { display: flex; gap: 8px; align-items: flex-end; }

@@ -221,7 +221,7 @@ function Waiting({ one, voice }: { one: Outgoing; voice: Voice }) {
       <div class="card visitor" data-outgoing={one.clientId}>
         <bdi>{one.body}</bdi>
       </div>
-      <p class="mark">{voice(one.standing === 'waiting' ? 'input.notSent' : 'talking.sending')}</p>
+      <p class="progress">{voice(one.standing === 'waiting' ? 'input.notSent' : 'talking.sending')}</p>
     </>
   );
 }

@@ -1,0 +1,21 @@
+import { describe, expect, it } from 'vitest';
+import { LAUNCHER_CSS } from './launcher-style';
+import { PANEL_CSS } from './panel/style';
+
+const classesIn = (css: string): string[] => [
+  ...new Set([...css.replace(/\{[^{}]*\}/g, '{}').matchAll(/\.([a-z][\w-]*)/g)].map(([, name]) => name ?? '')),
+];
+
+describe('the two sheets of the guest', () => {
+  it('share no class but the root: the panel’s sheet, which comes later, must not move the launcher', () => {
+    expect(classesIn(LAUNCHER_CSS)).toContain('mark');
+    expect(classesIn(PANEL_CSS).filter((name) => classesIn(LAUNCHER_CSS).includes(name))).toEqual(['root']);
+  });
+
+  it('know no unit of the page’s: no rem, em, vw, vh, and no width query', () => {
+    for (const css of [LAUNCHER_CSS, PANEL_CSS]) {
+      expect(css).not.toMatch(/\d(rem|em|vw|vh|dvh|svh)\b/);
+      expect(css).not.toMatch(/@media[^{]*width/);
+    }
+  });
+});
