@@ -19,6 +19,10 @@ const CORE = [
     selector: 'CallExpression[callee.property.name=/^(get|set)(Hours|Minutes|Day|Date|Month|FullYear|TimezoneOffset)$/]',
     message: 'The process has no zone here: use the UTC forms or engine [H16].',
   },
+  {
+    selector: "NewExpression[callee.property.name='DateTimeFormat'][arguments.length<2]",
+    message: 'A time without a zone is the process’s: name the zone.',
+  },
   { selector: 'CallExpression[callee.property.name=/^toLocale/]', message: 'Only words/say.ts formats, with Intl and a locale.' },
 ];
 const MODULE_STATE = {

@@ -5,13 +5,13 @@ import { existsSync, readFileSync, readdirSync, statSync, writeFileSync } from '
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { stop } from './lib/say.mjs';
-import { ensurePackages } from './lib/setup.mjs';
+import { ensureAll } from './lib/setup.mjs';
 
 const STAMP = 'dist/built-stamp';
 const SOURCES = ['src', 'scripts/build-widget.mjs', 'scripts/build-server.mjs', 'next.config.ts', 'tsconfig.json', 'package-lock.json'];
 
 export function build() {
-  ensurePackages();
+  ensureAll();
   const wanted = digestOf(SOURCES);
   if (existsSync(STAMP) && existsSync('.next/BUILD_ID') && readFileSync(STAMP, 'utf8') === wanted) return;
   console.log('Building …');

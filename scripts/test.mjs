@@ -3,7 +3,7 @@ import { spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { build } from './build.mjs';
-import { ensureChromium, ensurePackages } from './lib/setup.mjs';
+import { ensureAll } from './lib/setup.mjs';
 
 const only = process.argv.includes('--only') ? process.argv[process.argv.indexOf('--only') + 1] : null;
 const rest = process.argv.includes('--') ? process.argv.slice(process.argv.indexOf('--') + 1) : [];
@@ -12,8 +12,7 @@ const RESULTS = 'test-results';
 const count = { passed: 0, failed: 0 };
 const faults = [];
 
-ensurePackages();
-if (does('e2e')) ensureChromium();
+ensureAll({ withChromium: does('e2e') });
 rmSync(RESULTS, { recursive: true, force: true });
 mkdirSync(RESULTS, { recursive: true });
 if (only !== 'lint') build();

@@ -6,6 +6,8 @@ const house = useHouse({ isEmpty: true });
 const PASSWORD = 'clear skies tonight';
 
 test('[threat 5] without the code nothing is made; the code travels in the form, never in an address', async ({ page }) => {
+  expect(house.printed).toContain(`/start#${house.setupCode}`);
+  expect(house.printed).toContain('Public address    not set: the tag will work on this computer only.');
   const asked: string[] = [];
   page.on('request', (request) => asked.push(request.url()));
   await page.goto(`${house.app}/`);

@@ -15,12 +15,26 @@ export interface WireTeam {
   readonly calendar: string | null;
 }
 
-/** Minutes and days as engine.md [H1] counts them. */
+/** `[from, to)` in minutes of the wall clock; `to` may pass midnight ([H1]). */
+export type WireIntervals = readonly (readonly [from: number, to: number])[];
+/** Monday first. */
+export type WireWeek = readonly WireIntervals[];
+
+/**
+ * `[rank, from, to, intervals, endsNightBefore]`, the best rank first ([H8]): 0 own date, 1 own range, 2 own yearly date,
+ * 3 own yearly range, 4 holiday. Ranks 2 and 3 count by month × 100 + day, the others by days since 1970; ends belong to it.
+ */
+export type WireException = readonly [rank: 0 | 1 | 2 | 3 | 4, from: number, to: number, intervals: WireIntervals, endsNightBefore: 0 | 1];
+
+/** Symbolic hours ([H16]): the widget evaluates them with the same code as the server. */
 export interface WireCalendar {
   readonly zone: string;
-  /** Monday first; each day a list of `[from, to)` minutes. */
-  readonly week: readonly (readonly (readonly [from: number, to: number])[])[];
-  readonly seasons: readonly unknown[];
-  readonly exceptions: readonly unknown[];
-  readonly closings: readonly unknown[];
+  readonly week: WireWeek;
+  /** Ends as month × 100 + day; both belong to it. */
+  readonly seasons: readonly (readonly [from: number, to: number, week: WireWeek])[];
+  readonly exceptions: readonly WireException[];
+  /** Imported closings in seconds since 1970, in order ([H11]). */
+  readonly closings: readonly (readonly [from: number, to: number])[];
+  /** Imported closed days, since 1970. */
+  readonly closedDays: readonly number[];
 }

@@ -50,7 +50,7 @@ export function BrandField({ value, onChange, label }: BrandFieldProps) {
       <Box
         role="group"
         aria-label="Colours to begin with"
-        sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(26px, 1fr))', gap: 0.75, mt: 1 }}
+        sx={{ display: 'grid', gridTemplateColumns: 'repeat(6, 1fr)', gap: 0.75, mt: 1 }}
       >
         {BRAND_SWATCHES.map((one) => (
           <ButtonBase
@@ -62,7 +62,6 @@ export function BrandField({ value, onChange, label }: BrandFieldProps) {
               onChange(one);
             }}
             sx={{
-              aspectRatio: '1',
               minHeight: 24,
               borderRadius: '6px',
               bgcolor: one,
