@@ -1,0 +1,60 @@
+/**
+ * [P12] A compiled pattern. Sets of states are bit sets of `words` 32-bit numbers each. A state takes one sign of its
+ * class and leads to its followers; `anywhere` and `atEnd` hold the states after which the pattern is found, at once or
+ * at the end of the text only. `start` is where a search begins at the first sign, `again` at each later one.
+ */
+export type Automaton = readonly [
+  words: number,
+  classes: readonly WireSigns[],
+  follow: readonly number[],
+  anywhere: readonly number[],
+  atEnd: readonly number[],
+  start: readonly number[],
+  startFinds: Finds,
+  again: readonly number[],
+  againFinds: Finds,
+];
+
+/** One sign, or pairs of code points; -1 before them: any but those. */
+export type WireSigns = string | readonly number[];
+
+/** Whether a pattern is found before any sign is taken: never, at once, or at the end of the text only. */
+export type Finds = 0 | 1 | 2;
+
+/**
+ * [P12] Whether a pattern is found in a text, by simulation of all states at once: at most length × states steps, each
+ * of them told to `step`. No engine's own expressions are used.
+ */
+export function finds(
+  [words, classes, follow, anywhere, atEnd, start, startFinds, again, againFinds]: Automaton,
+  text: string,
+  step?: () => void,
+): boolean {
+  if (startFinds === 1 || (startFinds === 2 && text === '')) return true;
+  let active = [...start];
+  for (let at = 0; at < text.length;) {
+    const code = text.codePointAt(at) ?? 0;
+    at += code > 0xffff ? 2 : 1;
+    const isLast = at >= text.length;
+    const next = [...again];
+    for (let word = 0; word < words; word++) {
+      for (let bits = active[word] ?? 0; bits !== 0; bits &= bits - 1) {
+        const bit = bits & -bits;
+        const state = word * 32 + 31 - Math.clz32(bit);
+        step?.();
+        if (!isIn(code, classes[state] ?? '')) continue;
+        if ((anywhere[word] ?? 0) & bit || (isLast && (atEnd[word] ?? 0) & bit)) return true;
+        for (let index = 0; index < words; index++) next[index] = (next[index] ?? 0) | (follow[state * words + index] ?? 0);
+      }
+    }
+    active = next;
+  }
+  return againFinds > 0 && text !== '';
+}
+
+function isIn(code: number, signs: WireSigns): boolean {
+  if (typeof signs === 'string') return signs.codePointAt(0) === code;
+  const isNot = signs[0] === -1;
+  for (let at = isNot ? 1 : 0; at < signs.length; at += 2) if (code >= (signs[at] ?? 0) && code <= (signs[at + 1] ?? 0)) return !isNot;
+  return isNot;
+}
