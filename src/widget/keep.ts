@@ -4,6 +4,10 @@ import { EMPTY_MEMORY, type Happening, type Memory, readMemory, remember } from 
 export interface Keep {
   read(): Memory;
   happen(happening: Happening): void;
+  /** Key of the tab's storage for what is unsent; null where nothing may be stored. */
+  readonly tabKey: string | null;
+  /** Whether something was sent on the page before that is not acknowledged yet. */
+  hasUnsent(): boolean;
 }
 
 /** `mayStore` is false while the page waits for consent. Storage that throws (blocked, full) counts as none. */
@@ -11,6 +15,8 @@ export function keepFor(siteKey: string, mayStore: boolean): Keep {
   const key = `sunny-porch:${siteKey}`;
   let memory = mayStore ? readMemory(fromStorage(key)) : EMPTY_MEMORY;
   return {
+    tabKey: mayStore ? key : null,
+    hasUnsent: () => mayStore && fromStorage(key, 'sessionStorage') !== null,
     read: () => memory,
     happen: (happening) => {
       memory = remember(memory, happening);
@@ -19,9 +25,9 @@ export function keepFor(siteKey: string, mayStore: boolean): Keep {
   };
 }
 
-function fromStorage(key: string): string | null {
+function fromStorage(key: string, kind: 'localStorage' | 'sessionStorage' = 'localStorage'): string | null {
   try {
-    return localStorage.getItem(key);
+    return window[kind].getItem(key);
   } catch {
     return null;
   }

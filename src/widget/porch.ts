@@ -168,7 +168,7 @@ function porch(tag: Tag): void {
     listen(document, 'visibilitychange', () => document.visibilityState === 'visible' && calmly(askIfStale()));
     listen(window, 'resize', look);
     for (const kind of ['popstate', 'hashchange']) listen(window, kind, () => calmly(askIfStale().then(look)));
-    if (keep.read().token !== null && site !== null) await fetchPanel(); // a running conversation goes on
+    if ((keep.read().token !== null || keep.hasUnsent()) && site !== null) await fetchPanel(); // a running conversation goes on
     if (isRunning(circumstances())) look();
   };
 

@@ -13,7 +13,7 @@ export interface PanelPort {
   readonly surroundings: Surroundings;
   /** Address of the site's visitor endpoints, without a final slash. */
   readonly base: string;
-  readonly memory: { read(): Memory; happen(happening: Happening): void };
+  readonly memory: { read(): Memory; happen(happening: Happening): void; readonly tabKey: string | null };
   /** The address of the page, as it is said with a message. */
   page(): string;
   /** The stream or an answer told about people. */

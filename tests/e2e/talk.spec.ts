@@ -302,3 +302,23 @@ test('a month later: the session has run out where one is, and the visitor’s w
   expect(await visitor.entries()).toEqual([]);
   await house.moveTo(Date.now());
 });
+
+test('a page that is left before the server took the words: the next page sends them, once, from the page they were written on', async ({
+  browser,
+}) => {
+  const desk = await openDesk(browser);
+  const visitor = await visit(browser, `${house.site}/visit/night-programme`);
+  await visitor.launcher.click();
+  await expect(visitor.field).toBeVisible();
+  await visitor.page.route('**/messages', (route) => route.abort());
+  await visitor.field.fill('Is Saturday for requests?');
+  await visitor.field.press('Enter');
+  await expect(visitor.window).toContainText('This has not reached us yet.');
+  await visitor.page.unroute('**/messages');
+  await visitor.page.goto(`${house.site}/tonight`);
+  await choose(desk, 'Is Saturday for requests?');
+  await expect(desk.getByRole('log')).toContainText('/visit/night-programme');
+  await visitor.launcher.click();
+  await expect(visitor.window.locator('[data-entry]', { hasText: 'Is Saturday for requests?' })).toHaveCount(1);
+  expect(await visitor.page.evaluate(() => sessionStorage.length)).toBe(0);
+});

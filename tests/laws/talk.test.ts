@@ -4,6 +4,7 @@ import { EMPTY_MEMORY, type Happening, type Memory, remember } from '../../src/c
 import type { VisitorEntry } from '../../src/core/wire/talk';
 import { mergeEntries } from '../../src/widget/panel/merge';
 import { type Talk, talkWith } from '../../src/widget/panel/talk';
+import type { Unsent, UnsentStore } from '../../src/widget/panel/unsent';
 import type { PanelPort } from '../../src/widget/port';
 import { madeTalk } from '../made/site';
 
@@ -50,6 +51,17 @@ function serverWith(fates: readonly Fate[]) {
   return { entries, tokens, answer };
 }
 
+/** The tab's storage: it outlives the page. */
+function madeStore(): UnsentStore {
+  let kept = JSON.stringify({ token: null, items: [] });
+  return {
+    read: () => JSON.parse(kept) as Unsent,
+    write: (unsent) => {
+      kept = JSON.stringify(unsent);
+    },
+  };
+}
+
 function portWith(keep: { memory: Memory }): PanelPort {
   const nothing = () => undefined;
   return {
@@ -57,6 +69,7 @@ function portWith(keep: { memory: Memory }): PanelPort {
     surroundings: { now: () => 1 } as PanelPort['surroundings'],
     base: 'https://porch.example/w/aaaaaaaaaaaa',
     memory: {
+      tabKey: null,
       read: () => keep.memory,
       happen: (happening: Happening) => {
         keep.memory = remember(keep.memory, happening);
@@ -71,6 +84,26 @@ function portWith(keep: { memory: Memory }): PanelPort {
   };
 }
 
+/** One page view: what it began ends with it, and nothing of it writes any more. */
+function newPage(answer: (input: string, init?: RequestInit) => Promise<Response>) {
+  let isHere = true;
+  const never = new Promise<Response>(() => undefined);
+  vi.stubGlobal('fetch', async (input: string, init?: RequestInit) => {
+    const wasHere = isHere;
+    const outcome = await Promise.allSettled([answer(input, init)]);
+    if (!wasHere || !isHere) return never;
+    const [one] = outcome;
+    if (one.status === 'rejected') throw one.reason;
+    return one.value;
+  });
+  return {
+    leave: () => {
+      isHere = false;
+    },
+    store: (kept: UnsentStore): UnsentStore => ({ read: kept.read, write: (unsent) => isHere && kept.write(unsent) }),
+  };
+}
+
 describe('the visitor’s side of a conversation', () => {
   beforeEach(() => void vi.useFakeTimers());
   afterEach(() => {
@@ -78,22 +111,29 @@ describe('the visitor’s side of a conversation', () => {
     vi.unstubAllGlobals();
   });
 
-  it('law: whatever is cut, each message ends on the server once, in the order it was written, and both lists are equal', async () => {
+  it('law: whatever is cut and however often the page is left, each message ends on the server once, in order, and both lists are equal', async () => {
     await fc.assert(
       fc.asyncProperty(
         fc.array(fc.constantFrom(...FATES), { maxLength: 14 }),
-        fc.array(fc.integer({ min: 0, max: 5000 }), { minLength: 1, maxLength: 5 }),
-        async (fates, pauses) => {
+        fc.array(fc.record({ pause: fc.integer({ min: 0, max: 5000 }), leaves: fc.boolean() }), { minLength: 1, maxLength: 5 }),
+        async (fates, turns) => {
           const server = serverWith(fates);
-          vi.stubGlobal('fetch', server.answer);
           const keep = { memory: EMPTY_MEMORY };
-          const talk = talkWith(portWith(keep), () => undefined);
-          for (const [index, pause] of pauses.entries()) {
+          const store = madeStore();
+          let page = newPage(server.answer);
+          let talk = talkWith(portWith(keep), () => undefined, page.store(store));
+          for (const [index, { pause, leaves }] of turns.entries()) {
             talk.send(`word ${index}`);
             await vi.advanceTimersByTimeAsync(pause);
+            if (!leaves) continue;
+            page.leave();
+            vi.clearAllTimers();
+            page = newPage(server.answer);
+            talk = talkWith(portWith(keep), () => undefined, page.store(store));
+            await talk.begin().catch(() => undefined);
           }
           await vi.advanceTimersByTimeAsync(10 * 60_000);
-          const words = pauses.map((_, index) => `word ${index}`);
+          const words = turns.map((_, index) => `word ${index}`);
           expect(server.entries.map(({ body }) => body)).toEqual(words);
           expect(talk.picture().outbox).toEqual([]);
           expect(talk.picture().entries).toEqual(server.entries);

@@ -4,12 +4,15 @@ import type { PanelPort } from '../port';
 import { eventCutter } from './event-stream';
 import { newClientId, newSecret } from './ids';
 import { mergeEntries } from './merge';
+import { type UnsentStore, unsentStore } from './unsent';
 
 /** Something written here that the server has not acknowledged yet. */
 export interface Outgoing {
   readonly clientId: string;
   readonly body: string;
   readonly note: NoteReplies | null;
+  /** The page it was written on; it may go out from a later one. */
+  readonly page: string;
   readonly standing: 'sending' | 'waiting';
 }
 
@@ -44,13 +47,18 @@ export interface Talk {
 const RETRY_MS = [1000, 2000, 4000, 8000, 15000, 30000] as const;
 
 /** The visitor's side of a conversation: an outbox that loses nothing, and a stream that resumes where it broke. */
-export function talkWith(port: PanelPort, onChange: () => void): Talk {
+export function talkWith(
+  port: PanelPort,
+  onChange: () => void,
+  store: UnsentStore = unsentStore(port.memory.tabKey ?? '', port.memory.tabKey !== null),
+): Talk {
   let conversation: ConversationFacts | null = null;
   let entries: readonly VisitorEntry[] = [];
-  let outbox: readonly Outgoing[] = [];
+  const unsent = store.read();
+  let outbox = unsent.items;
   let refused: Outgoing | null = null;
   /** Made before the first message, kept once it is acknowledged: sending it again cannot make a second visitor. */
-  let pendingToken: string | null = null;
+  let pendingToken = unsent.token;
   let isSending = false;
   let isConnected = true;
   let stream: AbortController | null = null;
@@ -59,6 +67,7 @@ export function talkWith(port: PanelPort, onChange: () => void): Talk {
   let isFirst = true;
 
   const changed = (): void => {
+    store.write({ token: pendingToken, items: outbox });
     const unread = entries.filter((entry) => entry.author === 'person' && entry.seq > seenSeq).length;
     port.hearConversation(conversation, unread);
     onChange();
@@ -79,6 +88,7 @@ export function talkWith(port: PanelPort, onChange: () => void): Talk {
     fetch(`${port.base}/${path}`, {
       method: 'POST',
       credentials: 'omit',
+      keepalive: true, // a change of page does not take it back
       headers: { 'Content-Type': 'application/json', ...headers() },
       body: JSON.stringify(body),
     });
@@ -110,7 +120,7 @@ export function talkWith(port: PanelPort, onChange: () => void): Talk {
       newToken,
       clientId: one.clientId,
       body: one.body,
-      page: port.page().slice(0, 2048),
+      page: one.page,
       design: port.designName(),
       locale: port.frame.root.lang,
       widget: port.frame.launcher.dataset.widget ?? '',
@@ -136,7 +146,8 @@ export function talkWith(port: PanelPort, onChange: () => void): Talk {
   };
 
   const add = (body: string, note: NoteReplies | null): void => {
-    outbox = [...outbox, { clientId: newClientId(), body, note, standing: 'sending' }];
+    if (port.memory.read().token === null) pendingToken ??= newSecret();
+    outbox = [...outbox, { clientId: newClientId(), body, note, page: port.page().slice(0, 2048), standing: 'sending' }];
     changed();
     void drain();
   };
@@ -202,6 +213,8 @@ export function talkWith(port: PanelPort, onChange: () => void): Talk {
     isFirst = false;
     changed();
   };
+
+  if (outbox.length > 0) void drain();
 
   return {
     picture: () => ({ conversation, entries, outbox, isConnected, refused }),
