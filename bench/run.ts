@@ -4,7 +4,10 @@ import { gunzipSync, gzipSync } from 'node:zlib';
 import autocannon from 'autocannon';
 import Database from 'better-sqlite3';
 import { decide } from '../src/core/decide/decide';
+import { isOpenAt } from '../src/core/hours/hours';
+import { readLogLine } from '../src/formats/traffic/access-log';
 import { hashOf, newSecret } from '../src/server/ids';
+import { at, everyDay, hours } from '../tests/made/hours';
 import { madeDesign, madeSite, madeVisit } from '../tests/made/site';
 import { type Running, fill, start, stop } from './house';
 import { barePairs, roundTrips } from './round-trip';
@@ -29,6 +32,57 @@ function benchDecide(): void {
   const [ours, parse] = [perSecond(() => decide(site, visit)), perSecond(() => JSON.parse(pointer) as unknown)];
   say(
     `decide                      ${Math.round(ours / 1000)} k/s, ${(ours / parse).toFixed(2)} × reading the pointer's JSON (${Math.round(parse / 1000)} k/s)`,
+  );
+}
+
+/** The access-log scanner against an expression that takes the same parts out of the same lines. */
+function benchLog(): void {
+  const lines = Array.from(
+    { length: 500 },
+    (_, index) =>
+      `203.0.113.${index % 250} - - [25/Nov/2026:22:${String(index % 60).padStart(2, '0')}:07 -0100] "GET /sky-log/${index}?utm_source=letter HTTP/1.1" 200 5120 "https://farrowisle.example/" "Mozilla/5.0 (X11; Linux x86_64) Gecko/20100101 Firefox/140.0"`,
+  );
+  const pattern =
+    /^(\S+) \S+ \S+ \[(\d\d)\/(\w{3})\/(\d{4}):(\d\d):(\d\d):(\d\d) ([+-])(\d\d)(\d\d)\] "(\S+) (.*?)(?: \S+)?" (\d{3}) \S+ "((?:[^"\\]|\\.)*)" "((?:[^"\\]|\\.)*)"$/;
+  const months = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+  const byExpression = (line: string) => {
+    const [, address, date, month, year, hour, minute, second, sign, zoneHour, zoneMinute, method, target, status, referrer, agent] =
+      pattern.exec(line) ?? [];
+    const zone = (sign === '-' ? -1 : 1) * (Number(zoneHour) * 60 + Number(zoneMinute)) * 60_000;
+    const at = Date.UTC(Number(year), months.indexOf(month ?? ''), Number(date), Number(hour), Number(minute), Number(second)) - zone;
+    return { address, at, method, target, status: Number(status), referrer, agent };
+  };
+  let turn = 0;
+  const next = () => lines[turn++ % lines.length] ?? '';
+  const rounds = Array.from({ length: 3 }, () => [perSecond(() => readLogLine(next())), perSecond(() => byExpression(next()))] as const);
+  const ratio = percentile(
+    rounds.map(([ours, theirs]) => ours / theirs),
+    0.5,
+  );
+  say(
+    `access-log lines            ${Math.round((rounds[0]?.[0] ?? 0) / 1000)} k/s, ${ratio.toFixed(2)} × an expression doing the same (goal 2)`,
+  );
+}
+
+/** "Open now?" at random instants of a year, and one page against many rules. */
+function benchHours(): void {
+  const week = everyDay('17:30-20:00 20:20-01:00');
+  const own = hours({ week });
+  const instants = Array.from({ length: 1000 }, (_, index) => at('2026-11-25T12:00') + ((index * 7919) % 8760) * 3_600_000);
+  let turn = 0;
+  const format = new Intl.DateTimeFormat('en-GB', {
+    timeZone: 'Atlantic/Azores',
+    weekday: 'short',
+    hour: '2-digit',
+    minute: '2-digit',
+    hourCycle: 'h23',
+  });
+  const [ours, platform] = [
+    perSecond(() => isOpenAt(own, instants[turn++ % 1000] ?? 0)),
+    perSecond(() => format.formatToParts(instants[turn++ % 1000] ?? 0)),
+  ];
+  say(
+    `open now?                   ${Math.round(ours / 1000)} k/s, ${(ours / platform).toFixed(1)} × reading the wall clock by the platform`,
   );
 }
 
@@ -116,6 +170,8 @@ function signIn(dataDir: string): string {
 }
 
 benchDecide();
+benchLog();
+benchHours();
 const { dataDir, siteKey } = fill();
 benchBytes(dataDir);
 await benchStart(dataDir);

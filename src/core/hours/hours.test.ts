@@ -221,6 +221,12 @@ describe('hours', () => {
     expect(why('2026-12-25T20:00')).toEqual(['holiday', 1, 'holiday']);
   });
 
+  it('[H16] the first offset holds for all that lies before the data', () => {
+    const zone = { starts: [at('2026-01-01T00:00')], offsets: [-3_600_000] };
+    const made = toWireCalendar(calendar({ week: everyDay('09:00-10:00') }));
+    expect(made.ok && isOpenAt({ calendar: made.value, zone, override: null }, at('1999-05-05T10:30'))).toBe(true);
+  });
+
   it('[H17] a roster is the team’s calendar and at least one of its people’s, and closes nothing', () => {
     const team = hours({ week: everyDay('17:00-22:00') });
     const people = [hours({ week: everyDay('16:00-19:00') }), hours({ week: everyDay('20:00-23:00') })];

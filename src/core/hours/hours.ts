@@ -49,8 +49,20 @@ export function localDayOf(zone: Zone, instant: EpochMs): EpochDay {
   return Math.floor((instant + offsetAt(zone, instant)) / DAY_MS);
 }
 
+/** Calendars never change, so what was worked out for a day holds as long as the calendar lives; a year of days at most. */
+const KEPT = new WeakMap<WireCalendar, { readonly zone: Zone; readonly spans: Map<EpochDay, readonly Span[]> }>();
+const KEPT_DAYS_MAX = 400;
+
 /** The spans that begin on a local date ([H3]), in order, with the night cut ([H7]) and imported closings out ([H11]). */
-export function spansOfDay({ calendar, zone }: Pick<Hours, 'calendar' | 'zone'>, day: EpochDay): Span[] {
+export function spansOfDay({ calendar, zone }: Pick<Hours, 'calendar' | 'zone'>, day: EpochDay): readonly Span[] {
+  let kept = KEPT.get(calendar);
+  if (kept === undefined || kept.zone !== zone || kept.spans.size > KEPT_DAYS_MAX) KEPT.set(calendar, (kept = { zone, spans: new Map() }));
+  let spans = kept.spans.get(day);
+  if (spans === undefined) kept.spans.set(day, (spans = workOutDay(calendar, zone, day)));
+  return spans;
+}
+
+function workOutDay(calendar: WireCalendar, zone: Zone, day: EpochDay): Span[] {
   const { intervals, layer } = planOf(calendar, day);
   const next = planOf(calendar, day + 1);
   const nightEnds = next.endsNightBefore ? (spanOfWall(zone, (day + 1) * DAY_MS, (day + 2) * DAY_MS)?.from ?? Infinity) : Infinity;

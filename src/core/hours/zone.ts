@@ -1,4 +1,4 @@
-import { type EpochMs, MINUTE_MS } from '../model/units';
+import { type EpochMs, HOUR_MS, MINUTE_MS } from '../model/units';
 
 /**
  * [H16] Offsets of a zone as they travel: alternating minutes since the change before (the first since 1970), and
@@ -26,7 +26,12 @@ export function toZone(pairs: ZoneOffsets): Zone {
 }
 
 /** Offset of the wall clock at an instant, in ms east of UTC; 0 for a zone without data. */
-export function offsetAt({ starts, offsets }: Zone, instant: EpochMs): number {
+export function offsetAt(zone: Zone, instant: EpochMs): number {
+  return zone.offsets[indexAt(zone, instant)] ?? 0;
+}
+
+/** Place of the offset that holds at an instant. */
+function indexAt({ starts }: Zone, instant: EpochMs): number {
   let low = 0;
   let high = starts.length - 1;
   while (low < high) {
@@ -34,7 +39,7 @@ export function offsetAt({ starts, offsets }: Zone, instant: EpochMs): number {
     if ((starts[middle] ?? 0) <= instant) low = middle;
     else high = middle - 1;
   }
-  return offsets[low] ?? 0;
+  return low;
 }
 
 /** A run of instants, from `from` on, up to and without `until`. */
@@ -43,14 +48,20 @@ export interface Span {
   readonly until: EpochMs;
 }
 
+/** No wall clock is further from UTC than this. */
+const OFFSET_MAX_MS = 26 * HOUR_MS;
+
 /**
  * [H4] The smallest run of instants that holds every instant at which the wall clock reads a date-time in
  * [from, until), both in ms as if the wall were UTC; null where there is none ([H3] says which date an interval has).
  */
-export function spanOfWall({ starts, offsets }: Zone, from: number, until: number): Span | null {
+export function spanOfWall(zone: Zone, from: number, until: number): Span | null {
+  const { starts, offsets } = zone;
   let first = Infinity;
   let last = -Infinity;
-  for (let index = 0; index < starts.length; index++) {
+  const nearest = indexAt(zone, from - OFFSET_MAX_MS);
+  for (let index = nearest; index < starts.length; index++) {
+    if (index > nearest && (starts[index] ?? 0) >= until + OFFSET_MAX_MS) break;
     const offset = offsets[index] ?? 0;
     const begins = index === 0 ? -Infinity : (starts[index] ?? 0);
     const ends = starts[index + 1] ?? Infinity;
