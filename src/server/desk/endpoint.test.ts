@@ -81,6 +81,28 @@ function dump(): string {
   return JSON.stringify(TABLES.map((table) => connectionOf(house.db).prepare(`SELECT * FROM ${table}`).all()));
 }
 
+describe('the list of conversations', () => {
+  it('shows who waits on the first page however many have ended since, and pages the ended ones without a gap', async () => {
+    const waiting = await ask(porch);
+    const connection = connectionOf(house.db);
+    const row = connection.prepare<[string], Record<string, unknown>>('SELECT * FROM conversation WHERE id = ?').get(waiting) ?? {};
+    const columns = Object.keys(row);
+    const insert = connection.prepare(`INSERT INTO conversation (${columns.join()}) VALUES (${columns.map(() => '?').join()})`);
+    for (let count = 1; count <= 250; count++)
+      insert.run(Object.values({ ...row, id: `ended${count}`, standing: 'ended', last_entry_ms: Number(row.last_entry_ms) + count }));
+    const page = async (before: number | null) =>
+      read<{ conversations: { id: string; lastEntryMs: number }[]; hasMore: boolean }>(
+        await porch.desk(`GET conversations${before === null ? '' : `?before=${before}`}`),
+      );
+    const first = await page(null);
+    expect([first.conversations.length, first.conversations[0]?.id, first.hasMore]).toEqual([101, waiting, true]);
+    const second = await page(first.conversations.at(-1)?.lastEntryMs ?? 0);
+    const third = await page(second.conversations.at(-1)?.lastEntryMs ?? 0);
+    const ids = [first, second, third].flatMap(({ conversations }) => conversations.map(({ id }) => id));
+    expect([new Set(ids).size, third.hasMore]).toEqual([251, false]);
+  });
+});
+
 describe('the draft', () => {
   it('stores a change with its inverse, and undo and redo go through the log', async () => {
     const first = (await draft()).design.widgets[0]?.look.brand;

@@ -3,9 +3,10 @@ import type { ClassConstructor } from 'class-transformer';
 import {
   findConversation,
   findDeskConversation,
-  listDeskConversations,
+  listEndedDeskConversations,
   listEntries,
   listEntryPages,
+  listOpenDeskConversations,
 } from '../db/repositories/conversations';
 import { findVersionInForce, findNewestVersion } from '../db/repositories/publications';
 import { findWish, listTeams } from '../db/repositories/teams';
@@ -123,16 +124,17 @@ async function publishAnswer(call: DeskCall, input: PublishInput): Promise<Respo
 }
 
 const PER_PAGE = 100;
+const OPEN_MAX = 1000;
 
+/** The first page holds everything that waits for somebody, whatever came since; ended ones are paged. */
 async function listAnswer({ state, request, member }: DeskCall): Promise<Response> {
-  const before = Number(new URL(request.url).searchParams.get('before') ?? '');
-  const found = await listDeskConversations(
-    state.db,
-    member.site.id,
-    Number.isSafeInteger(before) && before > 0 ? before : null,
-    PER_PAGE + 1,
-  );
-  return json(200, { conversations: found.slice(0, PER_PAGE), hasMore: found.length > PER_PAGE }, {});
+  const asked = Number(new URL(request.url).searchParams.get('before') ?? '');
+  const before = Number.isSafeInteger(asked) && asked > 0 ? asked : null;
+  const [open, ended] = await Promise.all([
+    before === null ? listOpenDeskConversations(state.db, member.site.id, OPEN_MAX) : [],
+    listEndedDeskConversations(state.db, member.site.id, before, PER_PAGE + 1),
+  ]);
+  return json(200, { conversations: [...open, ...ended.slice(0, PER_PAGE)], hasMore: ended.length > PER_PAGE }, {});
 }
 
 async function oneAnswer({ state, member, id }: DeskCall): Promise<Response> {

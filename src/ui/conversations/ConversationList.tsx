@@ -30,7 +30,17 @@ export function ConversationList({ list, chosen, now, hasMore, onChoose, onMore 
           <Box key={title} component="section" aria-label={`${title}, ${conversations.length}`}>
             <Typography
               component="h2"
-              sx={{ fontSize: 13, fontWeight: 700, px: 2, pt: 1.5, pb: 0.5, position: 'sticky', top: 0, bgcolor: 'background.paper' }}
+              sx={{
+                fontSize: 13,
+                fontWeight: 700,
+                px: 2,
+                pt: 1.5,
+                pb: 0.5,
+                position: 'sticky',
+                top: 0,
+                zIndex: 1,
+                bgcolor: 'background.paper',
+              }}
             >
               {title}{' '}
               <Box component="span" sx={{ color: 'text.secondary', fontVariantNumeric: 'tabular-nums' }}>

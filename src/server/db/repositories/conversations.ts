@@ -122,9 +122,20 @@ export async function getFacts(db: Db, siteId: string, id: string): Promise<Conv
   };
 }
 
-/** Newest first; `before` pages back. */
-export async function listDeskConversations(db: Db, siteId: string, before: EpochMs | null, limit: number): Promise<DeskConversation[]> {
-  let query = deskQuery(db, siteId).orderBy('conversation.last_entry_ms', 'desc').limit(limit);
+/** Everything that still wants somebody: running conversations and notes, however old. */
+export async function listOpenDeskConversations(db: Db, siteId: string, limit: number): Promise<DeskConversation[]> {
+  const query = deskQuery(db, siteId).where('conversation.standing', 'in', ['asked', 'joined', 'note']);
+  return (await query.orderBy('conversation.last_entry_ms', 'desc').limit(limit).execute()).map(toDesk);
+}
+
+/** Ended ones, newest first; `before` pages back. */
+export async function listEndedDeskConversations(
+  db: Db,
+  siteId: string,
+  before: EpochMs | null,
+  limit: number,
+): Promise<DeskConversation[]> {
+  let query = deskQuery(db, siteId).where('conversation.standing', '=', 'ended').orderBy('conversation.last_entry_ms', 'desc').limit(limit);
   if (before !== null) query = query.where('conversation.last_entry_ms', '<', before);
   return (await query.execute()).map(toDesk);
 }
