@@ -27,9 +27,10 @@ test('Design, Conversations, Today, Install and the widget on the site', async (
   await take(desk, 'conversations');
   await desk.goto(`${house.app}/s/${house.siteKey}/today`);
   await expect(desk.getByRole('heading', { name: 'Today' })).toBeVisible();
+  await expect(desk.getByRole('button', { name: 'I am in' })).toBeVisible();
   await take(desk, 'today');
   await desk.goto(`${house.app}/s/${house.siteKey}/install`);
-  await expect(desk.getByTestId('tag')).toBeVisible();
+  await expect(desk.getByText(/^Version \d+, from the next page view on\.$/)).toBeVisible();
   await take(desk, 'install');
   await desk.goto(`${house.app}/s/${house.siteKey}/design?on=/tonight&moment=talking`);
   await expect(desk.getByRole('region', { name: 'Stage' }).locator('sunny-porch .window')).toBeVisible();
