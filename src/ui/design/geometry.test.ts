@@ -1,0 +1,55 @@
+import { describe, expect, it } from 'vitest';
+import { WAYS } from '../../core/model/way';
+import { MOMENT_WORDS, WAY_WORDS } from '../wording/moments';
+import { DRAWN_WAYS, STONES, columnLeft, neighbourOf, pathMeasures } from './path-layout';
+import { AWNING_PX, stageView } from './stage-geometry';
+
+describe('the stage', () => {
+  it('near is true size, with the widget’s corner in view', () => {
+    const view = stageView({ width: 944, height: 520 }, 'lower-right', 'near', true);
+    expect(view.scale).toBe(1);
+    expect([view.left + view.pageWidth, view.top + view.pageHeight]).toEqual([944, 520 + AWNING_PX]);
+    expect(stageView({ width: 944, height: 520 }, 'upper-left', 'near', true)).toMatchObject({ left: 0, top: AWNING_PX });
+  });
+
+  it('a stage too low for the window is a low page: nothing of it hides behind the awning', () => {
+    const view = stageView({ width: 744, height: 488 }, 'lower-right', 'near', true);
+    expect([view.top, view.top + view.pageHeight]).toEqual([AWNING_PX, 488]);
+  });
+
+  it('whole fits into the stage and keeps its shape', () => {
+    const view = stageView({ width: 944, height: 520 }, 'lower-right', 'whole', false);
+    expect(view.pageWidth * view.scale).toBeLessThanOrEqual(944);
+    expect(view.pageHeight * view.scale + AWNING_PX).toBeLessThanOrEqual(520.001);
+  });
+});
+
+describe('the path', () => {
+  it('stones never overlap and stay on the screen, from 1024 to 1440 px', () => {
+    for (const width of [1024, 1200, 1280, 1440]) {
+      const measures = pathMeasures(width);
+      for (const lane of ['upper', 'lower'] as const) {
+        const lefts = STONES.filter((stone) => stone.lane === lane).map(({ column }) => columnLeft(column, measures));
+        lefts.forEach((left, index) => expect((lefts[index + 1] ?? Infinity) - left).toBeGreaterThan(measures.stoneWidth));
+        expect((lefts.at(-1) ?? 0) + measures.stoneWidth, `${width}`).toBeLessThanOrEqual(width);
+      }
+    }
+  });
+
+  it('arrows lead along a lane and to the nearest stone of the other, and nowhere at the ends', () => {
+    expect(neighbourOf('passing-by', 'ArrowRight')).toBe('at-the-door');
+    expect(neighbourOf('passing-by', 'ArrowLeft')).toBeNull();
+    expect(neighbourOf('goodbye', 'ArrowDown')).toBe('note-left');
+    expect(neighbourOf('nobody-home', 'ArrowUp')).toBe('at-the-door');
+    expect(neighbourOf('nobody-home', 'ArrowDown')).toBeNull();
+    expect(neighbourOf('waiting', 'x')).toBeNull();
+  });
+
+  it('draws only ways that there are, with words of at most ten signs when short', () => {
+    for (const { id, from, to } of DRAWN_WAYS) {
+      expect(WAYS).toContainEqual({ id, from, to });
+      expect(WAY_WORDS[id].short.length, id).toBeLessThanOrEqual(10);
+    }
+    for (const { moment } of STONES) expect(MOMENT_WORDS[moment].name).not.toBe('');
+  });
+});
