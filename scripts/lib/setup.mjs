@@ -17,15 +17,16 @@ export function ensureAll({ withChromium = false } = {}) {
     .digest('hex');
   const hasPackages = existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted && isSqliteUsable();
   const mustCompile = !hasPackages && !existsSync(cachedSqlite());
-  ensureDebian([
-    ...(mustCompile ? ['python3', 'make', 'g++'].filter((name) => spawnSync(name, ['--version']).status !== 0) : []),
-    ...(withChromium && !existsSync(CHROMIUM) ? ['chromium'] : []),
-  ]);
+  ensureDebian([...(mustCompile ? missingCompiler() : []), ...(withChromium && !existsSync(CHROMIUM) ? ['chromium'] : [])]);
   if (hasPackages) return;
   console.log('Installing packages …');
   run('npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund', '--loglevel=error']);
   ensureSqlite();
   writeFileSync(stamp, wanted);
+}
+
+function missingCompiler() {
+  return ['python3', 'make', 'g++'].filter((name) => spawnSync(name, ['--version']).status !== 0);
 }
 
 /** Where the compiled part of better-sqlite3 is kept for this Node, so that later clones install in seconds. */
@@ -42,8 +43,8 @@ function ensureSqlite() {
     mkdirSync(dirname(built), { recursive: true });
     copyFileSync(cached, built);
     if (isSqliteUsable()) return;
-    rmSync(cached);
-    stop('The kept copy of SQLite cannot be loaded by this Node and was removed. Start again: it is compiled anew.');
+    rmSync(cached); // damaged: it is compiled anew below
+    ensureDebian(missingCompiler());
   }
   const prefix = dirname(dirname(process.execPath));
   if (!existsSync(join(prefix, 'include/node/node.h')))

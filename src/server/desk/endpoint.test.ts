@@ -82,6 +82,21 @@ function dump(): string {
 }
 
 describe('the list of conversations', () => {
+  it('a question nobody has joined is on the first page behind any number of newer notes', async () => {
+    const waiting = await ask(porch);
+    const connection = connectionOf(house.db);
+    const row = connection.prepare<[string], Record<string, unknown>>('SELECT * FROM conversation WHERE id = ?').get(waiting) ?? {};
+    const insert = connection.prepare(
+      `INSERT INTO conversation (${Object.keys(row).join()}) VALUES (${Object.keys(row)
+        .map(() => '?')
+        .join()})`,
+    );
+    for (let count = 1; count <= 1100; count++)
+      insert.run(Object.values({ ...row, id: `note${count}`, standing: 'note', last_entry_ms: Number(row.last_entry_ms) + count }));
+    const { conversations } = await read<{ conversations: { id: string }[] }>(await porch.desk('GET conversations'));
+    expect(conversations[0]?.id).toBe(waiting);
+  });
+
   it('shows who waits on the first page however many have ended since, and pages the ended ones without a gap', async () => {
     const waiting = await ask(porch);
     const connection = connectionOf(house.db);

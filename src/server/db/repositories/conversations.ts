@@ -122,10 +122,15 @@ export async function getFacts(db: Db, siteId: string, id: string): Promise<Conv
   };
 }
 
-/** Everything that still wants somebody: running conversations and notes, however old. */
+/** Everything that still wants somebody, however old: questions nobody has joined before all else, so that no bound cuts them off. */
 export async function listOpenDeskConversations(db: Db, siteId: string, limit: number): Promise<DeskConversation[]> {
   const query = deskQuery(db, siteId).where('conversation.standing', 'in', ['asked', 'joined', 'note']);
-  return (await query.orderBy('conversation.last_entry_ms', 'desc').limit(limit).execute()).map(toDesk);
+  const rows = await query
+    .orderBy(sql`conversation.standing = 'asked'`, 'desc')
+    .orderBy('conversation.last_entry_ms', 'desc')
+    .limit(limit)
+    .execute();
+  return rows.map(toDesk);
 }
 
 /** Ended ones, newest first; `before` pages back. */
