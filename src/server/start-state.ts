@@ -10,6 +10,7 @@ import { makeHub } from './live/hub';
 import { makePresenceBoard } from './live/presence-board';
 import { makeLimits } from './live/rates';
 import { type State, hasState, setState, state } from './state';
+import { watchQuiet } from './usecases/end-talk';
 import { tellTeams } from './usecases/presence';
 import { newSecret } from './ids';
 import { makePasswords } from './passwords';
@@ -37,6 +38,7 @@ export async function startState(env: Env): Promise<State> {
   };
   setState(made);
   watchPresence(made);
+  watchQuiet(made);
   return made;
 }
 

@@ -1,6 +1,5 @@
-import type { Decision } from '../core/decide/decide';
 import { lampOf } from '../core/model/lamp';
-import type { WireWidget } from '../core/wire/design-file';
+import type { Heard } from '../core/words/hearer';
 import { drawLamp } from './lamp';
 import { LAUNCHER_CSS } from './launcher-style';
 import type { Surroundings } from './surroundings';
@@ -12,17 +11,9 @@ export interface Frame {
   readonly launcher: HTMLButtonElement;
   /** Empty until the panel comes. */
   readonly place: HTMLElement;
-  paint(picture: FramePicture): void;
-}
-
-export interface FramePicture {
-  readonly widget: WireWidget;
-  readonly decision: Decision;
-  readonly voice: Voice;
-  readonly dir: 'ltr' | 'rtl';
-  readonly locale: string;
-  readonly isWindowOpen: boolean;
-  readonly unread: number;
+  paint(heard: Heard, voice: Voice): void;
+  /** [I10] The launcher moves once, and takes no focus. */
+  stir(): void;
 }
 
 /** Puts the frame into the shadow root once. Built with DOM calls only: no markup is ever parsed. */
@@ -40,31 +31,49 @@ export function buildFrame(surroundings: Surroundings): Frame {
   root.append(launcher, place);
   surroundings.root.append(root);
   let painted = '';
-  const paint = (picture: FramePicture): void => {
-    const { widget, decision, voice } = picture;
-    const scheme = surroundings.scheme();
-    dress(root, picture, surroundings, scheme);
+  const paint = (heard: Heard, voice: Voice): void => {
+    const { widget, decision, circumstances } = heard;
+    const { unread, isWindowOpen } = circumstances;
+    dress(root, heard, surroundings, surroundings.scheme());
     const lamp = lampOf(decision.state, decision.isStateKnown);
     if (painted !== lamp) mark.replaceChildren(drawLamp((painted = lamp)));
     words.textContent = voice('launcher.words');
-    count.textContent = picture.unread > 0 ? String(picture.unread) : '';
+    count.textContent = unread > 0 ? String(unread) : '';
     const name = voice('launcher.name');
-    launcher.setAttribute('aria-label', picture.unread > 0 ? `${voice('launcher.unread', { count: picture.unread })}. ${name}` : name);
-    launcher.setAttribute('aria-expanded', String(picture.isWindowOpen));
-    launcher.hidden = picture.isWindowOpen;
+    launcher.setAttribute('aria-label', unread > 0 ? `${voice('launcher.unread', { count: unread })}. ${name}` : name);
+    launcher.setAttribute('aria-expanded', String(isWindowOpen));
+    launcher.hidden = isWindowOpen || (decision.isCountOnly && unread === 0);
     launcher.dataset.widget = widget.key;
   };
-  return { root, launcher, place, paint };
+  return {
+    root,
+    launcher,
+    place,
+    paint,
+    stir: () => {
+      launcher.classList.remove('stir');
+      void launcher.offsetWidth; // begins anew
+      launcher.classList.add('stir');
+    },
+  };
 }
 
-function dress(root: HTMLElement, { widget, dir, locale }: FramePicture, surroundings: Surroundings, scheme: 'day' | 'evening'): void {
+function dress(
+  root: HTMLElement,
+  { site, widget, decision, circumstances }: Heard,
+  surroundings: Surroundings,
+  scheme: 'day' | 'evening',
+): void {
+  const { dir, locale } = site.design;
   const isPhone = surroundings.device() === 'phone';
   root.dir = dir;
   root.lang = locale;
   root.dataset.corner = widget.place.corner;
   root.dataset.device = surroundings.device();
   root.dataset.scheme = scheme;
-  root.toggleAttribute('data-words', surroundings.width() >= widget.launcher.wordsFrom);
+  const isKnownHere = circumstances.visitor.visit === 'returning'; // they know what the mark is
+  root.toggleAttribute('data-words', surroundings.width() >= widget.launcher.wordsFrom && !isKnownHere && !decision.isCountOnly);
+  root.toggleAttribute('data-count-only', decision.isCountOnly);
   const values = {
     ...widget.palette[scheme],
     size: `${widget.launcher.size}px`,

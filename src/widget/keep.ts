@@ -1,41 +1,76 @@
-import { EMPTY_MEMORY, type Happening, type Memory, readMemory, remember } from '../core/decide/remember';
+import { EMPTY_MEMORY, type Memory } from '../core/decide/memory';
+import type { Level } from '../core/model/circumstances';
 
-/** What this browser keeps for the visitor; in this page only where the level or the browser forbids more ([V7]). */
+/**
+ * What this browser keeps for the visitor under one key; in this page only where the level or the browser forbids more
+ * ([V7]). What visitors asked for is read here; visits and counters are the watch's, which judges them before it believes
+ * them.
+ */
 export interface Keep {
+  level(): Level;
+  setLevel(level: Level): void;
+  /** As it is now, with what other tabs have written ([I12]). Anything but the token may be damaged. */
   read(): Memory;
-  happen(happening: Happening): void;
+  write(memory: Memory): void;
   /** Key of the tab's storage for what is unsent; null where nothing may be stored. */
   readonly tabKey: string | null;
   /** Whether something was sent on the page before that is not acknowledged yet. */
   hasUnsent(): boolean;
 }
 
-/** `mayStore` is false while the page waits for consent. Storage that throws (blocked, full) counts as none. */
-export function keepFor(siteKey: string, mayStore: boolean): Keep {
+const NOTHING = JSON.stringify(EMPTY_MEMORY);
+
+/** Storage that throws (blocked, full) counts as none. */
+export function keepFor(siteKey: string, first: Level): Keep {
   const key = `sunny-porch:${siteKey}`;
-  let memory = mayStore ? readMemory(fromStorage(key)) : EMPTY_MEMORY;
+  let level = first;
+  let seen = '';
+  let memory = EMPTY_MEMORY;
   return {
-    tabKey: mayStore ? key : null,
-    hasUnsent: () => mayStore && fromStorage(key, 'sessionStorage') !== null,
-    read: () => memory,
-    happen: (happening) => {
-      memory = remember(memory, happening);
-      if (mayStore) toStorage(key, memory === EMPTY_MEMORY ? null : JSON.stringify(memory));
+    level: () => level,
+    setLevel: (next) => {
+      level = next;
+    },
+    tabKey: first === 'none' ? null : key,
+    hasUnsent: () => level !== 'none' && fromStorage('sessionStorage', key) !== '',
+    read: () => {
+      const text = level === 'none' ? seen : fromStorage('localStorage', key);
+      if (text !== seen) memory = loosely((seen = text));
+      return memory;
+    },
+    write: (next) => {
+      memory = next;
+      const text = JSON.stringify(next);
+      if (level === 'none') return;
+      seen = text === NOTHING ? '' : text; // nothing at page load, before there is something
+      toStorage(key, seen);
     },
   };
 }
 
-function fromStorage(key: string, kind: 'localStorage' | 'sessionStorage' = 'localStorage'): string | null {
+/** Damaged counts as none ([V8]). */
+function loosely(text: string): Memory {
   try {
-    return window[kind].getItem(key);
+    const kept = { ...EMPTY_MEMORY, ...(JSON.parse(text || '{}') as Memory) };
+    return kept.v === 1 && /^[\w-]{20,80}$/.test(kept.token ?? NO_TOKEN) ? kept : EMPTY_MEMORY;
   } catch {
-    return null;
+    return EMPTY_MEMORY;
+  }
+}
+const NO_TOKEN = '-'.repeat(20);
+
+function fromStorage(kind: 'localStorage' | 'sessionStorage', key: string): string {
+  try {
+    return window[kind].getItem(key) ?? '';
+  } catch {
+    return '';
   }
 }
 
-function toStorage(key: string, text: string | null): void {
+function toStorage(key: string, text: string): void {
   try {
-    if (text === null) localStorage.removeItem(key);
+    if (text === fromStorage('localStorage', key)) return;
+    if (text === '') localStorage.removeItem(key);
     else localStorage.setItem(key, text);
   } catch {
     // Blocked or full: this page still knows.

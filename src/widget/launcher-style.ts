@@ -16,10 +16,13 @@ export const LAUNCHER_CSS = `
 .count:empty { display: none; }
 .root[data-corner$="left"] .launcher { inset-inline: calc(var(--offset) + env(safe-area-inset-left, 0px)) auto; }
 .root[data-corner^="upper"] .launcher { inset-block: calc(var(--offset) + env(safe-area-inset-top, 0px)) auto; }
+.root[data-count-only] .mark { visibility: hidden; }
 .lamp-line { fill: none; stroke: currentColor; stroke-width: 1.6; stroke-linejoin: round; stroke-linecap: round; }
 .lamp-light { fill: var(--lamp); }
 .lamp-over { fill: none; stroke: currentColor; stroke-width: 1.8; stroke-linecap: round; }
 @media (prefers-reduced-motion: no-preference) { .root:not([data-still]) .launcher { animation: arrive 120ms ease-out; } }
+@media (prefers-reduced-motion: no-preference) { .stir { animation: stir 600ms ease-in-out; } }
+@keyframes stir { 30% { transform: rotate(-7deg); } 60% { transform: rotate(5deg); } 80% { transform: rotate(-2deg); } }
 @keyframes arrive { from { opacity: 0; } }
 @media (forced-colors: active) { .launcher { border: 2px solid ButtonText; } .lamp-light { fill: Highlight; } }
 `;

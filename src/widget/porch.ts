@@ -1,7 +1,11 @@
-import { type Decision, decide } from '../core/decide/decide';
+import type { Decision } from '../core/decide/decide';
+import { decideWith } from '../core/decide/decide-with';
+import { EMPTY_MEMORY, type Memory } from '../core/decide/memory';
+import { originOf } from '../core/decide/origin';
 import { FRESH_MS } from '../core/decide/state';
-import { isRunning } from '../core/decide/widget';
-import type { Circumstances } from '../core/model/circumstances';
+import { type Circumstances, UNKNOWN_VISITOR, pageViewAt } from '../core/model/circumstances';
+import type { Moment } from '../core/model/moment';
+import type { WireWidget } from '../core/wire/design-file';
 import type { PublishedSite } from '../core/wire/published-site';
 import type { ConversationFacts } from '../core/wire/talk';
 import { serverClock } from './clock';
@@ -9,75 +13,106 @@ import { type Frame, buildFrame, setFont } from './frame';
 import { keepFor } from './keep';
 import { LoadError, siteLoader } from './load';
 import { languageWishes, pageFont, pageSurroundings } from './page-surroundings';
-import type { MountedPanel, PanelModule, PanelPort } from './port';
+import type { MountedPanel, PanelModule, PanelPort, Watch, WatchModule } from './port';
 import { type Off, listen } from './surroundings';
 import { type Tag, readTag } from './tag';
 import { voiceOf } from './voice';
 
 /** The whole guest: reads the tag, loads what is published, decides, paints, and waits for the next occasion. */
-function porch(tag: Tag): void {
+function porch(tag: Tag, shelf: Shelf): void {
   const clock = serverClock();
   const { host, surroundings } = pageSurroundings(clock);
   const base = `${tag.origin}/w/${tag.siteKey}`;
   const loader = siteLoader(base, clock);
-  const keep = keepFor(tag.siteKey, tag.consent !== 'wait');
+  const keep = keepFor(tag.siteKey, LEVELS[tag.consent ?? 'ask']);
   const wishes = languageWishes(tag.lang);
 
   let site: PublishedSite | null = null;
   let frame: Frame | null = null;
   let panel: Promise<MountedPanel> | null = null;
   let mounted: MountedPanel | null = null;
+  let watch: Watch | null = null;
+  let isWatchAsked = false;
   let cancelWake: Off = () => undefined;
   let heardAt: number | null = null;
+  let askedAt = -Infinity;
   let conversation: ConversationFacts | null = null;
   let unread = 0;
   let isWindowOpen = false;
   let asksAgain = false;
+  let moment: Moment | null = null;
+  let isLit = false;
+  let attributes: Readonly<Record<string, string>> = {};
+  let page = pageViewAt(location.href, clock.now());
 
-  const circumstances = (): Circumstances => ({
-    now: clock.now(),
-    heardAt,
-    page: { address: location.href },
-    forcedWidget: tag.widget,
-    visitor: { visit: 'unknown', device: surroundings.device() },
-    isWindowOpen,
-    isPutAway: (keep.read().putAwayUntil ?? 0) > clock.now(),
-    conversation,
-    unread,
-    asksAgain,
-  });
+  const circumstances = (): Circumstances => {
+    if (watch === null && page.address !== location.href) page = pageViewAt(location.href, clock.now());
+    const plain: Circumstances = {
+      now: clock.now(),
+      heardAt,
+      isLit,
+      page,
+      forcedWidget: tag.widget,
+      visitor: {
+        ...UNKNOWN_VISITOR,
+        device: surroundings.device(),
+        isStill: matchMedia('(prefers-reduced-motion: reduce)').matches,
+        languages: navigator.languages,
+        ...originOf(location.href, document.referrer),
+        country: attributes['country'] ?? tag.country,
+        attributes,
+      },
+      level: keep.level(),
+      memory: keep.read(),
+      moment,
+      isWindowOpen,
+      invited: null,
+      conversation,
+      unread,
+      asksAgain,
+    };
+    return watch?.enrich(plain) ?? plain;
+  };
+
+  const decideHere = (live: PublishedSite, here: Circumstances): Decision =>
+    decideWith(live, here, { stand: mounted?.stand, due: watch?.due });
 
   /** The whole loop: decide, paint, one timer for when time alone may change something. */
   const look = guarded((): void => {
     cancelWake();
     if (site === null) return;
-    const here = circumstances();
-    const decision = decide(site, here);
-    paint(site, here, decision);
+    let here = circumstances();
+    let decision = decideHere(site, here);
+    // A step along the ways may lead straight on to the next ([M6]).
+    for (let steps = 0; steps < 3 && (decision.moment !== moment || isLitBy(decision) !== isLit); steps++) {
+      moment = decision.moment;
+      isLit = isLitBy(decision);
+      decision = decideHere(site, (here = circumstances()));
+    }
+    const widget = paint(site, here, decision);
     if (decision.askAgainAt !== null) cancelWake = surroundings.wakeAt(decision.askAgainAt, look);
-    tell('decided', { askAgainAt: decision.askAgainAt, moment: decision.moment, state: decision.state, widget: decision.widget });
+    const { askAgainAt, askAgainOn, state } = decision;
+    tell('decided', { askAgainAt, askAgainOn, moment, state, widget: decision.widget });
+    if (decision.wantsFresh && clock.now() - askedAt >= FRESH_MS) {
+      const asking = ask().catch(unheard);
+      watch?.asked(asking);
+    }
+    if (watch !== null) watch.follow(site, decision);
+    else if (widget !== undefined && (widget.invitations.length > 0 || keep.level() === 'kept')) calmly(fetchWatch(site));
   });
 
-  const paint = (live: PublishedSite, here: Circumstances, decision: Decision): void => {
+  const paint = (live: PublishedSite, here: Circumstances, decision: Decision): WireWidget | undefined => {
     const widget = live.design.widgets.find((one) => one.key === decision.widget);
-    if (widget === undefined) {
-      host.remove();
-      return;
+    if (widget === undefined) host.remove();
+    else {
+      const own = (frame ??= firstFrame());
+      if (!host.isConnected) document.documentElement.append(host);
+      setFont(own.root, pageFont());
+      const heard = { site: live, widget, decision, circumstances: here };
+      own.paint(heard, voiceOf(heard));
+      mounted?.paint({ ...heard, isWindowOpen });
     }
-    const own = (frame ??= firstFrame());
-    if (!host.isConnected) document.documentElement.append(host);
-    setFont(own.root, pageFont());
-    const voice = voiceOf(live.design, widget, decision, here.visitor.visit);
-    own.paint({
-      widget,
-      decision,
-      voice,
-      dir: live.design.dir,
-      locale: live.design.locale,
-      isWindowOpen: isWindowOpen && mounted !== null,
-      unread,
-    });
-    mounted?.paint({ design: live.design, widget, decision, visit: here.visitor.visit, isWindowOpen });
+    return widget;
   };
 
   const firstFrame = (): Frame => {
@@ -89,38 +124,67 @@ function porch(tag: Tag): void {
 
   /** An occasion to ask how things stand ([S7]); never a rhythm. */
   const ask = async (): Promise<void> => {
+    askedAt = clock.now();
     const live = await loader.load(wishes);
     heardAt = live === null ? null : clock.now();
     site = live;
     if (live === null) host.remove();
+    else watch?.learnt(live);
+    look();
+  };
+
+  /** No words about people that nobody confirmed ([S6]). */
+  const unheard = (): void => {
+    heardAt = null;
     look();
   };
 
   const askIfStale = async (): Promise<void> => {
-    if (heardAt !== null && clock.now() - heardAt < FRESH_MS) return;
-    await ask().catch(() => {
-      heardAt = null; // no words about people that nobody confirmed ([S6])
-      look();
-    });
+    if (heardAt === null || clock.now() - heardAt >= FRESH_MS) await ask().catch(unheard);
+    else look();
   };
 
   const prepare = async (): Promise<void> => {
     await Promise.all([fetchPanel(), askIfStale()]);
   };
 
-  const fetchPanel = (): Promise<MountedPanel> => {
-    panel ??= importPanel().catch((error: unknown) => {
-      panel = null; // the next hover or click tries again ([L9])
+  /** The next hover or click tries again ([L9]). */
+  const fetchPanel = (): Promise<MountedPanel> =>
+    (panel ??= importPanel().catch((error: unknown) => {
+      panel = null;
       throw error;
-    });
-    return panel;
-  };
+    }));
 
   const importPanel = async (): Promise<MountedPanel> => {
     if (site === null || frame === null) throw new Error('The panel was asked for before the launcher stood.');
-    const module = (await import(/* @vite-ignore */ `${tag.origin}/w/${site.pointer.panel}`)) as PanelModule;
-    mounted = module.mountPanel(portFor(frame));
-    return mounted;
+    const module = await fetchModule<PanelModule>(site.pointer.panel);
+    return (mounted = module.mountPanel(portFor(frame)));
+  };
+
+  const fetchModule = <T>(name: string): Promise<T> => import(/* @vite-ignore */ `${tag.origin}/w/${name}`) as Promise<T>;
+
+  const fetchWatch = async (live: PublishedSite): Promise<void> => {
+    if (isWatchAsked || live.pointer.watch === undefined) return;
+    isWatchAsked = true;
+    const { startWatch } = await fetchModule<WatchModule>(live.pointer.watch);
+    watch = startWatch({
+      keep,
+      lockName: `sunny-porch:${tag.siteKey}`,
+      now: clock.now,
+      look,
+      site: () => site ?? live,
+      circumstances,
+      decide: (here) => decideHere(site ?? live, here),
+      fetchPanel,
+      open: () => {
+        isWindowOpen = true;
+        look();
+      },
+      stir: () => frame?.stir(),
+      tell,
+    });
+    watch.learnt(live);
+    look();
   };
 
   const portFor = (own: Frame): PanelPort => ({
@@ -128,7 +192,7 @@ function porch(tag: Tag): void {
     surroundings,
     base,
     memory: keep,
-    page: () => location.href,
+    page: () => circumstances().page.address,
     hearTeams: (teams, at) => {
       heardAt = at;
       if (site !== null && teams !== null) site = { ...site, pointer: { ...site.pointer, teams } };
@@ -144,37 +208,95 @@ function porch(tag: Tag): void {
       look();
     },
     close,
+    accept: () => calmly(open()),
+    decline: () => watch?.declined(),
     designName: () => site?.pointer.design ?? '',
   });
 
   const open = async (): Promise<void> => {
-    const [ready] = await Promise.all([fetchPanel(), askIfStale()]);
+    await prepare();
+    watch?.opened();
     isWindowOpen = true;
     unread = 0;
     look();
-    ready.focus();
+    mounted?.focus();
     tell('opened', {});
   };
 
   const close = (): void => {
     isWindowOpen = false;
+    watch?.closed();
     look();
     frame?.launcher.focus();
     tell('closed', {});
   };
 
+  /** The page says that it shows another address, or came back from the cache. */
+  const moveTo = (address: string): void => {
+    page = pageViewAt(new URL(address, location.href).href, clock.now());
+    watch?.moveTo(address);
+    calmly(askIfStale());
+  };
+
+  /** What a page may call, also before the script has come ([widget.md]). */
+  const CALLS: Readonly<Record<string, (value: never) => void>> = {
+    open: () => calmly(open()),
+    close,
+    attributes: (given: Readonly<Record<string, unknown>>) => {
+      const entries = Object.entries(given).slice(0, ATTRIBUTES_MAX);
+      attributes = {
+        ...attributes,
+        ...Object.fromEntries(entries.map(([name, value]) => [name, String(value).slice(0, ATTRIBUTE_CHARS)])),
+      };
+      look();
+    },
+    consent: (isGiven: boolean) => {
+      keep.setLevel(isGiven ? 'kept' : 'asked');
+      if (!isGiven) keep.write({ ...EMPTY_MEMORY, ...asked(keep.read()) });
+      watch?.levelled();
+      look();
+    },
+    page: moveTo,
+    forget: () => {
+      keep.write(EMPTY_MEMORY);
+      look();
+    },
+  };
+
   const start = async (): Promise<void> => {
     await ask();
-    listen(document, 'visibilitychange', () => document.visibilityState === 'visible' && calmly(askIfStale()));
-    listen(window, 'resize', look);
-    for (const kind of ['popstate', 'hashchange']) listen(window, kind, () => calmly(askIfStale().then(look)));
+    listen(document, 'visibilitychange', () => {
+      const isVisible = document.visibilityState === 'visible';
+      watch?.turn(isVisible);
+      if (isVisible) calmly(askIfStale());
+    });
+    listen(window, 'pagehide', () => watch?.turn(false));
+    listen(window, 'pageshow', (event) => (event as PageTransitionEvent).persisted && moveTo(location.href));
+    for (const kind of ['resize', 'storage']) listen(window, kind, look);
+    const { navigation = window } = window as { navigation?: EventTarget };
+    for (const kind of ['popstate', 'hashchange']) listen(window, kind, () => calmly(askIfStale()));
+    listen(navigation, 'currententrychange', () => calmly(askIfStale()));
+    shelf.call = guarded((name, value) => CALLS[name]?.(value as never));
+    for (const [name, value] of shelf.q.splice(0)) shelf.call(name, value);
     if ((keep.read().token !== null || keep.hasUnsent()) && site !== null) await fetchPanel(); // a running conversation goes on
-    if (isRunning(circumstances())) look();
   };
 
   start().catch((error: unknown) =>
     say(error instanceof LoadError ? FAULTS[error.fault] : 'The widget could not start; the page is not affected.'),
   );
+}
+
+const LEVELS = { wait: 'none', ask: 'asked', given: 'kept' } as const;
+const ATTRIBUTES_MAX = 50;
+const ATTRIBUTE_CHARS = 200;
+
+/** [V7] What the visitor asked for. */
+function asked({ token, putAwayUntil, restUntil }: Memory): Partial<Memory> {
+  return { token, putAwayUntil, restUntil };
+}
+
+function isLitBy({ state, isStateKnown }: Decision): boolean {
+  return isStateKnown && state !== 'nobody' && state !== 'closed';
 }
 
 const FAULTS: Readonly<Record<LoadError['fault'], string>> = {
@@ -188,10 +310,10 @@ function say(text: string): void {
 }
 
 /** All errors stay inside: the page's own scripts never see a throw. */
-function guarded(call: () => void): () => void {
-  return () => {
+function guarded<T extends unknown[]>(call: (...values: T) => void): (...values: T) => void {
+  return (...values) => {
     try {
-      call();
+      call(...values);
     } catch {
       say('Something went wrong inside the widget; the page is not affected.');
     }
@@ -217,14 +339,22 @@ function whenIdle(call: () => void): void {
   else listen(window, 'load', idle, { once: true });
 }
 
+/** What the page may call; calls before the guest stands wait in `q`. */
+interface Shelf {
+  readonly q: [name: string, value: unknown][];
+  call(name: string, value: unknown): void;
+}
+
 /** One instance, however often the tag was pasted ([widget.md], Isolation). */
 function begin(): void {
   const tag = readTag(document.currentScript as HTMLScriptElement | null);
-  const shelf = window as unknown as { SunnyPorch?: { isHere?: true; q?: unknown[] } };
+  const here = window as unknown as { SunnyPorch?: { isHere?: true; q?: ArrayLike<unknown>[] } };
   if (tag === null) return say('The tag has no valid data-site; the widget stays away. Copy it anew from Install.');
-  if (shelf.SunnyPorch?.isHere) return say('The tag stands twice on this page; the first one works.');
-  shelf.SunnyPorch = Object.assign(() => undefined, { isHere: true as const });
-  whenIdle(guarded(() => porch(tag)));
+  if (here.SunnyPorch?.isHere) return say('The tag stands twice on this page; the first one works.');
+  const q = (here.SunnyPorch?.q ?? []).map((call): [string, unknown] => [String(call[0]), call[1]]);
+  const shelf: Shelf = { q, call: (name, value) => void q.push([name, value]) };
+  here.SunnyPorch = Object.assign((name: string, value: unknown) => shelf.call(name, value), { isHere: true as const });
+  whenIdle(guarded(() => porch(tag, shelf)));
 }
 
 guarded(begin)();

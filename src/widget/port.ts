@@ -1,10 +1,14 @@
 import type { Decision } from '../core/decide/decide';
-import type { Happening, Memory } from '../core/decide/remember';
+import type { Parts } from '../core/decide/decide-with';
+import type { Memory } from '../core/decide/memory';
+import type { Circumstances } from '../core/model/circumstances';
 import type { EpochMs } from '../core/model/units';
-import type { DesignFileV1, WireWidget } from '../core/wire/design-file';
-import type { ConversationFacts } from '../core/wire/talk';
+import type { PublishedSite } from '../core/wire/published-site';
 import type { TeamState } from '../core/model/moment';
+import type { ConversationFacts } from '../core/wire/talk';
+import type { Heard } from '../core/words/hearer';
 import type { Frame } from './frame';
+import type { Keep } from './keep';
 import type { Surroundings } from './surroundings';
 
 /** What the launcher's script lends the panel's. The panel decides nothing: it tells what it heard, and is told what to paint. */
@@ -13,7 +17,7 @@ export interface PanelPort {
   readonly surroundings: Surroundings;
   /** Address of the site's visitor endpoints, without a final slash. */
   readonly base: string;
-  readonly memory: { read(): Memory; happen(happening: Happening): void; readonly tabKey: string | null };
+  readonly memory: { read(): Memory; write(memory: Memory): void; readonly tabKey: string | null };
   /** The address of the page, as it is said with a message. */
   page(): string;
   /** The stream or an answer told about people. */
@@ -21,25 +25,66 @@ export interface PanelPort {
   hearConversation(facts: ConversationFacts | null, unread: number): void;
   setAsksAgain(value: boolean): void;
   close(): void;
+  /** The visitor takes an invitation up (W4), or says no (W5). */
+  accept(): void;
+  decline(): void;
   /** The design file's name a message was written under ([L10]). */
   designName(): string;
 }
 
 /** What the panel paints. */
-export interface PanelPicture {
-  readonly design: DesignFileV1;
-  readonly widget: WireWidget;
-  readonly decision: Decision;
-  readonly visit: 'first' | 'returning' | 'unknown';
+export interface PanelPicture extends Heard {
   readonly isWindowOpen: boolean;
 }
 
 /** The panel once it has been fetched. */
 export interface MountedPanel {
+  /** The engine's part that an open window, or an invitation beside the launcher, needs. */
+  readonly stand: NonNullable<Parts['stand']>;
   paint(picture: PanelPicture): void;
   focus(): void;
 }
 
 export interface PanelModule {
   mountPanel(port: PanelPort): MountedPanel;
+}
+
+/** What the launcher's script lends the watch over the page. */
+export interface WatchPort {
+  readonly keep: Keep;
+  readonly lockName: string;
+  now(): EpochMs;
+  look(): void;
+  site(): PublishedSite;
+  circumstances(): Circumstances;
+  decide(circumstances: Circumstances): Decision;
+  fetchPanel(): Promise<unknown>;
+  /** An invitation opens the window; the focus stays where it is ([I10]). */
+  open(): void;
+  stir(): void;
+  tell(name: string, detail: Record<string, unknown>): void;
+}
+
+/** The watch over a page, once it has been fetched: only where something can be invited to, or visits are remembered. */
+export interface Watch {
+  readonly due: NonNullable<Parts['due']>;
+  /** The circumstances with what is known of page view, visit and memory. */
+  enrich(base: Circumstances): Circumstances;
+  /** Listens as the decision asks, and shows or takes away what it says. */
+  follow(site: PublishedSite, decision: Decision): void;
+  /** The pointer is being asked because of a decision. */
+  asked(ask: Promise<unknown>): void;
+  opened(): void;
+  closed(): void;
+  declined(): void;
+  turn(isVisible: boolean): void;
+  moveTo(address: string): void;
+  /** What is published has been read ([V8]). */
+  learnt(site: PublishedSite): void;
+  /** The level has changed. */
+  levelled(): void;
+}
+
+export interface WatchModule {
+  startWatch(port: WatchPort): Watch;
 }

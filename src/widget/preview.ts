@@ -53,16 +53,10 @@ export function mount(place: HTMLElement, first: Feed): Tile {
     frame.root.hidden = widget === undefined;
     if (widget === undefined) return;
     setFont(frame.root, next.font);
-    const voice = voiceOf(site.design, widget, decision, circumstances.visitor.visit);
-    const { isWindowOpen, unread } = circumstances;
-    frame.paint({ widget, decision, voice, dir: site.design.dir, locale: site.design.locale, isWindowOpen, unread });
-    paintStill(root, frame.place, {
-      decision,
-      voice,
-      isOpen: isWindowOpen,
-      conversation: circumstances.conversation,
-      entries: next.entries,
-    });
+    const heard = { site, widget, decision, circumstances };
+    const voice = voiceOf(heard);
+    frame.paint(heard, voice);
+    paintStill(root, frame.place, { heard, voice, entries: next.entries });
   };
   update(first);
   return { root, update, unmount: () => host.remove() };

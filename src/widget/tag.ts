@@ -6,6 +6,8 @@ export interface Tag {
   readonly widget: string | null;
   readonly lang: string | null;
   readonly consent: 'wait' | 'given' | null;
+  /** [P16] */
+  readonly country: string | null;
 }
 
 /** Reads our own tag; null where it names no site. */
@@ -18,6 +20,7 @@ export function readTag(script: HTMLScriptElement | null): Tag | null {
     origin: new URL(script.src).origin,
     widget: script.dataset.widget ?? null,
     lang: script.dataset.lang ?? null,
+    country: script.dataset.country ?? null,
     consent: consent === 'wait' || consent === 'given' ? consent : null,
   };
 }

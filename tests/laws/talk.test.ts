@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { EMPTY_MEMORY, type Happening, type Memory, remember } from '../../src/core/decide/remember';
+import { EMPTY_MEMORY, type Memory } from '../../src/core/decide/memory';
 import type { VisitorEntry } from '../../src/core/wire/talk';
 import { mergeEntries } from '../../src/widget/panel/merge';
 import { type Talk, talkWith } from '../../src/widget/panel/talk';
@@ -71,8 +71,8 @@ function portWith(keep: { memory: Memory }): PanelPort {
     memory: {
       tabKey: null,
       read: () => keep.memory,
-      happen: (happening: Happening) => {
-        keep.memory = remember(keep.memory, happening);
+      write: (memory: Memory) => {
+        keep.memory = memory;
       },
     },
     page: () => 'https://farrowisle.example/',
@@ -80,6 +80,8 @@ function portWith(keep: { memory: Memory }): PanelPort {
     hearConversation: nothing,
     setAsksAgain: nothing,
     close: nothing,
+    accept: nothing,
+    decline: nothing,
     designName: () => 'd1-0000000000000000',
   };
 }

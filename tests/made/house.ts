@@ -37,7 +37,7 @@ export async function madeHouse(file = ':memory:'): Promise<House> {
   const clock = makeClock();
   clock.moveTo(EVENING);
   const widgetDir = mkdtempSync(join(tmpdir(), 'porch-widget-'));
-  writeFileSync(join(widgetDir, 'built.json'), JSON.stringify({ panel: 'panel-0123456789abcdef.js' }));
+  writeFileSync(join(widgetDir, 'built.json'), JSON.stringify({ panel: 'panel-0123456789abcdef.js', watch: 'watch-0123456789abcdef.js' }));
   writeFileSync(join(widgetDir, 'porch.js'), '/* porch */');
   const state: State = {
     env: { port: 0, host: '127.0.0.1', publicUrl: null, dataDir: '', widgetDir, trustedProxies: [] },

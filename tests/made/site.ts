@@ -1,10 +1,17 @@
-import type { Circumstances } from '../../src/core/model/circumstances';
+import { EMPTY_MEMORY } from '../../src/core/decide/memory';
+import { toWireCalendar } from '../../src/core/hours/compile';
+import type { Calendar, Override } from '../../src/core/model/calendar';
+import { type Circumstances, type PageView, UNKNOWN_VISITOR, type Visitor, pageViewAt } from '../../src/core/model/circumstances';
 import { defaultDesign } from '../../src/core/model/defaults';
 import type { Design, PageRule, Widget } from '../../src/core/model/design';
 import type { TeamState } from '../../src/core/model/moment';
+import type { WireCalendar } from '../../src/core/wire/facts-file';
 import { publish } from '../../src/core/wire/publish';
 import type { PublishedSite } from '../../src/core/wire/published-site';
 import type { ConversationFacts } from '../../src/core/wire/talk';
+import type { Hearer } from '../../src/core/words/say';
+import { toZone } from '../../src/core/hours/zone';
+import { AZORES, ZONES } from './hours';
 
 /** 2026-11-25T21:00Z, an evening in the Azores. */
 export const EVENING = 1_795_640_400_000;
@@ -21,10 +28,19 @@ export interface MadeSite {
   readonly locale?: string;
   readonly teams?: Readonly<Record<string, TeamState>>;
   readonly paused?: boolean;
+  readonly calendars?: readonly Calendar[];
+  readonly overrides?: Readonly<Record<string, Override>>;
 }
 
 /** A site as a page has it: through the real `publish()`. */
-export function madeSite({ design = madeDesign(), locale = 'en', teams = { [DESK]: 'in' }, paused = false }: MadeSite = {}): PublishedSite {
+export function madeSite({
+  design = madeDesign(),
+  locale = 'en',
+  teams = { [DESK]: 'in' },
+  paused = false,
+  calendars = [],
+  overrides = {},
+}: MadeSite = {}): PublishedSite {
   const made = publish(design, 1, locale);
   if (!made.ok) throw new Error(`Expected a publishable design, got ${JSON.stringify(made.errors)}.`);
   return {
@@ -32,8 +48,9 @@ export function madeSite({ design = madeDesign(), locale = 'en', teams = { [DESK
     facts: {
       v: 1,
       revision: 1,
-      zones: {},
-      calendars: {},
+      zone: AZORES,
+      zones: { [AZORES]: ZONES.offsetsOf(AZORES, Date.UTC(2025, 0, 1), Date.UTC(2038, 0, 1)) ?? [] },
+      calendars: Object.fromEntries(calendars.map((one) => [one.id, published(one)])),
       teams: Object.fromEntries(Object.keys(teams).map((id) => [id, { name: {}, calendar: null }])),
     },
     pointer: {
@@ -44,7 +61,7 @@ export function madeSite({ design = madeDesign(), locale = 'en', teams = { [DESK
       revision: 1,
       locales: design.locales,
       paused,
-      overrides: {},
+      overrides,
       teams,
       panel: 'panel-0000000000000000.js',
       askBefore: null,
@@ -52,16 +69,32 @@ export function madeSite({ design = madeDesign(), locale = 'en', teams = { [DESK
   };
 }
 
-/** Somebody who has just come to a page, with a pointer heard this instant. */
-export function madeVisit(change: Partial<Circumstances> = {}): Circumstances {
+function published(calendar: Calendar): WireCalendar {
+  const made = toWireCalendar(calendar);
+  if (!made.ok) throw new Error(`Expected a calendar that can be published, got ${JSON.stringify(made.errors)}.`);
+  return made.value;
+}
+
+type VisitChange = Partial<Omit<Circumstances, 'page' | 'visitor'>> & {
+  readonly page?: Partial<PageView>;
+  readonly visitor?: Partial<Visitor>;
+};
+
+/** Somebody who has just come to a page, with a pointer heard this instant and a lamp that is painted by it. */
+export function madeVisit({ page, visitor, ...change }: VisitChange = {}): Circumstances {
+  const now = change.now ?? EVENING;
   return {
-    now: EVENING,
+    now,
     heardAt: EVENING,
-    page: { address: 'https://farrowisle.example/tonight' },
+    isLit: true,
+    page: { ...pageViewAt('https://farrowisle.example/tonight', EVENING), ...page },
     forcedWidget: null,
-    visitor: { visit: 'unknown', device: 'desktop' },
+    visitor: { ...UNKNOWN_VISITOR, ...visitor },
+    level: 'asked',
+    memory: EMPTY_MEMORY,
+    moment: null,
     isWindowOpen: false,
-    isPutAway: false,
+    invited: null,
     conversation: null,
     unread: 0,
     asksAgain: false,
@@ -81,10 +114,19 @@ export function madeTalk(change: Partial<ConversationFacts> = {}): ConversationF
     responderName: null,
     noteMail: null,
     isAnswered: false,
+    lastMs: EVENING,
+    waitingMs: EVENING,
+    teamId: null,
     ...change,
   };
 }
 
 export function pageRule(kind: PageRule['kind'], text: string): PageRule {
   return { id: `00000000${kind.replace('-', '')}`, kind, part: 'path', text, ignoresCase: false };
+}
+
+/** Somebody who hears a text: in English, while somebody is in, on the day of EVENING. */
+export function madeHearer(change: Partial<Hearer> = {}): Hearer {
+  const zone = toZone(ZONES.offsetsOf(AZORES, Date.UTC(2025, 0, 1), Date.UTC(2038, 0, 1)) ?? []);
+  return { state: 'in', visit: 'unknown', locale: 'en', team: null, closedBy: null, zone, today: 20_782, ...change };
 }

@@ -6,7 +6,7 @@ import type { DesignFileV1 } from '../../src/core/wire/design-file';
 import type { FactsFileV1 } from '../../src/core/wire/facts-file';
 import type { PointerV1 } from '../../src/core/wire/pointer';
 import { say } from '../../src/core/words/say';
-import { madeVisit } from '../made/site';
+import { madeHearer, madeVisit } from '../made/site';
 
 const sample = <T>(name: string): T => JSON.parse(readFileSync(join(import.meta.dirname, 'v1', name), 'utf8')) as T;
 
@@ -20,13 +20,13 @@ describe('wire version 1, frozen', () => {
   it('a site that was published by the first program is still decided', () => {
     const visit = madeVisit({ page: { address: 'http://localhost:4320/tonight' } });
     expect(decide(site, visit)).toMatchObject({ widget: 'everywhere', state: 'nobody', moment: 'passing-by' });
-    expect(decide(site, { ...visit, page: { address: 'http://localhost:4320/privacy' } }).widget).toBeNull();
+    expect(decide(site, madeVisit({ page: { address: 'http://localhost:4320/privacy' } })).widget).toBeNull();
     expect(decide(site, { ...visit, isWindowOpen: true }).moment).toBe('nobody-home');
   });
 
   it('and its words are still said', () => {
     const words = site.design.widgets[0]?.words ?? {};
-    const hearer = { state: 'nobody', visit: 'unknown', locale: 'pt' } as const;
+    const hearer = madeHearer({ state: 'nobody', locale: 'pt' });
     expect(say(words['launcher.words'] ?? '', {}, hearer)).toBe('Deixar uma nota');
     expect(say(words['launcher.unread'] ?? '', { count: 2, siteName: 'x' }, hearer)).toContain('2 mensagens novas');
   });

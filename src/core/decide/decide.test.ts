@@ -3,7 +3,10 @@ import { describe, expect, it } from 'vitest';
 import { DESK, EVENING, madeDesign, madeSite, madeTalk, madeVisit, pageRule } from '../../../tests/made/site';
 import type { Circumstances } from '../model/circumstances';
 import { MINUTE_MS } from '../model/units';
+import type { ConditionBody } from '../model/condition';
+import type { PageRule } from '../model/design';
 import { decide } from './decide';
+import { EMPTY_MEMORY } from './memory';
 import { explain } from './explain';
 import { HELD_MS } from './state';
 
@@ -20,7 +23,7 @@ describe('decide', () => {
   });
 
   it('[D2] has at most one reason of each kind, and says what decided', () => {
-    expect(codes(madeSite(), madeVisit())).toEqual(['first-that-takes-the-page', 'somebody-in', 'window-closed']);
+    expect(codes(madeSite(), madeVisit())).toEqual(['first-that-takes-the-page', 'somebody-in', 'window-closed', 'spoken-in']);
     expect(codes(madeSite({ teams: { [DESK]: 'nobody' } }), madeVisit())).toContain('nobody-in');
     expect(codes(madeSite({ paused: true }), madeVisit())).toEqual(['site-paused']);
     const elsewhere = madeSite({ design: madeDesign({ pages: { showOn: [pageRule('exact', '/x')], neverOn: [] } }) });
@@ -98,6 +101,81 @@ describe('decide', () => {
   });
 });
 
+describe('which widget', () => {
+  const audience = (condition: ConditionBody, isNot = false) => madeDesign({ audience: [{ ...condition, isNot }] });
+
+  it('[P15] an audience that does not hold leaves the page to the next widget; a forced one is not asked', () => {
+    const [one] = madeDesign().widgets;
+    if (one === undefined) throw new Error('Expected a widget.');
+    const phones = { ...one, key: 'phones', audience: [{ kind: 'device' as const, devices: ['phone' as const], isNot: false }] };
+    const site = madeSite({ design: madeDesign({}, { widgets: [phones, one] }) });
+    expect(decide(site, madeVisit()).widget).toBe('everywhere');
+    expect(decide(site, madeVisit({ visitor: { device: 'phone' } })).widget).toBe('phones');
+    expect(decide(site, madeVisit({ forcedWidget: 'phones' })).widget).toBe('phones');
+  });
+
+  it('[P15] a negated audience shuts out those whom it names, and nobody of whom nothing is known', () => {
+    const site = madeSite({ design: audience({ kind: 'country', countries: ['PT'] }, true) });
+    expect(decide(site, madeVisit({ visitor: { country: 'PT' } })).widget).toBeNull();
+    expect(decide(site, madeVisit()).widget).toBe('everywhere');
+  });
+
+  it('[P16] who is left out by the server gets no widget, also where one is forced, and keeps a running conversation', () => {
+    const site = madeSite();
+    const leftOut = { ...site, pointer: { ...site.pointer, leftOut: true as const } };
+    expect(decide(leftOut, madeVisit({ forcedWidget: 'everywhere' })).widget).toBeNull();
+    expect(decide(leftOut, madeVisit({ conversation: madeTalk() })).widget).toBe('everywhere');
+  });
+
+  it('[P12] wildcards and expressions of a design decide by their automaton, without case where it has none', () => {
+    const rules = (kind: 'wildcard' | 'expression', text: string, ignoresCase = false): PageRule[] => [
+      { ...pageRule(kind, text), ignoresCase },
+    ];
+    const on = (showOn: PageRule[], path: string) =>
+      decide(
+        madeSite({ design: madeDesign({ pages: { showOn, neverOn: [] } }) }),
+        madeVisit({ page: { address: `https://farrowisle.example${path}` } }),
+      ).widget;
+    expect(on(rules('wildcard', '/groups/*/dates'), '/groups/schools/dates')).toBe('everywhere');
+    expect(on(rules('wildcard', '/groups/*/dates'), '/groups/a/b/dates')).toBeNull();
+    expect(on(rules('expression', '^/(tonight|visit)$', true), '/Tonight')).toBe('everywhere');
+    expect(on(rules('expression', '^/[A-C]x$', true), '/bX')).toBe('everywhere');
+    expect(on(rules('expression', '^/[^A]$', true), '/a')).toBeNull();
+  });
+
+  it('[M8] away from its pages a running conversation shows its unread count only', () => {
+    const site = madeSite({ design: madeDesign({ pages: { showOn: [], neverOn: [pageRule('exact', '/privacy')] } }) });
+    const visit = madeVisit({
+      conversation: madeTalk({ standing: 'joined' }),
+      unread: 2,
+      page: { address: 'https://farrowisle.example/privacy' },
+    });
+    const decision = decide(site, visit);
+    expect(decision).toMatchObject({ widget: 'everywhere', isCountOnly: true });
+    expect(decision.lines.map(({ key }) => key)).toEqual(['launcher.name', 'launcher.unread']);
+    expect(decide(site, madeVisit({ conversation: madeTalk({ standing: 'joined' }) })).isCountOnly).toBe(false);
+  });
+
+  it('[V8] put away until an instant: then it is back by itself', () => {
+    const memory = { ...EMPTY_MEMORY, putAwayUntil: EVENING + 60_000 };
+    expect(decide(madeSite(), madeVisit({ memory }))).toMatchObject({ widget: null, askAgainAt: EVENING + 60_000 });
+    expect(decide(madeSite(), madeVisit({ memory, now: EVENING + 60_000 })).widget).toBe('everywhere');
+    expect(decide(madeSite(), madeVisit({ memory, conversation: madeTalk() })).widget).toBe('everywhere');
+  });
+
+  it('[M7] lines of the house come from the conversation’s own times: comfort after 45 s, once, also after a reload', () => {
+    const waits = (seconds: number) =>
+      madeVisit({ conversation: madeTalk(), isWindowOpen: true, now: EVENING + seconds * 1000, heardAt: EVENING + seconds * 1000 });
+    const keys = (seconds: number) => decide(madeSite(), waits(seconds)).lines.map(({ key }) => key);
+    expect(keys(44)).not.toContain('waiting.comfort');
+    expect(keys(45)).toEqual(['window.title', 'waiting.status', 'waiting.first', 'waiting.comfort']);
+    expect(keys(90)).toEqual(['window.title', 'waiting.status', 'slowReply.offer']);
+    expect(
+      decide(madeSite(), { ...waits(46), conversation: madeTalk({ waitingMs: null, standing: 'joined' }) }).lines.map(({ key }) => key),
+    ).not.toContain('waiting.comfort');
+  });
+});
+
 describe('explain', () => {
   it('[D2] names why each other widget did not show, with what it lacked', () => {
     const [one] = madeDesign().widgets;
@@ -106,7 +184,7 @@ describe('explain', () => {
     const other = { ...one, key: 'other', pages: { showOn: [pageRule('exact', '/x')], neverOn: [] } };
     const site = madeSite({ design: madeDesign({}, { widgets: [never, other, one, { ...one, key: 'late' }] }) });
     const told = explain(site, madeVisit())
-      .slice(3)
+      .slice(4)
       .map(({ standing, reason }) => [standing, reason.code, reason.facts.widget]);
     expect(told).toEqual([
       ['failed', 'never-here', 'never'],

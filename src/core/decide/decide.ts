@@ -1,12 +1,21 @@
+import type { ClosedBy } from '../hours/hours';
+import { dueOf } from '../invitations/due';
+import type { Signal } from '../invitations/judge';
 import type { Circumstances } from '../model/circumstances';
 import type { Deed, Moment, WidgetState } from '../model/moment';
 import type { EpochMs } from '../model/units';
-import { type Line, linesOf } from '../words/lines';
+import type { WireWidget } from '../wire/design-file';
 import type { PublishedSite } from '../wire/published-site';
-import { momentOf } from './moment';
+import type { Line } from '../words/lines';
+import { becauseOf } from './because';
+import { decideWith } from './decide-with';
+import type { PageFacts } from './page-facts';
 import type { Reason } from './reason';
-import { stateOf } from './state';
-import { chooseWidget, isRunning } from './widget';
+import { standOf } from './stand';
+import type { Presence } from './state';
+import type { Chosen } from './widget';
+
+export type { Signal } from '../invitations/judge';
 
 /** What a visitor gets right now, and why. Plain data without any formatted text ([D1]). */
 export interface Decision {
@@ -15,11 +24,17 @@ export interface Decision {
   readonly state: WidgetState;
   /** Whether what was heard about people still holds ([S6]). */
   readonly isStateKnown: boolean;
+  /** Why it is closed ([H15]); null: it is not. Cases ask for it ([T4]). */
+  readonly closedBy: ClosedBy | null;
   readonly moment: Moment;
+  /** [M8] A running conversation away from its pages: the launcher shows its unread count only. */
+  readonly isCountOnly: boolean;
   readonly lines: readonly Line[];
-  /** The invitation to show now, and the one to take away; none before the engine has them. */
+  /** The invitation to show now, and the one to take away ([I3], [I8]). */
   readonly show: string | null;
   readonly withdraw: string | null;
+  /** Somebody would be said to be there, or invite, on an old word: ask the pointer, then decide again ([S6], [I3]). */
+  readonly wantsFresh: boolean;
   /** The next instant at which time alone may change the decision ([A1], [A2]). */
   readonly askAgainAt: EpochMs | null;
   readonly askAgainOn: readonly Signal[];
@@ -27,45 +42,19 @@ export interface Decision {
   readonly because: readonly Reason[];
 }
 
-export type Signal = 'scroll' | 'leave' | 'activity' | 'click' | 'seen' | 'focus' | 'form';
+/** What is settled before anything is shown: the widget, its state and deed. */
+export interface Settled {
+  readonly site: PublishedSite;
+  readonly circumstances: Circumstances;
+  readonly page: PageFacts;
+  readonly widget: WireWidget;
+  readonly by: Chosen['by'];
+  readonly presence: Presence;
+  readonly deed: Deed;
+  readonly isCountOnly: boolean;
+}
 
 /** The decision engine: given a published site and the circumstances, what is shown, in which words, and why. Never throws ([D4]). */
 export function decide(site: PublishedSite, circumstances: Circumstances): Decision {
-  const goesOn = isRunning(circumstances);
-  if (site.pointer.paused && !goesOn) return nothing({ about: 'pause', code: 'site-paused', facts: {} });
-  const chosen = chooseWidget(site, circumstances);
-  if (chosen.widget === null) return nothing(chosen.because);
-  const { widget } = chosen;
-  const presence = stateOf(site, widget, circumstances);
-  const deed: Deed = widget.deeds[presence.state];
-  if (circumstances.isPutAway && !circumstances.isWindowOpen && !goesOn) return nothing(chosen.because);
-  if (deed === 'out-of-sight' && !goesOn && !circumstances.isWindowOpen) return nothing(presence.because);
-  const stands = momentOf(circumstances, presence.state, deed);
-  return {
-    widget: widget.key,
-    state: presence.state,
-    isStateKnown: presence.isKnown,
-    moment: stands.moment,
-    lines: linesOf(stands.moment, presence.state, deed, circumstances),
-    show: null,
-    withdraw: null,
-    askAgainAt: presence.heldUntil,
-    askAgainOn: [],
-    because: [chosen.because, presence.because, stands.because],
-  };
-}
-
-function nothing(because: Reason): Decision {
-  return {
-    widget: null,
-    state: 'nobody',
-    isStateKnown: false,
-    moment: 'passing-by',
-    lines: [],
-    show: null,
-    withdraw: null,
-    askAgainAt: null,
-    askAgainOn: [],
-    because: [because],
-  };
+  return decideWith(site, circumstances, { stand: standOf, due: dueOf, because: becauseOf });
 }

@@ -1,37 +1,208 @@
+import { askedOf, closingEdge, freeAt, ownFreeAt } from '../invitations/due';
+import { type Asked, judge } from '../invitations/judge';
 import type { Circumstances } from '../model/circumstances';
-import { toAddress } from '../pages/address';
+import { DAY_MS, type EpochMs, SECOND_MS } from '../model/units';
 import { judgePage } from '../pages/match';
-import type { WireWidget } from '../wire/design-file';
+import type { WireCondition, WireGroup, WireInvitation, WireItem, WireWidget } from '../wire/design-file';
 import type { PublishedSite } from '../wire/published-site';
-import { decide } from './decide';
-import type { Reason } from './reason';
+import { elapsedAt } from './clock';
+import { type Decision, type Settled, decide } from './decide';
+import { visitClock } from './memory';
+import { type PageFacts, pageFactsOf } from './page-facts';
+import type { Reason, ReasonCode } from './reason';
 import { stateOf } from './state';
+import { isAudience, isRunning } from './widget';
+
+/** How far something is from holding. */
+export type Short = { readonly ms: number } | { readonly count: number } | { readonly percent: number };
+
+/** A condition that does not hold yet, by its kind, and what it is short of where that can be counted. */
+export interface Lack {
+  readonly kind: string;
+  readonly isNot: boolean;
+  readonly short: Short | null;
+  /** Whether time or a deed of the visitor can still bring it in this page view. */
+  readonly canCome: boolean;
+}
 
 /** One rule's verdict: whether it decided, stood ready, or lacked something ([D2]). */
 export interface Verdict {
   readonly standing: 'decided' | 'ready' | 'failed';
   readonly reason: Reason;
+  readonly short?: Short;
+  /** Of an invitation: every condition that does not hold. */
+  readonly lacks?: readonly Lack[];
 }
 
 /** Every rule's verdict, the winners first. Never ships in the widget. Its winners are those of `decide` ([D2]). */
 export function explain(site: PublishedSite, circumstances: Circumstances): Verdict[] {
   const decision = decide(site, circumstances);
+  const page = pageFactsOf(circumstances.page);
   const decided = decision.because.map((reason): Verdict => ({ standing: 'decided', reason }));
-  const others = site.design.widgets.filter((one) => one.key !== decision.widget);
-  const address = toAddress(circumstances.page.address);
-  const judged = address === null ? [] : others.map((widget) => judge(widget, circumstances, site, decision.widget));
-  return [...decided, ...judged];
+  const scene: Scene = { site, circumstances, page, decision };
+  const others = page.address === null ? [] : site.design.widgets.filter((one) => one.key !== decision.widget);
+  const shown = site.design.widgets.find((one) => one.key === decision.widget);
+  return [
+    ...decided,
+    ...others.map((widget) => judgeWidget(widget, scene)),
+    ...(shown === undefined ? [] : judgeInvitations(shown, scene)),
+  ];
 }
 
-function judge(widget: WireWidget, circumstances: Circumstances, site: PublishedSite, winner: string | null): Verdict {
-  const address = toAddress(circumstances.page.address);
-  const page = address === null ? null : judgePage(widget.show, widget.never, address);
+interface Scene {
+  readonly site: PublishedSite;
+  readonly circumstances: Circumstances;
+  readonly page: PageFacts;
+  readonly decision: Decision;
+}
+
+/** A widget as if it were the one that shows. */
+function settledFor(widget: WireWidget, { site, circumstances, page, decision }: Scene): Settled {
+  const presence = stateOf(site, widget, circumstances);
+  return {
+    site,
+    circumstances,
+    page,
+    widget,
+    by: 'first',
+    presence,
+    deed: widget.deeds[presence.state],
+    isCountOnly: decision.isCountOnly,
+  };
+}
+
+function judgeWidget(widget: WireWidget, scene: Scene): Verdict {
+  const { circumstances, page, decision } = scene;
+  const { address } = page;
+  const verdict = address === null ? null : judgePage(widget.show, widget.never, address);
   const facts = { widget: widget.key, path: address?.path ?? '' };
-  if (page === null || !page.accepts) {
-    const never = page !== null && page.rule !== null ? widget.never[page.rule] : undefined;
+  if (verdict === null || !verdict.accepts) {
+    const never = verdict !== null && verdict.rule !== null ? widget.never[verdict.rule] : undefined;
     const code = never === undefined ? 'not-among-its-pages' : 'never-here';
-    return { standing: 'failed', reason: { about: 'widget', code, facts: { ...facts, rule: never?.[2] ?? '' } } };
+    const rule = typeof never?.[2] === 'string' ? never[2] : '';
+    return { standing: 'failed', reason: { about: 'widget', code, facts: { ...facts, rule } } };
   }
-  const { state } = stateOf(site, widget, circumstances);
-  return { standing: 'ready', reason: { about: 'widget', code: 'after-another-widget', facts: { ...facts, winner: winner ?? '', state } } };
+  const settled = settledFor(widget, scene);
+  if (!isAudience(widget, circumstances, page)) {
+    const lacks = lacksOf(['all', 0, ...(widget.audience ?? [])], askedOf(settled));
+    return { standing: 'failed', reason: { about: 'widget', code: 'not-its-audience', facts }, lacks };
+  }
+  const { state } = settled.presence;
+  return {
+    standing: 'ready',
+    reason: { about: 'widget', code: 'after-another-widget', facts: { ...facts, winner: decision.widget ?? '', state } },
+  };
+}
+
+function judgeInvitations(widget: WireWidget, scene: Scene): Verdict[] {
+  const settled = settledFor(widget, scene);
+  const winner = scene.decision.because.find(({ about }) => about === 'invitation')?.facts['invitation'];
+  return widget.invitations.filter(([id]) => id !== winner).map((one) => judgeInvitation(one, settled, winner !== undefined));
+}
+
+function judgeInvitation(invitation: WireInvitation, settled: Settled, hasWinner: boolean): Verdict {
+  const { circumstances } = settled;
+  const asked = askedOf(settled);
+  const lacks = lacksOf(invitation[6], asked);
+  const isReady = judge(invitation[6], asked).is;
+  const because = ({ code, short }: Block): Verdict => {
+    const reason: Reason = { about: 'invitation', code, facts: { invitation: invitation[0] } };
+    return { standing: isReady ? 'ready' : 'failed', reason, lacks, ...(short === undefined ? {} : { short }) };
+  };
+  const own = ownBlock(invitation, circumstances);
+  if (own !== null) return because(own);
+  if (!isReady) {
+    const short = lacks.find(({ canCome }) => canCome)?.short;
+    return because({ code: lacks.some(({ canCome }) => !canCome) ? 'condition-fails' : 'not-yet', ...(short ? { short } : {}) });
+  }
+  const block = siteBlock(settled);
+  if (block !== null) return because(block);
+  if (invitation[1] === 'stir' && circumstances.visitor.isStill) return because({ code: 'keeps-still' });
+  return because({ code: hasWinner ? 'after-another-invitation' : 'conditions-hold' });
+}
+
+interface Block {
+  readonly code: ReasonCode;
+  readonly short?: Short;
+}
+
+/** What keeps every invitation of the site from showing now, if anything does ([I3], [I6]). */
+function siteBlock(settled: Settled): Block | null {
+  const { site, circumstances, isCountOnly } = settled;
+  const { page, memory, invited, now, level, conversation } = circumstances;
+  if (circumstances.isWindowOpen) return { code: 'window-open' };
+  if (!page.isVisible) return { code: 'page-hidden' };
+  if (isCountOnly) return { code: 'out-of-sight' };
+  if (invited !== null) return { code: 'one-on-screen' };
+  if (page.hasDeclined || now < (memory.restUntil ?? 0)) return { code: 'declined', ...until(memory.restUntil ?? now, now) };
+  if (page.hasOpened) return { code: 'opened-already' };
+  const free = freeAt(settled);
+  if (free <= now) return page.isTyping ? { code: 'typing' } : null;
+  if (isRunning(circumstances)) return { code: 'talked-lately' };
+  if (free === Infinity) return { code: 'enough-this-visit' };
+  if (now >= closingEdge(settled) && free === settled.presence.hours?.changesAt) return { code: 'about-to-close', ...until(free, now) };
+  const left = Math.max(page.leftAt ?? 0, (level === 'kept' ? memory.visit?.leftAt : null) ?? 0);
+  const isGap = conversation === null || (left > 0 && free === left + (site.design.limits?.[1] ?? 120) * SECOND_MS);
+  return { code: isGap ? 'too-soon-after-another' : 'talked-lately', ...until(free, now) };
+}
+
+function ownBlock(invitation: WireInvitation, circumstances: Circumstances): Block | null {
+  const free = ownFreeAt(invitation, circumstances);
+  if (free <= circumstances.now) return null;
+  const isForgotten = invitation[3] === 1 && (circumstances.level !== 'kept' || circumstances.memory.visit === null);
+  if (isForgotten) return { code: 'not-remembered' };
+  return { code: 'own-limit', ...(free === Infinity ? {} : until(free, circumstances.now)) };
+}
+
+function until(at: EpochMs, now: EpochMs): { short: Short } {
+  return { short: { ms: at - now } };
+}
+
+/** The conditions of a group that keep it from holding. */
+function lacksOf(group: WireGroup, asked: Asked): Lack[] {
+  if (judge(group, asked).is) return [];
+  const lacks = (group.slice(2) as WireItem[]).flatMap((item) => {
+    const judged = judge(item, asked);
+    if (judged.is) return [];
+    if (item[0] === 'all' || item[0] === 'any') return item[1] === 1 ? [lackOf(item, asked)] : lacksOf(item, asked);
+    return [lackOf(item, asked)];
+  });
+  return lacks.length > 0 ? lacks : [lackOf(group, asked)]; // an empty *any of* lacks everything
+}
+
+function lackOf(item: WireItem, asked: Asked): Lack {
+  const { next, on } = judge(item, asked);
+  const isNot = item[1] === 1;
+  const short = isNot || item[0] === 'all' || item[0] === 'any' ? null : shortOf(item as WireCondition, asked);
+  return {
+    kind: item[0],
+    isNot,
+    short: short ?? (next === Infinity ? null : { ms: next - asked.circumstances.now }),
+    canCome: next !== Infinity || on !== 0,
+  };
+}
+
+function shortOf(condition: WireCondition, { circumstances }: Asked): Short | null {
+  const { page, memory, now } = circumstances;
+  const { visit } = memory;
+  switch (condition[0]) {
+    case 'on-page':
+      return { ms: condition[2] * SECOND_MS - elapsedAt(page.clock, now) };
+    case 'idle':
+      return { ms: condition[2] * SECOND_MS - elapsedAt(page.idle, now) };
+    case 'in-visit':
+      return visit === null ? null : { ms: condition[2] * SECOND_MS - elapsedAt(visitClock(visit), now) };
+    case 'scrolled':
+      return { percent: condition[2] - page.scrolled };
+    case 'pages-seen':
+      return visit === null ? null : { count: condition[2] - visit.pages };
+    case 'visit-number':
+      return visit === null ? null : { count: condition[2] - visit.number };
+    case 'visits-in-days':
+      return visit === null
+        ? null
+        : { count: condition[2] - 1 - memory.before.filter((start) => start >= visit.startedAt - condition[3] * DAY_MS).length };
+    default:
+      return null;
+  }
 }

@@ -1,33 +1,86 @@
 import type { Circumstances } from '../model/circumstances';
 import type { Deed, Moment, WidgetState } from '../model/moment';
-import type { Reason, ReasonCode } from './reason';
+import { type EpochMs, SECOND_MS } from '../model/units';
+import type { WireWidget } from '../wire/design-file';
+import type { ConversationFacts } from '../wire/talk';
+import type { ReasonCode } from './reason';
 
 export interface MomentVerdict {
   readonly moment: Moment;
-  readonly because: Reason;
+  readonly code: ReasonCode;
+  /** When time alone leads on; Infinity: it does not. */
+  readonly next: EpochMs;
 }
 
-/** Where a visitor stands ([M1]–[M5]), from the conversation's facts and the deed of the state. */
-export function momentOf(circumstances: Circumstances, state: WidgetState, deed: Deed): MomentVerdict {
-  const { conversation } = circumstances;
-  if (!circumstances.isWindowOpen) return verdict('passing-by', 'window-closed', state);
-  if (conversation === null) return byDeed(state, deed);
-  switch (conversation.standing) {
+/** What a moment depends on besides the visitor. */
+export interface Ground {
+  readonly state: WidgetState;
+  readonly deed: Deed;
+  readonly timings: WireWidget['timings'];
+}
+
+/** Where a visitor stands ([M1]–[M5]), from the conversation's facts, the deed of the state and the widget's timings. */
+export function momentOf(circumstances: Circumstances, ground: Ground): MomentVerdict {
+  const { conversation, invited, isWindowOpen, now } = circumstances;
+  if (!isWindowOpen) return invited === null ? verdict('passing-by', 'window-closed') : verdict('invited', 'invitation-shown');
+  if (conversation === null) return byDeed(circumstances, ground, 'deed-of-state');
+  const standing = hasGoneQuiet(conversation, ground.timings, now) ? 'ended' : conversation.standing;
+  switch (standing) {
     case 'joined':
-      return verdict('talking', 'joined', state);
+      return whileTalking(conversation, ground, now);
     case 'asked':
-      return canBeAnswered(deed) ? verdict('waiting', 'asked', state) : verdict('nobody-home', 'nobody-left-to-answer', state);
+      return whileWaiting(conversation, circumstances, ground);
     case 'note':
-      return verdict('note-left', 'note-sent', state);
+      return verdict('note-left', 'note-sent');
     case 'ended':
-      return circumstances.asksAgain
-        ? { ...byDeed(state, deed), because: reason('asks-again', state) }
-        : verdict('goodbye', 'ended', state);
+      return circumstances.asksAgain ? byDeed(circumstances, ground, 'asks-again') : verdict('goodbye', 'ended');
   }
 }
 
-function byDeed(state: WidgetState, deed: Deed): MomentVerdict {
-  return verdict(deed === 'note' ? 'nobody-home' : 'at-the-door', 'deed-of-state', state);
+/** [M6] From *goodbye* and *invited* the way leads to the door first (W16, W4), and from there on (W8). */
+function byDeed({ moment }: Circumstances, ground: Ground, code: ReasonCode): MomentVerdict {
+  const isAtDoor = ground.deed !== 'note' || moment === 'goodbye' || moment === 'invited';
+  return verdict(isAtDoor ? 'at-the-door' : 'nobody-home', code);
+}
+
+/** [M4] Ended by quiet hours: the server says so too, at the latest when it looks. */
+export function hasGoneQuiet(
+  { standing, lastMs }: Pick<ConversationFacts, 'standing' | 'lastMs'>,
+  { endsAfterQuiet }: WireWidget['timings'],
+  now: EpochMs,
+): boolean {
+  return (standing === 'asked' || standing === 'joined') && now >= lastMs + endsAfterQuiet * SECOND_MS;
+}
+
+function quietAt({ lastMs }: ConversationFacts, { timings }: Ground): EpochMs {
+  return lastMs + timings.endsAfterQuiet * SECOND_MS;
+}
+
+/** [M3] In *talking* a slow reply is offered only where it is switched on. */
+function whileTalking(conversation: ConversationFacts, ground: Ground, now: EpochMs): MomentVerdict {
+  const after = ground.timings.slowReplyTalkingAfter ?? null;
+  const { waitingMs } = conversation;
+  const at = after === null || waitingMs === null ? Infinity : waitingMs + after * SECOND_MS;
+  const ends = quietAt(conversation, ground);
+  return now >= at ? verdict('slow-reply', 'no-reply-yet', ends) : verdict('talking', 'joined', Math.min(at, ends));
+}
+
+/**
+ * [M3], [M5] *Slow reply* has asked for an address already and stays until the answer, also when nobody can give it any
+ * more. Who stands at *nobody home* with a question goes back to waiting first (W10 leads on from there).
+ */
+function whileWaiting(conversation: ConversationFacts, { moment, now }: Circumstances, ground: Ground): MomentVerdict {
+  const ends = quietAt(conversation, ground);
+  if (moment === 'slow-reply') return verdict('slow-reply', 'no-reply-yet', ends);
+  if (!canBeAnswered(ground.deed)) return verdict('nobody-home', 'nobody-left-to-answer', ends);
+  const at = slowReplyAt(conversation, ground);
+  if (now < at) return verdict('waiting', 'asked', Math.min(at, ends));
+  return moment === 'nobody-home' ? verdict('waiting', 'asked', ends) : verdict('slow-reply', 'no-reply-yet', ends);
+}
+
+function slowReplyAt({ waitingMs, askedMs }: ConversationFacts, { state, timings }: Ground): EpochMs {
+  const after = state === 'nearby' ? timings.slowReplyNearbyAfter : timings.slowReplyAfter;
+  return (waitingMs ?? askedMs) + after * SECOND_MS;
 }
 
 /** [M5] Chat and queue lead to a person; the other deeds do not. */
@@ -35,10 +88,6 @@ function canBeAnswered(deed: Deed): boolean {
   return deed === 'chat' || deed === 'queue';
 }
 
-function verdict(moment: Moment, code: ReasonCode, state: WidgetState): MomentVerdict {
-  return { moment, because: reason(code, state) };
-}
-
-function reason(code: ReasonCode, state: WidgetState): Reason {
-  return { about: 'moment', code, facts: { state } };
+function verdict(moment: Moment, code: ReasonCode, next: EpochMs = Infinity): MomentVerdict {
+  return { moment, code, next };
 }

@@ -1,6 +1,6 @@
 /** A code and the values that belong to it; `ui/wording` puts it into words. */
 export interface Reason {
-  readonly about: 'pause' | 'widget' | 'presence' | 'moment';
+  readonly about: 'pause' | 'widget' | 'locale' | 'hours' | 'presence' | 'moment' | 'invitation';
   readonly code: ReasonCode;
   readonly facts: Readonly<Record<string, string | number>>;
 }
@@ -10,12 +10,17 @@ export const REASON_CODES = [
   'nothing-published',
   'no-widget-here',
   'not-a-web-address',
+  'left-out',
   'forced',
   'keeps-its-widget',
   'first-that-takes-the-page',
   'never-here',
   'not-among-its-pages',
+  'not-its-audience',
   'after-another-widget',
+  'put-away',
+  'open-by-hours',
+  'closed-by-hours',
   'somebody-in',
   'somebody-nearby',
   'all-busy',
@@ -26,8 +31,32 @@ export const REASON_CODES = [
   'asked',
   'joined',
   'ended',
+  'no-reply-yet',
   'note-sent',
   'nobody-left-to-answer',
   'asks-again',
+  'spoken-in',
+  // Of invitations
+  'invitation-shown',
+  'invitation-due',
+  'invitation-withdrawn',
+  'conditions-hold',
+  'condition-fails',
+  'not-yet',
+  'after-another-invitation',
+  'window-open',
+  'page-hidden',
+  'typing',
+  'out-of-sight',
+  'one-on-screen',
+  'enough-this-visit',
+  'too-soon-after-another',
+  'declined',
+  'about-to-close',
+  'talked-lately',
+  'opened-already',
+  'own-limit',
+  'not-remembered',
+  'keeps-still',
 ] as const;
 export type ReasonCode = (typeof REASON_CODES)[number];

@@ -1,24 +1,35 @@
-import type { EpochMs } from '../model/units';
+import type { Level } from '../model/circumstances';
+import { DAY_MS, type EpochMs, SECOND_MS } from '../model/units';
+import { elapsedAt } from './clock';
+import { EARLIER_VISITS_MAX, EMPTY_MEMORY, MEMORY_UNITS_MAX, type Memory, TRAIL_MAX, type VisitRecord, goesOn, visitClock } from './memory';
 
-/** What a browser keeps of a visitor under one key, at most 4 KB ([V7], [V8]). */
-export interface Memory {
-  readonly v: 1;
-  /** Only once they have written. */
-  readonly token: string | null;
-  /** Until when the launcher stays put away; null: it does not. */
-  readonly putAwayUntil: EpochMs | null;
-}
-
+/** What happened to a visitor, as far as it may be remembered. */
 export type Happening =
   | { readonly kind: 'wrote'; readonly token: string }
   | { readonly kind: 'put-away'; readonly until: EpochMs }
   | { readonly kind: 'token-refused' }
-  | { readonly kind: 'forgotten' };
+  | { readonly kind: 'forgotten' }
+  /** A page view began ([V1]), in a tab that is visible. `referrer` and `campaign` are this page's own. */
+  | {
+      readonly kind: 'page-view';
+      readonly at: EpochMs;
+      readonly address: string;
+      readonly referrer: string | null;
+      readonly campaign: string | null;
+    }
+  /** A tab came into view, or went out of it. */
+  | { readonly kind: 'seen' | 'hidden'; readonly at: EpochMs }
+  | { readonly kind: 'invitation-shown'; readonly id: string; readonly at: EpochMs }
+  | { readonly kind: 'invitation-left'; readonly at: EpochMs }
+  | { readonly kind: 'declined'; readonly at: EpochMs; readonly restDays: number }
+  | { readonly kind: 'replied'; readonly replies: Readonly<Record<string, string>> };
 
-export const EMPTY_MEMORY: Memory = { v: 1, token: null, putAwayUntil: null };
+/** The memory after something happened, at the level that may be kept ([V7]). */
+export function remember(memory: Memory, happening: Happening, level: Level): Memory {
+  return fitted(withinLevel(after(withinLevel(memory, level), happening, level === 'kept'), level));
+}
 
-/** The memory after something happened. */
-export function remember(memory: Memory, happening: Happening): Memory {
+function after(memory: Memory, happening: Happening, keepsVisits: boolean): Memory {
   switch (happening.kind) {
     case 'wrote':
       return { ...memory, token: happening.token };
@@ -28,22 +39,99 @@ export function remember(memory: Memory, happening: Happening): Memory {
       return { ...memory, token: null };
     case 'forgotten':
       return EMPTY_MEMORY;
+    case 'declined':
+      return { ...memory, restUntil: happening.at + happening.restDays * DAY_MS };
+    case 'replied':
+      return { ...memory, replies: { ...memory.replies, ...happening.replies } };
+    case 'page-view':
+      return keepsVisits ? afterPageView(memory, happening) : memory;
+    default:
+      return memory.visit === null ? memory : afterInVisit(memory, memory.visit, happening);
   }
 }
 
-/** Reads what was kept; damaged, foreign or too long counts as none ([D4], [V8]). */
-export function readMemory(text: string | null): Memory {
-  if (text === null || text.length > 4096) return EMPTY_MEMORY;
-  try {
-    const kept: unknown = JSON.parse(text);
-    if (typeof kept !== 'object' || kept === null || (kept as Memory).v !== 1) return EMPTY_MEMORY;
-    const { token, putAwayUntil } = kept as Memory;
-    return {
-      v: 1,
-      token: typeof token === 'string' && /^[\w-]{20,80}$/.test(token) ? token : null,
-      putAwayUntil: typeof putAwayUntil === 'number' && Number.isFinite(putAwayUntil) ? putAwayUntil : null,
-    };
-  } catch {
-    return EMPTY_MEMORY;
+/** [V2], [V5] A page view goes on with the visit, or begins the next one with its own referrer and campaign. */
+function afterPageView(memory: Memory, { at, address, referrer, campaign }: Extract<Happening, { kind: 'page-view' }>): Memory {
+  const { visit } = memory;
+  if (visit !== null && goesOn(visit, at)) {
+    const trail = [...memory.trail, [address, at] as const];
+    return { ...memory, visit: { ...told(visit, at), pages: visit.pages + 1 }, trail };
   }
+  return {
+    ...memory,
+    visit: {
+      number: (visit?.number ?? 0) + 1,
+      startedAt: at,
+      lastAt: at,
+      doneMs: 0,
+      tabs: 0,
+      pages: 1,
+      referrer,
+      campaign,
+      shown: 0,
+      leftAt: null,
+    },
+    before: visit === null ? memory.before : [visit.startedAt, ...memory.before],
+    trail: [[address, at]],
+  };
+}
+
+type InVisit = Extract<Happening, { kind: 'seen' | 'hidden' | 'invitation-shown' | 'invitation-left' }>;
+
+function afterInVisit(memory: Memory, visit: VisitRecord, happening: InVisit): Memory {
+  const { at } = happening;
+  const now = told(visit, at);
+  switch (happening.kind) {
+    case 'seen':
+      return { ...memory, visit: { ...now, tabs: visit.tabs + 1 } };
+    case 'hidden':
+      return { ...memory, visit: { ...now, tabs: Math.max(0, visit.tabs - 1) } };
+    case 'invitation-left':
+      return { ...memory, visit: { ...now, leftAt: at } };
+    case 'invitation-shown': {
+      const total = (Object.hasOwn(memory.counts, happening.id) ? (memory.counts[happening.id]?.[1] ?? 0) : 0) + 1;
+      const counts = { ...memory.counts, [happening.id]: [visit.number, total, at] as const };
+      return { ...memory, visit: { ...now, shown: visit.shown + 1 }, counts };
+    }
+  }
+}
+
+/** [V3], [V4] The visit with its clock brought up to an instant; time that was told already is not told again. */
+function told(visit: VisitRecord, at: EpochMs): VisitRecord {
+  return { ...visit, doneMs: elapsedAt(visitClock(visit), at), lastAt: Math.max(visit.lastAt, at) };
+}
+
+/** [V7], [V8] What a level may keep of a memory; the rest is gone. */
+export function withinLevel(memory: Memory, level: Level): Memory {
+  if (level === 'kept') return memory;
+  const { token, putAwayUntil, restUntil } = memory;
+  return { ...EMPTY_MEMORY, token, putAwayUntil, restUntil };
+}
+
+/** [V8] Bounded: the oldest steps of the trail go first, then the oldest counters. */
+function fitted(memory: Memory): Memory {
+  let fit: Memory = { ...memory, before: memory.before.slice(0, EARLIER_VISITS_MAX), trail: memory.trail.slice(-TRAIL_MAX) };
+  while (JSON.stringify(fit).length > MEMORY_UNITS_MAX) {
+    const [oldest] = Object.keys(fit.counts);
+    if (fit.trail.length > 0) fit = { ...fit, trail: fit.trail.slice(1) };
+    else if (oldest !== undefined) fit = { ...fit, counts: Object.fromEntries(Object.entries(fit.counts).slice(1)) };
+    else return { ...fit, replies: {}, visit: null };
+  }
+  return fit;
+}
+
+/** [V8], [I11] Counters of invitations that are published no more are dropped. */
+export function pruned(memory: Memory, ids: readonly string[]): Memory {
+  return { ...memory, counts: Object.fromEntries(Object.entries(memory.counts).filter(([id]) => ids.includes(id))) };
+}
+
+/** [V6] What is known of the visit: nothing at a level that cannot know. */
+export function visitOf(memory: Memory): 'first' | 'returning' | 'unknown' {
+  return memory.visit === null ? 'unknown' : memory.visit.number === 1 ? 'first' : 'returning';
+}
+
+/** [I7] Closing a window that an invitation opened, so soon, counts as a *No, thanks*. */
+export const NO_BY_CLOSING_MS = 10 * SECOND_MS;
+export function isNoByClosing(openedByInvitationAt: EpochMs | null, now: EpochMs): boolean {
+  return openedByInvitationAt !== null && now - openedByInvitationAt <= NO_BY_CLOSING_MS;
 }

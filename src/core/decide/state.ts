@@ -3,41 +3,49 @@ import { TEAM_STATES, type TeamState, type WidgetState } from '../model/moment';
 import { type EpochMs, MINUTE_MS, SECOND_MS } from '../model/units';
 import type { WireWidget } from '../wire/design-file';
 import type { PublishedSite } from '../wire/published-site';
-import type { Reason, ReasonCode } from './reason';
+import { type HoursNow, hoursAt, hoursOf } from './hours-now';
 
 /** [S6] How long a word about people is fresh, and how long it is held. */
 export const FRESH_MS = 15 * SECOND_MS;
 export const HELD_MS = 3 * MINUTE_MS;
 
-export interface StateVerdict {
+export interface Presence {
   readonly state: WidgetState;
   readonly isKnown: boolean;
-  /** When what was heard stops being held; null where nothing would change by it. */
-  readonly heldUntil: EpochMs | null;
-  readonly because: Reason;
+  /** Null: it goes by who is in. */
+  readonly hours: HoursNow | null;
+  /** Somebody would be told to be there on a word that is no longer fresh: the pointer is to be asked first. */
+  readonly wantsFresh: boolean;
+  /** When time alone may change any of it; Infinity: never. */
+  readonly next: EpochMs;
 }
 
-/** State of a widget ([S3]): the best of its teams; *nobody* where nothing was heard for three minutes ([S6]). */
-export function stateOf(site: PublishedSite, widget: WireWidget, circumstances: Circumstances): StateVerdict {
+/**
+ * State of a widget ([S3]): closed by its hours, else the best of its teams; *nobody* where nothing was heard for three
+ * minutes, and where a dark lamp would be lit on a word older than 15 s ([S6]).
+ */
+export function stateOf(site: PublishedSite, widget: WireWidget, circumstances: Circumstances): Presence {
+  const { now, heardAt, isLit, isWindowOpen } = circumstances;
+  const own = hoursOf(site, widget.calendar);
+  const hours = own && hoursAt(own, now);
+  const changes = hours?.changesAt ?? Infinity;
+  if (hours !== null && !hours.isOpen) return { state: 'closed', isKnown: true, hours, wantsFresh: false, next: changes };
   const told = bestOf(widget.teams.map((id) => site.pointer.teams[id] ?? 'nobody'));
-  const heldUntil = circumstances.heardAt === null ? null : circumstances.heardAt + HELD_MS;
-  const isHeld = heldUntil !== null && circumstances.now < heldUntil;
-  const state = isHeld ? told : 'nobody';
-  const code = isHeld ? CODES[told] : 'not-heard-lately';
+  const heard = heardAt ?? -Infinity;
+  const speaksOfPeople = now < heard + HELD_MS && told !== 'nobody';
+  const isFresh = now < heard + FRESH_MS;
+  const wouldLight = speaksOfPeople && !isLit && !isFresh;
+  // That nobody is in needs no fresh word: it is what would be said without one.
+  const isKnown = told === 'nobody' ? heardAt !== null : speaksOfPeople && !wouldLight;
+  const minds = speaksOfPeople && (isWindowOpen || !isLit); // freshness
   return {
-    state,
-    isKnown: isHeld,
-    heldUntil: isHeld && told !== 'nobody' ? heldUntil : null,
-    because: { about: 'presence', code, facts: { state, team: widget.teams[0] ?? '' } },
+    state: isKnown ? told : 'nobody',
+    isKnown,
+    hours,
+    wantsFresh: minds && !isFresh,
+    next: Math.min(changes, speaksOfPeople ? heard + HELD_MS : Infinity, minds && isFresh ? heard + FRESH_MS : Infinity),
   };
 }
-
-const CODES: Readonly<Record<TeamState, ReasonCode>> = {
-  in: 'somebody-in',
-  nearby: 'somebody-nearby',
-  busy: 'all-busy',
-  nobody: 'nobody-in',
-};
 
 /** [S3] in > nearby > busy > nobody; no team at all is nobody. */
 export function bestOf(states: readonly TeamState[]): TeamState {

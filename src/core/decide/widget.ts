@@ -1,36 +1,43 @@
+import { isKnown } from '../invitations/known';
 import type { Circumstances } from '../model/circumstances';
-import { toAddress } from '../pages/address';
-import { judgePage } from '../pages/match';
 import type { WireWidget } from '../wire/design-file';
 import type { PublishedSite } from '../wire/published-site';
-import type { Reason } from './reason';
+import type { PageFacts } from './page-facts';
 
-export interface WidgetVerdict {
+/** How a widget was chosen, or why there is none. */
+export type Choice = 'running' | 'left-out' | 'forced' | 'no-address' | 'none' | 'first';
+export interface Chosen {
   readonly widget: WireWidget | null;
-  readonly because: Reason;
+  readonly by: Choice;
 }
 
-/** [P14] Which widget shows: the forced one, else the first in order that takes the page. A running conversation keeps its own ([M8]). */
-export function chooseWidget(site: PublishedSite, circumstances: Circumstances): WidgetVerdict {
-  const { widgets } = site.design;
-  const standing = circumstances.conversation;
-  const kept = standing !== null && isRunning(circumstances) ? widgets.find((one) => one.key === standing.widgetKey) : undefined;
-  if (kept !== undefined) return { widget: kept, because: because('keeps-its-widget', { widget: kept.key }) };
-  const forced = widgets.find((one) => one.key === circumstances.forcedWidget);
-  if (forced !== undefined) return { widget: forced, because: because('forced', { widget: forced.key }) };
-  const address = toAddress(circumstances.page.address);
-  if (address === null) return { widget: null, because: because('not-a-web-address', {}) };
-  const widget = widgets.find((one) => judgePage(one.show, one.never, address).accepts) ?? null;
-  return widget === null
-    ? { widget, because: because('no-widget-here', { path: address.path }) }
-    : { widget, because: because('first-that-takes-the-page', { widget: widget.key, path: address.path }) };
+/**
+ * [P14] Which widget shows: the forced one, else the first in order that takes the page and whose audience this is
+ * ([P15]). A running conversation keeps its own ([M8]).
+ */
+export function chooseWidget({ design, pointer }: PublishedSite, circumstances: Circumstances, page: PageFacts): Chosen {
+  const { widgets } = design;
+  const { conversation, forcedWidget } = circumstances;
+  const byKey = (key: string | null | undefined): WireWidget | undefined => widgets.find((one) => one.key === key);
+  const kept = isRunning(circumstances) ? byKey(conversation?.widgetKey) : undefined;
+  if (kept !== undefined) return { widget: kept, by: 'running' };
+  if (pointer.leftOut) return { widget: null, by: 'left-out' };
+  const forced = byKey(forcedWidget);
+  if (forced !== undefined) return { widget: forced, by: 'forced' };
+  if (page.address === null) return { widget: null, by: 'no-address' };
+  const widget = widgets.find((one) => page.accepts(one) && isAudience(one, circumstances, page)) ?? null;
+  return { widget, by: widget === null ? 'none' : 'first' };
+}
+
+/** [P15] Whether a visitor belongs to a widget's audience: all that it asks must hold, an unknown kind never does. */
+export function isAudience({ audience = [] }: WireWidget, circumstances: Circumstances, page: PageFacts): boolean {
+  return audience.every((condition) => {
+    const holds = isKnown(condition, { circumstances, address: page.address, takes: page.takes(circumstances) });
+    return holds !== null && holds !== (condition[1] === 1);
+  });
 }
 
 /** [M8] Whether a conversation is under way: it then outlives pause and pages without a widget. */
 export function isRunning({ conversation }: Pick<Circumstances, 'conversation'>): boolean {
   return conversation !== null && (conversation.standing === 'asked' || conversation.standing === 'joined');
-}
-
-function because(code: Reason['code'], facts: Reason['facts']): Reason {
-  return { about: 'widget', code, facts };
 }

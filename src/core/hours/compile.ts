@@ -37,9 +37,10 @@ function toWireIntervals(intervals: readonly Interval[]): WireIntervals {
   return [...intervals].sort((a, b) => a.from - b.from).map(({ from, to }) => [from, to] as const);
 }
 
-function toWireException({ days, intervals, endsNightBefore }: HoursException): WireException {
+function toWireException({ name, days, intervals, endsNightBefore }: HoursException): WireException {
   const [from, to] = endsOf(days);
-  return [RANKS[days.kind], from, to, toWireIntervals(intervals), endsNightBefore ? 1 : 0];
+  const wire = [RANKS[days.kind], from, to, toWireIntervals(intervals), endsNightBefore ? 1 : 0] as const;
+  return days.kind === 'holiday' ? [...wire, name] : wire;
 }
 
 function endsOf(days: ExceptionDays): readonly [from: number, to: number] {

@@ -198,9 +198,44 @@ function isBetweenSpans(hours: Hours, day: EpochDay, instant: EpochMs): boolean 
 }
 
 /** Whether it would be open but for a closing that was imported. */
-function isInClosing({ calendar, zone }: Hours, instant: EpochMs, day: EpochDay): boolean {
+function isInClosing(hours: Hours, instant: EpochMs, day: EpochDay): boolean {
   const seconds = instant / 1000;
-  if (!calendar.closings.some(([from, to]) => from <= seconds && seconds < to)) return false;
-  const bare: Hours = { calendar: { ...calendar, closings: [] }, zone, override: null };
+  if (!hours.calendar.closings.some(([from, to]) => from <= seconds && seconds < to)) return false;
+  const bare = withoutAnyClosing(hours);
   return [day - 1, day].some((one) => spansOfDay(bare, one).some(({ from, until }) => from <= instant && instant < until));
+}
+
+const BARE = new WeakMap<WireCalendar, WireCalendar>();
+
+/** The same hours without imported closings; one calendar for each, so that its spans are worked out once. */
+function withoutAnyClosing({ calendar, zone }: Hours): Hours {
+  let bare = BARE.get(calendar);
+  if (bare === undefined) BARE.set(calendar, (bare = { ...calendar, closings: [] }));
+  return { calendar: bare, zone, override: null };
+}
+
+/**
+ * The first instant in (instant, until) at which the reason for being closed is another one ([H15]): a date's beginning,
+ * or the edge of a closing. `until` where there is none. Asked only while it is closed from `instant` to `until`.
+ */
+export function whyChangesAt(hours: Hours, instant: EpochMs, until: EpochMs): EpochMs {
+  const { calendar, zone } = hours;
+  const now = whyAt(hours, instant);
+  const bare = withoutAnyClosing(hours);
+  const edges = calendar.closings.flatMap(([from, to]) => [from * 1000, to * 1000]);
+  const today = localDayOf(zone, instant);
+  for (let day = today; day <= today + SOUGHT_DAYS; day++) {
+    const begins = spanOfWall(zone, day * DAY_MS, (day + 1) * DAY_MS)?.from ?? Infinity;
+    if (begins >= until) break;
+    const spans = edges.length === 0 ? [] : spansOfDay(bare, day);
+    const found = [begins, ...spans.flatMap((span) => [span.from, span.until]), ...edges]
+      .filter((at) => at > instant && at < until && at < begins + 2 * DAY_MS && isOtherWhy(now, whyAt(hours, at)))
+      .sort((a, b) => a - b)[0];
+    if (found !== undefined) return found;
+  }
+  return until;
+}
+
+function isOtherWhy(a: HoursVerdict, b: HoursVerdict): boolean {
+  return a.closedBy !== b.closedBy || a.rule !== b.rule;
 }

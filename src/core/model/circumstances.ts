@@ -1,4 +1,7 @@
+import type { Clock } from '../decide/clock';
+import type { Memory } from '../decide/memory';
 import type { ConversationFacts } from '../wire/talk';
+import type { Moment } from './moment';
 import type { EpochMs } from './units';
 
 /** Everything `decide` may know about a visitor right now. Made by the widget from the page, by the stage from the sentence above it. */
@@ -7,12 +10,20 @@ export interface Circumstances {
   readonly now: EpochMs;
   /** When the pointer, or the stream, last told about people; null: never ([S6]). */
   readonly heardAt: EpochMs | null;
-  readonly page: { readonly address: string };
+  /** Whether the lamp, as it is painted, says that somebody is there: from dark to lit takes a fresh word ([S6]). */
+  readonly isLit: boolean;
+  readonly page: PageView;
   /** `data-widget` ([P14]). */
   readonly forcedWidget: string | null;
   readonly visitor: Visitor;
+  /** What may be kept of them ([V7]), and what is. */
+  readonly level: Level;
+  readonly memory: Memory;
   readonly isWindowOpen: boolean;
-  readonly isPutAway: boolean;
+  /** The moment painted last on this page; null: none yet. A visitor goes by the ways, a step at a time ([M6]). */
+  readonly moment: Moment | null;
+  /** The invitation that is on the screen, since when. */
+  readonly invited: { readonly id: string; readonly at: EpochMs } | null;
   readonly conversation: ConversationFacts | null;
   /** Entries of the responder that the visitor has not had before their eyes. */
   readonly unread: number;
@@ -20,8 +31,80 @@ export interface Circumstances {
   readonly asksAgain: boolean;
 }
 
+/** [V7] *none*: this page only; *asked*: what the visitor asked for; *kept*: visits, counters, trail. */
+export type Level = 'none' | 'asked' | 'kept';
+
+/** [V1] One page view, up to now. Latches and clocks begin anew with the next ([P18]). */
+export interface PageView {
+  readonly address: string;
+  readonly isVisible: boolean;
+  /** Runs while the page is visible. */
+  readonly clock: Clock;
+  /** The same since the last pointer, key, touch or scroll. */
+  readonly idle: Clock;
+  /** Percent of the page that was above the lower edge at the furthest; a page that cannot scroll is 100. */
+  readonly scrolled: number;
+  /** Selectors of which half an element was seen. */
+  readonly seen: readonly string[];
+  /** What happened just now, until the ask it caused is answered ([I4]). */
+  readonly pulse: Pulse | null;
+  /** [I9] Focus is in an editable element of the page. */
+  readonly isTyping: boolean;
+  /** The visitor opened the window in it ([I6]). */
+  readonly hasOpened: boolean;
+  /** Invitations painted in it, oldest first. */
+  readonly shown: readonly string[];
+  /** When the last one left the screen; null: none did. */
+  readonly leftAt: EpochMs | null;
+  /** [I7] A *No, thanks* in it, where nothing may be remembered further. */
+  readonly hasDeclined: boolean;
+}
+
+export type Pulse = { readonly kind: 'leaving' | 'form-left' } | { readonly kind: 'clicked'; readonly selector: string };
+
 export interface Visitor {
   /** `unknown` where nothing may be remembered: then neither first nor returning ([V6]). */
   readonly visit: 'first' | 'returning' | 'unknown';
   readonly device: 'desktop' | 'tablet' | 'phone';
+  /** Reduced motion is asked for ([I10]). */
+  readonly isStill: boolean;
+  /** As the browser says them, best first. */
+  readonly languages: readonly string[];
+  /** Address of the page before the visit's first ([V5]); null: none, or one of the site's own. */
+  readonly referrer: string | null;
+  readonly campaign: string | null;
+  /** [P16] ISO 3166 code that the page says; null: it says none. */
+  readonly country: string | null;
+  readonly attributes: Readonly<Record<string, string>>;
 }
+
+/** A page view that begins now, at the top of a page that can scroll. */
+export function pageViewAt(address: string, now: EpochMs): PageView {
+  const runs = { doneMs: 0, since: now };
+  return {
+    address,
+    isVisible: true,
+    clock: runs,
+    idle: runs,
+    scrolled: 0,
+    seen: [],
+    pulse: null,
+    isTyping: false,
+    hasOpened: false,
+    shown: [],
+    leftAt: null,
+    hasDeclined: false,
+  };
+}
+
+/** Somebody of whom nothing is known. */
+export const UNKNOWN_VISITOR: Visitor = {
+  visit: 'unknown',
+  device: 'desktop',
+  isStill: false,
+  languages: [],
+  referrer: null,
+  campaign: null,
+  country: null,
+  attributes: {},
+};

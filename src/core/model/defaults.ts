@@ -1,4 +1,9 @@
+import { LIMITS } from '../limits';
+import type { CaseKey } from '../words/catalogue';
+import type { Condition, ConditionBody } from './condition';
 import type { Design, Widget } from './design';
+import type { Field, FieldKind } from './form';
+import type { Invitation, InvitationLimits } from './invitation';
 import type { HexColor, Locale } from './units';
 
 /** Ours: the brand colour of a site that has not chosen one. */
@@ -40,11 +45,28 @@ export const WIDGET_DEFAULTS = {
   slowReplyAfter: { value: 90, why: 'offer-mail-before-they-leave' },
   slowReplyNearbyAfter: { value: 240, why: 'people-have-to-walk' },
   endsAfterQuiet: { value: 12 * 3600, why: 'an-evening-and-a-night' },
+  invitationsPerVisit: { value: 1, why: 'asked-once-is-enough' },
+  invitationGap: { value: 120, why: 'asked-once-is-enough' },
+  invitationsBeforeClosing: { value: 600, why: 'nobody-invited-to-a-closing-door' },
+  invitationsAfterTalk: { value: 24 * 3600, why: 'they-know-where-we-are' },
+  restAfterNo: { value: 30, why: 'a-no-is-a-no' },
 } as const satisfies Record<string, Reasoned<string | number>>;
 
 /** A complete, publishable widget after three answers. `ids` gives new ids. */
 export function defaultDesign(siteName: string, locale: Locale, brand: HexColor, ids: () => string): Design {
-  return { v: 1, siteName, defaultLocale: locale, locales: [locale], widgets: [defaultWidget(brand, ids)] };
+  return { v: 1, siteName, defaultLocale: locale, locales: [locale], widgets: [defaultWidget(brand, ids)], limits: defaultLimits() };
+}
+
+/** [I6], [I7] */
+export function defaultLimits(): InvitationLimits {
+  const ours = WIDGET_DEFAULTS;
+  return {
+    perVisit: ours.invitationsPerVisit.value,
+    gap: ours.invitationGap.value,
+    beforeClosing: ours.invitationsBeforeClosing.value,
+    afterTalk: ours.invitationsAfterTalk.value,
+    restDays: ours.restAfterNo.value,
+  };
 }
 
 /** Our widget on every page, answered by nobody's team in particular until teams are named. */
@@ -57,6 +79,7 @@ export function defaultWidget(brand: HexColor, ids: () => string): Widget {
     teams: [],
     calendarId: null,
     pages: { showOn: [], neverOn: [] },
+    audience: [],
     place: { corner: ours.corner.value, offset: ours.offset.value, phoneOffset: ours.phoneOffset.value },
     launcher: { form: 'lamp', size: ours.launcherSize.value, wordsFrom: ours.wordsFrom.value },
     look: { name: 'front-door', brand, radius: ours.radius.value, textSize: ours.textSize.value, scheme: ours.scheme.value },
@@ -65,17 +88,77 @@ export function defaultWidget(brand: HexColor, ids: () => string): Widget {
       comfortAfter: ours.comfortAfter.value,
       slowReplyAfter: ours.slowReplyAfter.value,
       slowReplyNearbyAfter: ours.slowReplyNearbyAfter.value,
+      slowReplyTalkingAfter: null,
       endsAfterQuiet: ours.endsAfterQuiet.value,
     },
     forms: {
       before: [],
       note: [
-        { id: ids(), kind: 'long', label: 'note.text', isRequired: true },
-        { id: ids(), kind: 'email', label: 'note.email', isRequired: true },
-        { id: ids(), kind: 'short', label: 'note.name', isRequired: false },
+        { ...plainField(ids(), 'long', 'note.text'), isRequired: true },
+        { ...plainField(ids(), 'email', 'note.email'), isRequired: true, isKept: true },
+        { ...plainField(ids(), 'short', 'note.name'), most: LIMITS.noteNameChars, isKept: true },
       ],
+      after: [],
     },
-    invitations: [],
+    invitations: preparedInvitations(ids),
     texts: {},
+    cases: [],
   };
+}
+
+/** A field that says one of our labels and has no rules of its own. */
+export function plainField(id: string, kind: FieldKind, label: CaseKey): Field {
+  return {
+    id,
+    kind,
+    label,
+    own: null,
+    isRequired: false,
+    least: null,
+    most: null,
+    options: [],
+    asButtons: false,
+    shownIf: null,
+    isKept: false,
+    link: null,
+    attribute: null,
+  };
+}
+
+/** Three that are prepared and off: whether they annoy cannot be answered before there was traffic. */
+export function preparedInvitations(ids: () => string): Invitation[] {
+  const when = (...bodies: ConditionBody[]) => ({
+    join: 'all' as const,
+    items: bodies.map((body): Condition => ({ ...body, isNot: false })),
+  });
+  const someone: ConditionBody = { kind: 'state', states: ['in', 'nearby'] };
+  const base = { isOn: false, manner: 'speak', opensOnPhones: false, atMost: null, texts: {} } as const;
+  const stayed = when({ kind: 'on-page', seconds: 40 }, { kind: 'scrolled', percent: 50 }, someone);
+  const notOnPhones: Condition = { kind: 'device', devices: ['phone'], isNot: true };
+  return [
+    {
+      ...base,
+      id: ids(),
+      name: 'Stayed and read',
+      when: { ...stayed, items: [...stayed.items, notOnPhones] },
+      oncePer: { kind: 'days', days: 14 },
+      ours: 'invitation.stayed',
+    },
+    {
+      ...base,
+      id: ids(),
+      name: 'Leaving a form behind',
+      when: when({ kind: 'form-left' }, { kind: 'state', states: ['in'] }),
+      oncePer: { kind: 'visit' },
+      ours: 'invitation.formLeft',
+    },
+    {
+      ...base,
+      id: ids(),
+      name: 'Back again',
+      when: when({ kind: 'visits-in-days', atLeast: 3, days: 14 }, { kind: 'state', states: ['in'] }),
+      oncePer: { kind: 'visitor' },
+      ours: 'invitation.backAgain',
+    },
+  ];
 }

@@ -1,4 +1,8 @@
-import type { CaseKey } from '../words/catalogue';
+import type { CaseCondition } from '../wire/design-file';
+import type { CaseKey, TextKey } from '../words/catalogue';
+import type { Condition } from './condition';
+import type { Field } from './form';
+import type { Invitation, InvitationLimits } from './invitation';
 import type { Deed, WidgetState } from './moment';
 import type { HexColor, Locale, Px, Seconds } from './units';
 
@@ -13,6 +17,8 @@ export interface Design {
   readonly locales: readonly Locale[];
   /** In order: the first that accepts a page shows there ([P14]). */
   readonly widgets: readonly Widget[];
+  /** [I6] */
+  readonly limits: InvitationLimits;
 }
 
 export interface Widget {
@@ -25,6 +31,8 @@ export interface Widget {
   /** Null: it goes by who is in. */
   readonly calendarId: string | null;
   readonly pages: PageList;
+  /** [P15] All of them must hold; of the kinds of AUDIENCE_KINDS. */
+  readonly audience: readonly Condition[];
   readonly place: Place;
   readonly launcher: Launcher;
   readonly look: Look;
@@ -34,6 +42,18 @@ export interface Widget {
   readonly invitations: readonly Invitation[];
   /** The owner's own words, per locale; what is absent is ours (the catalogue). */
   readonly texts: Readonly<Record<Locale, Readonly<Partial<Record<CaseKey, string>>>>>;
+  /** The owner's own cases, in order, before ours ([T4]). */
+  readonly cases: readonly OwnCase[];
+}
+
+/** [T4] A text said differently for somebody: at most three conditions, all of which must hold. */
+export interface OwnCase {
+  readonly id: string;
+  readonly key: TextKey;
+  readonly when: readonly CaseCondition[];
+  readonly texts: Readonly<Record<Locale, string>>;
+  /** Said where a value is unknown ([T6]). */
+  readonly without: Readonly<Record<Locale, string>>;
 }
 
 /** [P13] Accepts if no `neverOn` holds and `showOn` is empty or one of it holds. */
@@ -42,7 +62,7 @@ export interface PageList {
   readonly neverOn: readonly PageRule[];
 }
 
-export const PAGE_RULE_KINDS = ['exact', 'begins-with'] as const;
+export const PAGE_RULE_KINDS = ['exact', 'begins-with', 'contains', 'ends-with', 'wildcard', 'expression'] as const;
 export const ADDRESS_PARTS = ['host', 'path', 'query', 'fragment', 'whole'] as const;
 export type AddressPart = (typeof ADDRESS_PARTS)[number];
 export interface PageRule {
@@ -84,21 +104,13 @@ export interface Timings {
   readonly comfortAfter: Seconds;
   readonly slowReplyAfter: Seconds;
   readonly slowReplyNearbyAfter: Seconds;
+  /** [M3] While talking; null: off. */
+  readonly slowReplyTalkingAfter: Seconds | null;
   readonly endsAfterQuiet: Seconds;
 }
 
-export const FIELD_KINDS = ['short', 'long', 'email'] as const;
-export interface Field {
-  readonly id: string;
-  readonly kind: (typeof FIELD_KINDS)[number];
-  /** The catalogue's key of the label; help is `<label>.help` where there is one. */
-  readonly label: CaseKey;
-  readonly isRequired: boolean;
-}
 export interface Forms {
   readonly before: readonly Field[];
   readonly note: readonly Field[];
+  readonly after: readonly Field[];
 }
-
-/** Reserved: invitations come with the rest of the engine; a design of today holds none. */
-export type Invitation = never;

@@ -7,16 +7,16 @@ import { type Node, type PatternFault, type SignClass, readExpression, readWildc
 export const PATTERN_STATES_MAX = 100;
 export const SITE_STATES_MAX = 300;
 
-/** [P10] A wildcard as an automaton. */
-export function compileWildcard(text: string, part: AddressPart): Result<Automaton, PatternFault> {
+/** [P10] A wildcard as an automaton. `folds` as below. */
+export function compileWildcard(text: string, part: AddressPart, folds = false): Result<Automaton, PatternFault> {
   const read = readWildcard(text, part);
-  return read.ok ? compile(read.value, text) : read;
+  return read.ok ? compile(read.value, text, folds) : read;
 }
 
-/** [P11] An expression as an automaton. */
-export function compileExpression(text: string): Result<Automaton, PatternFault> {
+/** [P11] An expression as an automaton. `folds`: A–Z count as a–z, in it and in the text it is run on ([P8]). */
+export function compileExpression(text: string, folds = false): Result<Automaton, PatternFault> {
   const read = readExpression(text);
-  return read.ok ? compile(read.value, text) : read;
+  return read.ok ? compile(read.value, text, folds) : read;
 }
 
 /** How many states an automaton has. */
@@ -58,7 +58,7 @@ type Part =
   | { readonly kind: 'start' | 'end'; readonly to: number }
   | { readonly kind: 'found' };
 
-function compile(root: Node, text: string): Result<Automaton, PatternFault> {
+function compile(root: Node, text: string, folds: boolean): Result<Automaton, PatternFault> {
   const cost = costOf(root);
   if (cost > PATTERN_STATES_MAX) return fail({ code: 'too-many-states', at: text.length });
   const parts: Part[] = [{ kind: 'found' }];
@@ -96,7 +96,7 @@ function compile(root: Node, text: string): Result<Automaton, PatternFault> {
   const copies = (node: Node, count: number, to: number): number => (count === 0 ? to : put(node, copies(node, count - 1, to)));
 
   const entry = put(root, 0);
-  return ok(toAutomaton(parts, entry, states));
+  return ok(toAutomaton(parts, entry, states, folds));
 }
 
 interface Reached {
@@ -125,7 +125,7 @@ function reach(parts: readonly Part[], from: number, isAtStart: boolean): Reache
   return { states: [...states], finds: found };
 }
 
-function toAutomaton(parts: readonly Part[], entry: number, states: number): Automaton {
+function toAutomaton(parts: readonly Part[], entry: number, states: number, folds: boolean): Automaton {
   const words = Math.max(1, Math.ceil(states / 32));
   const signs = parts.filter((part): part is Extract<Part, { kind: 'sign' }> => part.kind === 'sign').sort((a, b) => a.state - b.state);
   const after = signs.map(({ to }) => reach(parts, to, false));
@@ -133,7 +133,7 @@ function toAutomaton(parts: readonly Part[], entry: number, states: number): Aut
   const [start, again] = [reach(parts, entry, true), reach(parts, entry, false)];
   return [
     words,
-    signs.map(({ sign }) => toWireSigns(sign)),
+    signs.map(({ sign }) => toWireSigns(folds ? folded(sign) : sign)),
     after.flatMap((one) => bitsOf(one.states, words)),
     bitsOf(finding(1), words),
     bitsOf(finding(2), words),
@@ -148,6 +148,19 @@ function bitsOf(states: readonly number[], words: number): number[] {
   const bits = new Array<number>(words).fill(0);
   for (const state of states) bits[state >> 5] = (bits[state >> 5] ?? 0) | (1 << (state & 31));
   return bits;
+}
+
+/** [P8] The class with the small letter of each capital in it; the text it is held against has small ones only. */
+function folded({ not, ranges }: SignClass): SignClass {
+  const more: number[] = [];
+  for (let at = 0; at < ranges.length; at += 2) {
+    const from = Math.max(ranges[at] ?? 0, 65);
+    const to = Math.min(ranges[at + 1] ?? 0, 90);
+    if (from <= to) more.push(from + 32, to + 32);
+  }
+  const [only] = ranges;
+  const isOneCapital = !not && ranges.length === 2 && more.length === 2 && only === ranges[1];
+  return { not, ranges: isOneCapital ? more : [...ranges, ...more] };
 }
 
 function toWireSigns({ not, ranges }: SignClass): WireSigns {

@@ -36,6 +36,14 @@ describe('ruleTakes', () => {
     expect(takes(path('begins-with', '/groups/'), 'https://a.example/groups-old')).toBe(false);
   });
 
+  it('[P9] contains and ends with are literal: a dot is a dot, a star a star', () => {
+    expect(takes(path('contains', 'o.k'), 'https://a.example/look')).toBe(false);
+    expect(takes(path('contains', 'oo'), 'https://a.example/look')).toBe(true);
+    expect(takes(path('ends-with', '.html'), 'https://a.example/visit.html')).toBe(true);
+    expect(takes(path('ends-with', '.html'), 'https://a.example/visit.html.txt')).toBe(false);
+    expect(takes(path('ends-with', '/'), 'https://a.example/visit/')).toBe(false); // one final slash is dropped
+  });
+
   it('[P9] begins with / takes every page, and no bare nothing', () => {
     expect(takes(path('begins-with', '/'), 'https://a.example')).toBe(true);
     expect(takes(['begins-with', 'fragment', '/', false], 'https://a.example/#moon')).toBe(false);

@@ -1,13 +1,30 @@
 import type { WireRule } from '../wire/design-file';
 import type { Address } from './address';
+import { type Automaton, finds } from './automaton';
 
-/** Whether one published rule takes an address ([P8], [P9]). An unknown kind takes none ([D4]). */
+/** Whether one published rule takes an address ([P8]–[P12]). An unknown kind takes none ([D4]). */
 export function ruleTakes([kind, part, operand, ignoresCase]: WireRule, address: Address): boolean {
-  const text = partOf(address, part);
-  const [seen, wanted] = ignoresCase || part === 'host' ? [lowered(text), lowered(operand)] : [text, operand];
-  if (kind === 'exact') return seen === wanted;
-  if (kind === 'begins-with') return seen.startsWith(wanted) || isBareParent(seen, wanted);
-  return false;
+  const isFolded = ignoresCase || part === 'host';
+  const seen = isFolded ? lowered(partOf(address, part)) : partOf(address, part);
+  if (typeof operand !== 'string') return takesFound(operand, seen);
+  const wanted = isFolded ? lowered(operand) : operand;
+  switch (kind) {
+    case 'exact':
+      return seen === wanted;
+    case 'begins-with':
+      return seen.startsWith(wanted) || isBareParent(seen, wanted);
+    case 'contains':
+      return seen.includes(wanted);
+    case 'ends-with':
+      return seen.endsWith(wanted);
+    default:
+      return false;
+  }
+}
+
+/** A pattern that cannot be read counts as one that takes nothing ([D4]). */
+function takesFound(automaton: Automaton, seen: string): boolean {
+  return Array.isArray(automaton) && finds(automaton, seen);
 }
 
 /** [P13] Which rule decided: the first `never` that holds, else the first `show`; -1 for the empty list. */

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { finds } from './automaton';
 import { compileExpression, compileWildcard, literalStartOf, statesOf } from './compile-pattern';
+import { widerThanItsStart } from './compile-rules';
 import type { Automaton } from './automaton';
 
 const wildcard = (text: string, part: 'path' | 'host' = 'path'): Automaton => {
@@ -121,5 +122,16 @@ describe('expressions', () => {
       finds(pattern, input, () => steps++);
       expect(steps, text).toBeLessThanOrEqual(input.length * statesOf(pattern));
     }
+  });
+
+  it('[P11] an expression that is not anchored and takes more than its literal start is pointed out', () => {
+    const takes = (text: string) => {
+      const made = compileExpression(text);
+      return (known: string) => made.ok && finds(made.value, known);
+    };
+    const known = ['/groups', '/old/groups', '/visit'];
+    expect(widerThanItsStart('/groups', known, takes('/groups'))).toBe('/groups');
+    expect(widerThanItsStart('^/groups', known, takes('^/groups'))).toBeNull();
+    expect(widerThanItsStart('/visit', known, takes('/visit'))).toBeNull();
   });
 });

@@ -76,6 +76,9 @@ function circumstancesAt(site: PublishedSite, base: Circumstances, moment: Drawn
     responderName: joined ? name : null,
     noteMail: standing === 'note' ? 'visitor@example.org' : null,
     isAnswered: false,
+    lastMs: base.now,
+    waitingMs: standing === 'asked' ? base.now : null,
+    teamId: null,
   };
   return { ...base, isWindowOpen, conversation };
 }

@@ -1,6 +1,9 @@
-import type { ADDRESS_PARTS, Corner, Field, PAGE_RULE_KINDS } from '../model/design';
+import type { ADDRESS_PARTS, Corner, PAGE_RULE_KINDS } from '../model/design';
+import type { Manner } from '../model/invitation';
 import type { Deed, WidgetState } from '../model/moment';
 import type { Locale, Px, Seconds } from '../model/units';
+import type { Automaton } from '../pages/automaton';
+import type { WireField } from './form-file';
 
 /** Version 1 of what a page downloads for one locale ([L3]): immutable, named by its content, free of secrets. */
 export interface DesignFileV1 {
@@ -13,6 +16,8 @@ export interface DesignFileV1 {
   readonly siteName: string;
   /** In order ([P14]). */
   readonly widgets: readonly WireWidget[];
+  /** Absent in files of the first program: ours hold. */
+  readonly limits?: WireLimits;
 }
 
 export interface WireWidget {
@@ -22,6 +27,8 @@ export interface WireWidget {
   readonly calendar: string | null;
   readonly show: readonly WireRule[];
   readonly never: readonly WireRule[];
+  /** [P15] Absent: everybody. */
+  readonly audience?: readonly WireCondition[];
   readonly place: { readonly corner: Corner; readonly offset: Px; readonly phoneOffset: Px };
   readonly launcher: { readonly form: 'lamp'; readonly size: Px; readonly wordsFrom: Px };
   readonly scheme: 'visitor' | 'day' | 'evening';
@@ -33,21 +40,56 @@ export interface WireWidget {
     readonly comfortAfter: Seconds;
     readonly slowReplyAfter: Seconds;
     readonly slowReplyNearbyAfter: Seconds;
+    /** Null or absent: off. */
+    readonly slowReplyTalkingAfter?: Seconds | null;
     readonly endsAfterQuiet: Seconds;
   };
-  readonly forms: { readonly before: readonly Field[]; readonly note: readonly Field[] };
-  /** Code tuples, in order; none before the engine has them. */
-  readonly invitations: readonly unknown[];
+  readonly forms: { readonly before: readonly WireField[]; readonly note: readonly WireField[]; readonly after?: readonly WireField[] };
+  /** In order ([I4]); those that are off are left out. */
+  readonly invitations: readonly WireInvitation[];
   /** Every text of the locale, fallback resolved ([T2]). */
   readonly words: Readonly<Record<string, WireText>>;
 }
 
-/** `[kind, part, operand, ignoresCase]`; wildcards and expressions will carry their automaton as operand. */
+/** `[kind, part, operand, ignoresCase]`; wildcards and expressions carry their automaton as operand ([P12]). */
 export type WireRule = readonly [
   kind: (typeof PAGE_RULE_KINDS)[number],
   part: (typeof ADDRESS_PARTS)[number],
-  operand: string,
+  operand: string | Automaton,
   ignoresCase: boolean,
+];
+
+/** [I6], [I7] */
+export type WireLimits = readonly [perVisit: number, gap: Seconds, beforeClosing: Seconds, afterTalk: Seconds, restDays: number];
+
+/** A group of items ([I1]); a bare condition is `[kind, isNot, ...operands]`. */
+export type WireGroup = readonly ['all' | 'any', isNot: 0 | 1, ...items: WireItem[]];
+export type WireItem = WireGroup | WireCondition;
+export type WireCondition =
+  | readonly ['page' | 'referrer', isNot: 0 | 1, ...rules: WireRule[]]
+  | readonly ['pages-seen' | 'visit-number' | 'days-since-visit', isNot: 0 | 1, atLeast: number]
+  | readonly ['visit', isNot: 0 | 1, is: 'first' | 'returning']
+  | readonly ['visits-in-days', isNot: 0 | 1, atLeast: number, days: number]
+  | readonly ['campaign', isNot: 0 | 1, name: string]
+  | readonly ['language' | 'device' | 'state' | 'country', isNot: 0 | 1, ...values: string[]]
+  | readonly ['attribute' | 'parameter', isNot: 0 | 1, name: string, value: string | null]
+  /** Days as bits, Monday the lowest; minutes of the wall clock. */
+  | readonly ['week-time', isNot: 0 | 1, days: number, from: number, to: number]
+  | readonly ['dates', isNot: 0 | 1, from: number, to: number]
+  | readonly ['on-page' | 'in-visit' | 'idle', isNot: 0 | 1, seconds: Seconds]
+  | readonly ['scrolled', isNot: 0 | 1, percent: number]
+  | readonly ['seen' | 'clicked', isNot: 0 | 1, selector: string]
+  | readonly ['leaving' | 'form-left', isNot: 0];
+
+/** `needsMemory` ([I13]); its words stand under `invitation:<id>`; `days` of the own limit ([I5]): 0 a page view, -1 a visit, -2 for ever; `atMost` 0: none. */
+export type WireInvitation = readonly [
+  id: string,
+  manner: Manner,
+  opensOnPhones: 0 | 1,
+  needsMemory: 0 | 1,
+  days: number,
+  atMost: number,
+  when: WireGroup,
 ];
 
 /** Names such as `brand`, `onBrand`, `ground`; values are CSS colours. */
@@ -61,7 +103,10 @@ export type Piece =
   | readonly ['n', name: string]
   | readonly ['p' | 'o', name: string, offset: number, forms: Readonly<Record<string, Message>>]
   | readonly ['s', name: string, forms: Readonly<Record<string, Message>>]
-  | readonly ['#'];
+  | readonly ['#']
+  /** An instant: date, time, or whichever of both tells it best ([T3], [T8]). */
+  | readonly ['d' | 't', name: string, style: 'short' | 'medium' | 'long' | 'full']
+  | readonly ['w', name: string];
 
 /**
  * A text with its cases ([T4]): `c` in order, `o` otherwise. `w` is said instead of `o` where a value is unknown ([T6]).

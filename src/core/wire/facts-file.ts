@@ -2,6 +2,8 @@
 export interface FactsFileV1 {
   readonly v: 1;
   readonly revision: number;
+  /** IANA name of the site's own zone, in which its dates and times are meant. */
+  readonly zone?: string;
   /** Per zone: alternating delta minutes since the one before, offset minutes from then on ([H16]). */
   readonly zones: Readonly<Record<string, readonly number[]>>;
   /** Symbolic calendars by id. */
@@ -24,7 +26,15 @@ export type WireWeek = readonly WireIntervals[];
  * `[rank, from, to, intervals, endsNightBefore]`, the best rank first ([H8]): 0 own date, 1 own range, 2 own yearly date,
  * 3 own yearly range, 4 holiday. Ranks 2 and 3 count by month × 100 + day, the others by days since 1970; ends belong to it.
  */
-export type WireException = readonly [rank: 0 | 1 | 2 | 3 | 4, from: number, to: number, intervals: WireIntervals, endsNightBefore: 0 | 1];
+export type WireException = readonly [
+  rank: 0 | 1 | 2 | 3 | 4,
+  from: number,
+  to: number,
+  intervals: WireIntervals,
+  endsNightBefore: 0 | 1,
+  /** Of holidays only: names of an owner's own exceptions stay at home. */
+  name?: string,
+];
 
 /** Symbolic hours ([H16]): the widget evaluates them with the same code as the server. */
 export interface WireCalendar {

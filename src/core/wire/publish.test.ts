@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { madeDesign, madeSite, pageRule } from '../../../tests/made/site';
+import { invitations } from '../../../tests/made/invitations';
+import { madeDesign, madeHearer, madeSite, pageRule } from '../../../tests/made/site';
 import { OUR_TEXTS, TEXT_KEYS } from '../words/catalogue';
 import { say } from '../words/say';
 import { publish } from './publish';
@@ -12,7 +13,7 @@ const fileOf = (...args: Parameters<typeof publish>) => {
 const wordsOf = (locale: string, key: 'greeting' | 'status', texts: Parameters<typeof madeDesign>[0] = {}) => {
   const design = madeDesign(texts, { locales: ['en', 'pt', 'pt-BR', 'de', 'fr'] });
   const text = fileOf(design, 1, locale).widgets[0]?.words[key];
-  return text === undefined ? '' : say(text, {}, { state: 'in', visit: 'unknown', locale });
+  return text === undefined ? '' : say(text, {}, madeHearer({ locale }));
 };
 
 describe('publish', () => {
@@ -54,7 +55,7 @@ describe('publish', () => {
 
   it('holds no secret, no draft and no name of a person: only what wire.md lists', () => {
     const file = fileOf(madeDesign({ pages: { showOn: [], neverOn: [pageRule('exact', '/privacy')] } }), 7, 'en');
-    expect(Object.keys(file)).toEqual(['v', 'version', 'locale', 'dir', 'siteName', 'widgets']);
+    expect(Object.keys(file)).toEqual(['v', 'version', 'locale', 'dir', 'siteName', 'widgets', 'limits']);
     expect(Object.keys(file.widgets[0] ?? {}).sort()).toEqual(
       [
         'calendar',
@@ -80,5 +81,52 @@ describe('publish', () => {
 
   it('[D5] the stage and the server get the same file for the same draft', () => {
     expect(JSON.stringify(madeSite().design)).toBe(JSON.stringify(fileOf(madeDesign(), 1, 'en')));
+  });
+
+  const ownCase = {
+    id: '0000case',
+    key: 'greeting' as const,
+    when: [['visit', 'first']] as const,
+    texts: { en: 'First time?' },
+    without: {},
+  };
+
+  it('[T4] cases of the owner’s own stand before ours, each with its fallback', () => {
+    const file = fileOf(madeDesign({ cases: [ownCase] }), 1, 'de');
+    const text = file.widgets[0]?.words['greeting'] ?? '';
+    expect(say(text, {}, madeHearer({ visit: 'first', locale: 'de' }))).toBe('First time?');
+    expect(say(text, {}, madeHearer({ visit: 'returning', locale: 'de' }))).toBe(OUR_TEXTS['de']?.['greeting#returning']);
+  });
+
+  it('[T6] a case of one’s own with a value that may be unknown needs its second text too', () => {
+    const asks = { ...ownCase, key: 'nobodyHome' as const, texts: { en: 'Back {openingTime}' } };
+    expect(publish(madeDesign({ cases: [asks] }), 1, 'en')).toMatchObject({
+      ok: false,
+      errors: [{ key: 'case:0000case', code: 'needs-without' }],
+    });
+    expect(publish(madeDesign({ cases: [{ ...asks, without: { en: 'Back soon' } }] }), 1, 'en').ok).toBe(true);
+  });
+
+  it('[I2] an invitation is published with its words in the locale; one that is off stays at home', () => {
+    const texts = { en: 'Clear skies', pt: 'Céu limpo' };
+    const list = invitations({ texts }, { isOn: false, texts });
+    const [widget] = fileOf(madeDesign(list, { locales: ['en', 'pt'] }), 1, 'pt').widgets;
+    expect(widget?.invitations.map(([id]) => id)).toEqual(['invitation-a']);
+    expect(widget?.words['invitation:invitation-a']).toBe('Céu limpo');
+    expect(Object.keys(widget?.words ?? {})).not.toContain('invitation:invitation-b');
+  });
+
+  it('[P11] a pattern that is refused is told at its place, and all patterns of a site together have 300 states', () => {
+    const bad = publish(madeDesign({ pages: { showOn: [pageRule('expression', '/a(?=b)')], neverOn: [] } }), 1, 'en');
+    expect(bad).toMatchObject({ ok: false, errors: [{ key: 'pages', name: '/a(?=b)', code: 'look-around' }] });
+    const many = Array.from({ length: 4 }, (_, place) => ({
+      ...pageRule('expression', `${'abcdefghij'.repeat(8)}${place}`),
+      id: `00000000${place}`,
+    }));
+    expect(publish(madeDesign({ pages: { showOn: many.slice(0, 3), neverOn: [] } }), 1, 'en').ok).toBe(true);
+    expect(publish(madeDesign({ pages: { showOn: many, neverOn: [] } }), 1, 'en')).toMatchObject({
+      ok: false,
+      errors: [{ code: 'too-many-states-on-site' }],
+    });
   });
 });

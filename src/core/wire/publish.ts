@@ -1,40 +1,71 @@
-import { dayPalette, eveningPalette } from '../look/palette';
-import type { Design, PageRule, Widget } from '../model/design';
+import { toWireField } from '../forms/compile';
+import { toWireCondition, toWireInvitation, toWireLimits, toWireRules } from '../invitations/compile';
+import { eveningPalette, dayPalette } from '../look/palette';
+import type { Design, OwnCase, Widget } from '../model/design';
+import type { Invitation } from '../model/invitation';
 import type { Locale } from '../model/units';
+import { SITE_STATES_MAX } from '../pages/compile-pattern';
+import { statesOfRules } from '../pages/compile-rules';
+import type { PatternFault } from '../pages/pattern-tree';
 import { type Result, fail, ok } from '../result';
 import { type CaseKey, MAYBE_UNKNOWN, RIGHT_TO_LEFT, TEXT_KEYS, type TextKey, entryOf, isCaseKey } from '../words/catalogue';
 import { type TextFault, compileText } from '../words/compile';
-import { textOf } from '../words/texts-of';
-import type { DesignFileV1, Message, WireCase, WireRule, WireText, WireWidget } from './design-file';
+import { inLocale, textOf } from '../words/texts-of';
+import type { DesignFileV1, Message, WireCase, WireItem, WireRule, WireText, WireWidget } from './design-file';
 
-/** A text that cannot be published, and where it stands. */
-export interface PublishFault extends TextFault {
+/** What cannot be published, and where it stands. */
+export interface PublishFault {
+  readonly code: TextFault['code'] | PatternFault['code'] | 'too-many-states-on-site' | 'empty-text';
+  /** Code unit of the text or pattern. */
+  readonly at: number;
+  /** The value, or the pattern, that is meant. */
+  readonly name: string;
   readonly widget: string;
   readonly locale: Locale;
-  readonly key: CaseKey;
+  /** A text's key; `case:<id>`, `invitation:<id>`, `pages`, `audience` for the rest. */
+  readonly key: string;
 }
 
 /**
  * Turns what an owner edits into what a visitor of one locale downloads (wire.md): palette into custom properties,
- * messages into pieces, fallback resolved ([T2]). Every text fault is told at its place; then nothing is published.
+ * messages into pieces, patterns into automata, fallback resolved ([T2]). Every fault is told at its place; then nothing
+ * is published.
  */
 export function publish(design: Design, version: number, locale: Locale): Result<DesignFileV1, readonly PublishFault[]> {
   const faults: PublishFault[] = [];
-  const widgets = design.widgets.map((widget) => toWireWidget(design, widget, locale, faults));
+  const widgets = design.widgets.map((widget) => toWireWidget({ design, widget, locale, faults }));
+  const states = statesOfRules(widgets.flatMap(rulesOf));
+  if (states > SITE_STATES_MAX)
+    faults.push({ code: 'too-many-states-on-site', at: states, name: '', widget: widgets[0]?.key ?? '', locale, key: 'pages' });
   if (faults.length > 0) return fail(faults);
   const dir = RIGHT_TO_LEFT.includes(locale.split('-')[0] ?? '') ? 'rtl' : 'ltr';
-  return ok({ v: 1, version, locale, dir, siteName: design.siteName, widgets });
+  return ok({ v: 1, version, locale, dir, siteName: design.siteName, widgets, limits: toWireLimits(design.limits) });
 }
 
-function toWireWidget(design: Design, widget: Widget, locale: Locale, faults: PublishFault[]): WireWidget {
-  const { place, launcher, look } = widget;
+/** What is being published, and where faults are told. */
+interface Press {
+  readonly design: Design;
+  readonly widget: Widget;
+  readonly locale: Locale;
+  readonly faults: PublishFault[];
+}
+
+function toWireWidget(press: Press): WireWidget {
+  const { widget, locale } = press;
+  const { place, launcher, look, pages } = widget;
+  const fields = (list: Widget['forms']['note']) =>
+    list.map((field) => toWireField(field, (texts) => inLocale(texts, press.design, locale)));
+  const live = widget.invitations.filter(({ isOn }) => isOn);
   return {
     id: widget.id,
     key: widget.key,
     teams: widget.teams,
     calendar: widget.calendarId,
-    show: widget.pages.showOn.map(toWireRule),
-    never: widget.pages.neverOn.map(toWireRule),
+    show: toWireRules(pages.showOn, patternFaults(press, 'pages')),
+    never: toWireRules(pages.neverOn, patternFaults(press, 'pages')),
+    ...(widget.audience.length === 0
+      ? {}
+      : { audience: widget.audience.map((one) => toWireCondition(one, patternFaults(press, 'audience'))) }),
     place,
     launcher,
     scheme: look.scheme,
@@ -42,46 +73,90 @@ function toWireWidget(design: Design, widget: Widget, locale: Locale, faults: Pu
     measures: { radius: look.radius, textSize: look.textSize },
     deeds: widget.deeds,
     timings: widget.timings,
-    forms: widget.forms,
-    invitations: [],
-    words: Object.fromEntries(TEXT_KEYS.map((key) => [key, toWireText(design, widget, locale, key, faults)])),
+    forms: { before: fields(widget.forms.before), note: fields(widget.forms.note), after: fields(widget.forms.after) },
+    invitations: live.map((one) => toWireInvitation(one, patternFaults(press, `invitation:${one.id}`))),
+    words: Object.fromEntries([
+      ...TEXT_KEYS.map((key) => [key, toWireText(press, key)] as const),
+      ...live.map((one) => [`invitation:${one.id}`, toInvitationText(press, one)] as const),
+    ]),
   };
 }
 
-function toWireRule(rule: PageRule): WireRule {
-  return [rule.kind, rule.part, rule.text, rule.ignoresCase];
+function patternFaults({ widget, locale, faults }: Press, key: string) {
+  return ({ code, at }: PatternFault, name: string): void => {
+    faults.push({ code, at, name, widget: widget.key, locale, key });
+  };
 }
 
-function toWireText(design: Design, widget: Widget, locale: Locale, key: TextKey, faults: PublishFault[]): WireText {
-  const compiled = (one: CaseKey, second: Message | undefined): Message => {
-    const result = compileText(textOf(design, widget, locale, one), entryOf(key).variables);
-    const fault = result.ok ? unsaid(result.value, second, one) : result.errors;
-    if (fault !== null) faults.push({ ...fault, widget: widget.key, locale, key: one });
-    return result.ok ? result.value : '';
+/** Every rule of a widget that may hold an automaton ([P11]: 300 states a site). */
+function rulesOf({ show, never, audience, invitations }: WireWidget): WireRule[] {
+  const inside = (item: WireItem): WireRule[] => {
+    if (item[0] === 'all' || item[0] === 'any') return (item.slice(2) as WireItem[]).flatMap(inside);
+    return item[0] === 'page' || item[0] === 'referrer' ? (item.slice(2) as WireRule[]) : [];
   };
+  return [...show, ...never, ...(audience ?? []).flatMap(inside), ...invitations.flatMap(([, , , , , , when]) => inside(when))];
+}
+
+function toWireText(press: Press, key: TextKey): WireText {
+  const { design, widget, locale } = press;
+  const compiled = (one: CaseKey, second?: Message): Message => compile(press, one, key, textOf(design, widget, locale, one), second);
   const without = (one: string): Message | undefined => {
     const other = `${one}/without`;
-    return isCaseKey(other) ? compiled(other, undefined) : undefined;
+    return isCaseKey(other) ? compiled(other) : undefined;
   };
-  const cases = entryOf(key).cases.map(({ id, when }): WireCase => {
+  const own = widget.cases.filter((one) => one.key === key).map((one) => toOwnCase(press, one));
+  const ours = entryOf(key).cases.map(({ id, when }): WireCase => {
     const second = without(`${key}#${id}`);
     const first = compiled(`${key}#${id}` as CaseKey, second);
     return second === undefined ? [when, first] : [when, first, second];
   });
+  const cases = [...own, ...ours];
   const second = without(key);
   const otherwise = compiled(key, second);
   if (cases.length === 0 && second === undefined) return otherwise;
   return { ...(cases.length > 0 ? { c: cases } : {}), o: otherwise, ...(second === undefined ? {} : { w: second }) };
 }
 
-/** [T6] A text with a value that may be unknown needs one without it, which may use none such. */
-function unsaid(message: Message, second: Message | undefined, key: CaseKey): TextFault | null {
-  const [name] = unknownsOf(message);
-  return name !== undefined && (second === undefined || key.endsWith('/without')) ? { code: 'needs-without', at: 0, name } : null;
+/** [T4] A case of the owner's own, before ours. */
+function toOwnCase(press: Press, { id, key, when, texts, without }: OwnCase): WireCase {
+  const name = `case:${id}`;
+  const other = inLocale(without, press.design, press.locale);
+  const second = other === '' ? undefined : compile(press, `${name}/without`, key, other);
+  const first = compile(press, name, key, inLocale(texts, press.design, press.locale), second);
+  return second === undefined ? [when, first] : [when, first, second];
 }
 
-/** Names of values in a compiled message that may be unknown ([T6]). */
+function toInvitationText(press: Press, { id, texts, ours, manner }: Invitation): Message {
+  const { design, widget, locale } = press;
+  const own = inLocale(texts, design, locale);
+  const text = own === '' && ours !== null ? textOf(design, widget, locale, ours) : own;
+  if (text === '' && manner !== 'stir')
+    press.faults.push({ code: 'empty-text', at: 0, name: '', widget: widget.key, locale, key: `invitation:${id}` });
+  return compile(press, `invitation:${id}`, 'invitation.stayed', text);
+}
+
+/** [T3], [T6] Compiles one wording; a value that may be unknown needs a second one, which may use none such. */
+function compile({ widget, locale, faults }: Press, name: string, key: TextKey, text: string, second?: Message): Message {
+  const result = compileText(text, entryOf(key).variables);
+  const tell = (fault: TextFault): void => {
+    faults.push({ ...fault, widget: widget.key, locale, key: name });
+  };
+  if (!result.ok) {
+    tell(result.errors);
+    return '';
+  }
+  const [unknown] = unknownsOf(result.value);
+  if (unknown !== undefined && (second === undefined || name.endsWith('/without'))) tell({ code: 'needs-without', at: 0, name: unknown });
+  return result.value;
+}
+
+/** Names of values in a compiled message that may be unknown ([T6]), also inside of its choices. */
 export function unknownsOf(message: Message): string[] {
   if (typeof message === 'string') return [];
-  return message.flatMap((piece) => (typeof piece !== 'string' && piece[0] !== '#' && MAYBE_UNKNOWN.includes(piece[1]) ? [piece[1]] : []));
+  return message.flatMap((piece) => {
+    if (typeof piece === 'string' || piece[0] === '#') return [];
+    const last = piece[piece.length - 1];
+    const inside = typeof last === 'object' ? Object.values(last).flatMap(unknownsOf) : [];
+    return MAYBE_UNKNOWN.includes(piece[1]) ? [piece[1], ...inside] : inside;
+  });
 }

@@ -34,6 +34,12 @@ export interface ConversationFacts {
   readonly responderName: string | null;
   /** Where a note's answer goes; null unless a note was left. */
   readonly noteMail: string | null;
+  /** When anything was said last by visitor or responder ([I6], [M4]). */
+  readonly lastMs: EpochMs;
+  /** The oldest message of the visitor that nobody has answered; null: all are ([M3]). */
+  readonly waitingMs: EpochMs | null;
+  /** The team that is asked; null: none in particular. */
+  readonly teamId: string | null;
   /** Whether a responder has written since the note was left ([M4]). */
   readonly isAnswered: boolean;
 }

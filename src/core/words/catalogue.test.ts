@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { madeHearer } from '../../../tests/made/site';
 import { TEAM_STATES } from '../model/moment';
 import { MAYBE_UNKNOWN, OUR_TEXTS, TEXT_KEYS, type CaseKey, entryOf, isCaseKey, textKeyOf } from './catalogue';
 import { caseKeyOf } from './case-of';
@@ -47,7 +48,7 @@ describe('the catalogue', () => {
   it('[S4] no text speaks of a person in nobody, closed or unknown', () => {
     for (const key of ['launcher.words', 'launcher.name', 'status', 'nobodyHome'] as const)
       for (const state of ['nobody', 'closed'] as const) {
-        const said = caseKeyOf(key, { state, visit: 'unknown', locale: 'en' }, { siteName: 'Farrow Isle' });
+        const said = caseKeyOf(key, madeHearer({ state }), { siteName: 'Farrow Isle' });
         expect(OUR_TEXTS['en']?.[said], said).not.toMatch(/somebody is|ask /i);
       }
   });

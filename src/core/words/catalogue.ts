@@ -11,7 +11,7 @@ export type { CaseKey } from './texts-en';
 /** A text's own name, without case. */
 export type TextKey = Exclude<CaseKey, `${string}#${string}` | `${string}/without`>;
 
-export type VariableType = 'text' | 'count';
+export type VariableType = 'text' | 'count' | 'instant';
 export interface CatalogueEntry {
   /** Where it is said; `window` for the furniture of every moment. */
   readonly moment: Moment | 'window';
@@ -34,21 +34,9 @@ export const RIGHT_TO_LEFT: readonly Locale[] = ['ar', 'he', 'fa', 'ur'];
 /** Values that may be unknown when a text is said; a text that uses one has a second text without it ([T6]). */
 export const MAYBE_UNKNOWN: readonly string[] = ['promise', 'openingTime', 'closingTime', 'holidayName', 'reason', 'mail'];
 
-const TEXT_VARIABLES = [
-  'siteName',
-  'promise',
-  'openingTime',
-  'closingTime',
-  'promiseTime',
-  'holidayName',
-  'reason',
-  'responderName',
-  'teamName',
-  'email',
-  'mail',
-  'link',
-];
-const COUNT_VARIABLES = ['count', 'over', 'left', 'place', 'minutes'];
+const TEXT_VARIABLES = ['siteName', 'promise', 'holidayName', 'reason', 'responderName', 'teamName', 'email', 'mail', 'link'];
+const INSTANT_VARIABLES = ['openingTime', 'closingTime', 'promiseTime'];
+const COUNT_VARIABLES = ['count', 'over', 'left', 'place', 'minutes', 'bound'];
 
 const MOMENT_OF: Readonly<Record<string, CatalogueEntry['moment']>> = {
   launcher: 'passing-by',
@@ -66,6 +54,7 @@ const MOMENT_OF: Readonly<Record<string, CatalogueEntry['moment']>> = {
   goodbye: 'goodbye',
   nobodyHome: 'nobody-home',
   note: 'nobody-home',
+  form: 'window',
   noteLeft: 'note-left',
 };
 
@@ -73,8 +62,12 @@ const AT_MOST: Partial<Record<TextKey, number>> = {
   'launcher.words': 24,
   'invitation.yes': 20,
   'invitation.no': 20,
+  'invitation.stayed': 120,
+  'invitation.formLeft': 120,
+  'invitation.backAgain': 120,
   'window.title': 40,
   status: 60,
+  'status.until': 60,
   greeting: 140,
 };
 const USUAL_AT_MOST = 200;
@@ -130,6 +123,7 @@ function variablesOf(key: TextKey): Record<string, VariableType> {
   const texts = (Object.keys(TEXTS_EN) as CaseKey[]).filter((one) => textKeyOf(one) === key).map((one) => TEXTS_EN[one]);
   const names = new Set<string>(texts.flatMap((text) => [...text.matchAll(/\{(\w+)(?=[,}])/g)].map((match) => match[1] ?? '')));
   const counts = COUNT_VARIABLES.filter((name) => names.has(name)).map((name) => [name, 'count'] as const);
+  const instants = INSTANT_VARIABLES.filter((name) => names.has(name)).map((name) => [name, 'instant'] as const);
   const plain = TEXT_VARIABLES.filter((name) => names.has(name)).map((name) => [name, 'text'] as const);
-  return { siteName: 'text', ...Object.fromEntries([...plain, ...counts]) };
+  return { siteName: 'text', ...Object.fromEntries([...plain, ...counts, ...instants]) };
 }

@@ -14,7 +14,7 @@ const DEPTH_MAX = 2;
 
 /**
  * Compiles an ICU message to pieces, at publish only ([T3]): plain text, `{name}`, number, plural, selectordinal and
- * select, nested at most twice. Tags are plain signs. The widget has no parser.
+ * select, date and time in four styles, nested at most twice. Tags are plain signs. The widget has no parser.
  */
 export function compileText(text: string, variables: Readonly<Record<string, VariableType>>): Result<Message, TextFault> {
   let elements: MessageFormatElement[];
@@ -51,16 +51,26 @@ function toPiece(element: MessageFormatElement, variables: Readonly<Record<strin
   if (element.type === TYPE.tag) throw new Refusal({ code: 'not-offered', at, name: element.value });
   const type = Object.hasOwn(variables, element.value) ? variables[element.value] : undefined;
   if (type === undefined) throw new Refusal({ code: 'unknown-variable', at, name: element.value });
-  if (element.type === TYPE.argument) return [type === 'count' ? 'n' : 'v', element.value];
+  if (element.type === TYPE.argument) return [PLAIN[type], element.value];
   if (element.type === TYPE.select) return ['s', element.value, toForms(element.options, variables, depth, at)];
   if (element.type === TYPE.number || element.type === TYPE.plural) {
     if (type !== 'count') throw new Refusal({ code: 'wrong-type', at, name: element.value });
-    if (element.type === TYPE.number) return ['n', element.value];
+    if (element.type === TYPE.number) {
+      if (element.style) throw new Refusal({ code: 'not-offered', at, name: element.value });
+      return ['n', element.value];
+    }
     const kind = element.pluralType === 'ordinal' ? 'o' : 'p';
     return [kind, element.value, element.offset, toForms(element.options, variables, depth, at)];
   }
-  throw new Refusal({ code: 'not-offered', at, name: element.value });
+  if (type !== 'instant') throw new Refusal({ code: 'wrong-type', at, name: element.value });
+  const style = STYLES.find((one) => one === (element.style ?? 'medium'));
+  if (style === undefined) throw new Refusal({ code: 'not-offered', at, name: element.value });
+  return [element.type === TYPE.date ? 'd' : 't', element.value, style];
 }
+
+/** How a value is said without a format of its own. */
+const PLAIN = { count: 'n', text: 'v', instant: 'w' } as const satisfies Record<VariableType, string>;
+const STYLES = ['short', 'medium', 'long', 'full'] as const;
 
 function toForms(
   options: Readonly<Record<string, { readonly value: MessageFormatElement[] }>>,

@@ -1,49 +1,112 @@
+import type { Settled } from '../decide/decide';
+import type { HoursNow } from '../decide/hours-now';
 import type { Circumstances } from '../model/circumstances';
-import type { Deed, Moment, WidgetState } from '../model/moment';
+import type { Moment, WidgetState } from '../model/moment';
+import { type EpochMs, HOUR_MS, MINUTE_MS, SECOND_MS } from '../model/units';
+import type { WireWidget } from '../wire/design-file';
 import type { TextKey } from './catalogue';
+import { closedLines, opening } from './closed-lines';
 
 /** Which text is said, and with which values; numbers are counts or instants, nothing is formatted ([D1]). */
 export interface Line {
-  readonly key: TextKey;
+  /** `invitation:<id>` is the wording of that invitation. */
+  readonly key: TextKey | `invitation:${string}`;
   readonly values: Readonly<Record<string, string | number>>;
 }
 
+export interface Said {
+  readonly said: Line[];
+  /** When time alone adds or takes a line; Infinity: never. */
+  readonly next: EpochMs;
+}
+
+/** So long before closing the door says until when somebody is in, and a waiting visitor what becomes of the question. */
+export const UNTIL_SHOWS_MS = 2 * HOUR_MS;
+export const CLOSING_SHOWS_MS = 10 * MINUTE_MS;
+
 /** The texts that stand in a moment, in reading order. The furniture of the window (labels, errors) is said by the panel itself. */
-export function linesOf(moment: Moment, state: WidgetState, deed: Deed, circumstances: Circumstances): Line[] {
-  return moment === 'passing-by' ? closedLines(circumstances) : [line('window.title'), ...openLines(moment, deed, circumstances)];
+export function linesOf(moment: Moment, settled: Settled): Said {
+  const { now } = settled.circumstances;
+  const timed = timedLines(moment, settled);
+  const next = Math.min(Infinity, ...timed.map(({ from }) => from).filter((from) => from > now));
+  return { said: timed.filter(({ from }) => from <= now).map(({ line: one }) => one), next };
 }
 
-function closedLines({ unread }: Circumstances): Line[] {
-  const lines = [line('launcher.words'), line('launcher.name')];
-  return unread > 0 ? [...lines, line('launcher.unread', { count: unread })] : lines;
+interface Timed {
+  readonly line: Line;
+  readonly from: EpochMs;
 }
 
-function openLines(moment: Moment, deed: Deed, circumstances: Circumstances): Line[] {
-  const talk = circumstances.conversation;
-  const responder = talk?.responderName ?? '';
+function timedLines(moment: Moment, settled: Settled): Timed[] {
+  const { invited } = settled.circumstances;
+  if (moment === 'passing-by') return closedLines(settled).map(always);
+  if (moment === 'invited') return [...closedLines(settled), ...(invited === null ? [] : [line(`invitation:${invited.id}`)])].map(always);
+  return [always(line('window.title')), ...openLines(moment, settled)];
+}
+
+function openLines(moment: Moment, { presence, widget, circumstances }: Settled): Timed[] {
+  const { hours, state } = presence;
+  const { conversation: talk } = circumstances;
+  const responderName = talk?.responderName ?? '';
   switch (moment) {
     case 'at-the-door':
-      return [line('status'), line('greeting')];
+      return [always(line('status', opening(hours))), ...untilClosing(state, hours), always(line('greeting'))];
     case 'waiting':
-      return [line('waiting.status'), line('waiting.first')];
+    case 'slow-reply':
+      return [always(line('waiting.status')), ...waitingLines(moment, hours, widget.timings, circumstances)];
     case 'talking':
-      return [line('talking.status', { responderName: responder }), line('talking.joined', { responderName: responder })];
+      return [line('talking.status', { responderName }), line('talking.joined', { responderName })].map(always);
     case 'goodbye':
-      return [line('goodbye.status'), goodbyeLine(circumstances, responder), line('goodbye.again')];
+      return [line('goodbye.status'), goodbyeLine(circumstances, responderName), line('goodbye.again')].map(always);
     case 'nobody-home':
-      return [line('status'), line('nobodyHome'), ...(talk === null ? [] : [line('nobodyHome.kept')])];
+      return [line('status', opening(hours)), line('nobodyHome', opening(hours)), ...(talk === null ? [] : [line('nobodyHome.kept')])].map(
+        always,
+      );
     case 'note-left':
-      return [line('noteLeft.status'), line('noteLeft.got', talk?.noteMail ? { email: talk.noteMail } : {}), line('noteLeft.add')];
+      return [line('noteLeft.status'), line('noteLeft.got', talk?.noteMail ? { email: talk.noteMail } : {}), line('noteLeft.add')].map(
+        always,
+      );
     default:
       return [];
   }
 }
 
-function goodbyeLine({ conversation }: Circumstances, responderName: string): Line {
-  if (conversation?.endedBy === 'visitor') return line('goodbye.byVisitor');
-  return conversation?.endedBy === 'silence' ? line('goodbye.bySilence') : line('goodbye.byResponder', { responderName });
+/** [M7] Lines of the house, from the conversation's own times: a reload repeats none. */
+function waitingLines(
+  moment: Moment,
+  hours: HoursNow | null,
+  { comfortAfter }: WireWidget['timings'],
+  { conversation: talk }: Circumstances,
+): Timed[] {
+  if (moment === 'slow-reply')
+    return [always(line(talk?.noteMail ? 'slowReply.done' : 'slowReply.offer', talk?.noteMail ? { email: talk.noteMail } : {}))];
+  const since = talk?.waitingMs ?? talk?.askedMs ?? 0;
+  const closes = closingIn(hours);
+  return [
+    always(line('waiting.first')),
+    { line: line('waiting.comfort'), from: since + comfortAfter * SECOND_MS },
+    ...(closes === null ? [] : [{ line: line('waiting.closing', { closingTime: closes }), from: closes - CLOSING_SHOWS_MS }]),
+  ];
 }
 
-function line(key: TextKey, values: Line['values'] = {}): Line {
+function untilClosing(state: WidgetState, hours: HoursNow | null): Timed[] {
+  const closes = closingIn(hours);
+  return closes === null || state !== 'in' ? [] : [{ line: line('status.until', { closingTime: closes }), from: closes - UNTIL_SHOWS_MS }];
+}
+
+function closingIn(hours: HoursNow | null): EpochMs | null {
+  return hours !== null && hours.isOpen && hours.changesAt !== Infinity ? hours.changesAt : null;
+}
+
+function goodbyeLine({ conversation }: Circumstances, responderName: string): Line {
+  if (conversation?.endedBy === 'visitor') return line('goodbye.byVisitor');
+  return conversation?.endedBy === 'person' ? line('goodbye.byResponder', { responderName }) : line('goodbye.bySilence');
+}
+
+function always(one: Line): Timed {
+  return { line: one, from: 0 };
+}
+
+function line(key: Line['key'], values: Line['values'] = {}): Line {
   return { key, values };
 }

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
+import { madeHearer as hearer } from '../../../tests/made/site';
 import { compileText } from './compile';
-import { type Hearer, isolated, say } from './say';
+import { isolated, say } from './say';
 
-const hearer = (change: Partial<Hearer> = {}): Hearer => ({ state: 'in', visit: 'unknown', locale: 'en', ...change });
 const compiled = (text: string) => {
   const made = compileText(text, { name: 'text', count: 'count', promise: 'text' });
   if (!made.ok) throw new Error(`Expected "${text}" to compile, got ${made.errors.code}.`);
@@ -66,5 +66,67 @@ describe('say', () => {
   it('[T7] values lose control and direction signs, are cut to 60 signs as read, and stay isolated', () => {
     expect(isolated('Ru\u202ei\u0000')).toBe('\u2068Rui\u2069');
     expect(isolated('👩‍🚀'.repeat(80))).toBe(`\u2068${'👩‍🚀'.repeat(60)}\u2069`);
+  });
+
+  const OPENS = Date.UTC(2026, 10, 26, 1, 30); // Thursday 00:30 in the Azores, while it is Wednesday evening in the west
+  const when = () => {
+    const made = compileText('Back {openingTime}.', { openingTime: 'instant' });
+    if (!made.ok) throw new Error('Expected the text to compile.');
+    return made.value;
+  };
+  const on = (text: string) => Math.floor(Date.parse(text) / 86_400_000);
+
+  it('[T8] times are the site’s wall clock, whatever zone the program or the reader is in', () => {
+    const summer = Date.UTC(2026, 6, 1, 20, 0);
+    expect(say(when(), { openingTime: OPENS }, hearer({ today: on('2026-11-26') }))).toMatch(/^Back 12:30\sAM\.$/u);
+    expect(say(when(), { openingTime: summer }, hearer({ locale: 'pt', today: on('2026-07-01') }))).toBe('Back 20:00.');
+  });
+
+  it('[T8] tomorrow is by the reader’s date: the same instant is today for one and tomorrow for another', () => {
+    const said = (today: string, locale = 'pt') => say(when(), { openingTime: OPENS }, hearer({ locale, today: on(today) }));
+    expect(said('2026-11-26')).toBe('Back 00:30.');
+    expect(said('2026-11-25')).toBe('Back amanhã 00:30.');
+    expect(said('2026-11-25', 'de')).toBe('Back morgen 00:30.');
+    expect(said('2026-11-22')).toBe('Back quinta-feira 00:30.');
+    expect(said('2026-11-10')).toBe('Back 26 de novembro 00:30.');
+  });
+
+  it('[T3] date and time in four styles, and a style that is none is refused', () => {
+    const text = compileText('{openingTime, date, short} {openingTime, time, short}', { openingTime: 'instant' });
+    if (!text.ok) throw new Error('Expected the text to compile.');
+    expect(say(text.value, { openingTime: OPENS }, hearer({ locale: 'de' }))).toBe('26.11.26 00:30');
+    expect(compileText('{openingTime, date, EEEE}', { openingTime: 'instant' })).toMatchObject({
+      ok: false,
+      errors: { code: 'not-offered' },
+    });
+    expect(compileText('{openingTime, plural, other {x}}', { openingTime: 'instant' })).toMatchObject({
+      ok: false,
+      errors: { code: 'wrong-type' },
+    });
+  });
+
+  it('[T4] team, language group and why it is closed are asked for in cases; all of a case must hold', () => {
+    const text = {
+      c: [
+        [
+          [
+            ['team', 'schools'],
+            ['language', 'pt'],
+          ],
+          'escolas',
+        ],
+        [[['closed-by', 'holiday']], 'holiday'],
+      ],
+      o: 'hello',
+    } as const;
+    expect(say(text, {}, hearer({ team: 'schools', locale: 'pt-BR' }))).toBe('escolas');
+    expect(say(text, {}, hearer({ team: 'schools', locale: 'ptx' }))).toBe('hello');
+    expect(say(text, {}, hearer({ closedBy: 'holiday', state: 'closed' }))).toBe('holiday');
+  });
+
+  it('[T6] a value that is unknown inside of a choice is as unknown as outside of it', () => {
+    const made = compileText('{count, plural, one {Within {promise}} other {#}}', { count: 'count', promise: 'text' });
+    if (!made.ok) throw new Error('Expected the text to compile.');
+    expect(say({ o: made.value, w: 'Soon' }, { count: 1 }, hearer())).toBe('Soon');
   });
 });

@@ -1,11 +1,22 @@
-import type { CaseCondition, Message, Piece, WireText } from '../wire/design-file';
+import type { ClosedBy } from '../hours/hours';
+import { localDayOf } from '../hours/hours';
+import { type Zone, offsetAt } from '../hours/zone';
 import type { WidgetState } from '../model/moment';
+import type { EpochMs } from '../model/units';
+import type { CaseCondition, Message, Piece, WireText } from '../wire/design-file';
 
-/** What the cases of a text may ask ([T4]). */
+/** What the cases of a text may ask ([T4]), and what times are told by ([T8]). */
 export interface Hearer {
   readonly state: WidgetState;
   readonly visit: 'first' | 'returning' | 'unknown';
   readonly locale: string;
+  /** The team that is asked; null: none in particular. */
+  readonly team: string | null;
+  readonly closedBy: ClosedBy | null;
+  /** The zone the site tells its times in. */
+  readonly zone: Zone;
+  /** The reader's date, as their own clock has it: days since 1970. */
+  readonly today: number;
 }
 
 export type Values = Readonly<Record<string, string | number>>;
@@ -17,7 +28,7 @@ export type Values = Readonly<Record<string, string | number>>;
 export function say(text: WireText, values: Values, hearer: Hearer): string {
   const [message, without] = wordingFor(text, hearer);
   const known = isSayable(message, values) || without === undefined ? message : without;
-  return put(known, values, hearer.locale, 0);
+  return put(known, values, hearer, 0);
 }
 
 /** The case that holds, else otherwise: its words, and those without an unknown value. */
@@ -37,33 +48,70 @@ export function holds(condition: CaseCondition, hearer: Hearer): boolean {
   if (condition[0] === 'state') return condition.includes(hearer.state, 1);
   if (condition[0] === 'visit') return condition[1] === hearer.visit;
   if (condition[0] === 'language') return hearer.locale === condition[1] || hearer.locale.startsWith(`${condition[1]}-`);
-  return false;
+  if (condition[0] === 'team') return condition[1] === hearer.team;
+  return condition[0] === 'closed-by' && condition[1] === hearer.closedBy;
 }
 
 function isSayable(message: Message, values: Values): boolean {
-  return (
-    typeof message === 'string' ||
-    message.every((piece) => typeof piece === 'string' || piece[0] === '#' || Object.hasOwn(values, piece[1]))
+  if (typeof message === 'string') return true;
+  return message.every(
+    (piece) =>
+      typeof piece === 'string' ||
+      piece[0] === '#' ||
+      (Object.hasOwn(values, piece[1]) && formsOf(piece).every((form) => isSayable(form, values))),
   );
 }
 
-function put(message: Message, values: Values, locale: string, count: number): string {
-  if (typeof message === 'string') return message;
-  return message.map((piece) => putPiece(piece, values, locale, count)).join('');
+/** The wordings inside of a piece that chooses one; whichever it is, its values must be known too. */
+function formsOf(piece: Exclude<Piece, string>): Message[] {
+  const last = piece[piece.length - 1];
+  return typeof last === 'object' ? Object.values(last) : [];
 }
 
-function putPiece(piece: Piece, values: Values, locale: string, count: number): string {
+function put(message: Message, values: Values, hearer: Hearer, count: number): string {
+  if (typeof message === 'string') return message;
+  return message.map((piece) => putPiece(piece, values, hearer, count)).join('');
+}
+
+function putPiece(piece: Piece, values: Values, hearer: Hearer, count: number): string {
+  const { locale } = hearer;
   if (typeof piece === 'string') return piece;
   if (piece[0] === '#') return formatted(count, locale);
   const value = values[piece[1]];
   if (value === undefined) return '';
-  if (piece[0] === 'v') return isolated(String(value));
   const number = Number(value);
-  if (piece[0] === 'n') return formatted(number, locale);
-  if (piece[0] === 's') return put(piece[2][String(value)] ?? piece[2]['other'] ?? '', values, locale, count);
+  switch (piece[0]) {
+    case 'v':
+      return isolated(String(value));
+    case 'n':
+      return formatted(number, locale);
+    case 'd':
+      return instantText(number, hearer, { dateStyle: piece[2] });
+    case 't':
+      return instantText(number, hearer, { timeStyle: piece[2] });
+    case 'w':
+      return whenText(number, hearer);
+    case 's':
+      return put(piece[2][String(value)] ?? piece[2]['other'] ?? '', values, hearer, count);
+  }
   const [kind, , offset, forms] = piece;
   const form = forms[`=${number}`] ?? forms[pluralForm(number - offset, locale, kind === 'o')] ?? forms['other'] ?? '';
-  return put(form, values, locale, number - offset);
+  return put(form, values, hearer, number - offset);
+}
+
+/** [T8] An instant by the site's wall clock: formatted as if that were UTC, so that no zone data of the browser has a say. */
+function instantText(instant: EpochMs, { zone, locale }: Hearer, style: Intl.DateTimeFormatOptions): string {
+  return new Intl.DateTimeFormat(locale, { ...style, timeZone: 'UTC' }).format(instant + offsetAt(zone, instant));
+}
+
+/** The time; with its day where that is not the reader's ([T8]): tomorrow, a day of the week, then a date. */
+function whenText(instant: EpochMs, hearer: Hearer): string {
+  const time = instantText(instant, hearer, { timeStyle: 'short' });
+  const ahead = localDayOf(hearer.zone, instant) - hearer.today;
+  if (ahead === 0) return time;
+  if (ahead === 1) return `${new Intl.RelativeTimeFormat(hearer.locale, { numeric: 'auto' }).format(1, 'day')} ${time}`;
+  const day: Intl.DateTimeFormatOptions = ahead > 1 && ahead < 7 ? { weekday: 'long' } : { day: 'numeric', month: 'long' };
+  return `${instantText(instant, hearer, day)} ${time}`;
 }
 
 function pluralForm(count: number, locale: string, isOrdinal: boolean): string {

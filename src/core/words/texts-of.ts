@@ -19,3 +19,17 @@ export function textOf(design: Design, widget: Widget, locale: Locale, key: Case
 export function isOwnText(widget: Widget, locale: Locale, key: CaseKey): boolean {
   return widget.texts[locale]?.[key] !== undefined;
 }
+
+/** Words an owner gave by locale ([T2]): exact, then base, then the site's default; empty where there are none. */
+export function inLocale(
+  texts: Readonly<Record<Locale, string>>,
+  { defaultLocale }: Pick<Design, 'defaultLocale'>,
+  locale: Locale,
+): string {
+  const base = locale.split('-')[0] ?? locale;
+  return (
+    [locale, base, defaultLocale]
+      .map((one) => (Object.hasOwn(texts, one) ? texts[one] : undefined))
+      .find((text) => text !== undefined && text !== '') ?? ''
+  );
+}

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { OUR_TEXTS } from '../../core/words/catalogue';
+import { readTextsCsv, writeTextsCsv } from './csv';
 import type { TextDocument } from './document';
 import { readPo, writePo } from './po';
 import { readXliff, writeXliff } from './xliff';
@@ -116,5 +117,55 @@ describe('gettext PO', () => {
       errors: { reason: 'not-po', line: 4 },
     });
     expect(readPo('msgctxt "a"\nmsgid "b"\nmsgstr "c"\n')).toMatchObject({ ok: false, errors: { reason: 'no-language' } });
+  });
+});
+
+describe('CSV', () => {
+  const round = (document: TextDocument) => {
+    const read = readTextsCsv(writeTextsCsv(document));
+    return read.ok ? read.value : read.errors;
+  };
+
+  it('[H19] what is written is read back as it was, in ours and in any text', () => {
+    expect(round(OURS)).toEqual({ value: OURS, unsaid: [] });
+    fc.assert(
+      fc.property(documents, (document) => {
+        expect(round(document)).toEqual({ value: document, unsaid: [] });
+      }),
+      { numRuns: 300, seed: 20261126 },
+    );
+  });
+
+  it('nothing a spreadsheet would run is written as it is', () => {
+    const units = ['=1+1', '+1', '-1', '@x', "'=1", "''=1"].map((source, place) => ({
+      key: `k${place}`,
+      source,
+      target: source,
+      note: '',
+    }));
+    const document = { sourceLocale: 'en', targetLocale: 'de', units };
+    const cells = writeTextsCsv(document)
+      .split('\r\n')
+      .slice(1, -1)
+      .map((line) => line.split(',')[1]);
+    for (const cell of cells) expect(cell?.startsWith("'"), cell).toBe(true);
+    expect(round(document)).toEqual({ value: document, unsaid: [] });
+  });
+
+  it('reads what spreadsheets make of it: semicolons, tabs, no byte order mark, empty rows', () => {
+    expect(readTextsCsv('key;en;de;note\n\ngreeting;"Hello; you";Hallo;\n')).toMatchObject({
+      ok: true,
+      value: { value: { units: [{ key: 'greeting', source: 'Hello; you', target: 'Hallo', note: '' }] } },
+    });
+  });
+
+  it('refuses what is none, at its line; a key that came twice is told', () => {
+    expect(readTextsCsv('hello,en,de\n')).toEqual({ ok: false, errors: { line: 1, reason: 'not-csv' } });
+    expect(readTextsCsv('key,en\n')).toEqual({ ok: false, errors: { line: 1, reason: 'no-language' } });
+    expect(readTextsCsv('key,en,de,note\na,"b,c\n')).toMatchObject({ ok: false, errors: { reason: 'not-csv' } });
+    expect(readTextsCsv('key,en,de,note\na,b,c,\na,x,y,\n')).toMatchObject({
+      ok: true,
+      value: { unsaid: [{ what: 'twice', about: 'a' }] },
+    });
   });
 });

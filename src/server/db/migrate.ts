@@ -2,10 +2,12 @@ import { existsSync, mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { type Migration, Migrator } from 'kysely';
 import * as foundations from './migrations/202611240001-foundations';
+import * as calendars from './migrations/202611260001-calendars';
 import { type Db, connectionOf } from './open';
 
 const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '202611240001-foundations': foundations,
+  '202611260001-calendars': calendars,
 };
 
 /** A migration that failed; the database is as it was before. */

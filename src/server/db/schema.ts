@@ -22,6 +22,25 @@ export interface Schema {
   team: { site_id: string; id: string; key: string; name_json: string; calendar_id: string | null; mail_to_json: string; position: number };
   team_member: { site_id: string; team_id: string; person_id: string };
   presence: { site_id: string; person_id: string; wish: 'in' | 'out'; until_ms: number | null; reason: string };
+  calendar: {
+    site_id: string;
+    id: string;
+    name: string;
+    zone: string;
+    calendar_json: string;
+    revision: number;
+    changed_ms: number;
+    changed_by: string;
+  };
+  calendar_override: {
+    site_id: string;
+    calendar_id: string;
+    is_open: number;
+    set_ms: number;
+    until_ms: number;
+    reason: string;
+    set_by: string;
+  };
   draft: { site_id: string; revision: number; design_json: string; changed_ms: number; changed_by: string };
   draft_change: {
     site_id: string;

@@ -20,7 +20,8 @@ import type { State } from '../state';
 import { type DraftOutcome, getDraft, saveChange, stepDraft } from '../usecases/draft';
 import { sayWish, teamStates } from '../usecases/presence';
 import { publishDraft } from '../usecases/publish';
-import { endByPerson, replyTo } from '../usecases/talk';
+import { endByPerson } from '../usecases/end-talk';
+import { replyTo } from '../usecases/talk';
 import { json, refusal } from '../visitor/replies';
 import { deskStream } from './stream';
 

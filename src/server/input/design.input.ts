@@ -1,31 +1,26 @@
 import { LIMITS } from '../../core/limits';
 import {
-  ADDRESS_PARTS,
   CORNERS,
   type Design,
-  FIELD_KINDS,
-  type Field,
-  type Forms,
   LOOK_NAMES,
   type Launcher,
   type Look,
-  PAGE_RULE_KINDS,
   type PageList,
-  type PageRule,
   type Place,
   SCHEMES,
   type Timings,
   type Widget,
 } from '../../core/model/design';
 import { DEEDS } from '../../core/model/moment';
-import { type CaseKey, OUR_TEXTS, entryOf, isCaseKey, textKeyOf } from '../../core/words/catalogue';
+import type { Condition } from '../../core/model/condition';
+import type { Invitation } from '../../core/model/invitation';
+import { OUR_TEXTS, entryOf, isCaseKey, textKeyOf } from '../../core/words/catalogue';
 import {
   ArrayMaxSize,
   ArrayMinSize,
   ArrayUnique,
   Equals,
   IsArray,
-  IsBoolean,
   IsIn,
   IsInt,
   IsString,
@@ -41,17 +36,9 @@ import {
   ValidatorConstraint,
   type ValidatorConstraintInterface,
 } from './validators';
-
-const ID = /^[0-9a-z]{8,40}$/;
-const LOCALE = /^[a-z]{2,3}(-[A-Za-z0-9]+)*$/;
-
-class PageRuleInput implements PageRule {
-  @Matches(ID) @IsString() id!: string;
-  @IsIn(PAGE_RULE_KINDS) kind!: PageRule['kind'];
-  @IsIn(ADDRESS_PARTS) part!: PageRule['part'];
-  @MaxLength(LIMITS.pageRuleChars) @MinLength(1) @IsString() text!: string;
-  @IsBoolean() ignoresCase!: boolean;
-}
+import { FormsInput } from './forms.input';
+import { AudienceFits, InvitationInput, LimitsInput, OwnCaseInput, PageRuleInput } from './invitation.input';
+import { ID, LOCALE, isRecord } from './shared.input';
 
 class PageListInput implements PageList {
   @ValidateNested({ each: true }) @Type(() => PageRuleInput) @ArrayMaxSize(LIMITS.pageRules) @IsArray() showOn!: PageRuleInput[];
@@ -82,19 +69,9 @@ class TimingsInput implements Timings {
   @Max(3600) @Min(5) @IsInt() comfortAfter!: number;
   @Max(3600) @Min(10) @IsInt() slowReplyAfter!: number;
   @Max(3600) @Min(10) @IsInt() slowReplyNearbyAfter!: number;
+  @Max(86400) @Min(60) @IsInt() @ValidateIf((timings: Timings) => timings.slowReplyTalkingAfter !== null) slowReplyTalkingAfter!:
+    number | null;
   @Max(7 * 86400) @Min(600) @IsInt() endsAfterQuiet!: number;
-}
-
-class FieldInput implements Field {
-  @Matches(ID) @IsString() id!: string;
-  @IsIn(FIELD_KINDS) kind!: Field['kind'];
-  @Validate(KnownKey()) label!: CaseKey;
-  @IsBoolean() isRequired!: boolean;
-}
-
-class FormsInput implements Forms {
-  @ValidateNested({ each: true }) @Type(() => FieldInput) @ArrayMaxSize(20) @IsArray() before!: FieldInput[];
-  @ValidateNested({ each: true }) @Type(() => FieldInput) @ArrayMaxSize(20) @IsArray() note!: FieldInput[];
 }
 
 class DeedsInput {
@@ -103,19 +80,6 @@ class DeedsInput {
   @IsIn(DEEDS) busy!: Widget['deeds']['in'];
   @IsIn(DEEDS) nobody!: Widget['deeds']['in'];
   @IsIn(DEEDS) closed!: Widget['deeds']['in'];
-}
-
-function KnownKey() {
-  @ValidatorConstraint({ name: 'knownKey' })
-  class Known implements ValidatorConstraintInterface {
-    validate(value: unknown): boolean {
-      return typeof value === 'string' && isCaseKey(value);
-    }
-    defaultMessage(): string {
-      return 'No text has this name.';
-    }
-  }
-  return Known;
 }
 
 /** Texts by locale and key: known keys only, each within its bound. */
@@ -142,10 +106,6 @@ class TextsFit implements ValidatorConstraintInterface {
   }
 }
 
-function isRecord(value: unknown): value is Record<string, unknown> {
-  return typeof value === 'object' && value !== null && !Array.isArray(value);
-}
-
 class WidgetInput implements Widget {
   @Matches(ID) @IsString() id!: string;
   @Matches(/^[a-z0-9-]{1,40}$/, { message: 'A widget key has small letters, digits and hyphens.' }) @IsString() key!: string;
@@ -159,8 +119,15 @@ class WidgetInput implements Widget {
   @ValidateNested() @Type(() => DeedsInput) deeds!: DeedsInput;
   @ValidateNested() @Type(() => TimingsInput) timings!: TimingsInput;
   @ValidateNested() @Type(() => FormsInput) forms!: FormsInput;
-  @ArrayMaxSize(0) @IsArray() invitations!: never[];
+  @Validate(AudienceFits) audience!: Condition[];
+  @ArrayUnique((one: Invitation) => one.id, { message: 'Two invitations have the same id.' })
+  @ValidateNested({ each: true })
+  @Type(() => InvitationInput)
+  @ArrayMaxSize(LIMITS.invitations)
+  @IsArray()
+  invitations!: InvitationInput[];
   @Validate(TextsFit) texts!: Widget['texts'];
+  @ValidateNested({ each: true }) @Type(() => OwnCaseInput) @ArrayMaxSize(LIMITS.cases) @IsArray() cases!: OwnCaseInput[];
 }
 
 /** A whole design, as the draft holds it: judged anew after every change. */
@@ -176,4 +143,5 @@ export class DesignInput implements Design {
   @ArrayMinSize(1)
   @IsArray()
   widgets!: WidgetInput[];
+  @ValidateNested() @Type(() => LimitsInput) limits!: LimitsInput;
 }

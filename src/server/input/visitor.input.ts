@@ -1,4 +1,5 @@
 import { LIMITS } from '../../core/limits';
+import type { Replies } from '../../core/model/form';
 import { isMailShaped } from '../../core/forms/mail';
 import { IsOptional, IsString, Matches, MaxLength, Validate, ValidatorConstraint, type ValidatorConstraintInterface } from './validators';
 
@@ -9,6 +10,31 @@ export class MailShaped implements ValidatorConstraintInterface {
   }
   defaultMessage(): string {
     return 'Something is missing around the @.';
+  }
+}
+
+/** A note whose form asks for no address has none. */
+@ValidatorConstraint({ name: 'mailOrNone' })
+export class MailOrNone extends MailShaped {
+  override validate(value: unknown): boolean {
+    return value === '' || super.validate(value);
+  }
+}
+
+/** Replies by field: texts, or lists of them; what they mean is judged by the form itself ([L10]). */
+@ValidatorConstraint({ name: 'replies' })
+export class RepliesFit implements ValidatorConstraintInterface {
+  validate(value: unknown): boolean {
+    if (typeof value !== 'object' || value === null || Array.isArray(value)) return false;
+    const isText = (one: unknown): boolean => typeof one === 'string' && one.length <= LIMITS.messageChars;
+    const replies = Object.values(value);
+    return (
+      replies.length <= LIMITS.fields &&
+      replies.every((one) => isText(one) || (Array.isArray(one) && one.length <= LIMITS.fieldOptions && one.every(isText)))
+    );
+  }
+  defaultMessage(): string {
+    return 'The replies to the form could not be read.';
   }
 }
 
@@ -31,11 +57,12 @@ export class MessageInput {
   @MaxLength(80) @IsString() widget!: string;
   /** Made by the browser for its first message, so that a lost answer cannot make two visitors of one. */
   @Matches(/^[\w-]{43}$/, { message: 'A new token is 43 signs.' }) @IsString() @IsOptional() newToken?: string;
+  @Validate(RepliesFit) @IsOptional() replies?: Replies;
 }
 
 /** A note: the text may be empty where something was said before it. */
 export class NoteInput extends MessageInput {
   @Matches(/^[^]*$/) @MaxLength(LIMITS.messageChars) @IsString() override body!: string;
-  @Validate(MailShaped) mail!: string;
+  @Validate(MailOrNone) mail!: string;
   @MaxLength(LIMITS.noteNameChars, { message: `Keep the name under ${LIMITS.noteNameChars} characters.` }) @IsString() name!: string;
 }

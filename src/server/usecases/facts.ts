@@ -1,22 +1,20 @@
 import { createHash } from 'node:crypto';
 import { gzipSync } from 'node:zlib';
-import type { EpochMs } from '../../core/model/units';
-import type { FactsFileV1 } from '../../core/wire/facts-file';
+import { toWireCalendar } from '../../core/hours/compile';
+import type { Calendar } from '../../core/model/calendar';
+import { DAY_MS, type EpochMs } from '../../core/model/units';
+import type { FactsFileV1, WireCalendar } from '../../core/wire/facts-file';
+import { listCalendars } from '../db/repositories/calendars';
 import { findNewestFacts, insertFacts, insertFile } from '../db/repositories/publications';
+import { getSite } from '../db/repositories/sites';
 import { listTeams } from '../db/repositories/teams';
-import type { Tx } from '../db/open';
+import type { Db, Tx } from '../db/open';
+import { ZONE_TABLE } from '../zones';
 
 /** Writes the facts as they are now as the next revision ([L1], [L3]), in the transaction of their cause. */
 export async function writeFacts(tx: Tx, siteId: string, personId: string, at: EpochMs, what: string): Promise<void> {
-  const teams = await listTeams(tx, siteId);
   const revision = ((await findNewestFacts(tx, siteId))?.revision ?? 0) + 1;
-  const facts: FactsFileV1 = {
-    v: 1,
-    revision,
-    zones: {},
-    calendars: {},
-    teams: Object.fromEntries(teams.map(({ id, name }) => [id, { name, calendar: null }])),
-  };
+  const facts = await makeFacts(tx, siteId, revision, at);
   const json = JSON.stringify(facts);
   await insertFacts(tx, siteId, revision, json, personId, at, what);
   const name = `f${revision}-${createHash('sha256').update(json).digest('hex').slice(0, 16)}.json`;
@@ -26,4 +24,41 @@ export async function writeFacts(tx: Tx, siteId: string, personId: string, at: E
     { name, kind: 'facts', versionNumber: null, factsRevision: revision, body: gzipSync(json, { level: 9 }) },
     at,
   );
+}
+
+/** [H16] Offsets are sent from a year back to eleven years ahead, and written anew each day they may matter. */
+const [ZONE_BACK_MS, ZONE_AHEAD_MS] = [366 * DAY_MS, 11 * 366 * DAY_MS];
+/** wire.md: what has a date is sent for so long. */
+const DATED_AHEAD_DAYS = 400;
+
+/** The facts of a site as they are now: symbolic hours, offsets of their zones, public names of teams. */
+export async function makeFacts(db: Db | Tx, siteId: string, revision: number, at: EpochMs): Promise<FactsFileV1> {
+  const [site, teams, calendars] = await Promise.all([getSite(db, siteId), listTeams(db, siteId), listCalendars(db, siteId)]);
+  const zones = [...new Set([site.zone, ...calendars.map(({ zone }) => zone)])];
+  return {
+    v: 1,
+    revision,
+    zone: site.zone,
+    zones: Object.fromEntries(zones.map((zone) => [zone, ZONE_TABLE.offsetsOf(zone, at - ZONE_BACK_MS, at + ZONE_AHEAD_MS) ?? []])),
+    calendars: Object.fromEntries(calendars.map((calendar) => [calendar.id, toPublished(calendar, at)])),
+    teams: Object.fromEntries(teams.map(({ id, name }) => [id, { name, calendar: null }])),
+  };
+}
+
+/** Dated exceptions and closings that are over, or further off than is sent, stay at home. */
+function toPublished(calendar: Calendar, at: EpochMs): WireCalendar {
+  const [from, until] = [Math.floor(at / DAY_MS) - 2, Math.floor(at / DAY_MS) + DATED_AHEAD_DAYS];
+  const isNear = (first: number, last: number): boolean => last >= from && first <= until;
+  const made = toWireCalendar({
+    ...calendar,
+    exceptions: calendar.exceptions.filter(({ days }) => {
+      if (days.kind === 'range') return isNear(days.from, days.to);
+      return days.kind === 'date' || days.kind === 'holiday' ? isNear(days.day, days.day) : true;
+    }),
+    closings: calendar.closings.filter((one) =>
+      one.kind === 'all-day' ? isNear(one.day, one.day) : isNear(Math.floor(one.from / DAY_MS), Math.floor(one.to / DAY_MS)),
+    ),
+  });
+  if (!made.ok) throw new Error(`Expected stored hours to be sound, got ${JSON.stringify(made.errors)}. Save "${calendar.name}" again.`);
+  return made.value;
 }

@@ -1,16 +1,19 @@
 import type { EpochMs } from '../../core/model/units';
 import type { PointerV1 } from '../../core/wire/pointer';
+import { listOverrides } from '../db/repositories/calendars';
 import { findNewestFacts, findVersionInForce, listDesignFiles } from '../db/repositories/publications';
 import type { Site } from '../db/repositories/sites';
 import type { State } from '../state';
+import type { GuestFiles } from '../visitor/file-shelf';
 import { teamStates } from './presence';
 
 /** What is live at an instant ([L2]): both files named together, and how the teams stand. */
-export async function getPointer(state: Pick<State, 'db' | 'board'>, site: Site, panel: string, at: EpochMs): Promise<PointerV1> {
-  const [number, facts, teams] = await Promise.all([
+export async function getPointer(state: Pick<State, 'db' | 'board'>, site: Site, guest: GuestFiles, at: EpochMs): Promise<PointerV1> {
+  const [number, facts, teams, overrides] = await Promise.all([
     findVersionInForce(state.db, site.id, at),
     findNewestFacts(state.db, site.id),
     teamStates(state, site.id),
+    listOverrides(state.db, site.id, at),
   ]);
   const names = number === null ? [] : await listDesignFiles(state.db, site.id, number);
   const parsed = names.map((name) => /^(d\d+-[0-9a-f]+)\.([A-Za-z0-9-]+)\.json$/.exec(name)).filter((match) => match !== null);
@@ -25,9 +28,10 @@ export async function getPointer(state: Pick<State, 'db' | 'board'>, site: Site,
     revision: facts?.revision ?? 0,
     locales,
     paused: site.pausedAt !== null,
-    overrides: {},
+    overrides,
     teams,
-    panel,
+    panel: guest.panel,
+    watch: guest.watch,
     askBefore: null,
   };
 }

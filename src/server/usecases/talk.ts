@@ -1,4 +1,6 @@
-import { bestOf } from '../../core/decide/state';
+import { hasGoneQuiet } from '../../core/decide/moment';
+import type { Widget } from '../../core/model/design';
+import type { Replies as FormReplies } from '../../core/model/form';
 import type { WidgetState } from '../../core/model/moment';
 import { DAY_MS, type EpochMs } from '../../core/model/units';
 import type { SentAnswer, VisitorEntry, VisitorTalk } from '../../core/wire/talk';
@@ -7,7 +9,6 @@ import {
   appendEntry,
   findConversation,
   findConversationOf,
-  findDeskConversation,
   findEntryByClientId,
   getFacts,
   insertConversation,
@@ -30,7 +31,9 @@ import { inTransaction } from '../db/transaction';
 import { hashOf, newId } from '../ids';
 import type { MessageInput, NoteInput } from '../input/visitor.input';
 import type { State } from '../state';
-import { deskChannel, teamStates, tellTeams, visitorChannel } from './presence';
+import { widgetStateAt } from './widget-state';
+import { teamStates, tellTeams } from './presence';
+import { tellEntry } from './tell-entry';
 
 const TOKEN_MS = 30 * DAY_MS;
 
@@ -55,10 +58,10 @@ export async function takeMessage(state: State, writer: Writer, said: MessageInp
 
 /** Stores a note with its replies. What was said before it stays in the same conversation ([M5]). Throws TokenError. */
 export async function takeNote(state: State, writer: Writer, said: NoteInput): Promise<SentAnswer> {
-  return take(state, writer, said, { mail: said.mail, name: said.name === '' ? null : said.name });
+  return take(state, writer, said, { mail: said.mail, name: said.name === '' ? null : said.name, fields: said.replies ?? {} });
 }
 
-type Replies = { mail: string; name: string | null };
+type Replies = { mail: string; name: string | null; fields: FormReplies };
 
 async function take(state: State, writer: Writer, said: MessageInput, replies: Replies | null): Promise<SentAnswer> {
   const { siteId, at } = writer;
@@ -69,10 +72,11 @@ async function take(state: State, writer: Writer, said: MessageInput, replies: R
     const seen = known === null ? null : await findEntryByClientId(tx, siteId, known.id, 'visitor', said.clientId);
     if (known !== null && seen !== null)
       return { visitorId, conversation: known, entry: seen, isNew: false, state: stateFrom(states, known.team_id) };
-    const teams = await teamsFor(tx, siteId, said.widget);
+    const widget = await widgetFor(tx, siteId, said.widget);
+    const teams = await teamsThere(tx, siteId, widget);
     const teamId = teams.find((id) => states[id] === 'in') ?? teams[0] ?? null;
-    const widgetState = bestOf(teams.map((id) => states[id] ?? 'nobody'));
-    const conversation = await standingFor(tx, known, { siteId, visitorId, teamId, said, state: widgetState, at }, replies);
+    const widgetState = await widgetStateAt(tx, siteId, { widget, states }, at);
+    const conversation = await standingFor(tx, known, { siteId, visitorId, teamId, widget, said, state: widgetState, at }, replies);
     const entry = await appendEntry(
       tx,
       conversation,
@@ -112,10 +116,13 @@ async function visitorOf(tx: Tx, { siteId, token, at }: Writer, said: MessageInp
   return id;
 }
 
-async function teamsFor(db: Db | Tx, siteId: string, widgetKey: string): Promise<string[]> {
+async function widgetFor(db: Db | Tx, siteId: string, widgetKey: string): Promise<Widget | undefined> {
   const version = await findNewestVersion(db, siteId);
   const widgets = version?.design.widgets ?? [];
-  const widget = widgets.find(({ key }) => key === widgetKey) ?? widgets[0];
+  return widgets.find(({ key }) => key === widgetKey) ?? widgets[0];
+}
+
+async function teamsThere(db: Db | Tx, siteId: string, widget: Widget | undefined): Promise<string[]> {
   const there = new Set((await listTeams(db, siteId)).map(({ id }) => id));
   return (widget?.teams ?? []).filter((id) => there.has(id));
 }
@@ -124,15 +131,22 @@ interface Beginning {
   readonly siteId: string;
   readonly visitorId: string;
   readonly teamId: string | null;
+  readonly widget: Widget | undefined;
   readonly said: MessageInput;
   readonly state: WidgetState;
   readonly at: EpochMs;
 }
 
+function isQuiet(known: ConversationRow, { widget, at }: Beginning): boolean {
+  return widget !== undefined && hasGoneQuiet({ standing: known.standing, lastMs: known.last_entry_ms }, widget.timings, at);
+}
+
 /** The conversation a word goes into: the one that stands, opened again where it had ended ([M4]), or a new one. */
 async function standingFor(tx: Tx, known: ConversationRow | null, begin: Beginning, replies: Replies | null): Promise<ConversationRow> {
   const { siteId, at } = begin;
-  if (known !== null && replies === null && known.standing !== 'ended') return known;
+  // [M4] Twelve quiet hours have ended it, whether the house has looked yet or not.
+  const isOver = known !== null && (known.standing === 'ended' || isQuiet(known, begin));
+  if (known !== null && replies === null && !isOver) return known;
   if (known !== null) {
     const standing = replies === null ? 'asked' : 'note';
     const change = { standing, asked_ms: at, joined_ms: null, ended_ms: null, ended_by: null, assigned_to: null } as const;
@@ -181,14 +195,6 @@ export async function getTalk(state: State, writer: Writer): Promise<{ visitorId
     listEntries(state.db, writer.siteId, row.id, 0, 5000),
   ]);
   return { visitorId, talk: { conversation, entries } };
-}
-
-/** The visitor ends their conversation; harmless where it has ended. Throws TokenError. */
-export async function endByVisitor(state: State, writer: Writer): Promise<VisitorTalk | null> {
-  const { visitorId, talk } = await getTalk(state, writer);
-  if (talk !== null && talk.conversation.standing !== 'ended')
-    await end(state, writer.siteId, talk.conversation.id, visitorId, { author: 'visitor', personId: null }, writer.at);
-  return (await getTalk(state, writer)).talk;
 }
 
 /** A responder writes: who writes first has joined. Null where the conversation is not on this site. */
@@ -247,50 +253,6 @@ export async function replyTo(
     await tellTeams(state, siteId);
   }
   return outcome.entries.at(-1) ?? null;
-}
-
-/** A responder ends a conversation; false where it is not on this site. */
-export async function endByPerson(state: State, actor: { siteId: string; personId: string; at: EpochMs }, id: string): Promise<boolean> {
-  const row = await findConversation(state.db, actor.siteId, id);
-  if (row === null) return false;
-  if (row.standing !== 'ended')
-    await end(state, actor.siteId, id, row.visitor_id, { author: 'person', personId: actor.personId }, actor.at);
-  return true;
-}
-
-async function end(
-  state: State,
-  siteId: string,
-  id: string,
-  visitorId: string,
-  by: { author: 'visitor' | 'person'; personId: string | null },
-  at: EpochMs,
-): Promise<void> {
-  const entry = await inTransaction(state.db, async (tx) => {
-    const row = await findConversation(tx, siteId, id);
-    if (row === null || row.standing === 'ended') return null;
-    await updateConversation(tx, siteId, id, { standing: 'ended', ended_ms: at, ended_by: by.author });
-    await markNotesAnswered(tx, siteId, id, at);
-    return appendEntry(
-      tx,
-      row,
-      { kind: 'ended', author: by.author, person_id: by.personId, client_id: null, body: '', page: null, written_ms: null },
-      at,
-    );
-  });
-  if (entry === null) return;
-  await tellEntry(state, siteId, visitorId, id, entry);
-  await tellTeams(state, siteId);
-}
-
-/** Tells the visitor's streams and the desks of one entry, and how the conversation stands since. */
-async function tellEntry(state: State, siteId: string, visitorId: string, id: string, entry: VisitorEntry): Promise<void> {
-  const facts = await getFacts(state.db, siteId, id);
-  const summary = await findDeskConversation(state.db, siteId, id);
-  const own = visitorChannel(siteId, visitorId);
-  state.hub.send(own, { name: 'conversation', data: facts });
-  state.hub.send(own, { name: 'entry', id: entry.id, data: entry });
-  state.hub.send(deskChannel(siteId), { name: 'entry', id: entry.id, data: { conversation: summary, entry } });
 }
 
 function stateFrom(states: Readonly<Record<string, WidgetState>>, teamId: string | null): WidgetState {

@@ -14,7 +14,9 @@ import { STREAM_HEADERS } from '../live/hub';
 import type { State } from '../state';
 import { getPointer } from '../usecases/pointer';
 import { siteChannel, teamStates, visitorChannel } from '../usecases/presence';
-import { TokenError, type Writer, endByVisitor, getTalk, takeMessage, takeNote } from '../usecases/talk';
+import { noteFaults } from '../usecases/note-form';
+import { endByVisitor } from '../usecases/end-talk';
+import { TokenError, type Writer, getTalk, takeMessage, takeNote } from '../usecases/talk';
 import { type ShelvedFile, codedFor } from './file-shelf';
 import { type Allowed, corsFor, preflight } from './cors';
 import { json, refusal } from './replies';
@@ -64,7 +66,8 @@ const FOR_EVER = 'public, max-age=31536000, immutable';
 
 /** The guest's own files. The panel is named by its content; `porch.js` is asked for anew each time. */
 function script(state: State, name: string, request: Request): Response {
-  if (request.method !== 'GET' || !/^(porch\.js|panel-[0-9a-f]{16}\.js)$/.test(name)) return refusal(404, 'There is nothing here.', {});
+  if (request.method !== 'GET' || !/^(porch\.js|(panel|watch)-[0-9a-f]{16}\.js)$/.test(name))
+    return refusal(404, 'There is nothing here.', {});
   const file = state.shelf.get(name) ?? shelve(state, name);
   return file === null ? refusal(404, 'There is nothing here.', {}) : sendFile(file, request);
 }
@@ -100,7 +103,7 @@ function sendFile(file: ShelvedFile, request: Request): Response {
 }
 
 async function pointer({ state, site, request, allowed }: Call): Promise<Response> {
-  const live = await getPointer(state, site, state.shelf.panelName(state.env.widgetDir), state.clock.now());
+  const live = await getPointer(state, site, state.shelf.guestFiles(state.env.widgetDir), state.clock.now());
   const body = JSON.stringify(live);
   const etag = `"${createHash('sha256').update(body).digest('base64url').slice(0, 16)}"`;
   const headers = {
@@ -136,9 +139,13 @@ async function notes(call: Call): Promise<Response> {
     (await state.rates.allows('note', writer.token ?? parsed.value.newToken ?? peer));
   if (!isAllowed)
     return refusal(429, 'That was a lot of notes. Keep it and send it in an hour.', { ...allowed.headers, 'Retry-After': '3600' });
-  const isEmpty = parsed.value.body.trim() === '';
-  if (isEmpty && (writer.token === null || (await getTalk(state, writer)).talk === null))
-    return json(400, { errors: { body: 'Write a line or two first.' } }, allowed.headers);
+  const hasSaid = writer.token !== null && (await getTalk(state, writer)).talk !== null;
+  if (parsed.value.body.trim() === '' && !hasSaid) return json(400, { errors: { body: 'Write a line or two first.' } }, allowed.headers);
+  if (parsed.value.replies === undefined && parsed.value.mail === '')
+    return json(400, { errors: { mail: 'Something is missing around the @.' } }, allowed.headers);
+  const faults = await noteFaults(state, call.site.id, parsed.value, hasSaid);
+  if (Object.keys(faults).length > 0)
+    return json(400, { errors: { replies: 'Something in the form does not fit.' }, faults }, allowed.headers);
   return json(200, await takeNote(state, writer, parsed.value), allowed.headers);
 }
 

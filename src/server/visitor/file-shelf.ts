@@ -13,8 +13,13 @@ export interface ShelvedFile {
 export interface FileShelf {
   get(path: string): ShelvedFile | null;
   put(path: string, zipped: Buffer, headers: Readonly<Record<string, string>>): ShelvedFile;
-  /** File name of the panel that was built ([L9]). Throws where the widget was not built. */
-  panelName(widgetDir: string): string;
+  /** File names of the guest's parts that were built ([L9]). Throws where the widget was not built. */
+  guestFiles(widgetDir: string): GuestFiles;
+}
+
+export interface GuestFiles {
+  readonly panel: string;
+  readonly watch: string;
 }
 
 const BYTES_MAX = 32 * 1024 * 1024;
@@ -22,9 +27,9 @@ const BYTES_MAX = 32 * 1024 * 1024;
 export function makeFileShelf(): FileShelf {
   const files = new Map<string, ShelvedFile>();
   let bytes = 0;
-  let panel: string | null = null;
+  let guest: GuestFiles | null = null;
   return {
-    panelName: (widgetDir) => (panel ??= (JSON.parse(readFileSync(join(widgetDir, 'built.json'), 'utf8')) as { panel: string }).panel),
+    guestFiles: (widgetDir) => (guest ??= JSON.parse(readFileSync(join(widgetDir, 'built.json'), 'utf8')) as GuestFiles),
     get: (path) => files.get(path) ?? null,
     put: (path, body, headers) => {
       const file = { headers, zipped: new Uint8Array(body), plain: new Uint8Array(gunzipSync(body)) };

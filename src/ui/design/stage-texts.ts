@@ -4,6 +4,7 @@ import type { DrawnMoment, Standpoint } from '../../core/rehearse/stand-at';
 import { type CaseKey, type TextKey, entryOf, isCaseKey, textKeyOf } from '../../core/words/catalogue';
 import { caseKeyOf } from '../../core/words/case-of';
 import { compileText } from '../../core/words/compile';
+import { hearerOf } from '../../core/words/hearer';
 import { isOwnText, textOf } from '../../core/words/texts-of';
 import type { DesignEdits } from './design-edits';
 import type { StageText } from './StageTexts';
@@ -25,7 +26,10 @@ export interface MomentTexts extends StageText {
 /** The texts of the stage: which words stand there in these circumstances, and how to change them. */
 export function stageTexts({ design, widget, locale, standpoint, dir, edits }: StageTextsOptions): MomentTexts {
   const decision = decide(standpoint.site, standpoint.circumstances);
-  const hearer = { state: decision.state, visit: standpoint.circumstances.visitor.visit, locale };
+  const { site, circumstances } = standpoint;
+  const live = site.design.widgets.find(({ key }) => key === (decision.widget ?? widget.key)) ?? site.design.widgets[0];
+  if (live === undefined) throw new Error('Expected a design with a widget.');
+  const hearer = hearerOf({ site, widget: live, decision, circumstances }, -new Date(circumstances.now).getTimezoneOffset());
   const valuesOf = (key: TextKey) => decision.lines.find((one) => one.key === key)?.values ?? {};
   const current = (key: TextKey): CaseKey => caseKeyOf(key, hearer, valuesOf(key));
   return {

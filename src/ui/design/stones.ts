@@ -1,27 +1,18 @@
 import { decide } from '../../core/decide/decide';
 import type { Circumstances } from '../../core/model/circumstances';
 import type { Widget } from '../../core/model/design';
+import { arrivingAt } from '../../core/rehearse/arriving';
 import { DRAWN_MOMENTS, type DrawnMoment, type Standpoint, standAt } from '../../core/rehearse/stand-at';
 import type { PublishedSite } from '../../core/wire/published-site';
 import { textKeyOf } from '../../core/words/catalogue';
+import { hearerOf } from '../../core/words/hearer';
 import { say } from '../../core/words/say';
 import { FIRST_WORDS } from '../wording/moments';
 import type { Stone } from './Path';
 
 /** A visitor who has just come to a page, with a closed window and nothing said; the server was heard this instant. */
 export function arrivingVisitor(address: string, now: number): Circumstances {
-  return {
-    now,
-    heardAt: now,
-    page: { address },
-    forcedWidget: null,
-    visitor: { visit: 'first', device: 'desktop' },
-    isWindowOpen: false,
-    isPutAway: false,
-    conversation: null,
-    unread: 0,
-    asksAgain: false,
-  };
+  return arrivingAt(address, now);
 }
 
 /** Every stone as the engine draws it for these circumstances, with the first words said there. */
@@ -49,12 +40,13 @@ function firstWords({ site, circumstances }: Standpoint, widget: Widget, moment:
   const decision = decide(site, circumstances);
   const key = textKeyOf(FIRST_WORDS[moment]);
   const line = decision.lines.find((one) => one.key === key);
-  const words = site.design.widgets.find((one) => one.key === (decision.widget ?? widget.key))?.words[key];
-  return words === undefined
+  const live = site.design.widgets.find((one) => one.key === (decision.widget ?? widget.key));
+  const words = live?.words[key];
+  return live === undefined || words === undefined
     ? ''
     : say(
         words,
         { siteName: site.design.siteName, ...line?.values },
-        { state: decision.state, visit: 'first', locale: site.design.locale },
+        hearerOf({ site, widget: live, decision, circumstances }, -new Date(circumstances.now).getTimezoneOffset()),
       );
 }

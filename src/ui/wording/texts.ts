@@ -43,7 +43,8 @@ const CASE_NAMES: Readonly<Record<string, string>> = {
 export function textName(key: CaseKey): string {
   const plain = textKeyOf(key);
   const moment = entryOf(plain).moment;
-  const name = NAMES[plain] ?? `${moment === 'window' ? 'Window' : MOMENT_WORDS[moment].name}: ${plain.split('.').at(-1)}`;
+  const place = plain.startsWith('form.') ? 'Form' : moment === 'window' ? 'Window' : MOMENT_WORDS[moment].name;
+  const name = NAMES[plain] ?? `${place}: ${plain.split('.').at(-1)}`;
   const id = /#([a-z]+)/i.exec(key)?.[1];
   const without = key.endsWith('/without') ? ', without the time' : '';
   return id === undefined ? name + without : `${name} (${CASE_NAMES[id] ?? id}${without})`;

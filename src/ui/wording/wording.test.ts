@@ -62,7 +62,7 @@ describe('names and reasons', () => {
   it('Because reads as the engine decided', () => {
     const context = { teamName: 'Night desk', widgetName: () => 'Everywhere' };
     const told = explain(madeSite({ teams: { [DESK]: 'in' } }), madeVisit()).map(({ reason }) => wordsOf(reason, context).text);
-    expect(told).toEqual(['“Everywhere” takes /tonight', 'somebody of Night desk is in', 'the window is closed']);
+    expect(told).toEqual(['“Everywhere” takes /tonight', 'somebody of Night desk is in', 'the window is closed', 'the words are English']);
   });
 });
 

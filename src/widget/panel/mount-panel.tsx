@@ -1,5 +1,6 @@
 /** @jsxImportSource preact */
 import { render } from 'preact';
+import { standOf } from '../../core/decide/stand';
 import { isRunning } from '../../core/decide/widget';
 import { addSheet } from '../frame';
 import { listen } from '../surroundings';
@@ -14,6 +15,8 @@ export function mountPanel(port: PanelPort): MountedPanel {
   addSheet(port.surroundings.root, PANEL_CSS);
   let picture: PanelPicture | null = null;
   let draft = '';
+  /** *I will wait*: the offer of mail is not made again in this page. */
+  let isPatient = false;
   const talk = talkWith(port, () => {
     const { refused } = talk.picture();
     if (refused !== null && draft === '') draft = refused.body;
@@ -38,19 +41,25 @@ export function mountPanel(port: PanelPort): MountedPanel {
     end: () => void talk.end().catch(() => undefined),
     askAgain: () => port.setAsksAgain(true),
     close: port.close,
+    accept: port.accept,
+    decline: port.decline,
+    wait: () => {
+      isPatient = true;
+      paint();
+    },
   };
   const paint = (): void => {
     if (picture === null) return;
-    const { design, widget, decision, visit, isWindowOpen } = picture;
-    const voice = voiceOf(design, widget, decision, visit);
+    const voice = voiceOf(picture);
     render(
       <PorchWindow
-        decision={decision}
+        heard={picture}
         voice={voice}
         talk={talk.picture()}
-        isOpen={isWindowOpen}
+        isOpen={picture.isWindowOpen}
         isModal={port.surroundings.device() === 'phone'}
         draft={draft}
+        isPatient={isPatient}
         acts={acts}
       />,
       port.frame.place,
@@ -59,6 +68,7 @@ export function mountPanel(port: PanelPort): MountedPanel {
   fitToKeyboard(port.frame.root);
   void talk.begin().catch(() => undefined);
   return {
+    stand: standOf,
     paint: (next) => {
       picture = next;
       const { conversation } = talk.picture();

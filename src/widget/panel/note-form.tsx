@@ -1,12 +1,18 @@
 /** @jsxImportSource preact */
 import { useRef, useState } from 'preact/hooks';
-import { isMailShaped } from '../../core/forms/mail';
+import { type ReplyFault, checkReplies } from '../../core/forms/check';
 import { LIMITS } from '../../core/limits';
-import type { TextKey } from '../../core/words/text-key';
+import type { Replies } from '../../core/model/form';
+import type { WireField } from '../../core/wire/form-file';
 import type { Voice } from '../voice';
+import { FormFields } from './form-fields';
 import type { NoteReplies, Outgoing } from './talk';
 
 interface NoteFormProps {
+  readonly fields: readonly WireField[];
+  readonly teams: readonly (readonly [id: string, name: string])[];
+  /** What was kept of an earlier reply, by field ([V7]). */
+  readonly kept: Readonly<Record<string, string>>;
   readonly voice: Voice;
   readonly draft: string;
   /** Something was said already, and is kept: the note itself may then stay empty. */
@@ -16,83 +22,42 @@ interface NoteFormProps {
   readonly onLeave: (body: string, replies: NoteReplies) => void;
 }
 
-type Faults = { readonly text: TextKey | null; readonly mail: TextKey | null };
-
-/** The form of Nobody home. What fails is said at the field, and nothing typed is lost. */
-export function NoteForm({ voice, draft, hasSaid, refused, onWrite, onLeave }: NoteFormProps) {
-  const [mail, setMail] = useState(refused?.note?.mail ?? '');
-  const [name, setName] = useState(refused?.note?.name ?? '');
-  const [faults, setFaults] = useState<Faults>({ text: null, mail: null });
+/** The form of Nobody home, as the design has it. What fails is said at the field, and nothing typed is lost. */
+export function NoteForm({ fields, teams, kept, voice, draft, hasSaid, refused, onWrite, onLeave }: NoteFormProps) {
+  const words = fields.find(({ kind }) => kind === 'long');
+  const asked = hasSaid ? fields.map((field) => (field === words ? { ...field, isRequired: false } : field)) : fields;
+  const [own, setOwn] = useState<Replies>(() => ({ ...keptReplies(fields, kept), ...refused?.note?.replies }));
+  const [faults, setFaults] = useState<Readonly<Record<string, ReplyFault>>>({});
   const form = useRef<HTMLFormElement>(null);
+  const replies: Replies = words === undefined ? own : { ...own, [words.id]: draft };
   const over = draft.length - LIMITS.messageChars;
   const leave = (event: Event): void => {
     event.preventDefault();
-    const found: Faults = {
-      text: (draft.trim() === '' && !hasSaid) || over > 0 ? 'note.noText' : null,
-      mail: mail.trim() === '' ? 'note.noEmail' : isMailShaped(mail.trim()) ? null : 'note.badEmail',
-    };
-    setFaults(found);
-    const first = found.text !== null ? 'textarea' : found.mail !== null ? 'input[type=email]' : null;
-    if (first !== null) return form.current?.querySelector<HTMLElement>(first)?.focus();
-    onLeave(draft, { mail: mail.trim(), name: name.trim() });
+    const checked = checkReplies(
+      asked,
+      replies,
+      teams.map(([id]) => id),
+    );
+    setFaults(checked.faults);
+    const [first] = fields.filter(({ id }) => Object.hasOwn(checked.faults, id));
+    if (first !== undefined) return form.current?.querySelector<HTMLElement>(`[id^="field-${first.id}"]`)?.focus();
+    onLeave(draft, toNote(fields, checked.replies));
   };
   return (
     <form class="note-form said" ref={form} noValidate onSubmit={leave}>
-      <div class="field">
-        <label for="note-text" data-say="note.text">
-          {voice('note.text')}
-        </label>
-        <textarea
-          id="note-text"
-          class="text tall"
-          value={draft}
-          onInput={(event) => onWrite(event.currentTarget.value)}
-          {...wrong(faults.text, 'note-text')}
-        />
-        {over > 0 ? (
-          <span class="error" id="note-text-fault">
-            {voice('input.tooLong', { over })}
-          </span>
-        ) : (
-          <Fault fault={faults.text} id="note-text" voice={voice} />
-        )}
-      </div>
-      <div class="field">
-        <label for="note-mail" data-say="note.email">
-          {voice('note.email')}
-        </label>
-        <input
-          id="note-mail"
-          class="text"
-          type="email"
-          autocomplete="email"
-          dir="ltr"
-          maxLength={LIMITS.mailChars}
-          value={mail}
-          onInput={(event) => setMail(event.currentTarget.value)}
-          {...wrong(faults.mail, 'note-mail')}
-        />
-        {faults.mail === null ? (
-          <span class="help" data-say="note.email.help">
-            {voice('note.email.help')}
-          </span>
-        ) : (
-          <Fault fault={faults.mail} id="note-mail" voice={voice} />
-        )}
-      </div>
-      <div class="field">
-        <label for="note-name" data-say="note.name">
-          {voice('note.name')}
-        </label>
-        <input
-          id="note-name"
-          class="text"
-          autocomplete="name"
-          maxLength={LIMITS.noteNameChars}
-          value={name}
-          onInput={(event) => setName(event.currentTarget.value)}
-        />
-      </div>
+      <FormFields
+        fields={asked}
+        replies={replies}
+        faults={faults}
+        voice={voice}
+        teams={teams}
+        onReply={(id, reply) => (id === words?.id ? onWrite(String(reply)) : setOwn({ ...own, [id]: reply }))}
+      />
+      {over > 0 ? (
+        <p class="error" role="status">
+          {voice('input.tooLong', { over })}
+        </p>
+      ) : null}
       {refused === null ? null : (
         <p class="error" role="status">
           {voice('input.refused')}
@@ -107,14 +72,16 @@ export function NoteForm({ voice, draft, hasSaid, refused, onWrite, onLeave }: N
   );
 }
 
-function Fault({ fault, id, voice }: { fault: TextKey | null; id: string; voice: Voice }) {
-  return fault === null ? null : (
-    <span class="error" id={`${id}-fault`} role="alert">
-      {voice(fault)}
-    </span>
-  );
+function keptReplies(fields: readonly WireField[], kept: Readonly<Record<string, string>>): Replies {
+  return Object.fromEntries(fields.filter(({ id, isKept }) => isKept && Object.hasOwn(kept, id)).map(({ id }) => [id, kept[id] ?? '']));
 }
 
-function wrong(fault: TextKey | null, id: string) {
-  return fault === null ? {} : { 'aria-invalid': true, 'aria-describedby': `${id}-fault` };
+/** The address and the name have a place of their own in a note; every reply goes along by its field. */
+function toNote(fields: readonly WireField[], replies: Replies): NoteReplies {
+  const textOf = (field: WireField | undefined): string => (field === undefined ? '' : String(replies[field.id] ?? ''));
+  return {
+    mail: textOf(fields.find(({ kind }) => kind === 'email')),
+    name: textOf(fields.find(({ label }) => label === 'note.name')).slice(0, LIMITS.noteNameChars),
+    replies,
+  };
 }

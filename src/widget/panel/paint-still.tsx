@@ -1,23 +1,31 @@
 /** @jsxImportSource preact */
 import { render } from 'preact';
-import type { Decision } from '../../core/decide/decide';
-import type { ConversationFacts, VisitorEntry } from '../../core/wire/talk';
+import type { VisitorEntry } from '../../core/wire/talk';
+import type { Heard } from '../../core/words/hearer';
 import { addSheet } from '../frame';
 import type { Voice } from '../voice';
 import { PANEL_CSS } from './style';
 import { PorchWindow } from './window';
 
 export interface StillPicture {
-  readonly decision: Decision;
+  readonly heard: Heard;
   readonly voice: Voice;
-  readonly isOpen: boolean;
-  readonly conversation: ConversationFacts | null;
   readonly entries: readonly VisitorEntry[];
 }
 
 const dressed = new WeakSet<ShadowRoot>();
 const NOTHING = () => undefined;
-const NO_ACTS = { write: NOTHING, send: NOTHING, leaveNote: NOTHING, end: NOTHING, askAgain: NOTHING, close: NOTHING };
+const NO_ACTS = {
+  write: NOTHING,
+  send: NOTHING,
+  leaveNote: NOTHING,
+  end: NOTHING,
+  askAgain: NOTHING,
+  close: NOTHING,
+  accept: NOTHING,
+  decline: NOTHING,
+  wait: NOTHING,
+};
 
 /** The window of a tile: the same component, whose acts lead nowhere. */
 export function paintStill(root: ShadowRoot, place: HTMLElement, picture: StillPicture): void {
@@ -25,7 +33,8 @@ export function paintStill(root: ShadowRoot, place: HTMLElement, picture: StillP
     addSheet(root, PANEL_CSS);
     dressed.add(root);
   }
-  const { decision, voice, isOpen, conversation, entries } = picture;
+  const { heard, voice, entries } = picture;
+  const { conversation, isWindowOpen } = heard.circumstances;
   const talk = { conversation, entries, outbox: [], isConnected: true, refused: null };
-  render(<PorchWindow decision={decision} voice={voice} talk={talk} isOpen={isOpen} isModal={false} draft="" acts={NO_ACTS} />, place);
+  render(<PorchWindow heard={heard} voice={voice} talk={talk} isOpen={isWindowOpen} isModal={false} draft="" acts={NO_ACTS} />, place);
 }

@@ -38,12 +38,25 @@ export const PANEL_CSS = `
 .wide { inline-size: 100%; }
 .link { all: unset; box-sizing: border-box; cursor: pointer; color: var(--link); font-size: 13px; font-weight: 600; min-block-size: 28px; display: inline-flex; align-items: center; padding-inline: 4px; border-radius: 6px; align-self: center; }
 .link:hover { text-decoration: underline; }
+.invitation { position: absolute; inset-block-end: calc(var(--offset) + var(--size) + 12px + env(safe-area-inset-bottom, 0px)); inset-inline-end: calc(var(--offset) + env(safe-area-inset-right, 0px)); inline-size: min(320px, 100cqi - 32px); box-sizing: border-box; padding: 14px; display: flex; flex-direction: column; gap: 12px; border-radius: var(--radius); border: 1px solid var(--edge); background: var(--ground); color: var(--ink); box-shadow: 0 6px 22px rgb(20 24 22 / .2); pointer-events: auto; overflow-wrap: anywhere; }
+.root[data-corner$="left"] .invitation { inset-inline: calc(var(--offset) + env(safe-area-inset-left, 0px)) auto; }
+.root[data-corner^="upper"] .invitation { inset-block: calc(var(--offset) + var(--size) + 12px + env(safe-area-inset-top, 0px)) auto; }
+.invitation-words { margin: 0; }
+.quiet { min-block-size: 44px; padding: 10px 14px; border: 1px solid var(--edge); }
+.quiet:hover { background: var(--visitor); }
+.slow { flex: none; display: flex; flex-direction: column; gap: 6px; padding: 0 14px 12px; font-size: 13px; }
+.slow label, legend { font-size: 13px; font-weight: 600; }
+.group { all: unset; display: flex; flex-direction: column; gap: 2px; }
+.tick { display: flex; align-items: flex-start; gap: 8px; min-block-size: 32px; padding-block: 4px; }
+.tick input { inline-size: 20px; block-size: 20px; margin: 0; flex: none; accent-color: var(--link); }
+.tick label { font-weight: 400; font-size: inherit; }
+select.text { appearance: auto; cursor: pointer; }
 .note { flex: 1; overflow-y: auto; padding: 14px; display: flex; flex-direction: column; gap: 10px; }
 .note .text.tall { min-block-size: 84px; }
 .note-form { margin-block-end: -14px; }
 .note-form .last { position: sticky; inset-block-end: -14px; padding-block: 8px 14px; background: var(--ground); }
 .said { display: flex; flex-direction: column; gap: 8px; }
 .hidden { position: absolute; inline-size: 1px; block-size: 1px; overflow: hidden; clip-path: inset(50%); white-space: nowrap; }
-@media (prefers-reduced-motion: no-preference) { .root:not([data-still]) .window { animation: arrive 150ms ease-out; } }
+@media (prefers-reduced-motion: no-preference) { .root:not([data-still]) :is(.window, .invitation) { animation: arrive 150ms ease-out; } }
 @media (forced-colors: active) { .send, .card { border: 1px solid ButtonText; } }
 `;

@@ -1,3 +1,4 @@
+import type { Replies } from '../../core/model/form';
 import type { TeamState } from '../../core/model/moment';
 import type { ConversationFacts, SentAnswer, VisitorEntry, VisitorTalk } from '../../core/wire/talk';
 import type { PanelPort } from '../port';
@@ -16,9 +17,12 @@ export interface Outgoing {
   readonly standing: 'sending' | 'waiting';
 }
 
+/** What a note brings besides its words; an address alone turns a waiting question into a note (W13). */
 export interface NoteReplies {
   readonly mail: string;
   readonly name: string;
+  /** By field ([L10]). */
+  readonly replies?: Replies;
 }
 
 export interface TalkPicture {
@@ -79,6 +83,8 @@ export function talkWith(
     entries = mergeEntries(entries, talk.entries);
   };
 
+  const setToken = (token: string | null): void => port.memory.write({ ...port.memory.read(), token });
+
   const headers = (): Record<string, string> => {
     const { token } = port.memory.read();
     return token === null ? {} : { Authorization: `Bearer ${token}` };
@@ -128,14 +134,14 @@ export function talkWith(
     try {
       const response = await post(one.note === null ? 'messages' : 'notes', one.note === null ? said : { ...said, ...one.note });
       if (response.status === 401) {
-        port.memory.happen({ kind: 'token-refused' });
+        setToken(null);
         pendingToken = null;
         return 'later';
       }
       if (response.status === 429 || response.status >= 500) return 'later';
       if (!response.ok) return 'refused';
       const answer = (await response.json()) as SentAnswer;
-      if (newToken !== undefined) port.memory.happen({ kind: 'wrote', token: newToken });
+      if (newToken !== undefined) setToken(newToken);
       take(answer);
       restartStream(newToken !== undefined);
       port.setAsksAgain(false);
@@ -161,7 +167,7 @@ export function talkWith(
           signal: own.signal,
           headers: { ...headers(), 'Last-Event-ID': String(lastId) },
         });
-        if (response.status === 401) port.memory.happen({ kind: 'token-refused' });
+        if (response.status === 401) setToken(null);
         if (!response.ok || response.body === null) throw new Error(`The stream answered ${response.status}.`);
         tries = 0;
         setConnected(true);
@@ -204,7 +210,7 @@ export function talkWith(
   const begin = async (): Promise<void> => {
     if (port.memory.read().token === null) return;
     const response = await fetch(`${port.base}/conversation`, { credentials: 'omit', headers: headers() });
-    if (response.status === 401) port.memory.happen({ kind: 'token-refused' });
+    if (response.status === 401) setToken(null);
     if (!response.ok) return;
     const talk = (await response.json()) as VisitorTalk | { conversation: null };
     if (talk.conversation !== null) take(talk);

@@ -2,16 +2,20 @@
 import type { ComponentChildren, TargetedKeyboardEvent } from 'preact';
 import { useEffect, useRef } from 'preact/hooks';
 import type { Decision } from '../../core/decide/decide';
+import type { Replies } from '../../core/model/form';
 import { LIMITS } from '../../core/limits';
 import { LAMP_PATHS, type LampMark, lampOf } from '../../core/model/lamp';
 import type { VisitorEntry } from '../../core/wire/talk';
+import type { Heard } from '../../core/words/hearer';
 import type { TextKey } from '../../core/words/text-key';
 import type { Voice } from '../voice';
+import { InvitationCard } from './invitation-card';
 import { NoteForm } from './note-form';
+import { SlowReply } from './slow-reply';
 import type { NoteReplies, Outgoing, TalkPicture } from './talk';
 
 export interface WindowProps {
-  readonly decision: Decision;
+  readonly heard: Heard;
   readonly voice: Voice;
   readonly talk: TalkPicture;
   readonly isOpen: boolean;
@@ -19,21 +23,29 @@ export interface WindowProps {
   readonly isModal: boolean;
   /** Half-written text; it stays through every change of moment ([M5]). */
   readonly draft: string;
+  /** The offer of mail has been declined. */
+  readonly isPatient?: boolean;
   readonly acts: WindowActs;
 }
 
 export interface WindowActs {
   write(draft: string): void;
-  send(body: string): void;
+  send(body: string, replies?: Replies): void;
   leaveNote(body: string, replies: NoteReplies): void;
   end(): void;
   askAgain(): void;
   close(): void;
+  accept(): void;
+  decline(): void;
+  /** Slow reply: I will wait. */
+  wait(): void;
 }
 
 /** The window in every moment. It paints what was decided and decides nothing. */
 export function PorchWindow(props: WindowProps) {
-  const { decision, voice, acts, isOpen, isModal } = props;
+  const { heard, voice, acts, isOpen, isModal } = props;
+  const { decision } = heard;
+  if (decision.moment === 'invited') return <InvitationCard heard={heard} voice={voice} acts={acts} />;
   return (
     <section
       class="window"
@@ -65,7 +77,8 @@ function keepInside(event: TargetedKeyboardEvent<HTMLElement>): void {
 }
 
 function Body(props: WindowProps) {
-  const { decision, voice, talk, acts, draft } = props;
+  const { heard, voice, talk, acts, draft } = props;
+  const { decision, widget } = heard;
   if (decision.moment === 'nobody-home') {
     return (
       <div class="note">
@@ -79,6 +92,9 @@ function Body(props: WindowProps) {
           </div>
         )}
         <NoteForm
+          fields={widget.forms.note}
+          teams={teamsOf(heard)}
+          kept={heard.circumstances.memory.replies}
           voice={voice}
           draft={draft}
           hasSaid={talk.conversation !== null}
@@ -92,6 +108,9 @@ function Body(props: WindowProps) {
   return (
     <>
       <Log {...props} />
+      {decision.moment === 'slow-reply' && talk.conversation?.noteMail === null && !props.isPatient ? (
+        <SlowReply voice={voice} onLeave={acts.leaveNote} onWait={acts.wait} />
+      ) : null}
       <div class="foot">
         {talk.isConnected ? null : (
           <p class="error" role="status">
@@ -110,15 +129,25 @@ function Body(props: WindowProps) {
   );
 }
 
+/** Teams of the widget by their public names ([D6]: one that is gone is not offered). */
+function teamsOf({ site, widget }: Heard): [id: string, name: string][] {
+  return widget.teams.flatMap((id): [string, string][] => {
+    const team = site.facts.teams[id];
+    return team === undefined ? [] : [[id, team.name[site.design.locale] ?? Object.values(team.name)[0] ?? id]];
+  });
+}
+
 const STATUS: Partial<Record<Decision['moment'], TextKey>> = {
   waiting: 'waiting.status',
+  'slow-reply': 'waiting.status',
   talking: 'talking.status',
   goodbye: 'goodbye.status',
   'note-left': 'noteLeft.status',
 };
 
 function Head({ decision, voice, onClose }: { decision: Decision; voice: Voice; onClose: () => void }) {
-  const key = STATUS[decision.moment] ?? 'status';
+  const isUntil = decision.lines.some(({ key: one }) => one === 'status.until');
+  const key = isUntil ? 'status.until' : (STATUS[decision.moment] ?? 'status');
   return (
     <div class="head">
       <div class="head-words">
@@ -152,23 +181,31 @@ function Lamp({ mark }: { mark: LampMark }) {
 }
 
 function Log(props: WindowProps) {
-  const { decision, voice, talk } = props;
+  const { heard, voice, talk } = props;
+  const { decision } = heard;
   const box = useRef<HTMLDivElement>(null);
   const count = talk.entries.length + talk.outbox.length;
   useEffect(() => {
     if (box.current !== null) box.current.scrollTop = box.current.scrollHeight;
-  }, [count, decision.moment]);
+  }, [count, decision.moment, decision.lines.length]);
   const isAtDoor = decision.moment === 'at-the-door';
   return (
     <div class="log" ref={box} role="log" aria-live="polite" aria-label={voice('window.messages')} tabIndex={0}>
       {isAtDoor && talk.entries.length === 0 ? <Card say="greeting" voice={voice} /> : null}
       <Entries {...props} />
       {isAtDoor && talk.entries.length > 0 ? <Card say="greeting" voice={voice} /> : null}
-      {decision.moment === 'waiting' ? <Card say="waiting.first" voice={voice} /> : null}
+      {decision.lines
+        .filter(({ key }) => HOUSE.includes(key))
+        .map(({ key }) => (
+          <Card key={key} say={key as TextKey} voice={voice} />
+        ))}
       {decision.moment === 'note-left' ? <Card say="noteLeft.got" voice={voice} /> : null}
     </div>
   );
 }
+
+/** [M7] Lines of the house that stand in the log, from the conversation's own times. */
+const HOUSE: readonly string[] = ['waiting.first', 'waiting.comfort', 'waiting.closing', 'slowReply.offer', 'slowReply.done'];
 
 function Card({ say, voice }: { say: TextKey; voice: Voice }) {
   return (
@@ -226,7 +263,8 @@ function Waiting({ one, voice }: { one: Outgoing; voice: Voice }) {
   );
 }
 
-function Composer({ decision, voice, talk, draft, acts }: WindowProps) {
+function Composer({ heard, voice, talk, draft, acts }: WindowProps) {
+  const { decision } = heard;
   const field = useRef<HTMLTextAreaElement>(null);
   const over = draft.length - LIMITS.messageChars;
   const label: TextKey = decision.moment === 'at-the-door' || decision.moment === 'talking' ? 'input.label' : 'input.add';
@@ -259,7 +297,7 @@ function Composer({ decision, voice, talk, draft, acts }: WindowProps) {
           {voice('input.send')}
         </button>
       </div>
-      {decision.moment === 'talking' || decision.moment === 'waiting' ? (
+      {decision.moment === 'talking' || decision.moment === 'waiting' || decision.moment === 'slow-reply' ? (
         <button type="button" class="link" data-say="talking.end" onClick={acts.end}>
           {voice('talking.end')}
         </button>

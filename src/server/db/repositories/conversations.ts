@@ -1,4 +1,4 @@
-import { sql } from 'kysely';
+import { type ExpressionBuilder, sql } from 'kysely';
 import type { EpochMs } from '../../../core/model/units';
 import type { DeskConversation } from '../../../core/wire/desk';
 import type { ConversationFacts, VisitorEntry } from '../../../core/wire/talk';
@@ -83,6 +83,18 @@ export async function listEntries(db: Db, siteId: string, conversationId: string
   return rows.map(toEntry);
 }
 
+/** Conversations of all sites that run and have been quiet since before an instant; the house looks after each of them. */
+export async function listRunning(db: Db, quietSince: EpochMs): Promise<ConversationRow[]> {
+  return db
+    .selectFrom('conversation')
+    .selectAll()
+    .where('standing', 'in', ['asked', 'joined'])
+    .where('last_entry_ms', '<=', quietSince)
+    .orderBy('last_entry_ms')
+    .limit(500)
+    .execute();
+}
+
 /** Pages the visitor wrote from, by entry id; for the desk only. */
 export async function listEntryPages(db: Db, siteId: string, conversationId: string): Promise<Record<number, string>> {
   const rows = await db
@@ -105,6 +117,7 @@ export async function getFacts(db: Db, siteId: string, id: string): Promise<Conv
     )
     .selectAll('conversation')
     .select(['person.name as responder', 'visitor.mail as mail'])
+    .select((expression) => waitingSince(expression, siteId, id).as('waiting'))
     .where('conversation.site_id', '=', siteId)
     .where('conversation.id', '=', id)
     .executeTakeFirstOrThrow();
@@ -119,7 +132,30 @@ export async function getFacts(db: Db, siteId: string, id: string): Promise<Conv
     responderName: row.responder,
     noteMail: row.answers_json === null ? null : row.mail,
     isAnswered: row.answers_json !== null && row.joined_ms !== null,
+    lastMs: row.last_entry_ms,
+    waitingMs: row.waiting,
+    teamId: row.team_id,
   };
+}
+
+/** [M3] When the oldest message of the visitor was stored that no responder has written after; lines of the house answer nothing. */
+function waitingSince({ selectFrom }: ExpressionBuilder<Schema, 'conversation'>, siteId: string, id: string) {
+  const ofThis = () => selectFrom('entry').where('entry.site_id', '=', siteId).where('entry.conversation_id', '=', id);
+  return ofThis()
+    .where('entry.author', '=', 'visitor')
+    .where('entry.kind', 'in', ['message', 'note'])
+    .whereRef('entry.stored_ms', '>=', 'conversation.asked_ms')
+    .where(({ eb }) =>
+      eb(
+        'entry.seq',
+        '>',
+        ofThis()
+          .where('entry.author', '=', 'person')
+          .where('entry.kind', '=', 'message')
+          .select(({ fn }) => fn.coalesce(fn.max('entry.seq'), sql<number>`0`).as('answered')),
+      ),
+    )
+    .select(({ fn: { min } }) => min('entry.stored_ms').as('since'));
 }
 
 /** Everything that still wants somebody, however old: questions nobody has joined before all else, so that no bound cuts them off. */

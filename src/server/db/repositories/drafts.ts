@@ -1,3 +1,4 @@
+import { completed } from '../../../core/model/complete';
 import type { Design } from '../../../core/model/design';
 import type { Patch } from '../../../core/draft/patch';
 import type { EpochMs } from '../../../core/model/units';
@@ -21,7 +22,7 @@ export interface DraftChange {
 
 export async function findDraft(db: Db, siteId: string): Promise<Draft | null> {
   const row = await db.selectFrom('draft').select(['revision', 'design_json']).where('site_id', '=', siteId).executeTakeFirst();
-  return row === undefined ? null : { revision: row.revision, design: JSON.parse(row.design_json) as Design };
+  return row === undefined ? null : { revision: row.revision, design: completed(JSON.parse(row.design_json) as Design) };
 }
 
 export async function writeDraft(db: Db, siteId: string, draft: Draft, personId: string, at: EpochMs): Promise<void> {

@@ -1,3 +1,4 @@
+import { completed } from '../../../core/model/complete';
 import type { Design } from '../../../core/model/design';
 import type { EpochMs } from '../../../core/model/units';
 import type { Db } from '../open';
@@ -17,7 +18,7 @@ export async function findNewestVersion(db: Db, siteId: string): Promise<Version
     .orderBy('number', 'desc')
     .limit(1)
     .executeTakeFirst();
-  return row === undefined ? null : { number: row.number, design: JSON.parse(row.design_json) as Design, at: row.at_ms };
+  return row === undefined ? null : { number: row.number, design: completed(JSON.parse(row.design_json) as Design), at: row.at_ms };
 }
 
 export async function insertVersion(db: Db, siteId: string, version: Version, personId: string, remark: string): Promise<void> {

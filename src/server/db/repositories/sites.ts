@@ -38,6 +38,11 @@ export async function findSiteByKey(db: Db, key: string): Promise<Site | null> {
   return row === undefined ? null : toSite(row);
 }
 
+/** Throws where there is no such site. */
+export async function getSite(db: Db, siteId: string): Promise<Site> {
+  return toSite(await db.selectFrom('site').selectAll().where('id', '=', siteId).executeTakeFirstOrThrow());
+}
+
 export async function listSitesOf(db: Db, personId: string): Promise<(Site & { role: Role })[]> {
   const rows = await db
     .selectFrom('site')

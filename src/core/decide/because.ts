@@ -1,0 +1,67 @@
+import type { DueVerdict } from '../invitations/due';
+import type { TeamState } from '../model/moment';
+import type { Settled } from './decide';
+import type { Nothing } from './decide-with';
+import type { HoursNow } from './hours-now';
+import type { Reason, ReasonCode } from './reason';
+import type { Standing } from './stand';
+import type { Presence } from './state';
+import type { Chosen } from './widget';
+
+type Found = Settled & { readonly standing: Standing; readonly due: DueVerdict };
+
+/** [D2] What decided: at most one reason of each kind, from what the engine settled. Never ships in the widget. */
+export function becauseOf(found: Nothing | Found): Reason[] {
+  if (!('site' in found)) return reasonsOfNothing(found);
+  const { site, page, widget, by, presence, standing, due } = found;
+  const facts: Reason['facts'] = by === 'first' ? { widget: widget.key, path: page.address?.path ?? '' } : { widget: widget.key };
+  return [
+    { about: 'widget', code: CHOICES[by], facts },
+    ...presenceReasons(presence, widget.teams[0] ?? ''),
+    { about: 'moment', code: standing.code, facts: { state: presence.state } },
+    ...invitationReasons(due),
+    { about: 'locale', code: 'spoken-in', facts: { locale: site.design.locale } },
+  ];
+}
+
+const CHOICES: Readonly<Record<Chosen['by'], ReasonCode>> = {
+  running: 'keeps-its-widget',
+  'left-out': 'left-out',
+  forced: 'forced',
+  'no-address': 'not-a-web-address',
+  none: 'no-widget-here',
+  first: 'first-that-takes-the-page',
+};
+
+function reasonsOfNothing({ by, path, presence, until }: Nothing): Reason[] {
+  if (by === 'paused') return [{ about: 'pause', code: 'site-paused', facts: {} }];
+  if (by === 'put-away') return [{ about: 'widget', code: 'put-away', facts: until === null ? {} : { until } }];
+  if (by === 'out-of-sight') return presence === null ? [] : presenceReasons(presence, '').slice(-1);
+  return [{ about: 'widget', code: CHOICES[by], facts: by === 'none' ? { path } : {} }];
+}
+
+const STATES: Readonly<Record<TeamState, ReasonCode>> = {
+  in: 'somebody-in',
+  nearby: 'somebody-nearby',
+  busy: 'all-busy',
+  nobody: 'nobody-in',
+};
+
+function presenceReasons({ state, isKnown, hours }: Presence, team: string): Reason[] {
+  const byHours = hours === null ? [] : [hoursReason(hours)];
+  if (state === 'closed') return byHours;
+  return [...byHours, { about: 'presence', code: isKnown ? STATES[state] : 'not-heard-lately', facts: { state, team } }];
+}
+
+function hoursReason({ isOpen, closedBy, changesAt, opensAt }: HoursNow): Reason {
+  const until = isOpen ? changesAt : (opensAt ?? Infinity);
+  const facts = { ...(closedBy === null ? {} : { closedBy }), ...(until === Infinity ? {} : { until }) };
+  return { about: 'hours', code: isOpen ? 'open-by-hours' : 'closed-by-hours', facts };
+}
+
+function invitationReasons({ due, withdraw }: DueVerdict): Reason[] {
+  const id = due ?? withdraw;
+  return id === null
+    ? []
+    : [{ about: 'invitation', code: due === null ? 'invitation-withdrawn' : 'invitation-due', facts: { invitation: id } }];
+}

@@ -1,0 +1,96 @@
+import type { DueVerdict } from '../invitations/due';
+import type { Circumstances } from '../model/circumstances';
+import type { EpochMs } from '../model/units';
+import type { PublishedSite } from '../wire/published-site';
+import { closedLines } from '../words/closed-lines';
+import type { Decision, Settled } from './decide';
+import { pageFactsOf } from './page-facts';
+import type { Reason } from './reason';
+import type { Standing } from './stand';
+import { FRESH_MS, type Presence, stateOf } from './state';
+import { type Chosen, chooseWidget, isRunning } from './widget';
+
+/** What of a decision nothing came of: why there is no widget, and until when. */
+export interface Nothing {
+  readonly by: Chosen['by'] | 'paused' | 'put-away' | 'out-of-sight';
+  readonly path: string;
+  readonly presence: Presence | null;
+  readonly until: EpochMs | null;
+}
+
+/**
+ * The parts of the engine that a page may not have yet: the window brings `stand`, the watch over the page brings `due`,
+ * and only the application wants to know the reasons. Without them the decision is that of a closed window without
+ * invitations.
+ */
+export interface Parts {
+  readonly stand?: (settled: Settled) => Standing;
+  readonly due?: (settled: Settled) => DueVerdict;
+  readonly because?: (found: Nothing | (Settled & { readonly standing: Standing; readonly due: DueVerdict })) => Reason[];
+}
+
+/** `decide` with the parts that are there. Every part decides only what is its own: together they are the whole engine. */
+export function decideWith(site: PublishedSite, circumstances: Circumstances, parts: Parts): Decision {
+  const page = pageFactsOf(circumstances.page);
+  const { now, isWindowOpen, forcedWidget, memory, invited } = circumstances;
+  const nothing = (by: Nothing['by'], presence: Presence | null, until: EpochMs | null): Decision => ({
+    ...NOTHING,
+    withdraw: invited?.id ?? null,
+    wantsFresh: presence?.wantsFresh ?? false,
+    askAgainAt: until,
+    because: parts.because?.({ by, path: page.address?.path ?? '', presence, until }) ?? [],
+  });
+  const goesOn = isRunning(circumstances);
+  if (site.pointer.paused && !goesOn) return nothing('paused', null, null);
+  const { widget, by } = chooseWidget(site, circumstances, page);
+  if (widget === null) return nothing(by, null, null);
+  const presence = stateOf(site, widget, circumstances);
+  const deed = widget.deeds[presence.state];
+  const isAway = !isWindowOpen && !goesOn;
+  if (isAway && memory.putAwayUntil !== null && now < memory.putAwayUntil) return nothing('put-away', null, memory.putAwayUntil);
+  if (isAway && deed === 'out-of-sight') return nothing('out-of-sight', presence, orNull(presence.next));
+
+  const isCountOnly = goesOn && forcedWidget !== widget.key && !page.accepts(widget);
+  const settled: Settled = { site, circumstances, page, widget, by, presence, deed, isCountOnly };
+  const standing = parts.stand?.(settled) ?? { moment: 'passing-by', code: 'window-closed', lines: closedLines(settled), next: Infinity };
+  const due = parts.due?.(settled) ?? NO_INVITATION;
+  const freshUntil = (circumstances.heardAt ?? -Infinity) + FRESH_MS;
+  const isFresh = now < freshUntil;
+  return {
+    widget: widget.key,
+    state: presence.state,
+    isStateKnown: presence.isKnown,
+    closedBy: presence.hours?.closedBy ?? null,
+    moment: standing.moment,
+    isCountOnly,
+    lines: standing.lines,
+    show: isFresh ? due.due : null,
+    withdraw: due.withdraw,
+    wantsFresh: presence.wantsFresh || (due.due !== null && !isFresh),
+    askAgainAt: orNull(Math.min(presence.next, standing.next, due.next, due.due !== null && isFresh ? freshUntil : Infinity)),
+    askAgainOn: due.on,
+    because: parts.because?.({ ...settled, standing, due }) ?? [],
+  };
+}
+
+function orNull(instant: EpochMs): EpochMs | null {
+  return instant === Infinity ? null : instant;
+}
+
+const NO_INVITATION: DueVerdict = { due: null, withdraw: null, next: Infinity, on: [] };
+
+const NOTHING: Decision = {
+  widget: null,
+  state: 'nobody',
+  isStateKnown: false,
+  closedBy: null,
+  moment: 'passing-by',
+  isCountOnly: false,
+  lines: [],
+  show: null,
+  withdraw: null,
+  wantsFresh: false,
+  askAgainAt: null,
+  askAgainOn: [],
+  because: [],
+};

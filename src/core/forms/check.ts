@@ -1,0 +1,119 @@
+import { parseDay } from '../hours/days';
+import { LIMITS } from '../limits';
+import type { Replies } from '../model/form';
+import type { WireField } from '../wire/form-file';
+import { isMailShaped } from './mail';
+
+/** What is wrong with a reply: a text of the catalogue, said at its field. */
+export interface ReplyFault {
+  readonly say: FormText;
+  /** Of a bound: signs, a number, or days since 1970. */
+  readonly bound?: number;
+}
+export type FormText =
+  | 'note.noText'
+  | 'note.noEmail'
+  | 'note.badEmail'
+  | 'form.missing'
+  | 'form.consent'
+  | 'form.tooShort'
+  | 'form.tooLong'
+  | 'form.notPhone'
+  | 'form.notNumber'
+  | 'form.tooSmall'
+  | 'form.tooLarge'
+  | 'form.notDate'
+  | 'form.tooEarly'
+  | 'form.tooLate'
+  | 'form.notOffered'
+  | 'form.tooFew'
+  | 'form.tooMany';
+
+export interface Checked {
+  /** Only of fields that are shown, in one spelling: trimmed, without what was left empty. */
+  readonly replies: Replies;
+  readonly faults: Readonly<Record<string, ReplyFault>>;
+}
+
+/**
+ * Holds replies against a form (engine.md §6): the same in the widget and on the server, with the same messages. What
+ * belongs to no field, or to one that is not shown, is left out. `teams` are the ids a *team choice* may name.
+ */
+export function checkReplies(fields: readonly WireField[], given: Replies, teams: readonly string[]): Checked {
+  const replies: Record<string, string | readonly string[]> = {};
+  const faults: Record<string, ReplyFault> = {};
+  for (const field of fields) {
+    if (!isShown(field, replies)) continue;
+    const reply = tidied(field, Object.hasOwn(given, field.id) ? given[field.id] : undefined);
+    const fault = faultOf(field, reply, teams);
+    if (fault !== null) faults[field.id] = fault;
+    else if (reply.length > 0) replies[field.id] = reply;
+  }
+  return { replies, faults };
+}
+
+/** Whether a field is shown, by the replies to those before it. */
+export function isShown({ shownIf }: WireField, replies: Replies): boolean {
+  if (shownIf === undefined) return true;
+  const [id, is] = shownIf;
+  const reply = Object.hasOwn(replies, id) ? replies[id] : undefined;
+  return typeof reply === 'string' ? reply === is : reply !== undefined && reply.includes(is);
+}
+
+function tidied({ kind }: WireField, given: unknown): string | readonly string[] {
+  if (kind === 'choices') return Array.isArray(given) ? [...new Set(given.filter((one): one is string => typeof one === 'string'))] : [];
+  const text = typeof given === 'string' ? given.trim() : '';
+  return kind === 'yes-no' || kind === 'consent' ? (text === 'yes' || (text === 'no' && kind === 'yes-no') ? text : '') : text;
+}
+
+function faultOf(field: WireField, reply: string | readonly string[], teams: readonly string[]): ReplyFault | null {
+  if (reply.length === 0) return field.isRequired ? { say: MISSING[field.kind] ?? 'form.missing' } : null;
+  if (typeof reply !== 'string') return choicesFault(field, reply);
+  if (reply.length > LIMITS.messageChars) return { say: 'form.tooLong', bound: LIMITS.messageChars };
+  switch (field.kind) {
+    case 'email':
+      return isMailShaped(reply) ? null : { say: 'note.badEmail' };
+    case 'phone':
+      return isPhoneShaped(reply) ? null : { say: 'form.notPhone' };
+    case 'number':
+      return NUMBER.test(reply)
+        ? boundFault(field, Number(reply.replace(',', '.')), 'form.tooSmall', 'form.tooLarge')
+        : { say: 'form.notNumber' };
+    case 'date': {
+      const day = parseDay(reply);
+      return day === null ? { say: 'form.notDate' } : boundFault(field, day, 'form.tooEarly', 'form.tooLate');
+    }
+    case 'choice':
+      return isOffered(field, reply) ? null : { say: 'form.notOffered' };
+    case 'team':
+      return teams.includes(reply) ? null : { say: 'form.notOffered' };
+    case 'yes-no':
+    case 'consent':
+      return null;
+    default:
+      return boundFault(field, reply.length, 'form.tooShort', 'form.tooLong');
+  }
+}
+
+const MISSING: Partial<Record<WireField['kind'], FormText>> = { long: 'note.noText', email: 'note.noEmail', consent: 'form.consent' };
+const NUMBER = /^-?\d{1,15}([.,]\d{1,10})?$/;
+
+/** Seven to twenty digits, with the signs people put between them. */
+function isPhoneShaped(text: string): boolean {
+  const digits = text.replace(/[^0-9]/g, '').length;
+  return /^\+?[0-9 ()./-]+$/.test(text) && digits >= 7 && digits <= 20;
+}
+
+function isOffered({ options = [] }: WireField, value: string): boolean {
+  return options.some(([offered]) => offered === value);
+}
+
+function choicesFault(field: WireField, reply: readonly string[]): ReplyFault | null {
+  if (!reply.every((one) => isOffered(field, one))) return { say: 'form.notOffered' };
+  return boundFault(field, reply.length, 'form.tooFew', 'form.tooMany');
+}
+
+function boundFault({ least, most }: WireField, size: number, small: FormText, large: FormText): ReplyFault | null {
+  if (least !== undefined && size < least) return { say: small, bound: least };
+  return most !== undefined && size > most ? { say: large, bound: most } : null;
+}

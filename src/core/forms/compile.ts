@@ -1,0 +1,27 @@
+import type { Field } from '../model/form';
+import type { Locale } from '../model/units';
+import type { WireField } from '../wire/form-file';
+
+/** A field as it is published in one locale; `say` resolves the owner's words ([T2]). */
+export function toWireField(field: Field, say: (texts: Readonly<Record<Locale, string>>) => string): WireField {
+  const { id, kind, label, own, isRequired, least, most, options, asButtons, shownIf, isKept, link, attribute } = field;
+  return {
+    id,
+    kind,
+    isRequired,
+    ...(label === null ? {} : { label }),
+    ...(own === null ? {} : { words: say(own.label), ...given('help', say(own.help)) }),
+    ...(least === null ? {} : { least }),
+    ...(most === null ? {} : { most }),
+    ...(options.length === 0 ? {} : { options: options.map((one) => [one.value, say(one.label)] as const) }),
+    ...(asButtons ? { asButtons } : {}),
+    ...(shownIf === null ? {} : { shownIf: [shownIf.field, shownIf.is] as const }),
+    ...(isKept ? { isKept } : {}),
+    ...(link === null ? {} : { link }),
+    ...(attribute === null ? {} : { attribute }),
+  };
+}
+
+function given(name: 'help', text: string): { help?: string } {
+  return text === '' ? {} : { [name]: text };
+}

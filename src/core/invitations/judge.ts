@@ -1,0 +1,161 @@
+import { type Clock, elapsedAt, reachesAt } from '../decide/clock';
+import { weekdayOf } from '../hours/days';
+import { localDayOf } from '../hours/hours';
+import { type Span, type Zone, spanOfWall } from '../hours/zone';
+import { visitClock } from '../decide/memory';
+import type { Circumstances } from '../model/circumstances';
+import type { WidgetState } from '../model/moment';
+import { DAY_MS, type EpochMs, MINUTE_MS, SECOND_MS } from '../model/units';
+import type { WireCondition, WireGroup, WireItem } from '../wire/design-file';
+import { type Known, isKnown } from './known';
+
+/** What may change a decision besides time. `visibility route live memory call` are always heard, and stand in no list. */
+export const SIGNALS = ['scroll', 'leave', 'activity', 'click', 'seen', 'focus', 'form'] as const;
+export type Signal = (typeof SIGNALS)[number];
+
+/** Signals as bits, in the order of SIGNALS. */
+export type SignalBits = number;
+export const FOCUS: SignalBits = 32;
+
+/**
+ * How a condition stands: whether it holds, when time alone may change that (Infinity: never), and which signals may.
+ * Without either it stays as it is for this page view.
+ */
+export interface Judgement {
+  readonly is: boolean;
+  readonly next: EpochMs;
+  readonly on: SignalBits;
+}
+
+/** All that conditions are held against. */
+export interface Asked extends Known {
+  readonly state: WidgetState;
+  /** When time alone may change the state. */
+  readonly stateNext: EpochMs;
+  /** The site's. */
+  readonly zone: Zone;
+  /** Judge states only: everything else counts as holding ([I8]). */
+  readonly statesOnly: boolean;
+}
+
+/**
+ * [I1] A condition, or a group of them: *all of* or *any of*. A group that one member alone keeps as it is asks for
+ * nothing: neither an instant nor a signal.
+ */
+export function judge(item: WireItem, asked: Asked): Judgement {
+  const judgement = item[0] === 'all' || item[0] === 'any' ? judgeGroup(item, asked) : judgeOne(item as WireCondition, asked);
+  return item[1] && judgement !== ASSUMED && judgement !== UNKNOWN ? { ...judgement, is: !judgement.is } : judgement;
+}
+
+function judgeGroup(group: WireGroup, asked: Asked): Judgement {
+  const decisive = group[0] === 'any'; // the verdict that one member alone brings about
+  let isDecided = false;
+  let decidedNext = 0;
+  let othersNext = Infinity;
+  let on = 0;
+  for (let at = 2; at < group.length; at++) {
+    const one = judge(group[at] as WireItem, asked);
+    on |= one.on;
+    if (one.is !== decisive) othersNext = Math.min(othersNext, one.next);
+    else if (one.next === Infinity && one.on === 0) return still(decisive);
+    else {
+      isDecided = true;
+      decidedNext = Math.max(decidedNext, one.next);
+    }
+  }
+  return { is: isDecided === decisive, next: isDecided ? decidedNext : othersNext, on };
+}
+
+function still(is: boolean): Judgement {
+  return is ? HOLDS : FAILS;
+}
+const HOLDS: Judgement = { is: true, next: Infinity, on: 0 };
+const FAILS: Judgement = { is: false, next: Infinity, on: 0 };
+/** Neither of these is turned round by a negation. */
+const ASSUMED: Judgement = { is: true, next: Infinity, on: 0 };
+const UNKNOWN: Judgement = { is: false, next: Infinity, on: 0 };
+
+/** [I2] How one condition stands, before its negation. An unknown kind never holds ([D4]). */
+function judgeOne(condition: WireCondition, asked: Asked): Judgement {
+  const known = isKnown(condition, asked);
+  if (known !== null) return still(known);
+  const { visitor, memory, page, now } = asked.circumstances;
+  const visit = memory.visit;
+  switch (condition[0]) {
+    case 'pages-seen':
+      return still(visit !== null && visit.pages >= condition[2]);
+    case 'visit':
+      return still(visitor.visit === condition[2]);
+    case 'visit-number':
+      return still(visit !== null && visit.number >= condition[2]);
+    case 'visits-in-days':
+      return still(visit !== null && startsSince(asked.circumstances, visit.startedAt - condition[3] * DAY_MS) >= condition[2]);
+    case 'days-since-visit':
+      return still(visit !== null && visit.startedAt - (memory.before[0] ?? visit.startedAt) >= condition[2] * DAY_MS);
+    case 'state':
+      return { is: condition.includes(asked.state, 2), next: asked.stateNext, on: 0 };
+    case 'week-time':
+    case 'dates':
+      return within(spansNear(condition, asked.zone, now), now);
+  }
+  if (asked.statesOnly) return ASSUMED;
+  switch (condition[0]) {
+    case 'on-page':
+      return reached(page.clock, condition[2], now, 0);
+    case 'idle':
+      return reached(page.idle, condition[2], now, 4);
+    case 'in-visit':
+      return visit === null ? FAILS : reached(visitClock(visit), condition[2], now, 0);
+    case 'scrolled':
+      return page.scrolled >= condition[2] ? HOLDS : awaited(false, 1);
+    case 'seen':
+      return page.seen.includes(condition[2]) ? HOLDS : awaited(false, 16);
+    case 'clicked':
+      return awaited(page.pulse?.kind === 'clicked' && page.pulse.selector === condition[2], 8);
+    case 'leaving':
+      return awaited(page.pulse?.kind === 'leaving', 2);
+    case 'form-left':
+      return awaited(page.pulse?.kind === 'form-left', 64);
+    default:
+      return UNKNOWN;
+  }
+}
+
+function awaited(is: boolean, on: SignalBits): Judgement {
+  return { is, next: Infinity, on };
+}
+
+/** A clock that reaches some seconds by itself, unless it stands ([A5]). */
+function reached(clock: Clock, seconds: number, now: EpochMs, on: SignalBits): Judgement {
+  const is = elapsedAt(clock, now) >= seconds * SECOND_MS;
+  return { is, next: is ? Infinity : (reachesAt(clock, seconds * SECOND_MS) ?? Infinity), on };
+}
+
+/** How many visits began at an instant or later, this one with them. */
+function startsSince({ memory }: Circumstances, from: EpochMs): number {
+  return memory.before.filter((start) => start >= from).length + 1;
+}
+
+/**
+ * The spans of a window that matter now: of a week's days, or whole days ([I2]). A window that passes midnight belongs
+ * to the day it began; what its wall clock does is [H4]'s.
+ */
+function spansNear(condition: Extract<WireCondition, readonly ['week-time' | 'dates', ...unknown[]]>, zone: Zone, now: EpochMs): Span[] {
+  const spanOf = (day: number, from: number, to: number): Span[] => {
+    const span = spanOfWall(zone, day * DAY_MS + from * MINUTE_MS, day * DAY_MS + to * MINUTE_MS);
+    return span === null ? [] : [span];
+  };
+  if (condition[0] === 'dates') return spanOf(condition[2], 0, (condition[3] - condition[2] + 1) * 1440);
+  const [, , days, from, to] = condition;
+  const today = localDayOf(zone, now);
+  return [-2, -1, 0, 1, 2, 3, 4, 5, 6, 7, 8]
+    .map((ahead) => today + ahead)
+    .filter((day) => days & (1 << weekdayOf(day)))
+    .flatMap((day) => spanOf(day, from, to));
+}
+
+function within(spans: readonly Span[], now: EpochMs): Judgement {
+  const ends = Math.max(...spans.filter(({ from, until }) => from <= now && now < until).map(({ until }) => until));
+  const begins = Math.min(...spans.filter(({ from }) => from > now).map(({ from }) => from));
+  return ends > now ? { is: true, next: ends, on: 0 } : { is: false, next: begins, on: 0 };
+}

@@ -1,0 +1,51 @@
+import type { Circumstances } from '../model/circumstances';
+import type { Address } from '../pages/address';
+import type { WireCondition } from '../wire/design-file';
+
+export type RulesCondition = Extract<WireCondition, readonly ['page' | 'referrer', ...unknown[]]>;
+
+/** What is known of a visitor on any page, whatever is remembered. */
+export interface Known {
+  readonly circumstances: Circumstances;
+  readonly address: Address | null;
+  /** Whether one of the condition's rules takes the page, or the page before it; kept for a page view. */
+  readonly takes: (condition: RulesCondition) => boolean;
+}
+
+/**
+ * [I2], [P15] Whether a condition holds that stays as it is for a page view, before its negation; null for every other
+ * kind. Audiences ask nothing else.
+ */
+export function isKnown(condition: WireCondition, { circumstances: { visitor }, address, takes }: Known): boolean | null {
+  switch (condition[0]) {
+    case 'page':
+    case 'referrer':
+      return takes(condition);
+    case 'campaign':
+      return visitor.campaign === condition[2];
+    case 'language':
+      return condition.slice(2).some((language) => speaks(visitor.languages[0], String(language)));
+    case 'device':
+      return condition.includes(visitor.device, 2);
+    case 'country':
+      return visitor.country !== null && condition.includes(visitor.country, 2);
+    case 'attribute':
+      return isGiven(Object.entries(visitor.attributes), condition);
+    case 'parameter':
+      return isGiven(address === null ? [] : address.query, condition);
+    default:
+      return null;
+  }
+}
+
+/** Without a value it is enough that the name is given, also if empty. */
+function isGiven(
+  pairs: readonly (readonly [string, string])[],
+  [, , name, value]: Extract<WireCondition, readonly ['attribute' | 'parameter', ...unknown[]]>,
+): boolean {
+  return pairs.some(([one, given]) => one === name && (value === null || value === given));
+}
+
+function speaks(tag = '', language: string): boolean {
+  return `${tag}-`.toLowerCase().startsWith(`${language}-`.toLowerCase());
+}

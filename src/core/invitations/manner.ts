@@ -1,0 +1,17 @@
+import type { Circumstances } from '../model/circumstances';
+import type { Manner } from '../model/invitation';
+import type { WireInvitation, WireItem } from '../wire/design-file';
+
+/** [I10] What an invitation does here: on phones *open* speaks instead, unless the owner says otherwise. */
+export function mannerHere([, manner, opensOnPhones]: WireInvitation, { visitor }: Pick<Circumstances, 'visitor'>): Manner {
+  return manner === 'open' && visitor.device === 'phone' && !opensOnPhones ? 'speak' : manner;
+}
+
+/** Selectors that the conditions of invitations listen for. */
+export function selectorsOf(invitations: readonly WireInvitation[], kind: 'seen' | 'clicked'): string[] {
+  const inside = (item: WireItem): string[] => {
+    if (item[0] === 'all' || item[0] === 'any') return (item.slice(2) as WireItem[]).flatMap(inside);
+    return item[0] === kind ? [String(item[2])] : [];
+  };
+  return invitations.flatMap(([, , , , , , when]) => inside(when));
+}

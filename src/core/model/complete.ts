@@ -1,0 +1,32 @@
+import { plainField, defaultLimits } from './defaults';
+import type { Design, Widget } from './design';
+import type { Field } from './form';
+
+/**
+ * A design as this program knows it, from one that an earlier program wrote: what did not exist then gets the value that
+ * changes nothing for visitors. What is complete comes back as it is.
+ */
+export function completed(design: Design): Design {
+  const known: Partial<Design> = design;
+  return { ...design, limits: known.limits ?? defaultLimits(), widgets: design.widgets.map(completedWidget) };
+}
+
+function completedWidget(widget: Widget): Widget {
+  const known: Partial<Widget> = widget;
+  const forms: Partial<Widget['forms']> = widget.forms;
+  return {
+    ...widget,
+    audience: known.audience ?? [],
+    cases: known.cases ?? [],
+    timings: { ...widget.timings, slowReplyTalkingAfter: (widget.timings as Partial<Widget['timings']>).slowReplyTalkingAfter ?? null },
+    forms: {
+      before: widget.forms.before.map(completedField),
+      note: widget.forms.note.map(completedField),
+      after: (forms.after ?? []).map(completedField),
+    },
+  };
+}
+
+function completedField(field: Field): Field {
+  return { ...plainField(field.id, field.kind, field.label ?? 'note.text'), ...field };
+}

@@ -1,0 +1,24 @@
+import { hoursOf } from '../../core/decide/hours-now';
+import { bestOf } from '../../core/decide/state';
+import { isOpenAt } from '../../core/hours/hours';
+import type { Widget } from '../../core/model/design';
+import type { TeamState, WidgetState } from '../../core/model/moment';
+import type { EpochMs } from '../../core/model/units';
+import { listOverrides } from '../db/repositories/calendars';
+import type { Db, Tx } from '../db/open';
+import { makeFacts } from './facts';
+
+/** [S3], [S8] State of a widget as the server sees it now: closed by its hours, else the best of its teams. */
+export async function widgetStateAt(
+  db: Db | Tx,
+  siteId: string,
+  { widget, states }: { readonly widget: Widget | undefined; readonly states: Readonly<Record<string, TeamState>> },
+  at: EpochMs,
+): Promise<WidgetState> {
+  const best = bestOf((widget?.teams ?? []).map((id) => states[id] ?? 'nobody'));
+  const calendar = widget?.calendarId ?? null;
+  if (calendar === null) return best;
+  const [facts, overrides] = await Promise.all([makeFacts(db, siteId, 0, at), listOverrides(db, siteId, at)]);
+  const hours = hoursOf({ facts, pointer: { overrides } }, calendar);
+  return hours === null || isOpenAt(hours, at) ? best : 'closed';
+}

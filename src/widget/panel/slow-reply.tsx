@@ -1,0 +1,56 @@
+/** @jsxImportSource preact */
+import { useState } from 'preact/hooks';
+import { isMailShaped } from '../../core/forms/mail';
+import { LIMITS } from '../../core/limits';
+import type { TextKey } from '../../core/words/text-key';
+import type { Voice } from '../voice';
+
+interface SlowReplyProps {
+  readonly voice: Voice;
+  readonly onLeave: (body: string, replies: { readonly mail: string; readonly name: string }) => void;
+  readonly onWait: () => void;
+}
+
+/** Nobody has answered for a while: an answer by mail instead (W13), or waiting on. */
+export function SlowReply({ voice, onLeave, onWait }: SlowReplyProps) {
+  const [mail, setMail] = useState('');
+  const [fault, setFault] = useState<TextKey | null>(null);
+  const leave = (event: Event): void => {
+    event.preventDefault();
+    const found = mail.trim() === '' ? 'note.noEmail' : isMailShaped(mail.trim()) ? null : 'note.badEmail';
+    setFault(found);
+    if (found === null) onLeave('', { mail: mail.trim(), name: '' });
+  };
+  return (
+    <form class="slow" noValidate onSubmit={leave}>
+      <label for="slow-mail" data-say="note.email">
+        {voice('note.email')}
+      </label>
+      <input
+        id="slow-mail"
+        class="text"
+        type="email"
+        autocomplete="email"
+        dir="ltr"
+        maxLength={LIMITS.mailChars}
+        value={mail}
+        aria-invalid={fault !== null}
+        aria-describedby={fault === null ? undefined : 'slow-fault'}
+        onInput={(event) => setMail(event.currentTarget.value)}
+      />
+      {fault === null ? null : (
+        <span class="error" id="slow-fault" role="alert">
+          {voice(fault)}
+        </span>
+      )}
+      <div class="row">
+        <button type="submit" class="button send" data-say="slowReply.yes">
+          {voice('slowReply.yes')}
+        </button>
+        <button type="button" class="button quiet" data-say="slowReply.no" onClick={onWait}>
+          {voice('slowReply.no')}
+        </button>
+      </div>
+    </form>
+  );
+}

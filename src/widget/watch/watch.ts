@@ -1,0 +1,165 @@
+import { type Decision } from '../../core/decide/decide';
+import { EMPTY_MEMORY } from '../../core/decide/memory';
+import { readMemory } from '../../core/decide/read-memory';
+import { type Happening, isNoByClosing, pruned, remember, visitOf } from '../../core/decide/remember';
+import { dueOf } from '../../core/invitations/due';
+import { mannerHere, selectorsOf } from '../../core/invitations/manner';
+import type { Circumstances } from '../../core/model/circumstances';
+import type { WireInvitation } from '../../core/wire/design-file';
+import type { PublishedSite } from '../../core/wire/published-site';
+import type { Watch, WatchPort } from '../port';
+import { claimed } from './claim';
+import { viewOf } from './page-view';
+import { sensorsFor } from './sensors';
+
+/** [I4] A pulse lasts until the ask it caused is answered, at most so long. */
+const PULSE_MS = 2000;
+const DAYS_OF_REST = 30;
+
+/**
+ * Watches over the page where there is something to invite to, or visits may be remembered: clocks, listeners, memory,
+ * and what becomes of an invitation. It decides nothing: the engine's own part for that is `due`.
+ */
+export function startWatch(port: WatchPort): Watch {
+  const { keep, now, look } = port;
+  const hasLocks = 'locks' in navigator;
+  let invited: Circumstances['invited'] = null;
+  let openedByItself: number | null = null;
+  let busy: Promise<unknown> = Promise.resolve();
+
+  const memory = () => readMemory(JSON.stringify(keep.read()), now());
+  const happen = (happening: Happening): void => keep.write(remember(memory(), happening, keep.level()));
+  const view = viewOf(memory, happen, now);
+
+  const sensors = sensorsFor({
+    scrolled: (percent) => {
+      if (percent <= view.read().scrolled) return;
+      view.put({ scrolled: percent });
+      look();
+    },
+    active: () => {
+      if (view.wasActive()) look();
+    },
+    seen: (selector) => {
+      view.put({ seen: [...view.read().seen, selector] });
+      look();
+    },
+    focus: look,
+    pulse: (pulse) => {
+      view.put({ pulse });
+      look();
+      void Promise.race([busy, pause(PULSE_MS)]).then(() => view.put({ pulse: null }));
+    },
+  });
+
+  /** It goes from the screen, for whatever cause. */
+  const left = (): void => {
+    if (invited === null && openedByItself === null) return;
+    invited = null;
+    openedByItself = null;
+    view.put({ leftAt: now() });
+    happen({ kind: 'invitation-left', at: now() });
+  };
+
+  const decline = (): void => {
+    view.put({ hasDeclined: true });
+    happen({ kind: 'declined', at: now(), restDays: port.site().design.limits?.[4] ?? DAYS_OF_REST });
+    left();
+    look();
+  };
+
+  /** [I12] One tab shows it: what was kept is read again, and decided again, before it is painted. */
+  const prepare = async (id: string): Promise<void> => {
+    await port.fetchPanel();
+    const at = now();
+    if (!hasLocks) happen({ kind: 'invitation-shown', id, at });
+    await claimed(
+      port.lockName,
+      () => show(id, at),
+      () => memory().counts[id]?.[2] === at || keep.level() !== 'kept',
+    );
+  };
+
+  const show = (id: string, at: number): void => {
+    const here = port.circumstances();
+    const decision = port.decide(here);
+    const invitation = invitationOf(port.site(), decision, id);
+    if (invitation === undefined || (hasLocks && decision.show !== id)) return;
+    view.put({ shown: [...view.read().shown, id] });
+    if (hasLocks) happen({ kind: 'invitation-shown', id, at });
+    const manner = mannerHere(invitation, here);
+    port.tell('invited', { invitation: id, manner });
+    if (manner === 'open') openedByItself = at;
+    else invited = { id, at };
+    if (manner === 'stir') {
+      port.stir();
+      left();
+    }
+    if (manner === 'open') port.open();
+    else look();
+  };
+
+  return {
+    due: dueOf,
+    enrich: (base) => {
+      if (view.hasMoved()) left();
+      const kept = keep.level() === 'none' ? { ...EMPTY_MEMORY, ...memory() } : memory();
+      const { referrer, campaign } = view.origin();
+      return {
+        ...base,
+        page: { ...view.read(), isTyping: isTyping() },
+        visitor: { ...base.visitor, visit: visitOf(kept), referrer, campaign },
+        memory: kept,
+        invited,
+      };
+    },
+    follow: (site, decision) => {
+      const invitations = site.design.widgets.find(({ key }) => key === decision.widget)?.invitations ?? [];
+      sensors.listenTo(decision.askAgainOn, selectorsOf(invitations, 'seen'), selectorsOf(invitations, 'clicked'));
+      if (decision.withdraw !== null && invited !== null) {
+        left();
+        look();
+      } else if (decision.show !== null) busy = prepare(decision.show).catch(() => undefined);
+    },
+    asked: (ask) => {
+      busy = ask;
+    },
+    opened: () => {
+      view.put({ hasOpened: true });
+      left();
+    },
+    closed: () => {
+      const isNo = isNoByClosing(openedByItself, now());
+      left();
+      if (isNo) decline();
+    },
+    declined: decline,
+    turn: view.turn,
+    moveTo: (address) => {
+      left();
+      view.setAddress(address);
+    },
+    learnt: (site) => {
+      const ids = site.design.widgets.flatMap(({ invitations }) => invitations.map(([id]) => id));
+      if (Object.keys(memory().counts).some((id) => !ids.includes(id))) keep.write(pruned(memory(), ids));
+    },
+    levelled: () => {
+      keep.write(remember(memory(), { kind: 'replied', replies: {} }, keep.level()));
+      view.setAddress(view.read().address);
+    },
+  };
+}
+
+function invitationOf({ design }: PublishedSite, decision: Decision, id: string): WireInvitation | undefined {
+  return design.widgets.find(({ key }) => key === decision.widget)?.invitations.find((one) => one[0] === id);
+}
+
+/** [I9] Focus is in something of the page that can be written in. */
+function isTyping(): boolean {
+  const active = document.activeElement as HTMLElement | null;
+  return active !== null && (active.isContentEditable || /^(input|textarea|select)$/i.test(active.tagName));
+}
+
+function pause(ms: number): Promise<void> {
+  return new Promise((resolve) => setTimeout(resolve, ms));
+}

@@ -1,0 +1,97 @@
+import { describe, expect, it } from 'vitest';
+import type { Moment } from '../../src/core/model/moment';
+import { WAYS } from '../../src/core/model/way';
+import { HOUR_MS } from '../../src/core/model/units';
+import { arrivingAt } from '../../src/core/rehearse/arriving';
+import { type Act, type Walk, beginWalk, doAct, waitUntil } from '../../src/core/rehearse/walk';
+import type { ConversationFacts } from '../../src/core/wire/talk';
+import { type Dice, diceOf } from '../made/dice';
+import { all, condition, invitations } from '../made/invitations';
+import { DESK, EVENING, madeDesign, madeSite, madeTalk } from '../made/site';
+
+const SEED = 20_261_126;
+
+/** What the server would answer to what somebody does; null: they cannot do it where they stand. */
+function nextAct(dice: Dice, walk: Walk): Act | null {
+  const { circumstances } = walk;
+  const { conversation: talk, now, moment, isWindowOpen } = circumstances;
+  const told = (change: Partial<ConversationFacts>): Act => ({
+    kind: 'told',
+    conversation: { ...(talk ?? madeTalk({ askedMs: now, lastMs: now, waitingMs: now })), ...change },
+  });
+  // Twelve quiet hours have ended it, whether the server has looked yet or not.
+  const isQuiet = talk !== null && now - talk.lastMs >= 12 * HOUR_MS;
+  const isRunning = !isQuiet && (talk?.standing === 'asked' || talk?.standing === 'joined');
+  const says = (): Act => {
+    if (talk?.standing === 'note' || isRunning) return told({ lastMs: now, waitingMs: talk?.waitingMs ?? now });
+    return told({ standing: 'asked', askedMs: now, lastMs: now, waitingMs: now, endedBy: null });
+  };
+  const acts: (() => Act | null)[] = [
+    () => ({ kind: 'open' }),
+    () => (isWindowOpen ? { kind: 'close' } : null),
+    () => (moment === 'invited' ? { kind: dice.pick(['accept', 'decline'] as const) } : null),
+    () => ({ kind: 'teams', teams: { [DESK]: dice.pick(['in', 'nearby', 'nobody', 'busy'] as const) } }),
+    () => (moment === 'at-the-door' || moment === 'talking' || moment === 'waiting' ? says() : null),
+    // A responder answers: who writes has joined, and nothing waits any more.
+    () =>
+      talk === null
+        ? null
+        : told({ standing: 'joined', joinedMs: now, waitingMs: null, lastMs: now, responderName: 'Inês', isAnswered: true }),
+    () => (isRunning ? told({ standing: 'ended', endedMs: now, endedBy: dice.pick(['visitor', 'person'] as const) }) : null),
+    () =>
+      moment === 'nobody-home' || moment === 'slow-reply'
+        ? told({ standing: 'note', noteMail: 'a@b.example', lastMs: now, waitingMs: now })
+        : null,
+    () => (moment === 'goodbye' ? { kind: 'ask-again' } : null),
+    () => ({ kind: 'scroll', percent: 100 }),
+  ];
+  return dice.pick(acts)();
+}
+
+/**
+ * Not ways, and outside of the law ([M6], docs/rules.md): closing the window, opening it where a conversation stands,
+ * an end before anybody joined, and a person who answers, or is back, where a question stands: they are never hidden.
+ */
+function isOutsideOfTheLaw(from: Moment, to: Moment, hadTalk: boolean): boolean {
+  if (to === 'passing-by' || (from === 'passing-by' && hadTalk) || (from === 'invited' && hadTalk)) return true;
+  if (to === 'goodbye') return ['waiting', 'slow-reply', 'nobody-home', 'note-left', 'at-the-door'].includes(from);
+  if (to === 'talking') return ['nobody-home', 'at-the-door', 'goodbye'].includes(from);
+  return from === 'nobody-home' && to === 'waiting';
+}
+
+describe('moments', () => {
+  it('[M6] two successive moments are equal or joined by one of the ways, and each of the nineteen is walked', () => {
+    const walked = new Set<string>();
+    const design = madeDesign({
+      ...invitations(
+        { when: all(condition({ kind: 'on-page', seconds: 20 })) },
+        { manner: 'open', when: all(condition({ kind: 'scrolled', percent: 90 })) },
+      ),
+      timings: { comfortAfter: 45, slowReplyAfter: 90, slowReplyNearbyAfter: 240, slowReplyTalkingAfter: 600, endsAfterQuiet: 43_200 },
+    });
+    for (let turn = 0; turn < 1500; turn++) {
+      const dice = diceOf(SEED + turn);
+      const site = madeSite({ design, teams: { [DESK]: dice.pick(['in', 'nearby', 'nobody', 'busy'] as const) } });
+      let walk = beginWalk(site, { ...arrivingAt('https://farrowisle.example/tonight', EVENING), isLit: false });
+      for (let step = 0; step < 25; step++) {
+        const before = walk;
+        const wait = dice.flip(0.03) ? 13 * HOUR_MS : dice.int(0, 150) * 1000;
+        walk = waitUntil(walk, walk.circumstances.now + wait);
+        const act = nextAct(dice, walk);
+        if (act !== null) walk = doAct(walk, act);
+        const moments = walk.seen.flatMap((seen) => (seen.kind === 'moment' ? [seen.moment] : []));
+        const from = before.seen.filter(({ kind }) => kind === 'moment').length - 1;
+        for (let at = Math.max(0, from); at + 1 < moments.length; at++) {
+          const [a, b] = [moments[at] as Moment, moments[at + 1] as Moment];
+          const ways = WAYS.filter((way) => way.from === a && way.to === b);
+          const hadTalk = walk.circumstances.conversation !== null;
+          if (ways.length === 0 && !isOutsideOfTheLaw(a, b, hadTalk))
+            throw new Error(`Failed for seed ${SEED + turn}: ${a} → ${b} is no way (${JSON.stringify(act)}).`);
+          if (!(a === 'passing-by' && hadTalk))
+            for (const { id } of ways) walked.add(id === 'W2' || id === 'W3' ? (act?.kind === 'open' ? 'W2' : 'W3') : id);
+        }
+      }
+    }
+    expect(WAYS.map(({ id }) => id).filter((id) => !walked.has(id))).toEqual([]);
+  });
+});
