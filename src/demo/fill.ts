@@ -1,3 +1,4 @@
+import type { Json } from '../core/draft/patch';
 import { DAY_MS, HOUR_MS, MINUTE_MS, SECOND_MS } from '../core/model/units';
 import { setInstanceValue } from '../server/db/repositories/persons';
 import { insertDomain } from '../server/db/repositories/sites';
@@ -11,7 +12,11 @@ import { getDraft, saveChange } from '../server/usecases/draft';
 import { openPorch } from '../server/usecases/first-run';
 import { publishDraft } from '../server/usecases/publish';
 import { addMember, addTeam, joinTeam, renameTeam } from '../server/usecases/team';
-import { endByPerson, endByVisitor, replyTo, takeMessage, takeNote } from '../server/usecases/talk';
+import { endByPerson, endByVisitor } from '../server/usecases/end-talk';
+import { replyTo, takeMessage, takeNote } from '../server/usecases/talk';
+import { saveCalendar, setOverride } from '../server/usecases/hours';
+import { type DemoNames, demoDesign } from './design';
+import { demoCalendars } from './hours';
 import { newId, newSecret } from '../server/ids';
 import { SCENES, type Scene } from './scenes';
 
@@ -50,41 +55,43 @@ export async function fillDemo(state: State, origin: string): Promise<string> {
   if (desk === undefined) throw new Error('Expected the team that comes with a new site.');
   await renameTeam(state, actor, desk.id, 'night-desk', { en: 'Night desk', pt: 'Balcão da noite', de: 'Nachtdienst', ar: 'مكتب الليل' });
   await joinTeam(state, actor, desk.id, ruiId);
-  await addTeam(state, actor, {
+  const schools = await addTeam(state, actor, {
     key: 'school-visits',
     name: { en: 'School visits', pt: 'Visitas de escolas', de: 'Schulbesuche', ar: 'زيارات المدارس' },
     position: 1,
     personIds: [personId],
   });
-  await addTeam(state, actor, {
+  const loans = await addTeam(state, actor, {
     key: 'telescope-loans',
     name: { en: 'Telescope loans', pt: 'Empréstimo de telescópios', de: 'Fernrohrverleih', ar: 'إعارة التلسكوبات' },
     position: 2,
     personIds: [ruiId],
   });
-  await designDemo(state, actor);
+  const hours = demoCalendars(() => newId(at()), site.zone);
+  for (const calendar of [hours.night, hours.office]) {
+    const saved = await saveCalendar(state, actor, calendar);
+    if (!saved.ok) throw new Error(`Expected the demo's hours to be sound, got ${JSON.stringify(saved.errors)}.`);
+  }
+  await designDemo(state, actor, {
+    teams: { night: desk.id, schools: schools.id, loans: loans.id },
+    calendars: { night: hours.night.id, office: hours.office.id },
+  });
   for (const scene of SCENES) await playScene(state, { siteId: site.id, origin, people: { ines: personId, rui: ruiId } }, scene, today);
   state.clock.moveTo(today);
+  // Whenever the demo is looked at, its desks are open: by hand, for a while, as an owner would for an open day.
+  for (const calendar of [hours.night, hours.office])
+    await setOverride(state, { ...actor, at: at() }, calendar.id, { isOpen: true, until: today + 20 * HOUR_MS, reason: 'Open day' });
   return site.key;
 }
 
 type Actor = { siteId: string; personId: string; at: number };
 
-async function designDemo(state: State, actor: Actor): Promise<void> {
-  const neverOn = [{ id: newId(actor.at), kind: 'exact' as const, part: 'path' as const, text: '/privacy', ignoresCase: false }];
+async function designDemo(state: State, actor: Actor, names: DemoNames): Promise<void> {
+  const { design } = await getDraft(state.db, actor.siteId);
+  const made = demoDesign(design, names, () => newId(actor.at));
   const changes = [
-    { label: 'languages', patches: [{ op: 'set' as const, path: ['locales'], value: ['en', 'pt', 'de', 'ar'] }] },
-    { label: 'never on /privacy', patches: [{ op: 'set' as const, path: ['widgets', 0, 'pages', 'neverOn'], value: neverOn }] },
-    {
-      label: 'greeting',
-      patches: [
-        {
-          op: 'set' as const,
-          path: ['widgets', 0, 'texts'],
-          value: { en: { greeting: 'Good evening. What would you like to know about the night?' } },
-        },
-      ],
-    },
+    { label: 'languages', patches: [{ op: 'set' as const, path: ['locales'], value: made.locales as unknown as Json }] },
+    { label: 'three widgets', patches: [{ op: 'set' as const, path: ['widgets'], value: made.widgets as unknown as Json }] },
   ];
   for (const change of changes) {
     const { revision } = await getDraft(state.db, actor.siteId);

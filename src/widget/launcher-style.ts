@@ -5,7 +5,7 @@ export const LAUNCHER_CSS = `
 *, *::before, *::after { box-sizing: border-box; }
 .root { position: absolute; inset: 0; font: 400 var(--text-size)/1.45 var(--font); color: var(--ink); -webkit-text-size-adjust: none; text-size-adjust: none; }
 .launcher { all: unset; box-sizing: border-box; position: absolute; inset-block-end: calc(var(--offset) + env(safe-area-inset-bottom, 0px)); inset-inline-end: calc(var(--offset) + env(safe-area-inset-right, 0px)); display: flex; align-items: center; justify-content: center; gap: 8px; min-inline-size: var(--size); block-size: var(--size); border-radius: 14px; background: var(--brand); color: var(--onBrand); box-shadow: 0 0 0 2px var(--ring), 0 2px 10px rgb(20 24 22 / .22); cursor: pointer; pointer-events: auto; font-weight: 600; -webkit-tap-highlight-color: transparent; }
-.launcher:hover { filter: brightness(1.06); }
+.launcher:hover { background: var(--hover); }
 .launcher:focus-visible { outline: 3px solid var(--onBrand); outline-offset: -6px; box-shadow: 0 0 0 3px var(--brand), 0 0 0 5px var(--ground); }
 .launcher[hidden] { display: none; }
 .launcher svg { inline-size: 30px; block-size: 30px; flex: none; margin-inline: 12px; }

@@ -1,3 +1,5 @@
+import type { EpochMs } from '../core/model/units';
+import { newerOf } from '../core/publishing/newer';
 import type { DesignFileV1 } from '../core/wire/design-file';
 import type { FactsFileV1 } from '../core/wire/facts-file';
 import type { PointerV1 } from '../core/wire/pointer';
@@ -22,10 +24,13 @@ export class LoadError extends Error {
 /** Fetches what is published. Files are immutable, so a name that is known is never asked for again. */
 export function siteLoader(base: string, clock: ServerClock): Loader {
   let design: { name: string; file: DesignFileV1 } | null = null;
+  let known: Told | null = null;
   let facts: { name: string; file: FactsFileV1 } | null = null;
   return {
     async load(wishes) {
-      const pointer = await getPointer(base, clock);
+      const heard = await getPointer(base, clock);
+      known = newerOf(known, heard);
+      const { pointer } = known;
       if (pointer.design === null) return null;
       const locale = chooseLocale(wishes, pointer.locales, pointer.locales[0] ?? 'en');
       const designName = `${pointer.design}.${locale}.json`;
@@ -40,7 +45,13 @@ export function siteLoader(base: string, clock: ServerClock): Loader {
   };
 }
 
-async function getPointer(base: string, clock: ServerClock): Promise<PointerV1> {
+/** A pointer, and when it was made; a cache on the way may have kept it. */
+interface Told {
+  readonly madeAt: EpochMs;
+  readonly pointer: PointerV1;
+}
+
+async function getPointer(base: string, clock: ServerClock): Promise<Told> {
   const response = await reach(`${base}/live.json`);
   if (response.status === 404) throw new LoadError('unknown-site');
   if (response.status === 403) throw new LoadError('foreign-origin');
@@ -48,7 +59,7 @@ async function getPointer(base: string, clock: ServerClock): Promise<PointerV1> 
   clock.setBy(response);
   const pointer = (await response.json()) as PointerV1;
   if (pointer.v !== 1) throw new LoadError('unreachable');
-  return pointer;
+  return { madeAt: Date.parse(response.headers.get('Date') ?? '') || 0, pointer };
 }
 
 async function getFile<T>(address: string): Promise<T> {

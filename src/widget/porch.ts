@@ -34,6 +34,7 @@ function porch(tag: Tag, shelf: Shelf): void {
   let watch: Watch | null = null;
   let isWatchAsked = false;
   let cancelWake: Off = () => undefined;
+  let cancelAsk: Off = () => undefined;
   let heardAt: number | null = null;
   let askedAt = -Infinity;
   let conversation: ConversationFacts | null = null;
@@ -130,6 +131,10 @@ function porch(tag: Tag, shelf: Shelf): void {
     site = live;
     if (live === null) host.remove();
     else watch?.learnt(live);
+    const { askBefore = null } = live?.pointer ?? {};
+    cancelAsk();
+    // [L5] When another version comes into force; pages do not all ask at once.
+    if (askBefore !== null) cancelAsk = surroundings.wakeAt(askBefore + Math.random() * SPREAD_MS, () => calmly(ask()));
     look();
   };
 
@@ -287,6 +292,7 @@ function porch(tag: Tag, shelf: Shelf): void {
 }
 
 const LEVELS = { wait: 'none', ask: 'asked', given: 'kept' } as const;
+const SPREAD_MS = 10_000;
 const ATTRIBUTES_MAX = 50;
 const ATTRIBUTE_CHARS = 200;
 

@@ -122,7 +122,9 @@ test('the launcher comes with four small requests, shifts nothing, and stores no
   });
   await page.goto(`${house.site}/tonight`);
   await expect(page.locator('sunny-porch .launcher')).toBeVisible();
-  expect(asked.map((name) => name.replace(/-[0-9a-f]{16}/, ''))).toEqual(
+  // What watches for invitations comes later, and only where there are some.
+  const first = asked.filter((name) => !name.startsWith('watch-'));
+  expect(first.map((name) => name.replace(/-[0-9a-f]{16}/, ''))).toEqual(
     ['porch.js', 'live.json', 'd1.en.json', 'f7.json'].map((name) => expect.stringMatching(new RegExp(`^${name.replace(/\d/, '\\d+')}$`))),
   );
   await page.locator('sunny-porch .launcher').click();

@@ -66,7 +66,7 @@ test('a question travels through the whole house and back, without a reload on e
 
 test('the visitor ends it, asks something else, and the same conversation goes on', async ({ browser }) => {
   const desk = await openDesk(browser);
-  const visitor = await visit(browser, `${house.site}/telescopes`);
+  const visitor = await visit(browser, `${house.site}/volunteer`);
   await visitor.launcher.click();
   await visitor.say('How large is the big mirror?');
   await choose(desk, 'How large is the big mirror?');
@@ -253,7 +253,7 @@ test('[S7] the closed widget asks the pointer on occasions only: an hour of sile
   const asked: string[] = [];
   page.on('request', (request) => request.url().endsWith('/live.json') && asked.push(request.url()));
   await page.clock.install({ time: Date.now() });
-  await page.goto(`${house.site}/tonight`);
+  await page.goto(`${house.site}/volunteer`);
   await page.clock.runFor(4000);
   const lamp = page.locator('sunny-porch .launcher [data-lamp]');
   await expect(lamp).toHaveAttribute('data-lamp', 'lit');
@@ -272,7 +272,7 @@ test('[L4] a device three hours wrong changes nothing: the widget goes by the se
   await openDesk(browser);
   const page = await (await browser.newContext()).newPage();
   await page.clock.install({ time: Date.now() - 3 * 3_600_000 });
-  await page.goto(`${house.site}/tonight`);
+  await page.goto(`${house.site}/volunteer`);
   await page.clock.runFor(4000);
   const lamp = page.locator('sunny-porch .launcher [data-lamp]');
   await expect(lamp).toHaveAttribute('data-lamp', 'lit');

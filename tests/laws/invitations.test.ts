@@ -4,7 +4,7 @@ import { hoursAt, hoursOf } from '../../src/core/decide/hours-now';
 import { EMPTY_MEMORY, type Memory } from '../../src/core/decide/memory';
 import { FRESH_MS } from '../../src/core/decide/state';
 import { arrivingAt } from '../../src/core/rehearse/arriving';
-import { type Act, type VisitEvent, type Walk, beginWalk, doAct, replay, waitUntil } from '../../src/core/rehearse/walk';
+import { type Act, type VisitEvent, type Walk, openTab, doAct, replay, waitUntil } from '../../src/core/rehearse/walk';
 import { type Circumstances, type Level } from '../../src/core/model/circumstances';
 import { DAY_MS, MINUTE_MS, SECOND_MS } from '../../src/core/model/units';
 import type { WireInvitation } from '../../src/core/wire/design-file';
@@ -154,7 +154,7 @@ function browse(dice: Dice, site: PublishedSite, level: Level): number {
       const place = tabs.length;
       views[place] = view++;
       const blank = { site, circumstances: startAt(level, now, memory), seen: [], openedByItselfAt: null };
-      put(place, blank, beginWalk(site, startAt(level, now, memory)));
+      put(place, blank, openTab(site, startAt(level, now, memory)));
       continue;
     }
     const place = dice.int(0, tabs.length);

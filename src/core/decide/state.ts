@@ -12,6 +12,8 @@ export const HELD_MS = 3 * MINUTE_MS;
 export interface Presence {
   readonly state: WidgetState;
   readonly isKnown: boolean;
+  /** What was told last, however long ago: invitations wait by it, and a fresh word decides ([I3], [S6]). */
+  readonly told: WidgetState;
   /** Null: it goes by who is in. */
   readonly hours: HoursNow | null;
   /** Somebody would be told to be there on a word that is no longer fresh: the pointer is to be asked first. */
@@ -29,7 +31,7 @@ export function stateOf(site: PublishedSite, widget: WireWidget, circumstances: 
   const own = hoursOf(site, widget.calendar);
   const hours = own && hoursAt(own, now);
   const changes = hours?.changesAt ?? Infinity;
-  if (hours !== null && !hours.isOpen) return { state: 'closed', isKnown: true, hours, wantsFresh: false, next: changes };
+  if (hours !== null && !hours.isOpen) return { state: 'closed', isKnown: true, told: 'closed', hours, wantsFresh: false, next: changes };
   const told = bestOf(widget.teams.map((id) => site.pointer.teams[id] ?? 'nobody'));
   const heard = heardAt ?? -Infinity;
   const speaksOfPeople = now < heard + HELD_MS && told !== 'nobody';
@@ -41,6 +43,7 @@ export function stateOf(site: PublishedSite, widget: WireWidget, circumstances: 
   return {
     state: isKnown ? told : 'nobody',
     isKnown,
+    told: heardAt === null ? 'nobody' : told,
     hours,
     wantsFresh: minds && !isFresh,
     next: Math.min(changes, speaksOfPeople ? heard + HELD_MS : Infinity, minds && isFresh ? heard + FRESH_MS : Infinity),

@@ -50,6 +50,14 @@ describe('an invitation', () => {
     expect(decide(site([{}]), madeVisit({ now: after(15), heardAt: after(15) }))).toMatchObject({ show: A, wantsFresh: false });
   });
 
+  it('[I3] somebody who was in when it was last heard is asked for again, also when that word has long gone stale', () => {
+    const made = site([{ when: all(condition({ kind: 'on-page', seconds: 300 }), condition({ kind: 'state', states: ['in'] })) }]);
+    const early = madeVisit({ now: after(181), isLit: false });
+    expect(decide(made, early)).toMatchObject({ isStateKnown: false, askAgainAt: after(300) });
+    expect(decide(made, { ...early, now: after(300) })).toMatchObject({ show: null, wantsFresh: true });
+    expect(decide(made, { ...early, now: after(300), heardAt: after(300) }).show).toBe(A);
+  });
+
   it('[I4] of several the first in the list shows, not the one that came true first', () => {
     const list = [{ when: all(condition({ kind: 'on-page', seconds: 30 })) }, { when: all(condition({ kind: 'on-page', seconds: 10 })) }];
     const visit = madeVisit({ now: after(30), heardAt: after(30) });

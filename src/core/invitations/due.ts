@@ -65,8 +65,8 @@ export function askedOf({ site, circumstances, page, presence }: Settled): Asked
     circumstances,
     address: page.address,
     takes: page.takes(circumstances),
-    state: presence.state,
-    stateNext: presence.next,
+    state: presence.told,
+    stateNext: presence.hours?.changesAt ?? Infinity,
     zone: zoneOf(site, site.facts.zone),
     statesOnly: false,
   };

@@ -39,8 +39,13 @@ export interface Walk {
   readonly openedByItselfAt: EpochMs | null;
 }
 
-/** A tab that opens on a page; `memory` is what its browser keeps. */
+/** A visitor as they stand, with the page view they are in. */
 export function beginWalk(site: PublishedSite, at: Circumstances): Walk {
+  return settle({ site, circumstances: { ...at, heardAt: at.now }, seen: [], openedByItselfAt: null });
+}
+
+/** A tab that opens on a page; `memory` is what its browser keeps. */
+export function openTab(site: PublishedSite, at: Circumstances): Walk {
   const blank: Walk = { site, circumstances: { ...at, heardAt: at.now }, seen: [], openedByItselfAt: null };
   return settle(onPage(blank, at.page.address, ''));
 }
@@ -64,7 +69,7 @@ export function doAct(walk: Walk, act: Act): Walk {
 
 /** Plays a visit through `decide` (engine.md §8): what showed, when; `explain` at any instant says why not the rest. */
 export function replay(site: PublishedSite, start: Circumstances, events: readonly VisitEvent[]): Walk {
-  return events.reduce((walk, event) => doAct(waitUntil(walk, walk.circumstances.now + event.after * 1000), event), beginWalk(site, start));
+  return events.reduce((walk, event) => doAct(waitUntil(walk, walk.circumstances.now + event.after * 1000), event), openTab(site, start));
 }
 
 function applied(walk: Walk, act: Act): Walk {
@@ -105,11 +110,11 @@ function applied(walk: Walk, act: Act): Walk {
     case 'told':
       return having(walk, {
         conversation: act.conversation,
-        heardAt: now,
+        ...heardNow(circumstances),
         ...(act.conversation?.standing === 'ended' ? {} : { asksAgain: false }),
       });
     case 'teams':
-      return having({ ...walk, site: { ...walk.site, pointer: { ...walk.site.pointer, teams: act.teams } } }, { heardAt: now });
+      return having({ ...walk, site: { ...walk.site, pointer: { ...walk.site.pointer, teams: act.teams } } }, heardNow(circumstances));
     case 'nothing':
       return walk;
   }
@@ -137,11 +142,10 @@ const TURNS_MAX = 12;
 function followed(walk: Walk, decision: Decision): Walk {
   const { circumstances } = walk;
   const isLit = decision.isStateKnown && decision.state !== 'nobody' && decision.state !== 'closed';
-  if (decision.moment !== circumstances.moment || isLit !== circumstances.isLit) {
-    const moved = having(walk, { moment: decision.moment, isLit });
-    return decision.moment === circumstances.moment
-      ? moved
-      : noted(moved, { at: circumstances.now, kind: 'moment', moment: decision.moment });
+  const moment = decision.widget === null ? null : decision.moment;
+  if (moment !== circumstances.moment || isLit !== circumstances.isLit) {
+    const moved = having(walk, { moment, isLit });
+    return moment === circumstances.moment || moment === null ? moved : noted(moved, { at: circumstances.now, kind: 'moment', moment });
   }
   if (decision.withdraw !== null && circumstances.invited !== null)
     return noted(left(walk), { at: circumstances.now, kind: 'withdrawn', id: decision.withdraw });

@@ -1,3 +1,4 @@
+import { versionInForce } from '../../core/publishing/in-force';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { type House, type MadePorch, madeHouse, madeMember, madeMessage, madePorch } from '../../../tests/made/house';
 import type { Patch } from '../../core/draft/patch';
@@ -175,13 +176,14 @@ describe('publishing', () => {
   });
 
   it('[L5] which version is in force is computed for the instant that is asked', async () => {
-    const { findVersionInForce } = await import('../db/repositories/publications');
+    const { listPublications } = await import('../db/repositories/publications');
+    const inForce = async (instant: number) => versionInForce(await listPublications(house.db, porch.siteId), instant);
     const at = house.state.clock.now();
     house.state.clock.moveTo(at + 60_000);
     await porch.desk('POST publish', { revision: 1, remark: '' });
-    expect(await findVersionInForce(house.db, porch.siteId, at + 30_000)).toBe(1);
-    expect(await findVersionInForce(house.db, porch.siteId, at + 120_000)).toBe(2);
-    expect(await findVersionInForce(house.db, porch.siteId, at - 120_000)).toBeNull();
+    expect(await inForce(at + 30_000)).toBe(1);
+    expect(await inForce(at + 120_000)).toBe(2);
+    expect(await inForce(at - 120_000)).toBeNull();
   });
 
   it('only what was looked at: another revision is answered 409 and nothing happens', async () => {

@@ -8,7 +8,8 @@ import {
   listEntryPages,
   listOpenDeskConversations,
 } from '../db/repositories/conversations';
-import { findVersionInForce, findNewestVersion } from '../db/repositories/publications';
+import { versionInForce } from '../../core/publishing/in-force';
+import { findNewestVersion, listPublications } from '../db/repositories/publications';
 import { findWish, listTeams } from '../db/repositories/teams';
 import type { Role } from '../db/repositories/sites';
 import { UnwritableError } from '../db/transaction';
@@ -96,7 +97,7 @@ async function overview({ state, member }: DeskCall): Promise<Response> {
     teamStates(state, site.id),
     findWish(state.db, site.id, person.id),
     findNewestVersion(state.db, site.id),
-    findVersionInForce(state.db, site.id, at),
+    listPublications(state.db, site.id).then((all) => versionInForce(all, at)),
   ]);
   return json(
     200,

@@ -1,7 +1,8 @@
 import type { EpochMs } from '../../core/model/units';
+import { nextVersionChange, versionInForce } from '../../core/publishing/in-force';
 import type { PointerV1 } from '../../core/wire/pointer';
 import { listOverrides } from '../db/repositories/calendars';
-import { findNewestFacts, findVersionInForce, listDesignFiles } from '../db/repositories/publications';
+import { findNewestFacts, listDesignFiles, listPublications } from '../db/repositories/publications';
 import type { Site } from '../db/repositories/sites';
 import type { State } from '../state';
 import type { GuestFiles } from '../visitor/file-shelf';
@@ -9,12 +10,13 @@ import { teamStates } from './presence';
 
 /** What is live at an instant ([L2]): both files named together, and how the teams stand. */
 export async function getPointer(state: Pick<State, 'db' | 'board'>, site: Site, guest: GuestFiles, at: EpochMs): Promise<PointerV1> {
-  const [number, facts, teams, overrides] = await Promise.all([
-    findVersionInForce(state.db, site.id, at),
+  const [publications, facts, teams, overrides] = await Promise.all([
+    listPublications(state.db, site.id),
     findNewestFacts(state.db, site.id),
     teamStates(state, site.id),
     listOverrides(state.db, site.id, at),
   ]);
+  const number = versionInForce(publications, at);
   const names = number === null ? [] : await listDesignFiles(state.db, site.id, number);
   const parsed = names.map((name) => /^(d\d+-[0-9a-f]+)\.([A-Za-z0-9-]+)\.json$/.exec(name)).filter((match) => match !== null);
   const locales = parsed
@@ -32,6 +34,6 @@ export async function getPointer(state: Pick<State, 'db' | 'board'>, site: Site,
     teams,
     panel: guest.panel,
     watch: guest.watch,
-    askBefore: null,
+    askBefore: nextVersionChange(publications, at),
   };
 }

@@ -34,7 +34,8 @@ export const PANEL_CSS = `
 .help { font-size: 12px; color: var(--shade); }
 .error { font-size: 13px; color: var(--error); }
 .send { min-inline-size: 64px; min-block-size: 44px; padding: 10px 14px; background: var(--brand); color: var(--onBrand); flex: none; }
-.send:hover { filter: brightness(1.06); }
+.send:hover { background: var(--hover); }
+.send:active { background: var(--pressed); }
 .wide { inline-size: 100%; }
 .link { all: unset; box-sizing: border-box; cursor: pointer; color: var(--link); font-size: 13px; font-weight: 600; min-block-size: 28px; display: inline-flex; align-items: center; padding-inline: 4px; border-radius: 6px; align-self: center; }
 .link:hover { text-decoration: underline; }

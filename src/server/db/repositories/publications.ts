@@ -1,4 +1,5 @@
 import { completed } from '../../../core/model/complete';
+import type { Publication } from '../../../core/publishing/in-force';
 import type { Design } from '../../../core/model/design';
 import type { EpochMs } from '../../../core/model/units';
 import type { Db } from '../open';
@@ -54,20 +55,16 @@ export async function insertBasePublication(db: Db, siteId: string, id: string, 
     .execute();
 }
 
-/** Number of the version in force at an instant: the base published last before it. */
-export async function findVersionInForce(db: Db, siteId: string, at: EpochMs): Promise<number | null> {
-  const row = await db
+/** Everything that was, is or will be made live, but what was cancelled; which of it is in force, core computes ([L5]). */
+export async function listPublications(db: Db, siteId: string): Promise<Publication[]> {
+  const rows = await db
     .selectFrom('publication')
-    .select('version_number')
+    .select(['id', 'version_number', 'from_ms', 'until_ms'])
     .where('site_id', '=', siteId)
-    .where('kind', '=', 'base')
     .where('cancelled_ms', 'is', null)
-    .where('from_ms', '<=', at)
-    .orderBy('from_ms', 'desc')
-    .orderBy('version_number', 'desc')
-    .limit(1)
-    .executeTakeFirst();
-  return row?.version_number ?? null;
+    .orderBy('from_ms')
+    .execute();
+  return rows.map((row) => ({ id: row.id, version: row.version_number, from: row.from_ms, until: row.until_ms }));
 }
 
 export interface PublishedFile {
