@@ -3,12 +3,9 @@ import { join } from 'node:path';
 import { gunzipSync, gzipSync } from 'node:zlib';
 import autocannon from 'autocannon';
 import Database from 'better-sqlite3';
-import { decide } from '../src/core/decide/decide';
-import { isOpenAt } from '../src/core/hours/hours';
 import { readLogLine } from '../src/formats/traffic/access-log';
 import { hashOf, newSecret } from '../src/server/ids';
-import { at, everyDay, hours } from '../tests/made/hours';
-import { madeDesign, madeSite, madeVisit } from '../tests/made/site';
+import { benchDecide, benchHours, benchPages, benchRule, perSecond } from './engine';
 import { type Running, fill, start, stop } from './house';
 import { barePairs, roundTrips } from './round-trip';
 
@@ -17,23 +14,6 @@ import { barePairs, roundTrips } from './round-trip';
 const say = (line: string) => console.log(line);
 const percentile = (times: readonly number[], share: number): number =>
   [...times].sort((a, b) => a - b)[Math.floor((times.length - 1) * share)] ?? 0;
-
-function perSecond(work: () => unknown, ms = 1000): number {
-  const until = performance.now() + ms;
-  let count = 0;
-  while (performance.now() < until) for (let turn = 0; turn < 500; turn++, count++) work();
-  return (count / ms) * 1000;
-}
-
-function benchDecide(): void {
-  const site = madeSite({ design: madeDesign() });
-  const visit = madeVisit();
-  const pointer = JSON.stringify(site.pointer);
-  const [ours, parse] = [perSecond(() => decide(site, visit)), perSecond(() => JSON.parse(pointer) as unknown)];
-  say(
-    `decide                      ${Math.round(ours / 1000)} k/s, ${(ours / parse).toFixed(2)} × reading the pointer's JSON (${Math.round(parse / 1000)} k/s)`,
-  );
-}
 
 /** The access-log scanner against an expression that takes the same parts out of the same lines. */
 function benchLog(): void {
@@ -61,28 +41,6 @@ function benchLog(): void {
   );
   say(
     `access-log lines            ${Math.round((rounds[0]?.[0] ?? 0) / 1000)} k/s, ${ratio.toFixed(2)} × an expression doing the same (goal 2)`,
-  );
-}
-
-/** "Open now?" at random instants of a year, and one page against many rules. */
-function benchHours(): void {
-  const week = everyDay('17:30-20:00 20:20-01:00');
-  const own = hours({ week });
-  const instants = Array.from({ length: 1000 }, (_, index) => at('2026-11-25T12:00') + ((index * 7919) % 8760) * 3_600_000);
-  let turn = 0;
-  const format = new Intl.DateTimeFormat('en-GB', {
-    timeZone: 'Atlantic/Azores',
-    weekday: 'short',
-    hour: '2-digit',
-    minute: '2-digit',
-    hourCycle: 'h23',
-  });
-  const [ours, platform] = [
-    perSecond(() => isOpenAt(own, instants[turn++ % 1000] ?? 0)),
-    perSecond(() => format.formatToParts(instants[turn++ % 1000] ?? 0)),
-  ];
-  say(
-    `open now?                   ${Math.round(ours / 1000)} k/s, ${(ours / platform).toFixed(1)} × reading the wall clock by the platform`,
   );
 }
 
@@ -128,14 +86,15 @@ async function benchRoundTrips(house: Running, siteKey: string, cookie: string):
 }
 
 function benchBytes(dataDir: string): void {
-  const { panel } = JSON.parse(readFileSync('dist/widget/built.json', 'utf8')) as { panel: string };
+  const { panel, watch } = JSON.parse(readFileSync('dist/widget/built.json', 'utf8')) as { panel: string; watch: string };
   const db = new Database(join(dataDir, 'sunny-porch.db'), { readonly: true });
   const files = db.prepare<[], { name: string; kind: string; body: Buffer }>('SELECT name, kind, body FROM published_file').all();
   db.close();
   const largest = (kind: string) =>
     Math.max(...files.filter((file) => file.kind === kind).map((file) => gzipSync(gunzipSync(file.body), { level: 9 }).length));
   for (const [name, bytes, budget] of [
-    ['porch.js', gzipSync(readFileSync('dist/widget/porch.js'), { level: 9 }).length, 8192],
+    ['porch.js', gzipSync(readFileSync('dist/widget/porch.js'), { level: 9 }).length, 12 * 1024],
+    ['watch', gzipSync(readFileSync(join('dist/widget', watch)), { level: 9 }).length, 7 * 1024],
     ['panel', gzipSync(readFileSync(join('dist/widget', panel)), { level: 9 }).length, 28 * 1024],
     ['largest design file', largest('design'), 6 * 1024],
     ['facts file', largest('facts'), 1536],
@@ -170,8 +129,10 @@ function signIn(dataDir: string): string {
 }
 
 benchDecide();
-benchLog();
+await benchRule();
 benchHours();
+benchPages();
+benchLog();
 const { dataDir, siteKey } = fill();
 benchBytes(dataDir);
 await benchStart(dataDir);

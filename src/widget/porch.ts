@@ -20,6 +20,7 @@ import { voiceOf } from './voice';
 
 /** The whole guest: reads the tag, loads what is published, decides, paints, and waits for the next occasion. */
 function porch(tag: Tag, shelf: Shelf): void {
+  const startedAt = Math.round(performance.now());
   const clock = serverClock();
   const { host, surroundings } = pageSurroundings(clock);
   const base = `${tag.origin}/w/${tag.siteKey}`;
@@ -175,6 +176,7 @@ function porch(tag: Tag, shelf: Shelf): void {
     watch = startWatch({
       keep,
       lockName: `sunny-porch:${tag.siteKey}`,
+      startedAt,
       now: clock.now,
       look,
       site: () => site ?? live,

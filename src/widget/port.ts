@@ -53,6 +53,8 @@ export interface PanelModule {
 export interface WatchPort {
   readonly keep: Keep;
   readonly lockName: string;
+  /** When the page view began, in ms of the page's monotonic clock. */
+  readonly startedAt: number;
   now(): EpochMs;
   look(): void;
   site(): PublishedSite;

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { type Decision, type Signal, decide } from '../../src/core/decide/decide';
+import { type Decision, type Signal, decideAnew as decide, decide as decideKept } from '../../src/core/decide/decide';
 import { explain } from '../../src/core/decide/explain';
 import { hoursAt, hoursOf } from '../../src/core/decide/hours-now';
 import { SIGNALS } from '../../src/core/invitations/judge';
@@ -59,6 +59,20 @@ describe('the laws of deciding', () => {
         expectSilence(first, decide(site, { ...visit, now: at }));
       }
       expectSilence(first, decide(site, { ...visit, now: until - 1 }));
+    });
+  });
+
+  it('[A1] what is kept while nothing happens is what would be worked out anew; any other fact is seen at once', () => {
+    forAll(3000, (dice, site, visit) => {
+      const other = anyVisit(dice);
+      const facts = Object.keys(visit) as (keyof Circumstances)[];
+      let here = visit;
+      for (let step = 0; step < 6; step++) {
+        here = { ...here, now: here.now + dice.int(0, 100) * SECOND_MS };
+        const fact = dice.pick(facts.filter((one) => one !== 'now'));
+        here = { ...here, ...(dice.flip() ? { [fact]: other[fact] } : {}) };
+        expectSilence(decideKept(site, here), decide(site, here));
+      }
     });
   });
 

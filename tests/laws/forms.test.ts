@@ -48,7 +48,7 @@ function anyFields(dice: Dice): WireField[] {
 }
 
 describe('forms', () => {
-  it('whatever validates in the widget validates on the server, and the reverse, with the same messages', async () => {
+  it('[L10] whatever validates in the widget validates on the server, and the reverse, with the same messages, by the design it was given under', async () => {
     const house = await madeHouse();
     const { siteId } = await madePorch(house, 'farrowisle');
     const published = madeSite().design;

@@ -17,7 +17,7 @@ describe('wire version 1, frozen', () => {
     pointer: sample<PointerV1>('live.json'),
   };
 
-  it('a site that was published by the first program is still decided', () => {
+  it('[L8] a site that was published by the first program is still decided', () => {
     const visit = madeVisit({ page: { address: 'http://localhost:4320/tonight' } });
     expect(decide(site, visit)).toMatchObject({ widget: 'everywhere', state: 'nobody', moment: 'passing-by' });
     expect(decide(site, madeVisit({ page: { address: 'http://localhost:4320/privacy' } })).widget).toBeNull();

@@ -56,5 +56,42 @@ export interface Settled {
 
 /** The decision engine: given a published site and the circumstances, what is shown, in which words, and why. Never throws ([D4]). */
 export function decide(site: PublishedSite, circumstances: Circumstances): Decision {
+  const last = LAST.get(site);
+  if (last !== undefined && isSilence(last, circumstances)) return last.decision;
+  const decision = decideAnew(site, circumstances);
+  LAST.set(site, { circumstances, decision });
+  return decision;
+}
+
+/** The same, worked out from the beginning. */
+export function decideAnew(site: PublishedSite, circumstances: Circumstances): Decision {
   return decideWith(site, circumstances, { stand: standOf, due: dueOf, because: becauseOf });
+}
+
+interface Last {
+  readonly circumstances: Circumstances;
+  readonly decision: Decision;
+}
+
+const LAST = new WeakMap<PublishedSite, Last>();
+
+/** [A1] Nothing but the clock has changed since, and it has not come to the instant to ask again at: so neither has the decision. */
+function isSilence({ circumstances: was, decision }: Last, is: Circumstances): boolean {
+  return (
+    was.now <= is.now &&
+    is.now < (decision.askAgainAt ?? Infinity) &&
+    was.page === is.page &&
+    was.memory === is.memory &&
+    was.visitor === is.visitor &&
+    was.conversation === is.conversation &&
+    was.invited === is.invited &&
+    was.heardAt === is.heardAt &&
+    was.isLit === is.isLit &&
+    was.moment === is.moment &&
+    was.isWindowOpen === is.isWindowOpen &&
+    was.level === is.level &&
+    was.forcedWidget === is.forcedWidget &&
+    was.unread === is.unread &&
+    was.asksAgain === is.asksAgain
+  );
 }

@@ -113,13 +113,15 @@ export function closingEdge({ site, presence: { hours } }: Settled): EpochMs {
 }
 
 /** [I5], [I13] When its own limit allows it again; what would need a memory that is not kept never does. */
-export function ownFreeAt([id, , , needsMemory, days, atMost]: WireInvitation, { page, memory, level }: Circumstances): EpochMs {
-  if (needsMemory && (level !== 'kept' || memory.visit === null)) return Infinity;
+export function ownFreeAt(invitation: WireInvitation, { page, memory, level }: Circumstances): EpochMs {
+  const id = invitation[0];
+  const days = invitation[4];
+  if (invitation[3] && (level !== 'kept' || memory.visit === null)) return Infinity;
   if (days === PER_PAGE && page.shown.includes(id)) return Infinity;
-  const counted = Object.hasOwn(memory.counts, id) ? memory.counts[id] : undefined;
-  if (counted === undefined) return 0;
+  const counted = memory.counts[id];
+  if (!Array.isArray(counted)) return 0; // also where the id is a name that every object has
   const [visit, total, at] = counted;
-  if (atMost > 0 && total >= atMost) return Infinity;
+  if (invitation[5] > 0 && total >= invitation[5]) return Infinity;
   if (days === PER_VISITOR || (days === PER_VISIT && visit === memory.visit?.number)) return Infinity;
   return days > 0 ? at + days * DAY_MS : 0;
 }

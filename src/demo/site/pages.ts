@@ -80,7 +80,7 @@ const ENGLISH: readonly Omit<SitePage, 'lang'>[] = [
   {
     path: '/telescopes/loan',
     title: 'Borrow a telescope',
-    body: `<h1>Borrow a telescope</h1>${telescope('A loan telescope')}<p>Nine small telescopes go home with islanders and visitors, for two weeks at a time. A deposit, an hour of showing, and they are yours until the new moon.</p>`,
+    body: `<h1>Borrow a telescope</h1>${telescope('A loan telescope')}<p>Nine small telescopes go home with islanders and visitors, for two weeks at a time. A deposit, an hour of showing, and they are yours until the new moon.</p><form action="/telescopes/loan" method="get"><label for="borrower">Your name</label><input id="borrower" name="borrower"><label for="from">From which evening</label><input id="from" name="from" type="date"><br><button type="submit">Ask for a telescope</button></form>`,
   },
   {
     path: '/eclipse-2027',

@@ -43,10 +43,13 @@ export const PANEL_CSS = `
 .root[data-corner$="left"] .invitation { inset-inline: calc(var(--offset) + env(safe-area-inset-left, 0px)) auto; }
 .root[data-corner^="upper"] .invitation { inset-block: calc(var(--offset) + var(--size) + 12px + env(safe-area-inset-top, 0px)) auto; }
 .invitation-words { margin: 0; }
+.invitation .row, .slow .row { flex-wrap: wrap; }
+.invitation .button, .slow .button { white-space: nowrap; }
 .quiet { min-block-size: 44px; padding: 10px 14px; border: 1px solid var(--edge); }
 .quiet:hover { background: var(--visitor); }
 .slow { flex: none; display: flex; flex-direction: column; gap: 6px; padding: 0 14px 12px; font-size: 13px; }
 .slow label, legend { font-size: 13px; font-weight: 600; }
+legend { padding: 0; }
 .group { all: unset; display: flex; flex-direction: column; gap: 2px; }
 .tick { display: flex; align-items: flex-start; gap: 8px; min-block-size: 32px; padding-block: 4px; }
 .tick input { inline-size: 20px; block-size: 20px; margin: 0; flex: none; accent-color: var(--link); }

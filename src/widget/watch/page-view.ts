@@ -10,7 +10,9 @@ import { isNewPageView } from '../../core/pages/route';
 export interface View {
   read(): PageView;
   /** Puts in what was heard. */
-  put(change: Partial<PageView>): void;
+  put(change: Partial<Omit<PageView, 'clock' | 'idle' | 'leftAt'>>): void;
+  /** An invitation has left the screen now. */
+  left(): void;
   /** Whether the address has changed to another page since ([P17], [P18]); a new page view has then begun. */
   hasMoved(): boolean;
   /** A new page view of the address the page says it shows, until the location really changes. */
@@ -23,31 +25,58 @@ export interface View {
   origin(): Origin;
 }
 
+export interface ViewPort {
+  memory(): Memory;
+  happen(happening: Happening): void;
+  now(): EpochMs;
+  /** When the page view began that the watch came into, in ms of the page's monotonic clock ([V1]). */
+  readonly startedAt: number;
+}
+
 /** Activity is told to the second: conditions count in seconds. */
 const ACTIVE_MS = 1000;
 
-export function viewOf(memory: () => Memory, happen: (happening: Happening) => void, now: () => EpochMs): View {
+/**
+ * Clocks go by monotonic time, which no answer of the server sets anew; they are told in the server's ([V3]): what has
+ * passed stays what it was when the clock is corrected, and what passed while the machine slept is not counted.
+ */
+export function viewOf({ memory, happen, now, startedAt }: ViewPort): View {
+  const passed = (): number => Math.round(performance.now());
   const own = originOf(location.href, document.referrer);
   let located = location.href;
-  let view = pageViewAt(located, now());
+  let view = pageViewAt(located, passed());
+  let told: { view: PageView; ahead: number; as: PageView } | null = null;
+
+  /** The view with its times in the server's; the same object while nothing has changed. */
+  const read = (): PageView => {
+    const ahead = now() - passed();
+    if (told?.view === view && Math.abs(told.ahead - ahead) < 2) return told.as;
+    const moved = (instant: number | null): number | null => (instant === null ? null : instant + ahead);
+    const clocks = { clock: { ...view.clock, since: moved(view.clock.since) }, idle: { ...view.idle, since: moved(view.idle.since) } };
+    told = { view, ahead, as: { ...view, ...clocks, leftAt: moved(view.leftAt) } };
+    return told.as;
+  };
   let isTold = false; // whether the visit counts this tab as visible
 
   const turn = (isVisible: boolean): void => {
     if (view.isVisible !== isVisible)
-      view = { ...view, isVisible, clock: turned(view.clock, isVisible, now()), idle: turned(view.idle, isVisible, now()) };
+      view = { ...view, isVisible, clock: turned(view.clock, isVisible, passed()), idle: turned(view.idle, isVisible, passed()) };
     if (isVisible !== isTold) happen({ kind: isVisible ? 'seen' : 'hidden', at: now() });
     isTold = isVisible;
   };
-  const begin = (address: string): void => {
-    view = pageViewAt(address, now());
+  const begin = (address: string, at = passed()): void => {
+    view = pageViewAt(address, at);
     happen({ kind: 'page-view', at: now(), address, ...own });
     turn(document.visibilityState === 'visible');
   };
-  begin(located);
+  begin(located, startedAt);
   return {
-    read: () => view,
+    read,
     put: (change) => {
       view = { ...view, ...change };
+    },
+    left: () => {
+      view = { ...view, leftAt: passed() };
     },
     hasMoved: () => {
       const [from, to] = [located, location.href];
@@ -63,8 +92,8 @@ export function viewOf(memory: () => Memory, happen: (happening: Happening) => v
     },
     turn,
     wasActive: () => {
-      if (elapsedAt(view.idle, now()) < ACTIVE_MS) return false;
-      view = { ...view, idle: { doneMs: 0, since: view.isVisible ? now() : null } };
+      if (elapsedAt(view.idle, passed()) < ACTIVE_MS) return false;
+      view = { ...view, idle: { doneMs: 0, since: view.isVisible ? passed() : null } };
       return true;
     },
     origin: () => memory().visit ?? own,

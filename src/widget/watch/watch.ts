@@ -29,7 +29,7 @@ export function startWatch(port: WatchPort): Watch {
 
   const memory = () => readMemory(JSON.stringify(keep.read()), now());
   const happen = (happening: Happening): void => keep.write(remember(memory(), happening, keep.level()));
-  const view = viewOf(memory, happen, now);
+  const view = viewOf({ memory, happen, now, startedAt: port.startedAt });
 
   const sensors = sensorsFor({
     scrolled: (percent) => {
@@ -57,7 +57,7 @@ export function startWatch(port: WatchPort): Watch {
     if (invited === null && openedByItself === null) return;
     invited = null;
     openedByItself = null;
-    view.put({ leftAt: now() });
+    view.left();
     happen({ kind: 'invitation-left', at: now() });
   };
 
