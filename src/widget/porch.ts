@@ -37,6 +37,7 @@ function porch(tag: Tag, shelf: Shelf): void {
   let cancelWake: Off = () => undefined;
   let cancelAsk: Off = () => undefined;
   let heardAt: number | null = null;
+  /** By the monotonic clock: an answer may set the other one back. */
   let askedAt = -Infinity;
   let conversation: ConversationFacts | null = null;
   let unread = 0;
@@ -95,7 +96,7 @@ function porch(tag: Tag, shelf: Shelf): void {
     if (decision.askAgainAt !== null) cancelWake = surroundings.wakeAt(decision.askAgainAt, look);
     const { askAgainAt, askAgainOn, state } = decision;
     tell('decided', { askAgainAt, askAgainOn, moment, state, widget: decision.widget });
-    if (decision.wantsFresh && clock.now() - askedAt >= FRESH_MS) {
+    if (decision.wantsFresh && performance.now() - askedAt >= FRESH_MS) {
       const asking = ask().catch(unheard);
       watch?.asked(asking);
     }
@@ -126,7 +127,7 @@ function porch(tag: Tag, shelf: Shelf): void {
 
   /** An occasion to ask how things stand ([S7]); never a rhythm. */
   const ask = async (): Promise<void> => {
-    askedAt = clock.now();
+    askedAt = performance.now();
     const live = await loader.load(wishes);
     heardAt = live === null ? null : clock.now();
     site = live;
@@ -245,6 +246,12 @@ function porch(tag: Tag, shelf: Shelf): void {
     calmly(askIfStale());
   };
 
+  /** Another page view may have begun, whatever the server says then ([P17]). */
+  const route = (): void => {
+    look();
+    calmly(askIfStale());
+  };
+
   /** What a page may call, also before the script has come ([widget.md]). */
   const CALLS: Readonly<Record<string, (value: never) => void>> = {
     open: () => calmly(open()),
@@ -281,16 +288,14 @@ function porch(tag: Tag, shelf: Shelf): void {
     listen(window, 'pageshow', (event) => (event as PageTransitionEvent).persisted && moveTo(location.href));
     for (const kind of ['resize', 'storage']) listen(window, kind, look);
     const { navigation = window } = window as { navigation?: EventTarget };
-    for (const kind of ['popstate', 'hashchange']) listen(window, kind, () => calmly(askIfStale()));
-    listen(navigation, 'currententrychange', () => calmly(askIfStale()));
+    for (const kind of ['popstate', 'hashchange']) listen(window, kind, route);
+    listen(navigation, 'currententrychange', route);
     shelf.call = guarded((name, value) => CALLS[name]?.(value as never));
     for (const [name, value] of shelf.q.splice(0)) shelf.call(name, value);
     if ((keep.read().token !== null || keep.hasUnsent()) && site !== null) await fetchPanel(); // a running conversation goes on
   };
 
-  start().catch((error: unknown) =>
-    say(error instanceof LoadError ? FAULTS[error.fault] : 'The widget could not start; the page is not affected.'),
-  );
+  start().catch((error: unknown) => say(error instanceof LoadError ? FAULTS[error.fault] : 'The widget could not start.'));
 }
 
 const LEVELS = { wait: 'none', ask: 'asked', given: 'kept' } as const;
@@ -308,9 +313,9 @@ function isLitBy({ state, isStateKnown }: Decision): boolean {
 }
 
 const FAULTS: Readonly<Record<LoadError['fault'], string>> = {
-  'unknown-site': 'No site has the key in data-site; the widget stays away. Copy the tag anew from Install.',
-  'foreign-origin': "This page's address is not among the site's allowed ones; the widget stays away.",
-  unreachable: 'The server could not be reached; the widget stays away until the next page.',
+  'unknown-site': 'No site has the key in data-site. Copy the tag anew from Install.',
+  'foreign-origin': "This page's address is not among the site's allowed ones.",
+  unreachable: 'The server could not be reached.',
 };
 
 function say(text: string): void {
@@ -323,14 +328,14 @@ function guarded<T extends unknown[]>(call: (...values: T) => void): (...values:
     try {
       call(...values);
     } catch {
-      say('Something went wrong inside the widget; the page is not affected.');
+      say('Something went wrong inside the widget.');
     }
   };
 }
 
 /** What fails in the background is said once in the console, and never thrown at the page. */
 function calmly(work: Promise<unknown>): void {
-  work.catch(() => say('The window could not be opened just now. The next click tries again.'));
+  work.catch(() => say('The window could not be opened just now.'));
 }
 
 function tell(name: string, detail: Record<string, unknown>): void {
@@ -357,7 +362,7 @@ interface Shelf {
 function begin(): void {
   const tag = readTag(document.currentScript as HTMLScriptElement | null);
   const here = window as unknown as { SunnyPorch?: { isHere?: true; q?: ArrayLike<unknown>[] } };
-  if (tag === null) return say('The tag has no valid data-site; the widget stays away. Copy it anew from Install.');
+  if (tag === null) return say('The tag has no valid data-site. Copy it anew from Install.');
   if (here.SunnyPorch?.isHere) return say('The tag stands twice on this page; the first one works.');
   const q = (here.SunnyPorch?.q ?? []).map((call): [string, unknown] => [String(call[0]), call[1]]);
   const shelf: Shelf = { q, call: (name, value) => void q.push([name, value]) };

@@ -138,7 +138,7 @@ test('an unknown key: the widget stays away, with one line in the console', asyn
   const visitor = await visit(browser, writePage('unknown-key', { tag: house.tag('zzzzzzzzzzzz') }));
   await expect
     .poll(() => visitor.lines.filter((line) => line.startsWith('Sunny Porch:')))
-    .toEqual(['Sunny Porch: No site has the key in data-site; the widget stays away. Copy the tag anew from Install.']);
+    .toEqual(['Sunny Porch: No site has the key in data-site. Copy the tag anew from Install.']);
   await expect(visitor.page.locator('sunny-porch')).toHaveCount(0);
   expect(visitor.errors).toEqual([]);
 });
