@@ -1,6 +1,5 @@
 import type { Decision } from '../core/decide/decide';
 import { decideWith } from '../core/decide/decide-with';
-import { EMPTY_MEMORY, type Memory } from '../core/decide/memory';
 import { originOf } from '../core/decide/origin';
 import { FRESH_MS } from '../core/decide/state';
 import { type Circumstances, UNKNOWN_VISITOR, pageViewAt } from '../core/model/circumstances';
@@ -33,7 +32,7 @@ function porch(tag: Tag, shelf: Shelf): void {
   let panel: Promise<MountedPanel> | null = null;
   let mounted: MountedPanel | null = null;
   let watch: Watch | null = null;
-  let isWatchAsked = false;
+  let watching: Promise<void> | null = null;
   let cancelWake: Off = () => undefined;
   let cancelAsk: Off = () => undefined;
   let heardAt: number | null = null;
@@ -78,7 +77,7 @@ function porch(tag: Tag, shelf: Shelf): void {
   };
 
   const decideHere = (live: PublishedSite, here: Circumstances): Decision =>
-    decideWith(live, here, { stand: mounted?.stand, due: watch?.due });
+    decideWith(live, here, { stand: mounted?.stand, why: mounted?.why, due: watch?.due });
 
   /** The whole loop: decide, paint, one timer for when time alone may change something. */
   const look = guarded((): void => {
@@ -100,6 +99,8 @@ function porch(tag: Tag, shelf: Shelf): void {
       const asking = ask().catch(unheard);
       watch?.asked(asking);
     }
+    // A case of the launcher's own words may ask why it is closed, which the window knows.
+    if (decision.state === 'closed' && mounted === null && widget !== undefined && asksWhy(widget)) calmly(fetchPanel().then(look));
     if (watch !== null) watch.follow(site, decision);
     else if (widget !== undefined && (widget.invitations.length > 0 || keep.level() === 'kept')) calmly(fetchWatch(site));
   });
@@ -170,9 +171,10 @@ function porch(tag: Tag, shelf: Shelf): void {
 
   const fetchModule = <T>(name: string): Promise<T> => import(/* @vite-ignore */ `${tag.origin}/w/${name}`) as Promise<T>;
 
-  const fetchWatch = async (live: PublishedSite): Promise<void> => {
-    if (isWatchAsked || live.pointer.watch === undefined) return;
-    isWatchAsked = true;
+  const fetchWatch = (live: PublishedSite): Promise<void> => (watching ??= importWatch(live));
+
+  const importWatch = async (live: PublishedSite): Promise<void> => {
+    if (live.pointer.watch === undefined) return;
     const { startWatch } = await fetchModule<WatchModule>(live.pointer.watch);
     watch = startWatch({
       keep,
@@ -189,6 +191,11 @@ function porch(tag: Tag, shelf: Shelf): void {
         look();
       },
       stir: () => frame?.stir(),
+      setAttributes: (given) => {
+        attributes = given;
+        look();
+      },
+      moveTo,
       tell,
     });
     watch.learnt(live);
@@ -252,29 +259,11 @@ function porch(tag: Tag, shelf: Shelf): void {
     calmly(askIfStale());
   };
 
-  /** What a page may call, also before the script has come ([widget.md]). */
-  const CALLS: Readonly<Record<string, (value: never) => void>> = {
-    open: () => calmly(open()),
-    close,
-    attributes: (given: Readonly<Record<string, unknown>>) => {
-      const entries = Object.entries(given).slice(0, ATTRIBUTES_MAX);
-      attributes = {
-        ...attributes,
-        ...Object.fromEntries(entries.map(([name, value]) => [name, String(value).slice(0, ATTRIBUTE_CHARS)])),
-      };
-      look();
-    },
-    consent: (isGiven: boolean) => {
-      keep.setLevel(isGiven ? 'kept' : 'asked');
-      if (!isGiven) keep.write({ ...EMPTY_MEMORY, ...asked(keep.read()) });
-      watch?.levelled();
-      look();
-    },
-    page: moveTo,
-    forget: () => {
-      keep.write(EMPTY_MEMORY);
-      look();
-    },
+  /** What a page may call, also before the script has come ([widget.md]); what is asked for seldom comes with the watch. */
+  const call = (name: string, value: unknown): void => {
+    if (name === 'open') calmly(open());
+    else if (name === 'close') close();
+    else if (site !== null) calmly(fetchWatch(site).then(() => watch?.call(name, value)));
   };
 
   const start = async (): Promise<void> => {
@@ -290,7 +279,7 @@ function porch(tag: Tag, shelf: Shelf): void {
     const { navigation = window } = window as { navigation?: EventTarget };
     for (const kind of ['popstate', 'hashchange']) listen(window, kind, route);
     listen(navigation, 'currententrychange', route);
-    shelf.call = guarded((name, value) => CALLS[name]?.(value as never));
+    shelf.call = guarded(call);
     for (const [name, value] of shelf.q.splice(0)) shelf.call(name, value);
     if ((keep.read().token !== null || keep.hasUnsent()) && site !== null) await fetchPanel(); // a running conversation goes on
   };
@@ -300,12 +289,9 @@ function porch(tag: Tag, shelf: Shelf): void {
 
 const LEVELS = { wait: 'none', ask: 'asked', given: 'kept' } as const;
 const SPREAD_MS = 10_000;
-const ATTRIBUTES_MAX = 50;
-const ATTRIBUTE_CHARS = 200;
 
-/** [V7] What the visitor asked for. */
-function asked({ token, putAwayUntil, restUntil }: Memory): Partial<Memory> {
-  return { token, putAwayUntil, restUntil };
+function asksWhy({ words }: WireWidget): boolean {
+  return JSON.stringify([words['launcher.words'], words['launcher.name']]).includes('closed-by');
 }
 
 function isLitBy({ state, isStateKnown }: Decision): boolean {

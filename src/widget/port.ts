@@ -41,6 +41,7 @@ export interface PanelPicture extends Heard {
 export interface MountedPanel {
   /** The engine's part that an open window, or an invitation beside the launcher, needs. */
   readonly stand: NonNullable<Parts['stand']>;
+  readonly why: NonNullable<Parts['why']>;
   paint(picture: PanelPicture): void;
   focus(): void;
 }
@@ -64,6 +65,9 @@ export interface WatchPort {
   /** An invitation opens the window; the focus stays where it is ([I10]). */
   open(): void;
   stir(): void;
+  /** What the page says of its visitor, by name. */
+  setAttributes(given: Readonly<Record<string, string>>): void;
+  moveTo(address: string): void;
   tell(name: string, detail: Record<string, unknown>): void;
 }
 
@@ -83,8 +87,8 @@ export interface Watch {
   moveTo(address: string): void;
   /** What is published has been read ([V8]). */
   learnt(site: PublishedSite): void;
-  /** The level has changed. */
-  levelled(): void;
+  /** The page calls: attributes, consent, page, forget; what has another name does nothing. */
+  call(name: string, value: unknown): void;
 }
 
 export interface WatchModule {

@@ -12,8 +12,8 @@ const gz = (bytes: Uint8Array) => gzipSync(bytes, { level: 9 }).length;
 const KB = 1024;
 
 describe('the guest’s bytes', () => {
-  it('porch.js is at most 12 KB, the watch 7 KB, the panel 28 KB', () => {
-    expect(gz(bundle('porch.js'))).toBeLessThanOrEqual(12 * KB);
+  it('porch.js is at most 11.5 KB on its way to 10 (12 is the hard limit), the watch 7 KB, the panel 28 KB', () => {
+    expect(gz(bundle('porch.js'))).toBeLessThanOrEqual(11.5 * KB);
     expect(gz(bundle(watchName))).toBeLessThanOrEqual(7 * KB);
     expect(gz(bundle(panelName))).toBeLessThanOrEqual(28 * KB);
   });

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { type Decision, type Signal, decideAnew as decide, decide as decideKept } from '../../src/core/decide/decide';
 import { explain } from '../../src/core/decide/explain';
 import { hoursAt, hoursOf } from '../../src/core/decide/hours-now';
+import { whyNow } from '../../src/core/decide/why-now';
 import { SIGNALS } from '../../src/core/invitations/judge';
 import type { Circumstances } from '../../src/core/model/circumstances';
 import { DAY_MS, SECOND_MS } from '../../src/core/model/units';
@@ -153,7 +154,7 @@ function changesInADay(site: PublishedSite, visit: Circumstances): number {
   const hours = hoursOf(site, 'night');
   if (hours !== null)
     for (let at = visit.now; at < until; hourChanges++) {
-      const { changesAt } = hoursAt(hours, at);
+      const { changesAt } = hoursAt(hours, at, whyNow);
       if (changesAt >= until) break;
       at = changesAt;
     }

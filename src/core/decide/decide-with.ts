@@ -4,6 +4,7 @@ import type { EpochMs } from '../model/units';
 import type { PublishedSite } from '../wire/published-site';
 import { closedLines } from '../words/closed-lines';
 import type { Decision, Settled } from './decide';
+import type { WhyNow } from './hours-now';
 import { pageFactsOf } from './page-facts';
 import type { Reason } from './reason';
 import type { Standing } from './stand';
@@ -26,6 +27,8 @@ export interface Nothing {
 export interface Parts {
   readonly stand?: (settled: Settled) => Standing;
   readonly due?: (settled: Settled) => DueVerdict;
+  /** Comes with the window, which words it. */
+  readonly why?: WhyNow | undefined;
   readonly because?: (found: Nothing | (Settled & { readonly standing: Standing; readonly due: DueVerdict })) => Reason[];
 }
 
@@ -44,7 +47,7 @@ export function decideWith(site: PublishedSite, circumstances: Circumstances, pa
   if (site.pointer.paused && !goesOn) return nothing('paused', null, null);
   const { widget, by } = chooseWidget(site, circumstances, page);
   if (widget === null) return nothing(by, null, null);
-  const presence = stateOf(site, widget, circumstances);
+  const presence = stateOf(site, widget, circumstances, parts.why);
   const deed = widget.deeds[presence.state];
   const isAway = !isWindowOpen && !goesOn;
   if (isAway && memory.putAwayUntil !== null && now < memory.putAwayUntil) return nothing('put-away', null, memory.putAwayUntil);

@@ -1,4 +1,4 @@
-import type { ClosedBy } from '../hours/hours';
+import type { ClosedBy } from '../hours/why';
 import { dueOf } from '../invitations/due';
 import type { Signal } from '../invitations/judge';
 import type { Circumstances } from '../model/circumstances';
@@ -12,6 +12,7 @@ import { decideWith } from './decide-with';
 import type { PageFacts } from './page-facts';
 import type { Reason } from './reason';
 import { standOf } from './stand';
+import { whyNow } from './why-now';
 import type { Presence } from './state';
 import type { Chosen } from './widget';
 
@@ -65,7 +66,7 @@ export function decide(site: PublishedSite, circumstances: Circumstances): Decis
 
 /** The same, worked out from the beginning. */
 export function decideAnew(site: PublishedSite, circumstances: Circumstances): Decision {
-  return decideWith(site, circumstances, { stand: standOf, due: dueOf, because: becauseOf });
+  return decideWith(site, circumstances, { stand: standOf, due: dueOf, why: whyNow, because: becauseOf });
 }
 
 interface Last {

@@ -11,6 +11,7 @@ import { visitClock } from './memory';
 import { type PageFacts, pageFactsOf } from './page-facts';
 import type { Reason, ReasonCode } from './reason';
 import { stateOf } from './state';
+import { whyNow } from './why-now';
 import { isAudience, isRunning } from './widget';
 
 /** How far something is from holding. */
@@ -58,7 +59,7 @@ interface Scene {
 
 /** A widget as if it were the one that shows. */
 function settledFor(widget: WireWidget, { site, circumstances, page, decision }: Scene): Settled {
-  const presence = stateOf(site, widget, circumstances);
+  const presence = stateOf(site, widget, circumstances, whyNow);
   return {
     site,
     circumstances,

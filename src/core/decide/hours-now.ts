@@ -1,6 +1,6 @@
-import type { Override } from '../model/calendar';
 import type { EpochMs } from '../model/units';
-import { type ClosedBy, type Hours, isOpenAt, nextChange, nextOpening, whyAt, whyChangesAt } from '../hours/hours';
+import { type Hours, isOpenAt, nextChange, nextOpening } from '../hours/hours';
+import type { ClosedBy } from '../hours/why';
 import { type Zone, toZone } from '../hours/zone';
 import type { WireCalendar } from '../wire/facts-file';
 import type { PublishedSite } from '../wire/published-site';
@@ -39,35 +39,34 @@ export function hoursOf(
   return { calendar, zone: zoneOf(site, calendar.zone), override: site.pointer.overrides[calendarId] ?? null };
 }
 
-/** Worked out once, and kept until it may change: a page asks often, its calendar changes seldom. */
-const KEPT = new WeakMap<
-  WireCalendar,
-  { readonly zone: Zone; readonly override: Override | null; readonly from: EpochMs; readonly now: HoursNow }
->();
+/** Why it is closed, by what name, and until when that is the reason; the window brings it, and the application has it. */
+export type WhyNow = (hours: Hours, instant: EpochMs, until: EpochMs) => Pick<HoursNow, 'closedBy' | 'name' | 'changesAt'>;
 
-/** How hours stand at an instant. */
-export function hoursAt(hours: Hours, instant: EpochMs): HoursNow {
-  const { calendar, zone, override } = hours;
-  const kept = KEPT.get(calendar);
-  if (kept !== undefined && kept.override === override && kept.zone === zone && kept.from <= instant && instant < kept.now.changesAt)
-    return kept.now;
-  const now = workOut(hours, instant);
-  KEPT.set(calendar, { zone, override, from: instant, now });
+/** Worked out once, and kept until it may change: a page asks often, its calendar changes seldom. */
+const KEPT = new WeakMap<WireCalendar, Kept>();
+
+interface Kept {
+  readonly hours: Hours;
+  readonly why: WhyNow | undefined;
+  readonly from: EpochMs;
+  readonly now: HoursNow;
+}
+
+/** How hours stand at an instant. Without `why` it is told whether and until when, not why. */
+export function hoursAt(hours: Hours, instant: EpochMs, why?: WhyNow): HoursNow {
+  const kept = KEPT.get(hours.calendar);
+  const isSame = kept !== undefined && kept.why === why && kept.hours.override === hours.override && kept.hours.zone === hours.zone;
+  if (isSame && kept.from <= instant && instant < kept.now.changesAt) return kept.now;
+  const now = workOut(hours, instant, why);
+  KEPT.set(hours.calendar, { hours, why, from: instant, now });
   return now;
 }
 
-function workOut(hours: Hours, instant: EpochMs): HoursNow {
-  const changesAt = nextChange(hours, instant) ?? Infinity;
-  if (isOpenAt(hours, instant)) return { isOpen: true, closedBy: null, changesAt, opensAt: null, name: null };
+function workOut(hours: Hours, instant: EpochMs, why?: WhyNow): HoursNow {
+  const isOpen = isOpenAt(hours, instant);
   const { override } = hours;
-  const { closedBy, rule } = whyAt(hours, instant);
-  const byHand = override !== null && instant < override.until;
-  const ends = byHand ? Math.min(override.until, changesAt) : changesAt;
-  return {
-    isOpen: false,
-    closedBy,
-    changesAt: byHand ? ends : whyChangesAt(hours, instant, ends),
-    opensAt: nextOpening(hours, instant),
-    name: (byHand ? override.reason : closedBy === 'holiday' ? hours.calendar.exceptions[rule]?.[5] : null) || null,
-  };
+  const byHand = !isOpen && override !== null && instant < override.until ? override.until : Infinity;
+  const changesAt = Math.min(byHand, nextChange(hours, instant) ?? Infinity);
+  const now = { isOpen, closedBy: null, changesAt, opensAt: isOpen ? null : nextOpening(hours, instant), name: null };
+  return isOpen || why === undefined ? now : { ...now, ...why(hours, instant, changesAt) };
 }

@@ -3,7 +3,7 @@ import { TEAM_STATES, type TeamState, type WidgetState } from '../model/moment';
 import { type EpochMs, MINUTE_MS, SECOND_MS } from '../model/units';
 import type { WireWidget } from '../wire/design-file';
 import type { PublishedSite } from '../wire/published-site';
-import { type HoursNow, hoursAt, hoursOf } from './hours-now';
+import { type HoursNow, type WhyNow, hoursAt, hoursOf } from './hours-now';
 
 /** [S6] How long a word about people is fresh, and how long it is held. */
 export const FRESH_MS = 15 * SECOND_MS;
@@ -26,10 +26,10 @@ export interface Presence {
  * State of a widget ([S3]): closed by its hours, else the best of its teams; *nobody* where nothing was heard for three
  * minutes, and where a dark lamp would be lit on a word older than 15 s ([S6]).
  */
-export function stateOf(site: PublishedSite, widget: WireWidget, circumstances: Circumstances): Presence {
+export function stateOf(site: PublishedSite, widget: WireWidget, circumstances: Circumstances, why?: WhyNow): Presence {
   const { now, heardAt, isLit, isWindowOpen } = circumstances;
   const own = hoursOf(site, widget.calendar);
-  const hours = own && hoursAt(own, now);
+  const hours = own && hoursAt(own, now, why);
   const changes = hours?.changesAt ?? Infinity;
   if (hours !== null && !hours.isOpen) return { state: 'closed', isKnown: true, told: 'closed', hours, wantsFresh: false, next: changes };
   const told = bestOf(widget.teams.map((id) => site.pointer.teams[id] ?? 'nobody'));

@@ -3,7 +3,8 @@ import { AZORES, at, calendar, day, everyDay, hours, times, utc } from '../../..
 import type { Calendar, HoursException } from '../model/calendar';
 import { faultsOf, toWireCalendar } from './compile';
 import { dayText, monthDayOf, parseDay, weekdayOf } from './days';
-import { isOpenAt, nextChange, nextOpening, spansOfDay, whyAt } from './hours';
+import { isOpenAt, nextChange, nextOpening, spansOfDay } from './hours';
+import { whyAt } from './why';
 import { isRosteredAt, nextRosterChange } from './roster';
 import { summaryOf } from './summary';
 

@@ -1,4 +1,4 @@
-import type { ClosedBy } from '../hours/hours';
+import type { ClosedBy } from '../hours/why';
 import { localDayOf } from '../hours/hours';
 import { type Zone, offsetAt } from '../hours/zone';
 import type { WidgetState } from '../model/moment';

@@ -1,6 +1,7 @@
 /** @jsxImportSource preact */
 import { render } from 'preact';
 import { standOf } from '../../core/decide/stand';
+import { whyNow } from '../../core/decide/why-now';
 import { isRunning } from '../../core/decide/widget';
 import { addSheet } from '../frame';
 import { listen } from '../surroundings';
@@ -69,6 +70,7 @@ export function mountPanel(port: PanelPort): MountedPanel {
   void talk.begin().catch(() => undefined);
   return {
     stand: standOf,
+    why: whyNow,
     paint: (next) => {
       picture = next;
       const { conversation } = talk.picture();

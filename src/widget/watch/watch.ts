@@ -1,10 +1,10 @@
 import { type Decision } from '../../core/decide/decide';
 import { EMPTY_MEMORY } from '../../core/decide/memory';
 import { readMemory } from '../../core/decide/read-memory';
-import { type Happening, isNoByClosing, pruned, remember, visitOf } from '../../core/decide/remember';
+import { type Happening, isNoByClosing, pruned, remember, visitOf, withinLevel } from '../../core/decide/remember';
 import { dueOf } from '../../core/invitations/due';
 import { mannerHere, selectorsOf } from '../../core/invitations/manner';
-import type { Circumstances } from '../../core/model/circumstances';
+import type { Circumstances, Level } from '../../core/model/circumstances';
 import type { WireInvitation } from '../../core/wire/design-file';
 import type { PublishedSite } from '../../core/wire/published-site';
 import type { Watch, WatchPort } from '../port';
@@ -23,9 +23,12 @@ const DAYS_OF_REST = 30;
 export function startWatch(port: WatchPort): Watch {
   const { keep, now, look } = port;
   const hasLocks = 'locks' in navigator;
+  let attributes: Readonly<Record<string, string>> = {};
   let invited: Circumstances['invited'] = null;
   let openedByItself: number | null = null;
   let busy: Promise<unknown> = Promise.resolve();
+  /** An invitation is on its way to the screen: the looks meanwhile bring no second one. */
+  let isComing = false;
 
   const memory = () => readMemory(JSON.stringify(keep.read()), now());
   const happen = (happening: Happening): void => keep.write(remember(memory(), happening, keep.level()));
@@ -99,6 +102,13 @@ export function startWatch(port: WatchPort): Watch {
     else look();
   };
 
+  /** [V8] A page view that may be remembered is remembered from now on; going down removes what may not be kept. */
+  const setLevel = (level: Level): void => {
+    keep.setLevel(level);
+    keep.write(withinLevel(memory(), level));
+    view.setAddress(view.read().address);
+  };
+
   return {
     due: dueOf,
     enrich: (base) => {
@@ -119,7 +129,14 @@ export function startWatch(port: WatchPort): Watch {
       if (decision.withdraw !== null && invited !== null) {
         left();
         look();
-      } else if (decision.show !== null) busy = prepare(decision.show).catch(() => undefined);
+      } else if (decision.show !== null && !isComing) {
+        isComing = true;
+        busy = prepare(decision.show)
+          .catch(() => undefined)
+          .finally(() => {
+            isComing = false;
+          });
+      }
     },
     asked: (ask) => {
       busy = ask;
@@ -143,11 +160,24 @@ export function startWatch(port: WatchPort): Watch {
       const ids = site.design.widgets.flatMap(({ invitations }) => invitations.map(([id]) => id));
       if (Object.keys(memory().counts).some((id) => !ids.includes(id))) keep.write(pruned(memory(), ids));
     },
-    levelled: () => {
-      keep.write(remember(memory(), { kind: 'replied', replies: {} }, keep.level()));
-      view.setAddress(view.read().address);
+    call: (name, value) => {
+      if (name === 'page') port.moveTo(String(value));
+      if (name === 'attributes') port.setAttributes((attributes = { ...attributes, ...readAttributes(value) }));
+      if (name === 'consent') setLevel(value === true ? 'kept' : 'asked');
+      if (name === 'forget') keep.write(EMPTY_MEMORY);
+      look();
     },
   };
+}
+
+const ATTRIBUTES_MAX = 50;
+const ATTRIBUTE_CHARS = 200;
+
+/** What the page says of its visitor: texts by name, bounded; anything else says nothing. */
+function readAttributes(given: unknown): Record<string, string> {
+  if (typeof given !== 'object' || given === null) return {};
+  const entries = Object.entries(given).slice(0, ATTRIBUTES_MAX);
+  return Object.fromEntries(entries.map(([name, value]) => [name, String(value).slice(0, ATTRIBUTE_CHARS)]));
 }
 
 function invitationOf({ design }: PublishedSite, decision: Decision, id: string): WireInvitation | undefined {
