@@ -108,7 +108,7 @@ export function freeAt(settled: Settled): EpochMs {
 }
 
 /** [I6] From when on nobody is invited to a door that is about to close; Infinity: it does not close. */
-export function closingEdge({ site, presence: { hours } }: Settled): EpochMs {
+export function closingEdge({ site, presence: { hours } }: Pick<Settled, 'site' | 'presence'>): EpochMs {
   return hours !== null && hours.isOpen ? hours.changesAt - (site.design.limits ?? OUR_LIMITS)[2] * SECOND_MS : Infinity;
 }
 

@@ -129,7 +129,7 @@ export function heldStill(site: PublishedSite, circumstances: Circumstances): St
     const presence = stateOf(site, widget, circumstances);
     if (presence.hours !== null && widget.calendar !== null)
       overrides[widget.calendar] = { isOpen: presence.hours.isOpen, until: now + FOR_EVER_MS, reason: '' };
-    isClosing ||= now >= closingEdge({ site, presence } as never);
+    isClosing ||= now >= closingEdge({ site, presence });
     return {
       ...widget,
       invitations: widget.invitations.map((one) => [one[0], one[1], one[2], one[3], one[4], one[5], frozen(one[6]) as WireGroup]),

@@ -16,11 +16,10 @@ interface BrandFieldProps {
   readonly label: string;
 }
 
-/** The brand colour: swatches, a field, a picker, and whether text reads on it. */
+/** The brand colour: swatches, a field, a picker, and the text that goes on it. */
 export function BrandField({ value, onChange, label }: BrandFieldProps) {
   const [typed, setTyped] = useState<string | null>(null);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const { sentence, reads } = contrastSentence(value);
   const isUnreadable = typed !== null && toHex(typed) === null;
   const type = (text: string): void => {
     setTyped(text);
@@ -71,8 +70,8 @@ export function BrandField({ value, onChange, label }: BrandFieldProps) {
           />
         ))}
       </Box>
-      <Typography variant="body2" sx={{ mt: 1, color: reads ? 'text.secondary' : 'error.main' }} role="status">
-        {sentence}
+      <Typography variant="body2" sx={{ mt: 1, color: 'text.secondary' }} role="status">
+        {contrastSentence(value)}
       </Typography>
       <Popover
         open={anchor !== null}

@@ -1,15 +1,13 @@
 import { contrast } from '../../core/look/contrast';
-import { TEXT_RATIO, textOn } from '../../core/look/palette';
+import { textOn } from '../../core/look/palette';
 import type { HexColor } from '../../core/model/units';
 
-/** What stands beside a brand colour: which text goes on it, its ratio, and whether that reads. */
-export function contrastSentence(brand: HexColor): { readonly sentence: string; readonly reads: boolean } {
+/** What stands beside a brand colour: which text goes on it, and its ratio. One always reads: white, ink, or black. */
+export function contrastSentence(brand: HexColor): string {
   const text = textOn(brand);
   const ratio = contrast(text, brand);
   const name = text === '#ffffff' ? 'White' : 'Dark';
-  const reads = ratio >= TEXT_RATIO;
-  const verdict = ratio >= 7 ? 'reads very well' : reads ? 'reads well' : `is hard to read; ${TEXT_RATIO}:1 is needed`;
-  return { sentence: `${name} text on it: ${(Math.floor(ratio * 10) / 10).toFixed(1)}:1, ${verdict}.`, reads };
+  return `${name} text on it: ${(Math.floor(ratio * 10) / 10).toFixed(1)}:1, ${ratio >= 7 ? 'reads very well' : 'reads well'}.`;
 }
 
 /** Whether a text is a colour we can read here: # and six digits, or three. Null: not yet. */
