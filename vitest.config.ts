@@ -3,7 +3,7 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   test: {
     include: ['src/**/*.test.{ts,tsx}', 'tests/{laws,wire,bundle}/**/*.test.ts'],
-    testTimeout: 30_000,
+    testTimeout: 180_000, // only against what never ends: a law may take its time on a busy machine
     pool: 'forks',
   },
 });

@@ -4,7 +4,7 @@ import { elapsedAt } from './clock';
 import { EMPTY_MEMORY, type Memory, visitClock } from './memory';
 import { originOf } from './origin';
 import { readMemory } from './read-memory';
-import { type Happening, isNoByClosing, pruned, remember, visitOf } from './remember';
+import { type Happening, isNoByClosing, pruned, remember, visitOf, withinLevel } from './remember';
 
 const TOKEN = 'a'.repeat(43);
 const NOW = 1_795_640_400_000;
@@ -29,8 +29,13 @@ describe('remember', () => {
       { kind: 'wrote', token: TOKEN },
     ]);
     expect(kept.visit).not.toBeNull();
-    const after = remember(kept, { kind: 'declined', at: NOW, restDays: 1 }, 'asked');
-    expect(after).toEqual({ ...EMPTY_MEMORY, token: TOKEN, restUntil: NOW + DAY_MS });
+    expect(withinLevel(kept, 'asked')).toEqual({ ...EMPTY_MEMORY, token: TOKEN });
+  });
+
+  it('[V8] a page that has not asked yet takes away nothing that was kept under consent, and adds nothing to it', () => {
+    const kept = played([view(NOW), { kind: 'seen', at: NOW }, { kind: 'invitation-shown', id: 'x', at: NOW }]);
+    expect(remember(kept, view(NOW + 1000), 'asked')).toEqual(kept);
+    expect(remember(kept, { kind: 'declined', at: NOW, restDays: 1 }, 'asked')).toEqual({ ...kept, restUntil: NOW + DAY_MS });
   });
 
   it('[V8] forgotten takes everything, a refused token only itself', () => {

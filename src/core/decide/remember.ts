@@ -24,12 +24,19 @@ export type Happening =
   | { readonly kind: 'declined'; readonly at: EpochMs; readonly restDays: number }
   | { readonly kind: 'replied'; readonly replies: Readonly<Record<string, string>> };
 
-/** The memory after something happened, at the level that may be kept ([V7]). */
+/**
+ * The memory after something happened, at the level that may be kept ([V7]). A level that keeps less touches only what is
+ * its own: what was kept under an earlier consent waits until this page says whether it still holds ([V8]).
+ */
 export function remember(memory: Memory, happening: Happening, level: Level): Memory {
-  return fitted(withinLevel(after(withinLevel(memory, level), happening, level === 'kept'), level));
+  if (happening.kind === 'forgotten') return EMPTY_MEMORY;
+  const next = after(withinLevel(memory, level), happening, level === 'kept');
+  if (level === 'kept') return fitted(next);
+  const { token, putAwayUntil, restUntil } = next;
+  return { ...memory, token, putAwayUntil, restUntil };
 }
 
-function after(memory: Memory, happening: Happening, keepsVisits: boolean): Memory {
+function after(memory: Memory, happening: Exclude<Happening, { kind: 'forgotten' }>, keepsVisits: boolean): Memory {
   switch (happening.kind) {
     case 'wrote':
       return { ...memory, token: happening.token };
@@ -37,8 +44,6 @@ function after(memory: Memory, happening: Happening, keepsVisits: boolean): Memo
       return { ...memory, putAwayUntil: happening.until };
     case 'token-refused':
       return { ...memory, token: null };
-    case 'forgotten':
-      return EMPTY_MEMORY;
     case 'declined':
       return { ...memory, restUntil: happening.at + happening.restDays * DAY_MS };
     case 'replied':

@@ -177,7 +177,7 @@ describe('publishing', () => {
 
   it('[L5] which version is in force is computed for the instant that is asked', async () => {
     const { listPublications } = await import('../db/repositories/publications');
-    const inForce = async (instant: number) => versionInForce(await listPublications(house.db, porch.siteId), instant);
+    const inForce = async (instant: number) => versionInForce(await listPublications(house.db, porch.siteId, instant), instant);
     const at = house.state.clock.now();
     house.state.clock.moveTo(at + 60_000);
     await porch.desk('POST publish', { revision: 1, remark: '' });

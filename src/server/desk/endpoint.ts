@@ -97,7 +97,7 @@ async function overview({ state, member }: DeskCall): Promise<Response> {
     teamStates(state, site.id),
     findWish(state.db, site.id, person.id),
     findNewestVersion(state.db, site.id),
-    listPublications(state.db, site.id).then((all) => versionInForce(all, at)),
+    listPublications(state.db, site.id, at).then((all) => versionInForce(all, at)),
   ]);
   return json(
     200,

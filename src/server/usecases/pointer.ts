@@ -11,7 +11,7 @@ import { teamStates } from './presence';
 /** What is live at an instant ([L2]): both files named together, and how the teams stand. */
 export async function getPointer(state: Pick<State, 'db' | 'board'>, site: Site, guest: GuestFiles, at: EpochMs): Promise<PointerV1> {
   const [publications, facts, teams, overrides] = await Promise.all([
-    listPublications(state.db, site.id),
+    listPublications(state.db, site.id, at),
     findNewestFacts(state.db, site.id),
     teamStates(state, site.id),
     listOverrides(state.db, site.id, at),

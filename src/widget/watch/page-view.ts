@@ -17,6 +17,8 @@ export interface View {
   hasMoved(): boolean;
   /** A new page view of the address the page says it shows, until the location really changes. */
   setAddress(address: string): void;
+  /** Another level may keep more: the page view that goes on is told from the beginning. */
+  tellAnew(): void;
   /** The page comes into view, or goes out of it. */
   turn(isVisible: boolean): void;
   /** Somebody did something; false: so soon after the last time that nothing changes. */
@@ -89,6 +91,11 @@ export function viewOf({ memory, happen, now, startedAt }: ViewPort): View {
     setAddress: (address) => {
       located = location.href;
       begin(new URL(address, located).href);
+    },
+    tellAnew: () => {
+      happen({ kind: 'page-view', at: now(), address: view.address, ...own });
+      isTold = false;
+      turn(view.isVisible);
     },
     turn,
     wasActive: () => {

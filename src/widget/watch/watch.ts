@@ -32,7 +32,7 @@ export function startWatch(port: WatchPort): Watch {
 
   const memory = () => readMemory(JSON.stringify(keep.read()), now());
   const happen = (happening: Happening): void => keep.write(remember(memory(), happening, keep.level()));
-  const view = viewOf({ memory, happen, now, startedAt: port.startedAt });
+  const view = viewOf({ memory: () => withinLevel(memory(), keep.level()), happen, now, startedAt: port.startedAt });
 
   const sensors = sensorsFor({
     scrolled: (percent) => {
@@ -104,16 +104,17 @@ export function startWatch(port: WatchPort): Watch {
 
   /** [V8] A page view that may be remembered is remembered from now on; going down removes what may not be kept. */
   const setLevel = (level: Level): void => {
+    if (level === 'kept' && keep.level() === 'kept') return;
     keep.setLevel(level);
     keep.write(withinLevel(memory(), level));
-    view.setAddress(view.read().address);
+    view.tellAnew();
   };
 
   return {
     due: dueOf,
     enrich: (base) => {
       if (view.hasMoved()) left();
-      const kept = keep.level() === 'none' ? { ...EMPTY_MEMORY, ...memory() } : memory();
+      const kept = withinLevel(memory(), keep.level());
       const { referrer, campaign } = view.origin();
       return {
         ...base,

@@ -55,16 +55,21 @@ export async function insertBasePublication(db: Db, siteId: string, id: string, 
     .execute();
 }
 
-/** Everything that was, is or will be made live, but what was cancelled; which of it is in force, core computes ([L5]). */
-export async function listPublications(db: Db, siteId: string): Promise<Publication[]> {
-  const rows = await db
-    .selectFrom('publication')
-    .select(['id', 'version_number', 'from_ms', 'until_ms'])
-    .where('site_id', '=', siteId)
-    .where('cancelled_ms', 'is', null)
-    .orderBy('from_ms')
-    .execute();
-  return rows.map((row) => ({ id: row.id, version: row.version_number, from: row.from_ms, until: row.until_ms }));
+/** What matters from an instant on: what was made live last before it, periods that are not over, and what is planned ([L5]). */
+export async function listPublications(db: Db, siteId: string, at: EpochMs): Promise<Publication[]> {
+  const columns = ['id', 'version_number', 'from_ms', 'until_ms'] as const;
+  const all = db.selectFrom('publication').select(columns).where('site_id', '=', siteId).where('cancelled_ms', 'is', null);
+  const [last, ahead] = await Promise.all([
+    all
+      .where('kind', '=', 'base')
+      .where('from_ms', '<=', at)
+      .orderBy('from_ms', 'desc')
+      .orderBy('version_number', 'desc')
+      .limit(1)
+      .execute(),
+    all.where(({ eb, or }) => or([eb('from_ms', '>', at), eb('until_ms', '>', at)])).execute(),
+  ]);
+  return [...last, ...ahead].map((row) => ({ id: row.id, version: row.version_number, from: row.from_ms, until: row.until_ms }));
 }
 
 export interface PublishedFile {
