@@ -13,8 +13,8 @@ export function serverClock(): ServerClock {
     now: () => Math.round(base + performance.now()),
     setBy: (response) => {
       const date = Date.parse(response.headers.get('Date') ?? '');
-      const age = Number(response.headers.get('Age') ?? 0);
-      if (Number.isFinite(date)) base = date + (Number.isFinite(age) ? age * 1000 : 0) - performance.now();
+      const age = Number(response.headers.get('Age')) || 0;
+      if (date > 0) base = date + age * 1000 - performance.now();
     },
   };
 }

@@ -12,8 +12,6 @@ export interface Frame {
   /** Empty until the panel comes. */
   readonly place: HTMLElement;
   paint(heard: Heard, voice: Voice): void;
-  /** [I10] The launcher moves once, and takes no focus. */
-  stir(): void;
 }
 
 /** Puts the frame into the shadow root once. Built with DOM calls only: no markup is ever parsed. */
@@ -21,7 +19,6 @@ export function buildFrame(surroundings: Surroundings): Frame {
   addSheet(surroundings.root, LAUNCHER_CSS);
   const root = element('div', 'root');
   const launcher = element('button', 'launcher');
-  launcher.type = 'button';
   const mark = element('span', 'mark');
   const words = element('span', 'words');
   words.dataset.say = 'launcher.words';
@@ -32,7 +29,7 @@ export function buildFrame(surroundings: Surroundings): Frame {
   surroundings.root.append(root);
   let painted = '';
   const paint = (heard: Heard, voice: Voice): void => {
-    const { widget, decision, circumstances } = heard;
+    const { decision, circumstances } = heard;
     const { unread, isWindowOpen } = circumstances;
     dress(root, heard, surroundings, surroundings.scheme());
     const lamp = lampOf(decision.state, decision.isStateKnown);
@@ -43,18 +40,12 @@ export function buildFrame(surroundings: Surroundings): Frame {
     launcher.setAttribute('aria-label', unread > 0 ? `${voice('launcher.unread', { count: unread })}. ${name}` : name);
     launcher.setAttribute('aria-expanded', String(isWindowOpen));
     launcher.hidden = isWindowOpen || (decision.isCountOnly && unread === 0);
-    launcher.dataset.widget = widget.key;
   };
   return {
     root,
     launcher,
     place,
     paint,
-    stir: () => {
-      launcher.classList.remove('stir');
-      void launcher.offsetWidth; // begins anew
-      launcher.classList.add('stir');
-    },
   };
 }
 

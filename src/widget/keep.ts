@@ -9,7 +9,7 @@ import type { Level } from '../core/model/circumstances';
 export interface Keep {
   level(): Level;
   setLevel(level: Level): void;
-  /** As it is now, with what other tabs have written ([I12]). Anything but the token may be damaged. */
+  /** As it is now, with what other tabs have written ([I12]). Any part of it may be damaged. */
   read(): Memory;
   write(memory: Memory): void;
   /** Key of the tab's storage for what is unsent; null where nothing may be stored. */
@@ -52,12 +52,11 @@ export function keepFor(siteKey: string, first: Level): Keep {
 function loosely(text: string): Memory {
   try {
     const kept = { ...EMPTY_MEMORY, ...(JSON.parse(text || '{}') as Memory) };
-    return kept.v === 1 && /^[\w-]{20,80}$/.test(kept.token ?? NO_TOKEN) ? kept : EMPTY_MEMORY;
+    return kept.v === 1 ? kept : EMPTY_MEMORY;
   } catch {
     return EMPTY_MEMORY;
   }
 }
-const NO_TOKEN = '-'.repeat(20);
 
 function fromStorage(kind: 'localStorage' | 'sessionStorage', key: string): string {
   try {

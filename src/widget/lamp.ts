@@ -1,4 +1,4 @@
-import { LAMP_PATHS, type LampMark } from '../core/model/lamp';
+import { LAMP_OUTLINE, LAMP_PATHS, type LampMark } from '../core/model/lamp';
 
 const SVG = 'http://www.w3.org/2000/svg';
 
@@ -6,14 +6,12 @@ const SVG = 'http://www.w3.org/2000/svg';
 export function drawLamp(mark: LampMark): SVGSVGElement {
   const svg = document.createElementNS(SVG, 'svg');
   svg.setAttribute('viewBox', '0 0 24 24');
-  svg.setAttribute('aria-hidden', 'true');
   svg.dataset.lamp = mark;
+  const [light, over] = LAMP_PATHS[mark];
   for (const [name, d] of [
-    ['lamp-light', LAMP_PATHS.glass[mark]],
-    ['lamp-line', LAMP_PATHS.outline],
-    ['lamp-over', LAMP_PATHS.over[mark]],
+    ['lamp-light', light],
+    ['lamp-line', LAMP_OUTLINE + over],
   ] as const) {
-    if (d === '') continue;
     const path = document.createElementNS(SVG, 'path');
     path.setAttribute('class', name);
     path.setAttribute('d', d);

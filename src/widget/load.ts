@@ -7,18 +7,13 @@ import type { PublishedSite } from '../core/wire/published-site';
 import { chooseLocale } from '../core/words/locale';
 import type { ServerClock } from './clock';
 
-/** Why there is nothing to show; each gets one line in the console. */
-export type LoadFault = 'unknown-site' | 'foreign-origin' | 'unreachable';
+export const NO_SITE = 'No site has the key in data-site. Copy the tag anew from Install.';
+const FOREIGN = "This page's address is not one of the site's.";
+const UNREACHABLE = 'The server could not be reached.';
 
 export interface Loader {
-  /** Reads the pointer, and the files it names that are not here yet. Null: nothing is published. */
+  /** Reads the pointer, and the files it names that are not here yet. Null: nothing is published. Throws with a sentence for the webmaster’s console. */
   load(wishes: readonly string[]): Promise<PublishedSite | null>;
-}
-
-export class LoadError extends Error {
-  constructor(readonly fault: LoadFault) {
-    super(fault);
-  }
 }
 
 /** Fetches what is published. Files are immutable, so a name that is known is never asked for again. */
@@ -53,25 +48,19 @@ interface Told {
 
 async function getPointer(base: string, clock: ServerClock): Promise<Told> {
   const response = await reach(`${base}/live.json`);
-  if (response.status === 404) throw new LoadError('unknown-site');
-  if (response.status === 403) throw new LoadError('foreign-origin');
-  if (!response.ok) throw new LoadError('unreachable');
   clock.setBy(response);
   const pointer = (await response.json()) as PointerV1;
-  if (pointer.v !== 1) throw new LoadError('unreachable');
+  if (pointer.v !== 1) throw new Error(UNREACHABLE);
   return { madeAt: Date.parse(response.headers.get('Date') ?? '') || 0, pointer };
 }
 
 async function getFile<T>(address: string): Promise<T> {
-  const response = await reach(address);
-  if (!response.ok) throw new LoadError('unreachable');
-  return (await response.json()) as T;
+  return (await (await reach(address)).json()) as T;
 }
 
+/** An answer that can be read; whatever stands in the way is one of the three faults. */
 async function reach(address: string): Promise<Response> {
-  try {
-    return await fetch(address, { credentials: 'omit' });
-  } catch {
-    throw new LoadError('unreachable');
-  }
+  const response = await fetch(address, { credentials: 'omit' }).catch(() => null);
+  if (response?.ok) return response;
+  throw new Error(response?.status === 404 ? NO_SITE : response?.status === 403 ? FOREIGN : UNREACHABLE);
 }

@@ -2,7 +2,7 @@ import type { Decision } from '../core/decide/decide';
 import { decideWith } from '../core/decide/decide-with';
 import { originOf } from '../core/decide/origin';
 import { FRESH_MS } from '../core/decide/state';
-import { type Circumstances, UNKNOWN_VISITOR, pageViewAt } from '../core/model/circumstances';
+import { type Circumstances, pageViewAt } from '../core/model/circumstances';
 import type { Moment } from '../core/model/moment';
 import type { WireWidget } from '../core/wire/design-file';
 import type { PublishedSite } from '../core/wire/published-site';
@@ -10,7 +10,7 @@ import type { ConversationFacts } from '../core/wire/talk';
 import { serverClock } from './clock';
 import { type Frame, buildFrame, setFont } from './frame';
 import { keepFor } from './keep';
-import { LoadError, siteLoader } from './load';
+import { NO_SITE, siteLoader } from './load';
 import { languageWishes, pageFont, pageSurroundings } from './page-surroundings';
 import type { MountedPanel, PanelModule, PanelPort, Watch, WatchModule } from './port';
 import { type Off, listen } from './surroundings';
@@ -24,7 +24,7 @@ function porch(tag: Tag, shelf: Shelf): void {
   const { host, surroundings } = pageSurroundings(clock);
   const base = `${tag.origin}/w/${tag.siteKey}`;
   const loader = siteLoader(base, clock);
-  const keep = keepFor(tag.siteKey, LEVELS[tag.consent ?? 'ask']);
+  const keep = keepFor(tag.siteKey, tag.level);
   const wishes = languageWishes(tag.lang);
 
   let site: PublishedSite | null = null;
@@ -56,9 +56,9 @@ function porch(tag: Tag, shelf: Shelf): void {
       page,
       forcedWidget: tag.widget,
       visitor: {
-        ...UNKNOWN_VISITOR,
+        visit: 'unknown',
         device: surroundings.device(),
-        isStill: matchMedia('(prefers-reduced-motion: reduce)').matches,
+        isStill: false, // only invitations ask: the watch looks
         languages: navigator.languages,
         ...originOf(location.href, document.referrer),
         country: attributes['country'] ?? tag.country,
@@ -93,8 +93,7 @@ function porch(tag: Tag, shelf: Shelf): void {
     }
     const widget = paint(site, here, decision);
     if (decision.askAgainAt !== null) cancelWake = surroundings.wakeAt(decision.askAgainAt, look);
-    const { askAgainAt, askAgainOn, state } = decision;
-    tell('decided', { askAgainAt, askAgainOn, moment, state, widget: decision.widget });
+    tell('decided', decision);
     if (decision.wantsFresh && performance.now() - askedAt >= FRESH_MS) {
       const asking = ask().catch(unheard);
       watch?.asked(asking);
@@ -164,7 +163,7 @@ function porch(tag: Tag, shelf: Shelf): void {
     }));
 
   const importPanel = async (): Promise<MountedPanel> => {
-    if (site === null || frame === null) throw new Error('The panel was asked for before the launcher stood.');
+    if (site === null || frame === null) throw new Error();
     const module = await fetchModule<PanelModule>(site.pointer.panel);
     return (mounted = module.mountPanel(portFor(frame)));
   };
@@ -190,7 +189,7 @@ function porch(tag: Tag, shelf: Shelf): void {
         isWindowOpen = true;
         look();
       },
-      stir: () => frame?.stir(),
+      launcher: () => frame?.launcher,
       setAttributes: (given) => {
         attributes = given;
         look();
@@ -284,10 +283,9 @@ function porch(tag: Tag, shelf: Shelf): void {
     if ((keep.read().token !== null || keep.hasUnsent()) && site !== null) await fetchPanel(); // a running conversation goes on
   };
 
-  start().catch((error: unknown) => say(error instanceof LoadError ? FAULTS[error.fault] : 'The widget could not start.'));
+  start().catch(({ message }: Error) => say(message));
 }
 
-const LEVELS = { wait: 'none', ask: 'asked', given: 'kept' } as const;
 const SPREAD_MS = 10_000;
 
 function asksWhy({ words }: WireWidget): boolean {
@@ -298,11 +296,7 @@ function isLitBy({ state, isStateKnown }: Decision): boolean {
   return isStateKnown && state !== 'nobody' && state !== 'closed';
 }
 
-const FAULTS: Readonly<Record<LoadError['fault'], string>> = {
-  'unknown-site': 'No site has the key in data-site. Copy the tag anew from Install.',
-  'foreign-origin': "This page's address is not among the site's allowed ones.",
-  unreachable: 'The server could not be reached.',
-};
+const WRONG = 'Something went wrong inside the widget.';
 
 function say(text: string): void {
   console.warn(`Sunny Porch: ${text}`);
@@ -314,17 +308,17 @@ function guarded<T extends unknown[]>(call: (...values: T) => void): (...values:
     try {
       call(...values);
     } catch {
-      say('Something went wrong inside the widget.');
+      say(WRONG);
     }
   };
 }
 
 /** What fails in the background is said once in the console, and never thrown at the page. */
 function calmly(work: Promise<unknown>): void {
-  work.catch(() => say('The window could not be opened just now.'));
+  work.catch(() => say(WRONG));
 }
 
-function tell(name: string, detail: Record<string, unknown>): void {
+function tell(name: string, detail: object): void {
   window.dispatchEvent(new CustomEvent(`sunnyporch:${name}`, { detail }));
 }
 
@@ -348,7 +342,7 @@ interface Shelf {
 function begin(): void {
   const tag = readTag(document.currentScript as HTMLScriptElement | null);
   const here = window as unknown as { SunnyPorch?: { isHere?: true; q?: ArrayLike<unknown>[] } };
-  if (tag === null) return say('The tag has no valid data-site. Copy it anew from Install.');
+  if (tag === null) return say(NO_SITE);
   if (here.SunnyPorch?.isHere) return say('The tag stands twice on this page; the first one works.');
   const q = (here.SunnyPorch?.q ?? []).map((call): [string, unknown] => [String(call[0]), call[1]]);
   const shelf: Shelf = { q, call: (name, value) => void q.push([name, value]) };

@@ -64,7 +64,7 @@ export interface WatchPort {
   fetchPanel(): Promise<unknown>;
   /** An invitation opens the window; the focus stays where it is ([I10]). */
   open(): void;
-  stir(): void;
+  launcher(): HTMLElement | undefined;
   /** What the page says of its visitor, by name. */
   setAttributes(given: Readonly<Record<string, string>>): void;
   moveTo(address: string): void;

@@ -2,7 +2,7 @@ import { decide } from '../core/decide/decide';
 import type { Circumstances } from '../core/model/circumstances';
 import type { PublishedSite } from '../core/wire/published-site';
 import type { VisitorEntry } from '../core/wire/talk';
-import { buildFrame, setFont } from './frame';
+import { addSheet, buildFrame, setFont } from './frame';
 import { paintStill } from './panel/paint-still';
 import { deviceOf } from './surroundings';
 import { voiceOf } from './voice';
@@ -25,6 +25,10 @@ export interface Tile {
   unmount(): void;
 }
 
+/** A tile is its own viewport, and lies among others. */
+const TILE_CSS =
+  ':host { position: absolute !important; contain: strict !important; z-index: auto !important; } .root[data-still] .launcher { animation: none; }';
+
 /**
  * The real runtime in a tile: the same `decide`, the same frame, the same panel, fed with made-up circumstances. It
  * has no timers, listens to nothing, asks nobody.
@@ -32,7 +36,6 @@ export interface Tile {
 export function mount(place: HTMLElement, first: Feed): Tile {
   let feed = first;
   const host = document.createElement('sunny-porch');
-  host.setAttribute('data-tile', '');
   const root = host.attachShadow({ mode: 'open' });
   place.append(host);
   const frame = buildFrame({
@@ -43,13 +46,13 @@ export function mount(place: HTMLElement, first: Feed): Tile {
     device: () => deviceOf(feed.width, feed.height),
     scheme: () => feed.scheme,
   });
+  addSheet(root, TILE_CSS);
   frame.root.setAttribute('data-still', '');
   const update = (next: Feed): void => {
     feed = next;
     const { site, circumstances } = next;
     const decision = decide(site, circumstances);
     const widget = site.design.widgets.find((one) => one.key === decision.widget);
-    host.style.setProperty('visibility', widget === undefined ? 'hidden' : 'visible');
     frame.root.hidden = widget === undefined;
     if (widget === undefined) return;
     setFont(frame.root, next.font);

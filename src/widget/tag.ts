@@ -1,3 +1,5 @@
+import type { Level } from '../core/model/circumstances';
+
 /** What the snippet says (widget.md). */
 export interface Tag {
   readonly siteKey: string;
@@ -5,7 +7,8 @@ export interface Tag {
   readonly origin: string;
   readonly widget: string | null;
   readonly lang: string | null;
-  readonly consent: 'wait' | 'given' | null;
+  /** [V7] */
+  readonly level: Level;
   /** [P16] */
   readonly country: string | null;
 }
@@ -14,13 +17,13 @@ export interface Tag {
 export function readTag(script: HTMLScriptElement | null): Tag | null {
   const siteKey = script?.dataset.site ?? '';
   if (script === null || !/^[a-z0-9]{12}$/.test(siteKey)) return null;
-  const consent = script.dataset.consent;
+  const { consent, widget = null, lang = null, country = null } = script.dataset;
   return {
     siteKey,
     origin: new URL(script.src).origin,
-    widget: script.dataset.widget ?? null,
-    lang: script.dataset.lang ?? null,
-    country: script.dataset.country ?? null,
-    consent: consent === 'wait' || consent === 'given' ? consent : null,
+    widget,
+    lang,
+    country,
+    level: consent === 'wait' ? 'none' : consent === 'given' ? 'kept' : 'asked',
   };
 }

@@ -1,6 +1,7 @@
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
 import { migrateDatabase } from '../../src/server/db/migrate';
 import { type Db, openDatabase } from '../../src/server/db/open';
 import { newId, newSecret } from '../../src/server/ids';
@@ -38,7 +39,7 @@ export async function madeHouse(file = ':memory:'): Promise<House> {
   clock.moveTo(EVENING);
   const widgetDir = mkdtempSync(join(tmpdir(), 'porch-widget-'));
   writeFileSync(join(widgetDir, 'built.json'), JSON.stringify({ panel: 'panel-0123456789abcdef.js', watch: 'watch-0123456789abcdef.js' }));
-  writeFileSync(join(widgetDir, 'porch.js'), '/* porch */');
+  writeFileSync(join(widgetDir, 'porch.js.gz'), gzipSync('/* porch */'));
   const state: State = {
     env: { port: 0, host: '127.0.0.1', publicUrl: null, dataDir: '', widgetDir, trustedProxies: [] },
     db,

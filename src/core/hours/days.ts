@@ -6,7 +6,7 @@ export function weekdayOf(day: EpochDay): number {
   return (((day + 3) % 7) + 7) % 7;
 }
 
-/** Month × 100 + day of a day. Civil-from-days, proleptic Gregorian (H. Hinnant, "chrono-compatible low-level date algorithms"). */
+/** Month × 100 + day of a day, in the proleptic Gregorian calendar. */
 export function monthDayOf(day: EpochDay): MonthDay {
   const { month, date } = civilOf(day);
   return month * 100 + date;
@@ -18,18 +18,10 @@ export interface Civil {
   readonly date: number;
 }
 
-/** Year, month and date of a day (same source). */
+/** Year, month and date of a day, by the fields that ECMAScript gives a time value in UTC: no zone of the machine has a say. */
 export function civilOf(day: EpochDay): Civil {
-  const shifted = day + 719468;
-  const era = Math.floor(shifted / 146097);
-  const dayOfEra = shifted - era * 146097;
-  const yearOfEra = Math.floor(
-    (dayOfEra - Math.floor(dayOfEra / 1460) + Math.floor(dayOfEra / 36524) - Math.floor(dayOfEra / 146096)) / 365,
-  );
-  const dayOfYear = dayOfEra - (365 * yearOfEra + Math.floor(yearOfEra / 4) - Math.floor(yearOfEra / 100));
-  const fifth = Math.floor((5 * dayOfYear + 2) / 153);
-  const month = fifth < 10 ? fifth + 3 : fifth - 9;
-  return { year: yearOfEra + era * 400 + (month <= 2 ? 1 : 0), month, date: dayOfYear - Math.floor((153 * fifth + 2) / 5) + 1 };
+  const midnight = new Date(day * DAY_MS);
+  return { year: midnight.getUTCFullYear(), month: midnight.getUTCMonth() + 1, date: midnight.getUTCDate() };
 }
 
 /** The day of a civil date; months and dates beyond theirs are not checked. */

@@ -1,7 +1,6 @@
 import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { gzipSync } from 'node:zlib';
 import { LIMITS } from '../../core/limits';
 import { findEntriesAfter } from './resume';
 import { findFileBody } from '../db/repositories/publications';
@@ -74,7 +73,7 @@ function script(state: State, name: string, request: Request): Response {
 
 function shelve(state: State, name: string): ShelvedFile | null {
   try {
-    return state.shelf.put(name, gzipSync(readFileSync(join(state.env.widgetDir, name))), {
+    return state.shelf.put(name, readFileSync(join(state.env.widgetDir, `${name}.gz`)), {
       ...READABLE_ANYWHERE,
       'Content-Type': 'text/javascript; charset=utf-8',
       'Cache-Control': name === 'porch.js' ? 'public, max-age=300' : FOR_EVER,

@@ -1,13 +1,13 @@
-import { LAMP_PATHS, type LampMark as Mark } from '../../core/model/lamp';
+import { LAMP_OUTLINE, LAMP_PATHS, type LampMark as Mark } from '../../core/model/lamp';
 
 /** The lamp of the application: somebody is there, and nothing else anywhere. Always beside its word. */
 export function LampMark({ mark, size = 20 }: { mark: Mark; size?: number }) {
   return (
     <svg viewBox="0 0 24 24" width={size} height={size} aria-hidden data-lamp={mark} style={{ flex: 'none' }}>
-      {LAMP_PATHS.glass[mark] === '' ? null : <path d={LAMP_PATHS.glass[mark]} fill="var(--porch-sun)" />}
-      <path d={LAMP_PATHS.outline} fill="none" stroke="currentColor" strokeWidth={1.5} strokeLinejoin="round" />
-      {LAMP_PATHS.over[mark] === '' ? null : (
-        <path d={LAMP_PATHS.over[mark]} fill="none" stroke="currentColor" strokeWidth={1.8} strokeLinecap="round" />
+      {LAMP_PATHS[mark][0] === '' ? null : <path d={LAMP_PATHS[mark][0]} fill="var(--porch-sun)" />}
+      <path d={LAMP_OUTLINE} fill="none" stroke="currentColor" strokeWidth={1.5} strokeLinejoin="round" />
+      {LAMP_PATHS[mark][1] === '' ? null : (
+        <path d={LAMP_PATHS[mark][1]} fill="none" stroke="currentColor" strokeWidth={1.8} strokeLinecap="round" />
       )}
     </svg>
   );

@@ -18,7 +18,8 @@ export function mountPanel(port: PanelPort): MountedPanel {
   let draft = '';
   /** *I will wait*: the offer of mail is not made again in this page. */
   let isPatient = false;
-  const talk = talkWith(port, () => {
+  const widgetKey = (): string => picture?.widget.key ?? '';
+  const talk = talkWith(port, widgetKey, () => {
     const { refused } = talk.picture();
     if (refused !== null && draft === '') draft = refused.body;
     paint();

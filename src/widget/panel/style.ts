@@ -1,5 +1,9 @@
-/** The window. Container units only (cqi, cqb): on the stage the tile is the viewport. */
+/** The window, and what only a conversation puts on the launcher. Container units only (cqi, cqb): on the stage the tile is the viewport. */
 export const PANEL_CSS = `
+*, *::before, *::after { box-sizing: border-box; }
+.count { inset-block-start: -6px; inset-inline-end: -6px; min-inline-size: 22px; block-size: 22px; padding-inline: 5px; border-radius: 11px; background: var(--ground); color: var(--ink); box-shadow: 0 0 0 2px var(--brand); font: 700 13px/22px var(--font); text-align: center; }
+.count:empty { display: none; }
+.root[data-count-only] .mark { visibility: hidden; }
 .window { position: absolute; inset-block-end: calc(var(--offset) + env(safe-area-inset-bottom, 0px)); inset-inline-end: calc(var(--offset) + env(safe-area-inset-right, 0px)); inline-size: min(360px, 100cqi - 32px); block-size: min(500px, 100cqb - 32px); display: flex; flex-direction: column; overflow: hidden; border-radius: var(--radius); border: 1px solid var(--edge); background: var(--ground); color: var(--ink); box-shadow: 0 10px 34px rgb(20 24 22 / .24); pointer-events: auto; text-align: start; overflow-wrap: anywhere; }
 .root[data-corner$="left"] .window { inset-inline: calc(var(--offset) + env(safe-area-inset-left, 0px)) auto; }
 .root[data-corner^="upper"] .window { inset-block: calc(var(--offset) + env(safe-area-inset-top, 0px)) auto; }

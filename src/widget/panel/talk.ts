@@ -53,6 +53,7 @@ const RETRY_MS = [1000, 2000, 4000, 8000, 15000, 30000] as const;
 /** The visitor's side of a conversation: an outbox that loses nothing, and a stream that resumes where it broke. */
 export function talkWith(
   port: PanelPort,
+  widgetKey: () => string,
   onChange: () => void,
   store: UnsentStore = unsentStore(port.memory.tabKey ?? '', port.memory.tabKey !== null),
 ): Talk {
@@ -84,6 +85,7 @@ export function talkWith(
   };
 
   const setToken = (token: string | null): void => port.memory.write({ ...port.memory.read(), token });
+  if (!isToken(port.memory.read().token)) setToken(null);
 
   const headers = (): Record<string, string> => {
     const { token } = port.memory.read();
@@ -129,7 +131,7 @@ export function talkWith(
       page: one.page,
       design: port.designName(),
       locale: port.frame.root.lang,
-      widget: port.frame.launcher.dataset.widget ?? '',
+      widget: widgetKey(),
     };
     try {
       const response = await post(one.note === null ? 'messages' : 'notes', one.note === null ? said : { ...said, ...one.note });
@@ -256,4 +258,9 @@ async function readAll(body: ReadableStream<Uint8Array>, hear: (name: string, id
 
 function pause(ms: number): Promise<void> {
   return new Promise((resolve) => setTimeout(resolve, ms));
+}
+
+/** [V8] A damaged one counts as none. */
+function isToken(kept: unknown): boolean {
+  return typeof kept === 'string' && /^[\w-]{20,80}$/.test(kept);
 }

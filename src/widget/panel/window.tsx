@@ -4,7 +4,7 @@ import { useEffect, useRef } from 'preact/hooks';
 import type { Decision } from '../../core/decide/decide';
 import type { Replies } from '../../core/model/form';
 import { LIMITS } from '../../core/limits';
-import { LAMP_PATHS, type LampMark, lampOf } from '../../core/model/lamp';
+import { LAMP_OUTLINE, LAMP_PATHS, type LampMark, lampOf } from '../../core/model/lamp';
 import type { VisitorEntry } from '../../core/wire/talk';
 import type { Heard } from '../../core/words/hearer';
 import type { TextKey } from '../../core/words/text-key';
@@ -173,9 +173,8 @@ function Head({ decision, voice, onClose }: { decision: Decision; voice: Voice; 
 function Lamp({ mark }: { mark: LampMark }) {
   return (
     <svg viewBox="0 0 24 24" aria-hidden="true" data-lamp={mark}>
-      {LAMP_PATHS.glass[mark] === '' ? null : <path class="lamp-light" d={LAMP_PATHS.glass[mark]} />}
-      <path class="lamp-line" d={LAMP_PATHS.outline} />
-      {LAMP_PATHS.over[mark] === '' ? null : <path class="lamp-over" d={LAMP_PATHS.over[mark]} />}
+      <path class="lamp-light" d={LAMP_PATHS[mark][0]} />
+      <path class="lamp-line" d={LAMP_OUTLINE + LAMP_PATHS[mark][1]} />
     </svg>
   );
 }

@@ -95,7 +95,7 @@ export function startWatch(port: WatchPort): Watch {
     if (manner === 'open') openedByItself = at;
     else invited = { id, at };
     if (manner === 'stir') {
-      port.stir();
+      stir(port.launcher());
       left();
     }
     if (manner === 'open') port.open();
@@ -119,7 +119,7 @@ export function startWatch(port: WatchPort): Watch {
       return {
         ...base,
         page: { ...view.read(), isTyping: isTyping() },
-        visitor: { ...base.visitor, visit: visitOf(kept), referrer, campaign },
+        visitor: { ...base.visitor, isStill: asksForStillness(), visit: visitOf(kept), referrer, campaign },
         memory: kept,
         invited,
       };
@@ -185,6 +185,10 @@ function invitationOf({ design }: PublishedSite, decision: Decision, id: string)
   return design.widgets.find(({ key }) => key === decision.widget)?.invitations.find((one) => one[0] === id);
 }
 
+function asksForStillness(): boolean {
+  return matchMedia('(prefers-reduced-motion: reduce)').matches;
+}
+
 /** [I9] Focus is in something of the page that can be written in. */
 function isTyping(): boolean {
   const active = document.activeElement as HTMLElement | null;
@@ -193,4 +197,17 @@ function isTyping(): boolean {
 
 function pause(ms: number): Promise<void> {
   return new Promise((resolve) => setTimeout(resolve, ms));
+}
+
+const STIR: Keyframe[] = [
+  {},
+  { transform: 'rotate(-7deg)', offset: 0.3 },
+  { transform: 'rotate(5deg)', offset: 0.6 },
+  { transform: 'rotate(-2deg)', offset: 0.8 },
+  {},
+];
+
+/** [I10] The launcher moves once, and takes no focus. Under reduced motion nothing stirs: `manner` says so. */
+function stir(launcher: HTMLElement | undefined): void {
+  launcher?.animate(STIR, { id: 'stir', duration: 600, easing: 'ease-in-out' });
 }
