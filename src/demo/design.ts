@@ -1,18 +1,15 @@
 import { dayOf } from '../core/hours/days';
 import type { Condition, ConditionBody, When } from '../core/model/condition';
-import { plainField } from '../core/model/defaults';
 import type { Design, PageRule, Widget } from '../core/model/design';
-import type { Field } from '../core/model/form';
 import type { Invitation } from '../core/model/invitation';
+import { afterLoan, beforeLoan, schoolForm } from './forms';
+import { words } from './words';
 
 /** What the demo's design needs to name. */
 export interface DemoNames {
   readonly teams: { readonly night: string; readonly schools: string; readonly loans: string };
   readonly calendars: { readonly night: string; readonly office: string };
 }
-
-type Words = Readonly<Record<'en' | 'pt' | 'de' | 'ar', string>>;
-const words = (en: string, pt: string, de: string, ar: string): Words => ({ en, pt, de, ar });
 
 /** The observatory's design: three widgets, six invitations, cases and forms in four languages. */
 export function demoDesign(base: Design, { teams, calendars }: DemoNames, ids: () => string): Design {
@@ -149,53 +146,6 @@ function schools(first: Widget, { ids, rule, team, calendar }: Making): Widget {
   };
 }
 
-function schoolForm(ids: () => string): Field[] {
-  const own = (label: Words, help?: Words) => ({ label: null, own: { label, help: help ?? {} } });
-  const withAdults = ids();
-  const class_ = words('Which class?', 'Que turma?', 'Welche Klasse?', 'أي صف؟');
-  return [
-    { ...plainField(ids(), 'long', 'note.text'), isRequired: true },
-    { ...plainField(ids(), 'email', 'note.email'), isRequired: true, isKept: true },
-    {
-      ...plainField(ids(), 'choice', 'note.text'),
-      ...own(class_),
-      options: [
-        { value: 'first', label: words('Years 1 to 4', '1.º ao 4.º ano', 'Klasse 1 bis 4', 'الصفوف 1 إلى 4') },
-        { value: 'middle', label: words('Years 5 to 9', '5.º ao 9.º ano', 'Klasse 5 bis 9', 'الصفوف 5 إلى 9') },
-        { value: 'upper', label: words('Older', 'Mais velhos', 'Älter', 'أكبر سنًا') },
-      ],
-    },
-    {
-      ...plainField(ids(), 'number', 'note.text'),
-      ...own(words('How many children?', 'Quantas crianças?', 'Wie viele Kinder?', 'كم عدد الأطفال؟')),
-      least: 1,
-      most: 28,
-    },
-    {
-      ...plainField(withAdults, 'yes-no', 'note.text'),
-      ...own(words('Do you need the minibus?', 'Precisam do minibus?', 'Brauchen Sie den Kleinbus?', 'هل تحتاجون الحافلة الصغيرة؟')),
-    },
-    {
-      ...plainField(ids(), 'date', 'note.text'),
-      ...own(words('For which day?', 'Para que dia?', 'Für welchen Tag?', 'لأي يوم؟')),
-      shownIf: { field: withAdults, is: 'yes' },
-    },
-    {
-      ...plainField(ids(), 'consent', 'note.text'),
-      ...own(
-        words(
-          'We may keep this to plan the visit.',
-          'Podemos guardar isto para planear a visita.',
-          'Wir dürfen das behalten, um den Besuch zu planen.',
-          'يمكننا الاحتفاظ بهذا للتخطيط للزيارة.',
-        ),
-      ),
-      isRequired: true,
-      link: 'https://farrowisle.example/privacy',
-    },
-  ];
-}
-
 function telescopes(first: Widget, { ids, rule, team, calendar }: Making): Widget {
   return {
     ...first,
@@ -211,6 +161,7 @@ function telescopes(first: Widget, { ids, rule, team, calendar }: Making): Widge
       de: { greeting: 'Welches Fernrohr möchten Sie mit nach Hause nehmen?' },
       ar: { greeting: 'أي تلسكوب تود أن تأخذه معك إلى البيت؟' },
     },
+    forms: { ...first.forms, before: beforeLoan(ids), after: afterLoan(ids) },
     invitations: [
       invitation(ids(), 'Loan form left', when({ kind: 'form-left' }, SOMEONE), {
         texts: words(

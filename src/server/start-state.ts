@@ -11,6 +11,7 @@ import { makePresenceBoard } from './live/presence-board';
 import { makeLimits } from './live/rates';
 import { type State, hasState, setState, state } from './state';
 import { watchQuiet } from './usecases/end-talk';
+import { watchFacts } from './usecases/renew-facts';
 import { tellTeams } from './usecases/presence';
 import { newSecret } from './ids';
 import { makePasswords } from './passwords';
@@ -39,6 +40,7 @@ export async function startState(env: Env): Promise<State> {
   setState(made);
   watchPresence(made);
   watchQuiet(made);
+  watchFacts(made);
   return made;
 }
 

@@ -176,6 +176,7 @@ function porch(tag: Tag, shelf: Shelf): void {
     if (live.pointer.watch === undefined) return;
     const { startWatch } = await fetchModule<WatchModule>(live.pointer.watch);
     watch = startWatch({
+      base,
       keep,
       lockName: `sunny-porch:${tag.siteKey}`,
       startedAt,
@@ -221,6 +222,7 @@ function porch(tag: Tag, shelf: Shelf): void {
       asksAgain = value;
       look();
     },
+    ask: () => calmly(ask()),
     close,
     accept: () => calmly(open()),
     decline: () => watch?.declined(),
@@ -296,7 +298,7 @@ function isLitBy({ state, isStateKnown }: Decision): boolean {
   return isStateKnown && state !== 'nobody' && state !== 'closed';
 }
 
-const WRONG = 'Something went wrong inside the widget.';
+const WRONG = 'Something went wrong.';
 
 function say(text: string): void {
   console.warn(`Sunny Porch: ${text}`);

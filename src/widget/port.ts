@@ -1,6 +1,5 @@
 import type { Decision } from '../core/decide/decide';
 import type { Parts } from '../core/decide/decide-with';
-import type { Memory } from '../core/decide/memory';
 import type { Circumstances } from '../core/model/circumstances';
 import type { EpochMs } from '../core/model/units';
 import type { PublishedSite } from '../core/wire/published-site';
@@ -17,13 +16,15 @@ export interface PanelPort {
   readonly surroundings: Surroundings;
   /** Address of the site's visitor endpoints, without a final slash. */
   readonly base: string;
-  readonly memory: { read(): Memory; write(memory: Memory): void; readonly tabKey: string | null };
+  readonly memory: Pick<Keep, 'level' | 'read' | 'write' | 'tabKey'>;
   /** The address of the page, as it is said with a message. */
   page(): string;
   /** The stream or an answer told about people. */
   hearTeams(teams: Readonly<Record<string, TeamState>> | null, at: EpochMs): void;
   hearConversation(facts: ConversationFacts | null, unread: number): void;
   setAsksAgain(value: boolean): void;
+  /** Reads the pointer anew. */
+  ask(): void;
   close(): void;
   /** The visitor takes an invitation up (W4), or says no (W5). */
   accept(): void;
@@ -52,6 +53,8 @@ export interface PanelModule {
 
 /** What the launcher's script lends the watch over the page. */
 export interface WatchPort {
+  /** Address of the site's visitor endpoints, without a final slash. */
+  readonly base: string;
   readonly keep: Keep;
   readonly lockName: string;
   /** When the page view began, in ms of the page's monotonic clock. */

@@ -86,7 +86,7 @@ const CONSOLE_ONLY = [
   'No site has the key',
   "This page's address",
   'The server could not be reached',
-  'Something went wrong inside',
+  'Something went wrong',
   'The tag stands twice',
   'The stream answered',
 ];

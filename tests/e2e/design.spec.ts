@@ -1,7 +1,7 @@
 import { readFileSync, readdirSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
-import { enterAs, expect, test, useHouse, visit } from './house';
+import { beIn, enterAs, expect, test, useHouse, visit } from './house';
 
 const house = useHouse();
 
@@ -68,6 +68,35 @@ test('colour, corner and words reach the stage at once, the draft soon, and visi
   const box = await visitor.launcher.boundingBox();
   expect(box?.x).toBe(20);
   expect(filesIn(house.siteDir)).toEqual(before);
+});
+
+test('[L7] an open window keeps the look and words it was opened with, and learns of what is new; closed, it shows it', async ({
+  browser,
+}) => {
+  const page = await enterAs(browser, house, 'design');
+  await beIn(page, true);
+  const visitor = await visit(browser, `${house.site}/tonight`);
+  await visitor.launcher.click();
+  const head = visitor.window.locator('.head');
+  const colour = await head.evaluate((one) => getComputedStyle(one).backgroundColor);
+  await expect(visitor.window.locator('[data-say=greeting]')).toBeVisible();
+  const greeting = (await visitor.window.locator('[data-say=greeting]').textContent()) ?? '';
+
+  await stone(page, 'At the door').click();
+  await page.getByRole('tab', { name: 'Everywhere' }).click();
+  await page.getByRole('textbox', { name: 'Brand colour' }).fill('#0b5d4e');
+  await editOnStage(page, 'Greeting', 'The sky is clear tonight.');
+  await isSaved(page);
+  const learnt = visitor.page.waitForResponse((response) => /\/d\d+-[0-9a-f]+\.en\.json$/.test(response.url()));
+  await page.getByRole('button', { name: /^Publish 2 changes/ }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Publish', exact: true }).click();
+  await (await learnt).finished();
+  await expect(head).toHaveCSS('background-color', colour);
+  await expect(visitor.window.locator('[data-say=greeting]')).toHaveText(greeting);
+  await visitor.window.getByRole('button', { name: 'Close' }).click();
+  await expect(visitor.launcher).toHaveCSS('background-color', 'rgb(11, 93, 78)');
+  await visitor.launcher.click();
+  await expect(visitor.window.locator('[data-say=greeting]')).toHaveText('The sky is clear tonight.');
 });
 
 test('the words on the launcher are edited where they stand, and a text without its other brace is not saved', async ({ browser }) => {

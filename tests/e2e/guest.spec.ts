@@ -145,7 +145,7 @@ test('an unknown key: the widget stays away, with one line in the console', asyn
 
 test('no key at all, and the tag pasted twice: one line each, one widget at most', async ({ browser }) => {
   const none = await visit(browser, writePage('no-key', { tag: house.tag('oops') }));
-  await expect.poll(() => none.lines.join()).toContain('The tag has no valid data-site');
+  await expect.poll(() => none.lines.join()).toContain('No site has the key in data-site.');
   const twice = await visit(browser, writePage('twice', { tag: house.tag() + house.tag() }));
   await expect(twice.launcher).toBeVisible();
   await expect(twice.page.locator('sunny-porch')).toHaveCount(1);

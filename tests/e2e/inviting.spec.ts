@@ -175,3 +175,23 @@ test('[S3] [T8] outside of the hours: closed, with the next opening by the islan
   await expect(page.locator('sunny-porch [data-say=nobodyHome]')).toContainText(/We are back (tomorrow|Wednesday|\d)/);
   await expect(page.locator('sunny-porch [data-say=nobodyHome]')).toContainText(/5:30\sPM/);
 });
+
+test('[I10] a stir moves the launcher each time it is shown and takes no focus; under reduced motion nothing moves', async ({
+  browser,
+}) => {
+  await beIn(await enterAs(browser, house, 'conversations'), true);
+  const stirs = (page: Page) =>
+    page.evaluate(() => {
+      const launcher = document.querySelector('sunny-porch')?.shadowRoot?.querySelector('.launcher');
+      return (launcher?.getAnimations() ?? []).filter(({ id }) => id === 'stir').length;
+    });
+  const page = await clocked(browser, '/groups/schools');
+  await page.clock.runFor(26_000);
+  await expect.poll(() => stirs(page)).toBe(1);
+  expect(await page.evaluate(() => document.activeElement?.localName)).toBe('body');
+  const still = await clocked(browser, '/groups/schools', await browser.newContext({ reducedMotion: 'reduce' }));
+  const told = still.evaluate(() => new Promise((resolve) => window.addEventListener('sunnyporch:invited', () => resolve('invited'))));
+  await still.clock.runFor(26_000);
+  expect(await stirs(still)).toBe(0);
+  expect(await Promise.race([told, still.evaluate(() => 'nothing')])).toBe('nothing');
+});

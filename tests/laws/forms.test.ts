@@ -1,12 +1,13 @@
 import { gzipSync } from 'node:zlib';
 import { describe, expect, it } from 'vitest';
 import { checkReplies } from '../../src/core/forms/check';
+import { FORMS } from '../../src/core/forms/fill';
 import { FIELD_KINDS, type Replies } from '../../src/core/model/form';
 import type { WireField } from '../../src/core/wire/form-file';
 import { insertFile } from '../../src/server/db/repositories/publications';
-import { NoteInput } from '../../src/server/input/visitor.input';
+import { AfterInput, MessageInput, NoteInput } from '../../src/server/input/visitor.input';
 import { parseInput } from '../../src/server/input/parse-input';
-import { noteFaults } from '../../src/server/usecases/note-form';
+import { checkForm } from '../../src/server/usecases/forms';
 import { type Dice, diceOf } from '../made/dice';
 import { madeHouse, madePorch } from '../made/house';
 import { EVENING, madeSite } from '../made/site';
@@ -56,7 +57,7 @@ describe('forms', () => {
     for (let turn = 0; turn < 40; turn++) {
       const dice = diceOf(SEED + turn);
       const fields = anyFields(dice);
-      const widgets = published.widgets.map((widget) => ({ ...widget, forms: { before: [], note: fields } }));
+      const widgets = published.widgets.map((widget) => ({ ...widget, forms: { before: fields, note: fields, after: fields } }));
       const design = `d${turn + 50}-0123456789abcdef`;
       const body = gzipSync(JSON.stringify({ ...published, widgets }));
       await insertFile(
@@ -66,34 +67,36 @@ describe('forms', () => {
         EVENING,
       );
       for (let filled = 0; filled < 25; filled++) {
+        const place = dice.pick(FORMS);
         const replies: Replies = Object.fromEntries(
           fields.filter(() => dice.flip(0.85)).map(({ id }) => [id, dice.flip(0.15) ? dice.some(['a', 'b', 'c'], 3) : dice.pick(TEXTS)]),
         );
-        const words = fields.find(({ kind }) => kind === 'long');
+        const words = place === 'note' ? fields.find(({ kind }) => kind === 'long') : undefined;
         const draft = words === undefined ? 'said' : String(replies[words.id] ?? '');
         const own = checkReplies(fields, words === undefined ? replies : { ...replies, [words.id]: draft }, []);
         const textOf = (kind: WireField['kind']) => String(own.replies[fields.find((one) => one.kind === kind)?.id ?? ''] ?? '');
-        const sent = {
-          clientId: 'a'.repeat(20),
-          body: draft,
-          page: 'https://farrowisle.example/',
-          design,
-          locale: 'en',
-          widget: 'everywhere',
-          mail: textOf('email'),
-          name: '',
-          replies: own.replies,
+        const under = { clientId: 'a'.repeat(20), design, locale: 'en', widget: 'everywhere' };
+        const faultsOf = async (given: Replies) => {
+          const isTidy = given === own.replies;
+          const mail = isTidy ? textOf('email') : '';
+          const body = isTidy && words !== undefined ? String(own.replies[words.id] ?? '') : draft;
+          const said = { ...under, body, page: 'https://farrowisle.example/' };
+          const parsed =
+            place === 'note'
+              ? parseInput(NoteInput, { ...said, mail, name: '', replies: given })
+              : place === 'before'
+                ? parseInput(MessageInput, { ...said, replies: given })
+                : parseInput(AfterInput, { ...under, replies: given });
+          return parsed.ok ? (await checkForm(house, siteId, place, parsed.value)).faults : null;
         };
-        const parsed = parseInput(NoteInput, sent);
-        const theirs = parsed.ok ? await noteFaults(house, siteId, parsed.value, false) : null;
         if (Object.keys(own.faults).length === 0) {
           fits++;
-          expect(parsed.ok && theirs, `seed ${SEED + turn}`).toEqual({});
+          expect(await faultsOf(own.replies), `seed ${SEED + turn}, ${place}`).toEqual({});
         } else {
           fails++;
           // The same replies, sent by somebody who skipped the widget's own check, meet the same messages.
-          const forced = parseInput(NoteInput, { ...sent, mail: '', replies });
-          if (forced.ok) expect(await noteFaults(house, siteId, forced.value, false), `seed ${SEED + turn}`).toEqual(own.faults);
+          const forced = await faultsOf(replies);
+          if (forced !== null) expect(forced, `seed ${SEED + turn}, ${place}`).toEqual(own.faults);
         }
       }
     }

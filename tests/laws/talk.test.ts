@@ -70,6 +70,7 @@ function portWith(keep: { memory: Memory }): PanelPort {
     base: 'https://porch.example/w/aaaaaaaaaaaa',
     memory: {
       tabKey: null,
+      level: () => 'asked',
       read: () => keep.memory,
       write: (memory: Memory) => {
         keep.memory = memory;
@@ -79,6 +80,7 @@ function portWith(keep: { memory: Memory }): PanelPort {
     hearTeams: nothing,
     hearConversation: nothing,
     setAsksAgain: nothing,
+    ask: nothing,
     close: nothing,
     accept: nothing,
     decline: nothing,
@@ -123,7 +125,12 @@ describe('the visitor’s side of a conversation', () => {
           const keep = { memory: EMPTY_MEMORY };
           const store = madeStore();
           let page = newPage(server.answer);
-          let talk = talkWith(portWith(keep), () => 'everywhere', () => undefined, page.store(store));
+          let talk = talkWith(
+            portWith(keep),
+            () => 'everywhere',
+            () => undefined,
+            page.store(store),
+          );
           for (const [index, { pause, leaves }] of turns.entries()) {
             talk.send(`word ${index}`);
             await vi.advanceTimersByTimeAsync(pause);
@@ -131,7 +138,12 @@ describe('the visitor’s side of a conversation', () => {
             page.leave();
             vi.clearAllTimers();
             page = newPage(server.answer);
-            talk = talkWith(portWith(keep), () => 'everywhere', () => undefined, page.store(store));
+            talk = talkWith(
+              portWith(keep),
+              () => 'everywhere',
+              () => undefined,
+              page.store(store),
+            );
             await talk.begin().catch(() => undefined);
           }
           await vi.advanceTimersByTimeAsync(10 * 60_000);
@@ -148,7 +160,11 @@ describe('the visitor’s side of a conversation', () => {
   });
 
   async function reloaded(keep: { memory: Memory }, entries: readonly VisitorEntry[]): Promise<Talk> {
-    const talk = talkWith(portWith(keep), () => 'everywhere', () => undefined);
+    const talk = talkWith(
+      portWith(keep),
+      () => 'everywhere',
+      () => undefined,
+    );
     await talk.begin();
     expect(talk.picture().entries).toEqual(entries);
     return talk;
@@ -158,7 +174,11 @@ describe('the visitor’s side of a conversation', () => {
     const answers = [new Response('{}', { status: 400 })];
     const server = serverWith([]);
     vi.stubGlobal('fetch', (input: string, init: RequestInit) => answers.shift() ?? server.answer(input, init));
-    const talk = talkWith(portWith({ memory: EMPTY_MEMORY }), () => 'everywhere', () => undefined);
+    const talk = talkWith(
+      portWith({ memory: EMPTY_MEMORY }),
+      () => 'everywhere',
+      () => undefined,
+    );
     talk.send('too odd');
     talk.send('fine');
     await vi.advanceTimersByTimeAsync(1000);

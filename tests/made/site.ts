@@ -117,6 +117,8 @@ export function madeTalk(change: Partial<ConversationFacts> = {}): ConversationF
     lastMs: EVENING,
     waitingMs: EVENING,
     teamId: null,
+    place: null,
+    isAfterGiven: false,
     ...change,
   };
 }

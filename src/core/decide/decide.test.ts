@@ -176,6 +176,18 @@ describe('which widget', () => {
   });
 });
 
+describe('the line of who waits', () => {
+  it('[M7] the place is said where everybody is with someone, from the server’s count, and not once somebody joined', () => {
+    const places = (teamState: 'busy' | 'in', standing: 'asked' | 'joined', place: number | null) =>
+      decide(
+        madeSite({ teams: { [DESK]: teamState } }),
+        madeVisit({ conversation: madeTalk({ standing, place, joinedMs: standing === 'joined' ? EVENING : null }), isWindowOpen: true }),
+      ).lines.filter(({ key }) => key === 'waiting.place');
+    expect(places('busy', 'asked', 3)).toEqual([{ key: 'waiting.place', values: { place: 3 } }]);
+    expect([places('in', 'asked', 3), places('busy', 'joined', null), places('busy', 'asked', null)]).toEqual([[], [], []]);
+  });
+});
+
 describe('explain', () => {
   it('[D2] names why each other widget did not show, with what it lacked', () => {
     const [one] = madeDesign().widgets;

@@ -55,6 +55,18 @@ function endsOf(days: ExceptionDays): readonly [from: number, to: number] {
   }
 }
 
+/** [H9] What is as an owner may not expect it, told where it is entered: `leap-day` holds in leap years only. */
+export interface CalendarHint {
+  readonly code: 'leap-day';
+  readonly id: string;
+}
+
+export function hintsOf({ exceptions }: Calendar): CalendarHint[] {
+  const isLeapDay = (days: ExceptionDays): boolean =>
+    days.kind === 'yearly-date' ? days.on === 229 : days.kind === 'yearly-range' && days.from === 229 && days.to === 229;
+  return exceptions.filter(({ days }) => isLeapDay(days)).map(({ id }) => ({ code: 'leap-day', id }));
+}
+
 /** Everything that is wrong with a calendar; empty where nothing is. */
 export function faultsOf({ week, seasons, exceptions, closings }: Calendar): CalendarFault[] {
   return [

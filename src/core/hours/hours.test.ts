@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { AZORES, at, calendar, day, everyDay, hours, times, utc } from '../../../tests/made/hours';
 import type { Calendar, HoursException } from '../model/calendar';
-import { faultsOf, toWireCalendar } from './compile';
+import { faultsOf, hintsOf, toWireCalendar } from './compile';
 import { dayText, monthDayOf, parseDay, weekdayOf } from './days';
 import { isOpenAt, nextChange, nextOpening, spansOfDay } from './hours';
 import { whyAt } from './why';
@@ -126,6 +126,12 @@ describe('hours', () => {
     expect(['2026-12-27', '2026-12-28', '2027-01-03', '2027-01-04'].map((date) => closed(turn, date))).toEqual([false, true, true, false]);
     const leap = { kind: 'yearly-date', on: 229 } as const;
     expect(['2028-02-29', '2027-02-28', '2027-03-01'].map((date) => closed(leap, date))).toEqual([true, false, false]);
+    const hints = (days: HoursException['days']) => hintsOf(calendar({ exceptions: [exception(days)] })).map(({ code }) => code);
+    expect([hints(leap), hints({ kind: 'yearly-date', on: 228 }), hints({ kind: 'yearly-range', from: 229, to: 301 })]).toEqual([
+      ['leap-day'],
+      [],
+      [],
+    ]);
   });
 
   it('[H10] a season has a week of its own and may pass the year’s end; two that meet are refused', () => {

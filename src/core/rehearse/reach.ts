@@ -243,6 +243,8 @@ function newTalk({ site, circumstances: { now, ...rest } }: Walk): ConversationF
     lastMs: now,
     waitingMs: now,
     teamId: null,
+    place: null,
+    isAfterGiven: false,
   };
 }
 

@@ -79,6 +79,8 @@ function circumstancesAt(site: PublishedSite, base: Circumstances, moment: Drawn
     lastMs: base.now,
     waitingMs: standing === 'asked' ? base.now : null,
     teamId: null,
+    place: null,
+    isAfterGiven: false,
   };
   return { ...base, isWindowOpen, conversation };
 }

@@ -1,4 +1,6 @@
+import type { FormPlace } from '../forms/fill';
 import type { Design } from '../model/design';
+import type { FieldKind } from '../model/form';
 import type { TeamState } from '../model/moment';
 import type { EpochMs, Locale } from '../model/units';
 import type { Standing, VisitorEntry } from './talk';
@@ -54,9 +56,19 @@ export interface DeskConversation {
   readonly waitingSinceMs: EpochMs | null;
 }
 
+/** A form that was filled in, with its labels; for the desk only. */
+export interface FilledForm {
+  readonly place: FormPlace;
+  readonly storedMs: EpochMs;
+  /** Values of *yes/no* and *consent* are `yes` and `no`; options and teams by their words. */
+  readonly replies: readonly { readonly label: string; readonly kind: FieldKind; readonly values: readonly string[] }[];
+}
+
 export interface DeskTalk {
   readonly conversation: DeskConversation;
   readonly entries: readonly VisitorEntry[];
+  /** Oldest first. */
+  readonly forms: readonly FilledForm[];
   /** Pages the visitor wrote from, by entry id. */
   readonly pages: Readonly<Record<number, string>>;
 }

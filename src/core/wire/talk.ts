@@ -38,8 +38,12 @@ export interface ConversationFacts {
   readonly lastMs: EpochMs;
   /** The oldest message of the visitor that nobody has answered; null: all are ([M3]). */
   readonly waitingMs: EpochMs | null;
+  /** How many of that team’s questions are to be taken up until it is this one’s turn, itself counted; null: it is not waiting. */
+  readonly place: number | null;
   /** The team that is asked; null: none in particular. */
   readonly teamId: string | null;
+  /** Whether the form after a chat was given since it was asked last. */
+  readonly isAfterGiven: boolean;
   /** Whether a responder has written since the note was left ([M4]). */
   readonly isAnswered: boolean;
 }

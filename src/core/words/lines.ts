@@ -1,5 +1,6 @@
 import type { Settled } from '../decide/decide';
 import type { HoursNow } from '../decide/hours-now';
+import type { Presence } from '../decide/state';
 import type { Circumstances } from '../model/circumstances';
 import type { Moment, WidgetState } from '../model/moment';
 import { type EpochMs, HOUR_MS, MINUTE_MS, SECOND_MS } from '../model/units';
@@ -53,7 +54,7 @@ function openLines(moment: Moment, { presence, widget, circumstances }: Settled)
       return [always(line('status', opening(hours))), ...untilClosing(state, hours), always(line('greeting'))];
     case 'waiting':
     case 'slow-reply':
-      return [always(line('waiting.status')), ...waitingLines(moment, hours, widget.timings, circumstances)];
+      return [always(line('waiting.status')), ...waitingLines(moment, presence, widget.timings, circumstances)];
     case 'talking':
       return [line('talking.status', { responderName }), line('talking.joined', { responderName })].map(always);
     case 'goodbye':
@@ -74,7 +75,7 @@ function openLines(moment: Moment, { presence, widget, circumstances }: Settled)
 /** [M7] Lines of the house, from the conversation's own times: a reload repeats none. */
 function waitingLines(
   moment: Moment,
-  hours: HoursNow | null,
+  { hours, state }: Presence,
   { comfortAfter }: WireWidget['timings'],
   { conversation: talk }: Circumstances,
 ): Timed[] {
@@ -84,6 +85,7 @@ function waitingLines(
   const closes = closingIn(hours);
   return [
     always(line('waiting.first')),
+    ...(state === 'busy' && talk?.place ? [always(line('waiting.place', { place: talk.place }))] : []),
     { line: line('waiting.comfort'), from: since + comfortAfter * SECOND_MS },
     ...(closes === null ? [] : [{ line: line('waiting.closing', { closingTime: closes }), from: closes - CLOSING_SHOWS_MS }]),
   ];

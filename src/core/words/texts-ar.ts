@@ -129,6 +129,8 @@ export const TEXTS_AR: Readonly<Record<CaseKey, string>> = {
   'form.yes': 'نعم',
   'form.no': 'لا',
   'form.choose': 'اختر',
+  'form.thanks': 'شكرًا. لقد وصلنا هذا.',
+  'form.notSent': 'تعذّر الإرسال. ما زال هنا، حاول مرة أخرى من فضلك.',
   'form.optional': 'إن أردت',
   'noteLeft.got': 'وصلتنا. سنجيب على {email}.',
   'noteLeft.got/without': 'وصلتنا. سنجيب بالبريد.',

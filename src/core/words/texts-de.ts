@@ -125,6 +125,8 @@ export const TEXTS_DE: Readonly<Record<CaseKey, string>> = {
   'form.yes': 'Ja',
   'form.no': 'Nein',
   'form.choose': 'Auswählen',
+  'form.thanks': 'Danke. Das ist bei uns angekommen.',
+  'form.notSent': 'Das ging nicht hinaus. Es steht noch hier; versuchen Sie es bitte noch einmal.',
   'form.optional': 'wenn Sie mögen',
   'noteLeft.got': 'Angekommen. Wir antworten an {email}.',
   'noteLeft.got/without': 'Angekommen. Wir antworten per E-Mail.',

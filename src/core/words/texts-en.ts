@@ -126,6 +126,8 @@ export const TEXTS_EN = {
   'form.yes': 'Yes',
   'form.no': 'No',
   'form.choose': 'Choose',
+  'form.thanks': 'Thank you. This has reached us.',
+  'form.notSent': 'This did not go through. It is still here; please try again.',
   'form.optional': 'if you like',
   'noteLeft.got': 'Got it. We answer to {email}.',
   'noteLeft.got/without': 'Got it. We answer by mail.',

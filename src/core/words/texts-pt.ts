@@ -125,6 +125,8 @@ export const TEXTS_PT: Readonly<Record<CaseKey, string>> = {
   'form.yes': 'Sim',
   'form.no': 'Não',
   'form.choose': 'Escolher',
+  'form.thanks': 'Obrigado. Chegou-nos.',
+  'form.notSent': 'Isto não seguiu. Continua aqui; tente de novo, por favor.',
   'form.optional': 'se quiser',
   'noteLeft.got': 'Recebido. Respondemos para {email}.',
   'noteLeft.got/without': 'Recebido. Respondemos por e-mail.',

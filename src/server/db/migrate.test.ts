@@ -66,7 +66,7 @@ describe('migrateDatabase', () => {
 
   it('is harmless when nothing is pending', async () => {
     const db = openDatabase(':memory:');
-    expect(await migrateDatabase(db, '')).toEqual(['202611240001-foundations', '202611260001-calendars']);
+    expect(await migrateDatabase(db, '')).toEqual(['202611240001-foundations', '202611260001-calendars', '202611260002-form-replies']);
     expect(await migrateDatabase(db, '')).toEqual([]);
   });
 

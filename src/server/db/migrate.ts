@@ -3,11 +3,13 @@ import { join } from 'node:path';
 import { type Migration, Migrator } from 'kysely';
 import * as foundations from './migrations/202611240001-foundations';
 import * as calendars from './migrations/202611260001-calendars';
+import * as formReplies from './migrations/202611260002-form-replies';
 import { type Db, connectionOf } from './open';
 
 const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '202611240001-foundations': foundations,
   '202611260001-calendars': calendars,
+  '202611260002-form-replies': formReplies,
 };
 
 /** A migration that failed; the database is as it was before. */

@@ -140,6 +140,18 @@ export interface Schema {
     written_ms: number | null;
     stored_ms: number;
   };
+  form_reply: {
+    site_id: string;
+    id: string;
+    conversation_id: string;
+    place: 'before' | 'note' | 'after';
+    client_id: string;
+    design_file: string;
+    locale: string;
+    widget_key: string;
+    replies_json: string;
+    stored_ms: number;
+  };
   note: {
     site_id: string;
     id: string;

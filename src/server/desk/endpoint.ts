@@ -23,6 +23,7 @@ import { sayWish, teamStates } from '../usecases/presence';
 import { publishDraft } from '../usecases/publish';
 import { endByPerson } from '../usecases/end-talk';
 import { replyTo } from '../usecases/talk';
+import { describeForms } from '../usecases/forms';
 import { json, refusal } from '../visitor/replies';
 import { deskStream } from './stream';
 
@@ -142,11 +143,12 @@ async function listAnswer({ state, request, member }: DeskCall): Promise<Respons
 async function oneAnswer({ state, member, id }: DeskCall): Promise<Response> {
   const conversation = await findDeskConversation(state.db, member.site.id, id);
   if (conversation === null) return refusal(404, 'There is no such conversation.', {});
-  const [entries, pages] = await Promise.all([
+  const [entries, pages, forms] = await Promise.all([
     listEntries(state.db, member.site.id, id, 0, 5000),
     listEntryPages(state.db, member.site.id, id),
+    describeForms(state.db, member.site.id, id),
   ]);
-  return json(200, { conversation, entries, pages }, {});
+  return json(200, { conversation, entries, pages, forms }, {});
 }
 
 async function replyAnswer(call: DeskCall, input: ReplyInput): Promise<Response> {

@@ -60,6 +60,18 @@ export class MessageInput {
   @Validate(RepliesFit) @IsOptional() replies?: Replies;
 }
 
+/** The form after a chat. */
+export class AfterInput {
+  @Matches(/^[\w-]{16,40}$/, { message: 'Give an id of 16 to 40 letters and digits.' }) @IsString() clientId!: string;
+  @MaxLength(80) @IsString() design!: string;
+  @MaxLength(LIMITS.localeChars)
+  @Matches(/^[A-Za-z0-9-]+$/, { message: 'Name the language by its tag, such as pt.' })
+  @IsString()
+  locale!: string;
+  @MaxLength(80) @IsString() widget!: string;
+  @Validate(RepliesFit) replies!: Replies;
+}
+
 /** A note: the text may be empty where something was said before it. */
 export class NoteInput extends MessageInput {
   @Matches(/^[^]*$/) @MaxLength(LIMITS.messageChars) @IsString() override body!: string;

@@ -9,6 +9,7 @@ import type { State } from '../state';
 import { tellTeams } from './presence';
 import { type Writer, getTalk } from './talk';
 import { tellEntry } from './tell-entry';
+import { tellPlaces } from './tell-places';
 
 /** The visitor ends their conversation; harmless where it has ended. Throws TokenError. */
 export async function endByVisitor(state: State, writer: Writer): Promise<VisitorTalk | null> {
@@ -50,6 +51,7 @@ async function end(
   if (entry === null) return;
   await tellEntry(state, siteId, visitorId, id, entry);
   await tellTeams(state, siteId);
+  await tellPlaces(state, siteId);
 }
 
 /** [M4] What has been quiet for as long as its widget allows is ended by the house. Gives how many. */

@@ -1,11 +1,11 @@
 import { createHash } from 'node:crypto';
-import { gzipSync } from 'node:zlib';
+import { gunzipSync, gzipSync } from 'node:zlib';
 import { toWireCalendar } from '../../core/hours/compile';
 import type { Calendar } from '../../core/model/calendar';
 import { DAY_MS, type EpochMs } from '../../core/model/units';
 import type { FactsFileV1, WireCalendar } from '../../core/wire/facts-file';
 import { listCalendars } from '../db/repositories/calendars';
-import { findNewestFacts, insertFacts, insertFile } from '../db/repositories/publications';
+import { findFileBody, findNewestFacts, insertFacts, insertFile } from '../db/repositories/publications';
 import { getSite } from '../db/repositories/sites';
 import { listTeams } from '../db/repositories/teams';
 import type { Db, Tx } from '../db/open';
@@ -26,8 +26,29 @@ export async function writeFacts(tx: Tx, siteId: string, personId: string, at: E
   );
 }
 
-/** [H16] Offsets are sent from a year back to eleven years ahead, and written anew each day they may matter. */
-const [ZONE_BACK_MS, ZONE_AHEAD_MS] = [366 * DAY_MS, 11 * 366 * DAY_MS];
+/** The facts as they were written last; null: none were. Files are named by their content, so each is read once. */
+export async function readFacts(db: Db | Tx, siteId: string): Promise<FactsFileV1 | null> {
+  const newest = await findNewestFacts(db, siteId);
+  if (newest === null) return null;
+  const key = `${siteId} ${newest.name}`;
+  const known = READ.get(key);
+  if (known !== undefined) return known;
+  const body = await findFileBody(db, siteId, newest.name);
+  if (body === null) return null;
+  const facts = JSON.parse(gunzipSync(body).toString()) as FactsFileV1;
+  if (READ.size >= READ_MAX) READ.clear();
+  READ.set(key, facts);
+  return facts;
+}
+const READ = new Map<string, FactsFileV1>();
+const READ_MAX = 200;
+
+/** [H16] Offsets are sent for whole years, the last one and eleven to come: they change at the turn of a year only. */
+function zoneWindow(at: EpochMs): readonly [from: EpochMs, until: EpochMs] {
+  const year = new Date(at).getUTCFullYear();
+  return [Date.UTC(year - 1, 0, 1), Date.UTC(year + 12, 0, 1)];
+}
+
 /** wire.md: what has a date is sent for so long. */
 const DATED_AHEAD_DAYS = 400;
 
@@ -39,7 +60,7 @@ export async function makeFacts(db: Db | Tx, siteId: string, revision: number, a
     v: 1,
     revision,
     zone: site.zone,
-    zones: Object.fromEntries(zones.map((zone) => [zone, ZONE_TABLE.offsetsOf(zone, at - ZONE_BACK_MS, at + ZONE_AHEAD_MS) ?? []])),
+    zones: Object.fromEntries(zones.map((zone) => [zone, ZONE_TABLE.offsetsOf(zone, ...zoneWindow(at)) ?? []])),
     calendars: Object.fromEntries(calendars.map((calendar) => [calendar.id, toPublished(calendar, at)])),
     teams: Object.fromEntries(teams.map(({ id, name }) => [id, { name, calendar: null }])),
   };

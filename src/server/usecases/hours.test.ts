@@ -8,6 +8,7 @@ import type { PointerV1 } from '../../core/wire/pointer';
 import { closeDatabase } from '../db/open';
 import { newSecret } from '../ids';
 import { endQuiet } from './end-talk';
+import { renewFacts } from './renew-facts';
 import { saveCalendar, setOverride } from './hours';
 
 let house: House;
@@ -82,6 +83,27 @@ describe('hours, as they are saved', () => {
     expect(
       (JSON.parse(facts) as { calendars: Record<string, { exceptions: unknown[] }> }).calendars['00000night']?.exceptions,
     ).toHaveLength(2);
+  });
+
+  it('[H16] each day the facts are written anew where the day has changed them, and only there', async () => {
+    const other = await madePorch(house, 'elsewhere');
+    const far = {
+      id: 'far',
+      name: 'Star party',
+      days: { kind: 'holiday', day: Math.floor(EVENING / DAY_MS) + 401 } as const,
+      intervals: [],
+    };
+    await saveCalendar(house.state, actor(), night({ exceptions: [{ ...far, endsNightBefore: false }] }));
+    const before = await pointer();
+    const elsewhere = ((await (await other.visit('GET live.json')).json()) as PointerV1).facts;
+    house.state.clock.moveTo(EVENING + DAY_MS - 60_000);
+    expect(await renewFacts(house.state)).toBe(0);
+    house.state.clock.moveTo(EVENING + 2 * DAY_MS);
+    expect(await renewFacts(house.state)).toBe(1);
+    expect(await (await porch.visit(`GET ${(await pointer()).facts}`)).text()).toContain('Star party');
+    expect((await pointer()).revision).toBe(before.revision + 1);
+    expect(((await (await other.visit('GET live.json')).json()) as PointerV1).facts).toBe(elsewhere);
+    expect(await renewFacts(house.state)).toBe(0);
   });
 
   it('[H12] an override is in the pointer until its end, within 31 days, and a new one replaces it', async () => {

@@ -7,6 +7,7 @@ import { inTransaction } from '../db/transaction';
 import type { State } from '../state';
 import { ZONE_TABLE } from '../zones';
 import { writeFacts } from './facts';
+import { tellNews } from './presence';
 
 type Actor = { readonly siteId: string; readonly personId: string; readonly at: EpochMs };
 
@@ -14,7 +15,7 @@ type Actor = { readonly siteId: string; readonly personId: string; readonly at: 
 export const OVERRIDE_MAX_MS = 31 * DAY_MS;
 
 /** Saves opening hours; visitors go by them at once ([L1]). What cannot stand is refused, both names told ([H8], [H10]). */
-export async function saveCalendar(state: Pick<State, 'db'>, actor: Actor, calendar: Calendar): Promise<Result<null>> {
+export async function saveCalendar(state: Pick<State, 'db' | 'hub'>, actor: Actor, calendar: Calendar): Promise<Result<null>> {
   if (ZONE_TABLE.offsetsOf(calendar.zone, actor.at, actor.at + DAY_MS) === null)
     return fail({ zone: `No zone is called "${calendar.zone}". Nothing was changed.` });
   const faults = faultsOf(calendar);
@@ -24,12 +25,13 @@ export async function saveCalendar(state: Pick<State, 'db'>, actor: Actor, calen
     await writeCalendar(tx, actor.siteId, calendar, actor.personId, actor.at);
     await writeFacts(tx, actor.siteId, actor.personId, actor.at, `hours of ${calendar.name}`);
   });
+  tellNews(state, actor.siteId);
   return ok(null);
 }
 
 /** [H12] Open or closed by hand, for a while; null takes it back. It is in the pointer from now. */
 export async function setOverride(
-  state: Pick<State, 'db'>,
+  state: Pick<State, 'db' | 'hub'>,
   actor: Actor,
   calendarId: string,
   override: Override | null,
@@ -43,5 +45,6 @@ export async function setOverride(
       ? deleteOverride(tx, actor.siteId, calendarId)
       : writeOverride(tx, actor.siteId, calendarId, override, actor.personId, actor.at),
   );
+  tellNews(state, actor.siteId);
   return ok(null);
 }

@@ -28,6 +28,11 @@ export async function sayWish(state: State, siteId: string, personId: string, wi
   await tellTeams(state, siteId);
 }
 
+/** [S7] Something published or told by hand has changed: open windows read the pointer anew. */
+export function tellNews({ hub }: Pick<State, 'hub'>, siteId: string): void {
+  hub.send(siteChannel(siteId), { name: 'news', data: {} });
+}
+
 /** Tells open windows and desks how the teams stand. */
 export async function tellTeams(state: State, siteId: string): Promise<void> {
   const { hub, clock } = state;

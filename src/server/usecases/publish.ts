@@ -9,18 +9,19 @@ import { inTransaction } from '../db/transaction';
 import { newId } from '../ids';
 import type { PublishInput } from '../input/desk.input';
 import type { State } from '../state';
+import { tellNews } from './presence';
 
 /**
  * Makes the draft the version in force: every locale's file is stored before the pointer can name it, in one
  * transaction ([L3]). Only the revision that was looked at is published.
  */
 export async function publishDraft(
-  state: Pick<State, 'db'>,
+  state: Pick<State, 'db' | 'hub'>,
   actor: { siteId: string; personId: string; at: EpochMs },
   asked: PublishInput,
 ): Promise<Result<number>> {
   const { siteId, personId, at } = actor;
-  return inTransaction(state.db, async (tx): Promise<Result<number>> => {
+  const outcome = await inTransaction(state.db, async (tx): Promise<Result<number>> => {
     const draft = await findDraft(tx, siteId);
     if (draft === null || draft.revision !== asked.revision)
       return fail({ revision: 'The draft has changed since you looked at it. Nothing was published; look again, then publish.' });
@@ -53,4 +54,6 @@ export async function publishDraft(
     await insertBasePublication(tx, siteId, newId(at), number, at);
     return ok(number);
   });
+  if (outcome.ok) tellNews(state, siteId);
+  return outcome;
 }

@@ -87,16 +87,47 @@ describe('a conversation', () => {
   });
 });
 
-describe('the stream', () => {
-  const readFor = async (response: Response, isEnough: (text: string) => boolean): Promise<string> => {
-    const reader = response.body?.getReader();
-    const decoder = new TextDecoder();
-    let text = '';
-    while (reader !== undefined && !isEnough(text)) text += decoder.decode((await reader.read()).value);
-    await reader?.cancel();
-    return text;
-  };
+describe('forget', () => {
+  it('[V8] [threat 1] deletes the visitor with all they said, nobody else, and only by their own token on their own site', async () => {
+    const [mine, theirs] = [await ask('mine'), await ask('theirs')];
+    const other = await madePorch(house, 'elsewhere');
+    expect((await other.visit('POST forget', { token: mine.token, body: {} })).status).toBe(401);
+    expect((await porch.visit('POST forget', { body: {} })).status).toBe(401);
+    expect((await porch.visit('POST forget', { token: mine.token, body: {} })).status).toBe(200);
+    expect((await porch.visit('GET conversation', { token: mine.token })).status).toBe(401);
+    expect((await porch.desk(`GET conversations/${mine.id}`)).status).toBe(404);
+    expect((await house.db.selectFrom('entry').select('body').execute()).map(({ body }) => body)).toEqual(['theirs']);
+    expect(bodies(await talkOf(theirs.token))).toEqual([['message', 'visitor', 'theirs']]);
+  });
+});
 
+describe('the line', () => {
+  it('[M7] counts the team’s questions by when they were asked, and tells whoever waits when it moves on', async () => {
+    const [first, second, third] = [await ask('one'), await ask('two'), await ask('three')];
+    const placeOf = async ({ token }: { token: string }) => (await talkOf(token)).conversation.place;
+    expect([await placeOf(first), await placeOf(second), await placeOf(third)]).toEqual([1, 2, 3]);
+    const stream = await porch.visit('GET stream', { token: third.token });
+    await reply(first.id, 'Coming.');
+    const told = await readFor(stream, (text) => text.includes('"place":2'));
+    expect(told.match(/"place":\d/g)).toEqual(['"place":3', '"place":2']);
+    await porch.visit('POST end', { token: second.token, body: {} });
+    expect([await placeOf(first), await placeOf(second), await placeOf(third)]).toEqual([null, null, 1]);
+    const other = await madePorch(house, 'elsewhere');
+    const answer = await read<SentAnswer>(await other.visit('POST messages', { body: madeMessage('there', { newToken: newSecret() }) }));
+    expect(answer.conversation.place).toBe(1);
+  });
+});
+
+const readFor = async (response: Response, isEnough: (text: string) => boolean): Promise<string> => {
+  const reader = response.body?.getReader();
+  const decoder = new TextDecoder();
+  let text = '';
+  while (reader !== undefined && !isEnough(text)) text += decoder.decode((await reader.read()).value);
+  await reader?.cancel();
+  return text;
+};
+
+describe('the stream', () => {
   it('resumes after the last id: what was missed, no more and no less', async () => {
     const { token, id } = await ask();
     await reply(id, 'one');

@@ -31,9 +31,11 @@ import { inTransaction } from '../db/transaction';
 import { hashOf, newId } from '../ids';
 import type { MessageInput, NoteInput } from '../input/visitor.input';
 import type { State } from '../state';
+import { keepForm } from './forms';
 import { widgetStateAt } from './widget-state';
 import { teamStates, tellTeams } from './presence';
 import { tellEntry } from './tell-entry';
+import { tellPlaces } from './tell-places';
 
 const TOKEN_MS = 30 * DAY_MS;
 
@@ -92,10 +94,13 @@ async function take(state: State, writer: Writer, said: MessageInput, replies: R
       at,
     );
     if (replies !== null) await keepNote(tx, conversation, visitorId, replies, at);
+    if (replies !== null) await keepForm(tx, siteId, conversation.id, 'note', said, at);
+    else if (known === null) await keepForm(tx, siteId, conversation.id, 'before', said, at);
     return { visitorId, conversation, entry, isNew: true, state: widgetState };
   });
   const conversation = await getFacts(state.db, siteId, stored.conversation.id);
   if (stored.isNew) await tellEntry(state, siteId, stored.visitorId, stored.conversation.id, stored.entry);
+  if (stored.isNew && replies !== null) await tellPlaces(state, siteId);
   return { conversation, entries: [stored.entry], state: stored.state };
 }
 
@@ -251,6 +256,7 @@ export async function replyTo(
   if (outcome.isNew) {
     for (const entry of outcome.entries) await tellEntry(state, siteId, outcome.row.visitor_id, id, entry);
     await tellTeams(state, siteId);
+    await tellPlaces(state, siteId);
   }
   return outcome.entries.at(-1) ?? null;
 }

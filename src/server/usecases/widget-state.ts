@@ -6,7 +6,7 @@ import type { TeamState, WidgetState } from '../../core/model/moment';
 import type { EpochMs } from '../../core/model/units';
 import { listOverrides } from '../db/repositories/calendars';
 import type { Db, Tx } from '../db/open';
-import { makeFacts } from './facts';
+import { readFacts } from './facts';
 
 /** [S3], [S8] State of a widget as the server sees it now: closed by its hours, else the best of its teams. */
 export async function widgetStateAt(
@@ -18,7 +18,8 @@ export async function widgetStateAt(
   const best = bestOf((widget?.teams ?? []).map((id) => states[id] ?? 'nobody'));
   const calendar = widget?.calendarId ?? null;
   if (calendar === null) return best;
-  const [facts, overrides] = await Promise.all([makeFacts(db, siteId, 0, at), listOverrides(db, siteId, at)]);
+  const [facts, overrides] = await Promise.all([readFacts(db, siteId), listOverrides(db, siteId, at)]);
+  if (facts === null) return best;
   const hours = hoursOf({ facts, pointer: { overrides } }, calendar);
   return hours === null || isOpenAt(hours, at) ? best : 'closed';
 }

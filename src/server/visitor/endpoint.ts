@@ -1,20 +1,24 @@
 import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import type { Checked } from '../../core/forms/check';
+import { saysNothing } from '../../core/forms/fill';
 import { LIMITS } from '../../core/limits';
 import { findEntriesAfter } from './resume';
 import { findFileBody } from '../db/repositories/publications';
 import { type Site, findSiteByKey, listDomains } from '../db/repositories/sites';
 import { UnwritableError } from '../db/transaction';
 import { readJson } from '../http/read-body';
-import { MessageInput, NoteInput } from '../input/visitor.input';
+import { AfterInput, MessageInput, NoteInput } from '../input/visitor.input';
 import { parseInput } from '../input/parse-input';
 import { STREAM_HEADERS } from '../live/hub';
 import type { State } from '../state';
 import { getPointer } from '../usecases/pointer';
 import { siteChannel, teamStates, visitorChannel } from '../usecases/presence';
-import { noteFaults } from '../usecases/note-form';
+import { takeAfter } from '../usecases/after-form';
+import { checkForm } from '../usecases/forms';
 import { endByVisitor } from '../usecases/end-talk';
+import { forgetVisitor } from '../usecases/forget';
 import { TokenError, type Writer, getTalk, takeMessage, takeNote } from '../usecases/talk';
 import { type ShelvedFile, codedFor } from './file-shelf';
 import { type Allowed, corsFor, preflight } from './cors';
@@ -57,6 +61,8 @@ const HANDLERS: Readonly<Record<string, (call: Call) => Promise<Response>>> = {
   'POST messages': messages,
   'POST notes': notes,
   'POST end': endTalk,
+  'POST after': after,
+  'POST forget': forget,
   'GET conversation': conversation,
   'GET stream': stream,
 };
@@ -125,6 +131,9 @@ async function messages(call: Call): Promise<Response> {
     writer.token === null ? await state.rates.allows('newVisitor', peer) : await state.rates.allows('message', writer.token);
   if (!isAllowed)
     return refusal(429, 'That was a lot at once. Keep it and send it in a minute.', { ...allowed.headers, 'Retry-After': '60' });
+  // Who has a token has written before: both are made together.
+  const { faults } = writer.token !== null ? NO_FAULTS : await checkForm(state, call.site.id, 'before', parsed.value);
+  if (Object.keys(faults).length > 0) return unfit(faults, allowed);
   return json(200, await takeMessage(state, writer, parsed.value), allowed.headers);
 }
 
@@ -139,13 +148,39 @@ async function notes(call: Call): Promise<Response> {
   if (!isAllowed)
     return refusal(429, 'That was a lot of notes. Keep it and send it in an hour.', { ...allowed.headers, 'Retry-After': '3600' });
   const hasSaid = writer.token !== null && (await getTalk(state, writer)).talk !== null;
-  if (parsed.value.body.trim() === '' && !hasSaid) return json(400, { errors: { body: 'Write a line or two first.' } }, allowed.headers);
+  if (saysNothing(parsed.value.body, parsed.value.replies) && !hasSaid)
+    return json(400, { errors: { body: 'Write a line or two first.' } }, allowed.headers);
   if (parsed.value.replies === undefined && parsed.value.mail === '')
     return json(400, { errors: { mail: 'Something is missing around the @.' } }, allowed.headers);
-  const faults = await noteFaults(state, call.site.id, parsed.value, hasSaid);
-  if (Object.keys(faults).length > 0)
-    return json(400, { errors: { replies: 'Something in the form does not fit.' }, faults }, allowed.headers);
+  const { faults } = parsed.value.replies === undefined ? NO_FAULTS : await checkForm(state, call.site.id, 'note', parsed.value, hasSaid);
+  if (Object.keys(faults).length > 0) return unfit(faults, allowed);
   return json(200, await takeNote(state, writer, parsed.value), allowed.headers);
+}
+
+/** What was filled in after a chat; faults are told by field, and nothing is stored then. */
+async function after(call: Call): Promise<Response> {
+  const { state, request, allowed } = call;
+  const parsed = await bodyOf(request, AfterInput);
+  if (!parsed.ok) return json(400, { errors: parsed.errors }, allowed.headers);
+  const writer = writerOf(call);
+  if (writer.token === null) throw new TokenError();
+  if (!(await state.rates.allows('message', writer.token)))
+    return refusal(429, 'That was a lot at once. Keep it and send it in a minute.', { ...allowed.headers, 'Retry-After': '60' });
+  const { faults } = await checkForm(state, call.site.id, 'after', parsed.value);
+  if (Object.keys(faults).length > 0) return unfit(faults, allowed);
+  const talk = await takeAfter(state, writer, parsed.value);
+  return talk === null ? refusal(404, 'There is no conversation this belongs to.', allowed.headers) : json(200, talk, allowed.headers);
+}
+
+async function forget(call: Call): Promise<Response> {
+  await forgetVisitor(call.state, writerOf(call));
+  return json(200, {}, call.allowed.headers);
+}
+
+const NO_FAULTS = { faults: {} };
+
+function unfit(faults: Checked['faults'], { headers }: Allowed): Response {
+  return json(400, { errors: { replies: 'Something in the form does not fit.' }, faults }, headers);
 }
 
 async function endTalk(call: Call): Promise<Response> {

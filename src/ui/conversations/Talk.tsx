@@ -16,6 +16,7 @@ import { LANGUAGES } from '../wording/languages';
 import { MOMENT_WORDS } from '../wording/moments';
 import { clockWords, dayWords, pageWords } from '../wording/times';
 import { visitorName } from './ConversationList';
+import { FilledForms } from './FilledForms';
 
 interface TalkProps {
   readonly talk: DeskTalk;
@@ -30,7 +31,7 @@ const SEEN_NOW = { asked: 'waiting', joined: 'talking', ended: 'goodbye', note: 
 
 /** One conversation: who it is, what they see now, what was said on which page, and the answer. */
 export function Talk({ talk, firstDraft, onDraft, onSent, onBack }: TalkProps) {
-  const { conversation, entries, pages } = talk;
+  const { conversation, entries, pages, forms } = talk;
   const { port, notice, zone, overview } = useSite();
   const [draft, setDraftShown] = useState(firstDraft);
   const setDraft = (text: string): void => {
@@ -42,7 +43,7 @@ export function Talk({ talk, firstDraft, onDraft, onSent, onBack }: TalkProps) {
   const log = useRef<HTMLDivElement>(null);
   useEffect(() => {
     if (log.current !== null) log.current.scrollTop = log.current.scrollHeight;
-  }, [entries.length]);
+  }, [entries.length, forms.length]);
   const team = overview?.teams.find(({ id }) => id === conversation.teamId);
   const over = draft.length - LIMITS.messageChars;
 
@@ -108,6 +109,7 @@ export function Talk({ talk, firstDraft, onDraft, onSent, onBack }: TalkProps) {
         tabIndex={0}
         sx={{ flex: 1, overflow: 'auto', p: 2, minHeight: 0 }}
       >
+        <FilledForms forms={forms.filter(({ place }) => place !== 'after')} zone={zone} />
         <Box
           component="ol"
           sx={{
@@ -125,6 +127,7 @@ export function Talk({ talk, firstDraft, onDraft, onSent, onBack }: TalkProps) {
             <Line key={entry.id} entry={entry} page={pages[entry.id]} before={pages[entries[index - 1]?.id ?? -1]} zone={zone} />
           ))}
         </Box>
+        <FilledForms forms={forms.filter(({ place }) => place === 'after')} zone={zone} />
       </Box>
       <Box
         component="form"
@@ -219,5 +222,6 @@ function Line({ entry, page, before, zone }: { entry: VisitorEntry; page: string
 
 function systemWords({ kind, author, name }: VisitorEntry): string {
   if (kind === 'joined') return `${name ?? 'Somebody'} joined`;
+  if (author === 'house') return 'Ended by itself after quiet hours';
   return author === 'visitor' ? 'The visitor ended the conversation' : `${name ?? 'Somebody'} ended the conversation`;
 }

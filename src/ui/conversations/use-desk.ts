@@ -63,6 +63,11 @@ export function useDesk(chosen: string | null): Desk {
           void loadList();
           void loadTalk();
         }
+        if (event.kind === 'form' && event.conversation.id === chosen) void loadTalk();
+        if (event.kind === 'gone') {
+          setList((before) => before?.filter(({ id }) => !event.ids.includes(id)) ?? null);
+          setTalk((before) => (before !== null && event.ids.includes(before.conversation.id) ? null : before));
+        }
         if (event.kind !== 'entry') return;
         setList((before) => merge([event.conversation], before ?? []));
         setTalk((before) =>

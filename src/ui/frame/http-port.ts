@@ -47,6 +47,8 @@ function listenTo(address: string, hear: (event: DeskEvent) => void, pong: () =>
   source.addEventListener('error', () => hear({ kind: 'connection', isOpen: false }));
   source.addEventListener('ping', pong);
   source.addEventListener('teams', (event) => hear({ kind: 'teams', teams: data<{ teams: Record<string, TeamState> }>(event).teams }));
+  source.addEventListener('gone', (event) => hear({ kind: 'gone', ...data<{ ids: string[] }>(event) }));
+  source.addEventListener('form', (event) => hear({ kind: 'form', ...data<{ conversation: DeskConversation }>(event) }));
   source.addEventListener('entry', (event) =>
     hear({ kind: 'entry', ...data<{ conversation: DeskConversation; entry: VisitorEntry }>(event) }),
   );

@@ -25,6 +25,10 @@ export type SaveOutcome = { readonly kind: 'saved'; readonly view: DraftView } |
 export type DeskEvent =
   | { readonly kind: 'teams'; readonly teams: Readonly<Record<string, TeamState>> }
   | { readonly kind: 'entry'; readonly conversation: DeskConversation; readonly entry: VisitorEntry }
+  /** Visitors asked to be forgotten, and were. */
+  | { readonly kind: 'gone'; readonly ids: readonly string[] }
+  /** A form after the chat was given. */
+  | { readonly kind: 'form'; readonly conversation: DeskConversation }
   | { readonly kind: 'connection'; readonly isOpen: boolean }
   /** The session has ended: pings are not answered for this person any more. */
   | { readonly kind: 'signed-out' };

@@ -1,12 +1,18 @@
 /** @jsxImportSource preact */
 import { render } from 'preact';
+import { remember } from '../../core/decide/remember';
 import { standOf } from '../../core/decide/stand';
 import { whyNow } from '../../core/decide/why-now';
 import { isRunning } from '../../core/decide/widget';
+import { type FormPlace, asksBefore, fieldsOf, toKept, wordsField } from '../../core/forms/fill';
+import type { Replies } from '../../core/model/form';
+import type { DesignFileV1 } from '../../core/wire/design-file';
 import { addSheet } from '../frame';
 import { listen } from '../surroundings';
 import type { MountedPanel, PanelPicture, PanelPort } from '../port';
 import { voiceOf } from '../voice';
+import { formKeeper } from './form-state';
+import { toNote } from './note-form';
 import { PANEL_CSS } from './style';
 import { talkWith } from './talk';
 import { PorchWindow, type WindowActs } from './window';
@@ -19,26 +25,85 @@ export function mountPanel(port: PanelPort): MountedPanel {
   /** *I will wait*: the offer of mail is not made again in this page. */
   let isPatient = false;
   const widgetKey = (): string => picture?.widget.key ?? '';
-  const talk = talkWith(port, widgetKey, () => {
+  const forms = formKeeper();
+  let hasFailed = false;
+  /** [L7] An open window keeps the look and the words it was opened with; rules and states come at once. */
+  let held: { readonly design: DesignFileV1; readonly name: string } | null = null;
+  const asOpened = (next: PanelPicture): PanelPicture => {
+    if (!next.isWindowOpen) held = null;
+    else held ??= { design: next.site.design, name: port.designName() };
+    const widget = held?.design.widgets.find(({ key }) => key === next.widget.key);
+    if (held === null || widget === undefined || widget === next.widget) return next;
+    const shown = { ...next, site: { ...next.site, design: held.design }, widget };
+    port.frame.paint(shown, voiceOf(shown));
+    return shown;
+  };
+  const talk = talkWith({ ...port, designName: () => held?.name ?? port.designName() }, widgetKey, () => {
     const { refused } = talk.picture();
     if (refused !== null && draft === '') draft = refused.body;
+    if (refused?.faults && picture !== null) forms.setFaults(refused.note === null ? 'before' : 'note', picture, refused.faults);
     paint();
   });
+  /** The replies of a form that fits; else the focus is on what does not, and null. */
+  const given = (place: FormPlace): Replies | null => {
+    if (picture === null) return null;
+    const replies = forms.check(place, picture, draft, talk.picture().conversation !== null);
+    if (replies !== null) keepFor(place, replies);
+    paint();
+    if (replies === null) port.frame.place.querySelector<HTMLElement>(FAULTY)?.focus();
+    return replies;
+  };
+  /** [V7] Fields to remember, where the visitor has agreed to that. */
+  const keepFor = (place: FormPlace, replies: Replies): void => {
+    if (picture === null) return;
+    const kept = toKept(fieldsOf(picture.widget, place), replies);
+    port.memory.write(remember(port.memory.read(), { kind: 'replied', replies: kept }, port.memory.level()));
+  };
+  const isFirstWord = (): boolean => {
+    const { conversation, outbox } = talk.picture();
+    return picture !== null && asksBefore(picture.widget, conversation !== null || outbox.length > 0);
+  };
   const acts: WindowActs = {
     write: (text) => {
       draft = text;
       talk.takeBackRefused();
       paint();
     },
-    send: (body) => {
-      draft = '';
-      talk.takeBackRefused();
-      talk.send(body);
+    reply: (place, id, reply) => {
+      if (picture !== null) forms.reply(place, picture, id, reply);
+      paint();
     },
-    leaveNote: (body, replies) => {
+    send: (body) => {
+      const before = isFirstWord() ? given('before') : undefined;
+      if (before === null) return false;
       draft = '';
       talk.takeBackRefused();
-      talk.leaveNote(body, replies);
+      talk.send(body, before);
+      return true;
+    },
+    leaveNote: () => {
+      const replies = given('note');
+      if (replies === null || picture === null) return;
+      const words = wordsField(picture.widget.forms.note);
+      const body = words === undefined ? draft : String(replies[words.id] ?? ''); // one that is not shown says nothing
+      draft = '';
+      talk.takeBackRefused();
+      talk.leaveNote(body, toNote(picture.widget.forms.note, replies));
+    },
+    leaveMail: (mail) => talk.leaveNote('', { mail, name: '' }),
+    giveAfter: () => {
+      const replies = given('after');
+      if (replies === null) return;
+      talk.giveAfter(replies).then(
+        () => {
+          forms.forget('after');
+          hasFailed = false;
+        },
+        () => {
+          hasFailed = true;
+          paint();
+        },
+      );
     },
     end: () => void talk.end().catch(() => undefined),
     askAgain: () => port.setAsksAgain(true),
@@ -53,6 +118,8 @@ export function mountPanel(port: PanelPort): MountedPanel {
   const paint = (): void => {
     if (picture === null) return;
     const voice = voiceOf(picture);
+    const heard = picture;
+    const states = { before: forms.read('before', heard), note: forms.read('note', heard), after: forms.read('after', heard) };
     render(
       <PorchWindow
         heard={picture}
@@ -62,6 +129,8 @@ export function mountPanel(port: PanelPort): MountedPanel {
         isModal={port.surroundings.device() === 'phone'}
         draft={draft}
         isPatient={isPatient}
+        forms={states}
+        hasFailed={hasFailed}
         acts={acts}
       />,
       port.frame.place,
@@ -73,7 +142,7 @@ export function mountPanel(port: PanelPort): MountedPanel {
     stand: standOf,
     why: whyNow,
     paint: (next) => {
-      picture = next;
+      picture = asOpened(next);
       const { conversation } = talk.picture();
       talk.setListening(next.isWindowOpen || (conversation !== null && isRunning({ conversation })));
       if (next.isWindowOpen) talk.sawAll();
@@ -85,6 +154,9 @@ export function mountPanel(port: PanelPort): MountedPanel {
     },
   };
 }
+
+/** The first control of a form that does not fit; of a group, its first choice. */
+const FAULTY = '.field :is(input, select, textarea)[aria-invalid=true], fieldset[aria-invalid=true] input';
 
 /** On a phone the window is the visible viewport: the on-screen keyboard never covers the input. */
 function fitToKeyboard(root: HTMLElement): void {

@@ -17,8 +17,11 @@ const dressed = new WeakSet<ShadowRoot>();
 const NOTHING = () => undefined;
 const NO_ACTS = {
   write: NOTHING,
-  send: NOTHING,
+  send: () => false,
+  reply: NOTHING,
   leaveNote: NOTHING,
+  leaveMail: NOTHING,
+  giveAfter: NOTHING,
   end: NOTHING,
   askAgain: NOTHING,
   close: NOTHING,
@@ -26,6 +29,9 @@ const NO_ACTS = {
   decline: NOTHING,
   wait: NOTHING,
 };
+
+const EMPTY = { replies: {}, faults: {} };
+const BLANK = { before: EMPTY, note: EMPTY, after: EMPTY };
 
 /** The window of a tile: the same component, whose acts lead nowhere. */
 export function paintStill(root: ShadowRoot, place: HTMLElement, picture: StillPicture): void {
@@ -36,5 +42,8 @@ export function paintStill(root: ShadowRoot, place: HTMLElement, picture: StillP
   const { heard, voice, entries } = picture;
   const { conversation, isWindowOpen } = heard.circumstances;
   const talk = { conversation, entries, outbox: [], isConnected: true, refused: null };
-  render(<PorchWindow heard={heard} voice={voice} talk={talk} isOpen={isWindowOpen} isModal={false} draft="" acts={NO_ACTS} />, place);
+  render(
+    <PorchWindow heard={heard} voice={voice} talk={talk} isOpen={isWindowOpen} isModal={false} draft="" forms={BLANK} acts={NO_ACTS} />,
+    place,
+  );
 }

@@ -7,7 +7,7 @@ import type { Voice } from '../voice';
 
 interface SlowReplyProps {
   readonly voice: Voice;
-  readonly onLeave: (body: string, replies: { readonly mail: string; readonly name: string }) => void;
+  readonly onLeave: (mail: string) => void;
   readonly onWait: () => void;
 }
 
@@ -19,7 +19,7 @@ export function SlowReply({ voice, onLeave, onWait }: SlowReplyProps) {
     event.preventDefault();
     const found = mail.trim() === '' ? 'note.noEmail' : isMailShaped(mail.trim()) ? null : 'note.badEmail';
     setFault(found);
-    if (found === null) onLeave('', { mail: mail.trim(), name: '' });
+    if (found === null) onLeave(mail.trim());
   };
   return (
     <form class="slow" noValidate onSubmit={leave}>

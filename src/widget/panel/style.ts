@@ -29,6 +29,7 @@ export const PANEL_CSS = `
 .progress { font-size: 12px; color: var(--shade); align-self: flex-end; }
 .line { align-self: center; text-align: center; font-size: 13px; color: var(--shade); padding: 2px 8px; }
 .foot { flex: none; border-block-start: 1px solid var(--rail); padding: 10px 12px; display: flex; flex-direction: column; gap: 8px; background: var(--ground); }
+.row .text { field-sizing: content; }
 .row { display: flex; gap: 8px; align-items: flex-end; }
 .text { all: unset; box-sizing: border-box; flex: 1; min-inline-size: 0; inline-size: 100%; min-block-size: 44px; max-block-size: 120px; padding: 10px 12px; border: 1px solid var(--edge); border-radius: 10px; background: var(--field); color: var(--ink); font: inherit; font-size: max(16px, var(--text-size)); line-height: 1.4; white-space: pre-wrap; overflow-y: auto; cursor: text; }
 .text::placeholder { color: var(--shade); opacity: 1; }
@@ -54,6 +55,9 @@ export const PANEL_CSS = `
 .slow { flex: none; display: flex; flex-direction: column; gap: 6px; padding: 0 14px 12px; font-size: 13px; }
 .slow label, legend { font-size: 13px; font-weight: 600; }
 legend { padding: 0; }
+.asks { align-self: stretch; max-inline-size: none; display: flex; flex-direction: column; gap: 12px; white-space: normal; background: none; border: 1px solid var(--edge); }
+.asks legend { margin-block-end: 4px; }
+.asks .send { align-self: flex-start; }
 .group { all: unset; display: flex; flex-direction: column; gap: 2px; }
 .tick { display: flex; align-items: flex-start; gap: 8px; min-block-size: 32px; padding-block: 4px; }
 .tick input { inline-size: 20px; block-size: 20px; margin: 0; flex: none; accent-color: var(--link); }

@@ -1,3 +1,4 @@
+import type { Checked } from '../../core/forms/check';
 import type { Replies } from '../../core/model/form';
 import type { TeamState } from '../../core/model/moment';
 import type { ConversationFacts, SentAnswer, VisitorEntry, VisitorTalk } from '../../core/wire/talk';
@@ -12,6 +13,10 @@ export interface Outgoing {
   readonly clientId: string;
   readonly body: string;
   readonly note: NoteReplies | null;
+  /** The form before a chat, given with its first words. */
+  readonly before?: Replies;
+  /** The form's faults, where the server found some. */
+  readonly faults?: Checked['faults'];
   /** The page it was written on; it may go out from a later one. */
   readonly page: string;
   readonly standing: 'sending' | 'waiting';
@@ -38,7 +43,9 @@ export interface Talk {
   picture(): TalkPicture;
   /** Reads what stands, if this visitor has written before. */
   begin(): Promise<void>;
-  send(body: string): void;
+  send(body: string, before?: Replies): void;
+  /** The form after a chat; throws where it could not be taken. */
+  giveAfter(replies: Replies): Promise<void>;
   leaveNote(body: string, replies: NoteReplies): void;
   end(): Promise<void>;
   takeBackRefused(): void;
@@ -48,6 +55,8 @@ export interface Talk {
   setListening(value: boolean): void;
 }
 
+/** [S7] What has changed is known within five seconds; open windows do not all ask at once. */
+const NEWS_SPREAD_MS = 3000;
 const RETRY_MS = [1000, 2000, 4000, 8000, 15000, 30000] as const;
 
 /** The visitor's side of a conversation: an outbox that loses nothing, and a stream that resumes where it broke. */
@@ -70,6 +79,8 @@ export function talkWith(
   let lastId = 0;
   let seenSeq = 0;
   let isFirst = true;
+  /** Sent again after a lost answer, the form after a chat is the same one. */
+  let afterId: string | null = null;
 
   const changed = (): void => {
     store.write({ token: pendingToken, items: outbox });
@@ -91,6 +102,9 @@ export function talkWith(
     const { token } = port.memory.read();
     return token === null ? {} : { Authorization: `Bearer ${token}` };
   };
+
+  /** What names the design something is said under ([L10]). */
+  const under = () => ({ design: port.designName(), locale: port.frame.root.lang, widget: widgetKey() });
 
   const post = (path: string, body: unknown): Promise<Response> =>
     fetch(`${port.base}/${path}`, {
@@ -116,32 +130,27 @@ export function talkWith(
       }
       tries = 0;
       outbox = outbox.slice(1);
-      if (outcome === 'refused') refused = next;
+      if (outcome !== 'taken') refused = { ...next, faults: outcome };
       changed();
     }
     isSending = false;
   };
 
-  const offer = async (one: Outgoing): Promise<'taken' | 'refused' | 'later'> => {
+  /** Refused for good: what of its form does not fit, by field. */
+  const offer = async (one: Outgoing): Promise<'taken' | 'later' | Checked['faults']> => {
     const newToken = port.memory.read().token === null ? (pendingToken ??= newSecret()) : undefined;
-    const said = {
-      newToken,
-      clientId: one.clientId,
-      body: one.body,
-      page: one.page,
-      design: port.designName(),
-      locale: port.frame.root.lang,
-      widget: widgetKey(),
-    };
+    const said = { ...under(), newToken, clientId: one.clientId, body: one.body, page: one.page };
     try {
-      const response = await post(one.note === null ? 'messages' : 'notes', one.note === null ? said : { ...said, ...one.note });
+      const response = await (one.note === null
+        ? post('messages', { ...said, replies: one.before })
+        : post('notes', { ...said, ...one.note }));
       if (response.status === 401) {
         setToken(null);
         pendingToken = null;
         return 'later';
       }
       if (response.status === 429 || response.status >= 500) return 'later';
-      if (!response.ok) return 'refused';
+      if (!response.ok) return ((await response.json().catch(() => ({}))) as { faults?: Checked['faults'] }).faults ?? {};
       const answer = (await response.json()) as SentAnswer;
       if (newToken !== undefined) setToken(newToken);
       take(answer);
@@ -153,9 +162,19 @@ export function talkWith(
     }
   };
 
-  const add = (body: string, note: NoteReplies | null): void => {
+  const add = (body: string, note: NoteReplies | null, before?: Replies): void => {
     if (port.memory.read().token === null) pendingToken ??= newSecret();
-    outbox = [...outbox, { clientId: newClientId(), body, note, page: port.page().slice(0, 2048), standing: 'sending' }];
+    outbox = [
+      ...outbox,
+      {
+        clientId: newClientId(),
+        body,
+        note,
+        ...(before === undefined ? {} : { before }),
+        page: port.page().slice(0, 2048),
+        standing: 'sending',
+      },
+    ];
     changed();
     void drain();
   };
@@ -193,7 +212,9 @@ export function talkWith(
     if (name === 'beat') return port.hearTeams(null, port.surroundings.now());
     const heard: unknown = JSON.parse(data);
     if (name === 'teams') return port.hearTeams((heard as { teams: Record<string, TeamState> }).teams, port.surroundings.now());
+    if (name === 'news') return void setTimeout(port.ask, Math.random() * NEWS_SPREAD_MS);
     if (name === 'reload') return void begin();
+    if (name === 'forgotten') [conversation, entries, lastId] = [null, [], 0];
     if (name === 'conversation') conversation = heard as ConversationFacts;
     if (name === 'entry') {
       entries = mergeEntries(entries, [heard as VisitorEntry]);
@@ -227,7 +248,15 @@ export function talkWith(
   return {
     picture: () => ({ conversation, entries, outbox, isConnected, refused }),
     begin,
-    send: (body) => add(body, null),
+    send: (body, before) => add(body, null, before),
+    giveAfter: async (replies) => {
+      afterId ??= newClientId();
+      const response = await post('after', { ...under(), clientId: afterId, replies });
+      if (!response.ok) throw new Error(`The form was answered ${response.status}.`);
+      afterId = null;
+      take({ ...((await response.json()) as VisitorTalk), entries: [] });
+      changed();
+    },
     leaveNote: (body, replies) => add(body, replies),
     end: async () => {
       const response = await post('end', {});

@@ -1,18 +1,19 @@
 /** @jsxImportSource preact */
-import type { ComponentChildren, TargetedKeyboardEvent } from 'preact';
+import type { TargetedKeyboardEvent } from 'preact';
 import { useEffect, useRef } from 'preact/hooks';
-import type { Decision } from '../../core/decide/decide';
-import type { Replies } from '../../core/model/form';
-import { LIMITS } from '../../core/limits';
-import { LAMP_OUTLINE, LAMP_PATHS, type LampMark, lampOf } from '../../core/model/lamp';
+import { type FormPlace, asksAfter, asksBefore } from '../../core/forms/fill';
 import type { VisitorEntry } from '../../core/wire/talk';
 import type { Heard } from '../../core/words/hearer';
 import type { TextKey } from '../../core/words/text-key';
 import type { Voice } from '../voice';
+import { Head } from './head';
 import { InvitationCard } from './invitation-card';
+import { AfterForm, BeforeForm } from './chat-forms';
+import { Composer } from './composer';
+import type { FormState } from './form-state';
 import { NoteForm } from './note-form';
 import { SlowReply } from './slow-reply';
-import type { NoteReplies, Outgoing, TalkPicture } from './talk';
+import type { Outgoing, TalkPicture } from './talk';
 
 export interface WindowProps {
   readonly heard: Heard;
@@ -25,13 +26,24 @@ export interface WindowProps {
   readonly draft: string;
   /** The offer of mail has been declined. */
   readonly isPatient?: boolean;
+  /** Half-filled forms. */
+  readonly forms: Readonly<Record<FormPlace, FormState>>;
+  /** The form after the chat could not be sent just now. */
+  readonly hasFailed?: boolean;
   readonly acts: WindowActs;
 }
 
 export interface WindowActs {
   write(draft: string): void;
-  send(body: string, replies?: Replies): void;
-  leaveNote(body: string, replies: NoteReplies): void;
+  reply(place: FormPlace, id: string, reply: string | readonly string[]): void;
+  /** Sends the words at the door or in a conversation; false: something in the form before it does not fit yet. */
+  send(body: string): boolean;
+  /** Leaves the note as it is filled in, or says at its field what is wrong. */
+  leaveNote(): void;
+  /** Slow reply: answer me by mail (W13). */
+  leaveMail(mail: string): void;
+  /** Gives the form after the chat. */
+  giveAfter(): void;
   end(): void;
   askAgain(): void;
   close(): void;
@@ -78,7 +90,7 @@ function keepInside(event: TargetedKeyboardEvent<HTMLElement>): void {
 
 function Body(props: WindowProps) {
   const { heard, voice, talk, acts, draft } = props;
-  const { decision, widget } = heard;
+  const { decision } = heard;
   if (decision.moment === 'nobody-home') {
     return (
       <div class="note">
@@ -92,13 +104,13 @@ function Body(props: WindowProps) {
           </div>
         )}
         <NoteForm
-          fields={widget.forms.note}
-          teams={teamsOf(heard)}
-          kept={heard.circumstances.memory.replies}
+          heard={heard}
+          form={props.forms.note}
           voice={voice}
           draft={draft}
           hasSaid={talk.conversation !== null}
           onWrite={acts.write}
+          onReply={(id, reply) => acts.reply('note', id, reply)}
           onLeave={acts.leaveNote}
           refused={talk.refused}
         />
@@ -109,7 +121,7 @@ function Body(props: WindowProps) {
     <>
       <Log {...props} />
       {decision.moment === 'slow-reply' && talk.conversation?.noteMail === null && !props.isPatient ? (
-        <SlowReply voice={voice} onLeave={acts.leaveNote} onWait={acts.wait} />
+        <SlowReply voice={voice} onLeave={acts.leaveMail} onWait={acts.wait} />
       ) : null}
       <div class="foot">
         {talk.isConnected ? null : (
@@ -129,67 +141,33 @@ function Body(props: WindowProps) {
   );
 }
 
-/** Teams of the widget by their public names ([D6]: one that is gone is not offered). */
-function teamsOf({ site, widget }: Heard): [id: string, name: string][] {
-  return widget.teams.flatMap((id): [string, string][] => {
-    const team = site.facts.teams[id];
-    return team === undefined ? [] : [[id, team.name[site.design.locale] ?? Object.values(team.name)[0] ?? id]];
-  });
-}
-
-const STATUS: Partial<Record<Decision['moment'], TextKey>> = {
-  waiting: 'waiting.status',
-  'slow-reply': 'waiting.status',
-  talking: 'talking.status',
-  goodbye: 'goodbye.status',
-  'note-left': 'noteLeft.status',
-};
-
-function Head({ decision, voice, onClose }: { decision: Decision; voice: Voice; onClose: () => void }) {
-  const isUntil = decision.lines.some(({ key: one }) => one === 'status.until');
-  const key = isUntil ? 'status.until' : (STATUS[decision.moment] ?? 'status');
-  return (
-    <div class="head">
-      <div class="head-words">
-        <h2 class="title" data-say="window.title">
-          {voice('window.title')}
-        </h2>
-        <div class="state">
-          <Lamp mark={lampOf(decision.state, decision.isStateKnown)} />
-          <span data-say={key} role="status">
-            {voice(key)}
-          </span>
-        </div>
-      </div>
-      <button type="button" class="button close" aria-label={voice('window.close')} onClick={onClose}>
-        <svg viewBox="0 0 24 24" aria-hidden="true">
-          <path d="M6 6l12 12M18 6L6 18" />
-        </svg>
-      </button>
-    </div>
-  );
-}
-
-function Lamp({ mark }: { mark: LampMark }) {
-  return (
-    <svg viewBox="0 0 24 24" aria-hidden="true" data-lamp={mark}>
-      <path class="lamp-light" d={LAMP_PATHS[mark][0]} />
-      <path class="lamp-line" d={LAMP_OUTLINE + LAMP_PATHS[mark][1]} />
-    </svg>
-  );
-}
-
 function Log(props: WindowProps) {
   const { heard, voice, talk } = props;
   const { decision } = heard;
   const box = useRef<HTMLDivElement>(null);
   const count = talk.entries.length + talk.outbox.length;
-  useEffect(() => {
+  /** Whoever has scrolled up to read stays there, but for what is new. */
+  const isAtEnd = useRef(true);
+  const toEnd = (): void => {
     if (box.current !== null) box.current.scrollTop = box.current.scrollHeight;
-  }, [count, decision.moment, decision.lines.length]);
+  };
+  useEffect(toEnd, [count, decision.moment, decision.lines.length]);
+  useEffect(() => {
+    if (isAtEnd.current) toEnd();
+  });
   const isAtDoor = decision.moment === 'at-the-door';
   return (
-    <div class="log" ref={box} role="log" aria-live="polite" aria-label={voice('window.messages')} tabIndex={0}>
+    <div
+      class="log"
+      ref={box}
+      onScroll={({ currentTarget: { scrollTop, clientHeight, scrollHeight } }) =>
+        void (isAtEnd.current = scrollHeight - scrollTop - clientHeight < 8)
+      }
+      role="log"
+      aria-live="polite"
+      aria-label={voice('window.messages')}
+      tabIndex={0}
+    >
       {isAtDoor && talk.entries.length === 0 ? <Card say="greeting" voice={voice} /> : null}
       <Entries {...props} />
       {isAtDoor && talk.entries.length > 0 ? <Card say="greeting" voice={voice} /> : null}
@@ -199,12 +177,33 @@ function Log(props: WindowProps) {
           <Card key={key} say={key as TextKey} voice={voice} />
         ))}
       {decision.moment === 'note-left' ? <Card say="noteLeft.got" voice={voice} /> : null}
+      <ChatForms {...props} />
     </div>
   );
 }
 
+/** The form before a chat under the greeting, and the one after it where it has ended. */
+function ChatForms({ heard, voice, talk, acts, forms, hasFailed = false }: WindowProps) {
+  const { widget, decision } = heard;
+  const { conversation, outbox } = talk;
+  if (decision.moment === 'at-the-door' && asksBefore(widget, conversation !== null || outbox.length > 0))
+    return <BeforeForm heard={heard} form={forms.before} voice={voice} onReply={(id, reply) => acts.reply('before', id, reply)} />;
+  if (decision.moment !== 'goodbye') return null;
+  if (conversation?.isAfterGiven) return <Card say="form.thanks" voice={voice} />;
+  if (!asksAfter(widget, conversation)) return null;
+  const onReply = (id: string, reply: string | readonly string[]): void => acts.reply('after', id, reply);
+  return <AfterForm heard={heard} form={forms.after} voice={voice} hasFailed={hasFailed} onReply={onReply} onGive={acts.giveAfter} />;
+}
+
 /** [M7] Lines of the house that stand in the log, from the conversation's own times. */
-const HOUSE: readonly string[] = ['waiting.first', 'waiting.comfort', 'waiting.closing', 'slowReply.offer', 'slowReply.done'];
+const HOUSE: readonly string[] = [
+  'waiting.first',
+  'waiting.place',
+  'waiting.comfort',
+  'waiting.closing',
+  'slowReply.offer',
+  'slowReply.done',
+];
 
 function Card({ say, voice }: { say: TextKey; voice: Voice }) {
   return (
@@ -259,64 +258,5 @@ function Waiting({ one, voice }: { one: Outgoing; voice: Voice }) {
       </div>
       <p class="progress">{voice(one.standing === 'waiting' ? 'input.notSent' : 'talking.sending')}</p>
     </>
-  );
-}
-
-function Composer({ heard, voice, talk, draft, acts }: WindowProps) {
-  const { decision } = heard;
-  const field = useRef<HTMLTextAreaElement>(null);
-  const over = draft.length - LIMITS.messageChars;
-  const label: TextKey = decision.moment === 'at-the-door' || decision.moment === 'talking' ? 'input.label' : 'input.add';
-  const send = (): void => {
-    if (draft.trim() === '' || over > 0) return field.current?.focus();
-    acts.send(draft);
-    field.current?.focus();
-  };
-  return (
-    <>
-      <Hint isRefused={talk.refused !== null} over={over} left={-over} length={draft.length} voice={voice} />
-      <div class="row">
-        <textarea
-          ref={field}
-          class="text"
-          rows={1}
-          value={draft}
-          placeholder={voice(label)}
-          aria-label={voice(label)}
-          aria-invalid={over > 0}
-          data-say={label}
-          onInput={(event) => acts.write(event.currentTarget.value)}
-          onKeyDown={(event) => {
-            if (event.key !== 'Enter' || event.shiftKey || event.isComposing) return;
-            event.preventDefault();
-            send();
-          }}
-        />
-        <button type="button" class="button send" data-say="input.send" onClick={send}>
-          {voice('input.send')}
-        </button>
-      </div>
-      {decision.moment === 'talking' || decision.moment === 'waiting' || decision.moment === 'slow-reply' ? (
-        <button type="button" class="link" data-say="talking.end" onClick={acts.end}>
-          {voice('talking.end')}
-        </button>
-      ) : null}
-    </>
-  );
-}
-
-function Hint({ isRefused, over, left, length, voice }: { isRefused: boolean; over: number; left: number; length: number; voice: Voice }) {
-  const text: ComponentChildren =
-    over > 0
-      ? voice('input.tooLong', { over })
-      : isRefused
-        ? voice('input.refused')
-        : length >= LIMITS.messageCounterFrom
-          ? voice('input.left', { left })
-          : null;
-  return text === null ? null : (
-    <p class={over > 0 || isRefused ? 'error' : 'help'} role="status">
-      {text}
-    </p>
   );
 }

@@ -110,6 +110,15 @@ export function startWatch(port: WatchPort): Watch {
     view.tellAnew();
   };
 
+  /** [V8] Removes all that is kept here, and asks the server for the same; it is not told of before it is gone here. */
+  const forget = (): void => {
+    const { token } = memory();
+    keep.write(EMPTY_MEMORY);
+    if (token === null) return;
+    const asked = { method: 'POST', credentials: 'omit', keepalive: true, headers: { Authorization: `Bearer ${token}` } } as const;
+    void fetch(`${port.base}/forget`, asked).catch(() => undefined);
+  };
+
   return {
     due: dueOf,
     enrich: (base) => {
@@ -165,7 +174,7 @@ export function startWatch(port: WatchPort): Watch {
       if (name === 'page') port.moveTo(String(value));
       if (name === 'attributes') port.setAttributes((attributes = { ...attributes, ...readAttributes(value) }));
       if (name === 'consent') setLevel(value === true ? 'kept' : 'asked');
-      if (name === 'forget') keep.write(EMPTY_MEMORY);
+      if (name === 'forget') forget();
       look();
     },
   };

@@ -95,6 +95,23 @@ export async function listRunning(db: Db, quietSince: EpochMs): Promise<Conversa
     .execute();
 }
 
+export async function listConversationIds(db: Db, siteId: string, visitorId: string): Promise<string[]> {
+  const rows = await db.selectFrom('conversation').select('id').where('site_id', '=', siteId).where('visitor_id', '=', visitorId).execute();
+  return rows.map(({ id }) => id);
+}
+
+/** Questions of a site that nobody has joined yet, longest waiting first; of them at most so many. */
+export async function listAsked(db: Db, siteId: string, limit: number): Promise<{ id: string; visitor_id: string }[]> {
+  return db
+    .selectFrom('conversation')
+    .select(['id', 'visitor_id'])
+    .where('site_id', '=', siteId)
+    .where('standing', '=', 'asked')
+    .orderBy('asked_ms')
+    .limit(limit)
+    .execute();
+}
+
 /** Pages the visitor wrote from, by entry id; for the desk only. */
 export async function listEntryPages(db: Db, siteId: string, conversationId: string): Promise<Record<number, string>> {
   const rows = await db
@@ -118,6 +135,29 @@ export async function getFacts(db: Db, siteId: string, id: string): Promise<Conv
     .selectAll('conversation')
     .select(['person.name as responder', 'visitor.mail as mail'])
     .select((expression) => waitingSince(expression, siteId, id).as('waiting'))
+    .select(({ selectFrom }) =>
+      selectFrom('form_reply')
+        .select(({ fn }) => fn.countAll<number>().as('given'))
+        .where('form_reply.site_id', '=', siteId)
+        .where('form_reply.conversation_id', '=', id)
+        .where('form_reply.place', '=', 'after')
+        .whereRef('form_reply.stored_ms', '>=', 'conversation.asked_ms')
+        .as('after_given'),
+    )
+    .select(({ selectFrom }) =>
+      selectFrom('conversation as earlier')
+        .select(({ fn }) => fn.countAll<number>().as('before'))
+        .whereRef('earlier.site_id', '=', 'conversation.site_id')
+        .where('earlier.standing', '=', 'asked')
+        .whereRef('earlier.team_id', 'is', 'conversation.team_id')
+        .where((eb) =>
+          eb.or([
+            eb('earlier.asked_ms', '<', eb.ref('conversation.asked_ms')),
+            eb.and([eb('earlier.asked_ms', '=', eb.ref('conversation.asked_ms')), eb('earlier.id', '<', eb.ref('conversation.id'))]),
+          ]),
+        )
+        .as('earlier'),
+    )
     .where('conversation.site_id', '=', siteId)
     .where('conversation.id', '=', id)
     .executeTakeFirstOrThrow();
@@ -135,6 +175,8 @@ export async function getFacts(db: Db, siteId: string, id: string): Promise<Conv
     lastMs: row.last_entry_ms,
     waitingMs: row.waiting,
     teamId: row.team_id,
+    place: row.standing === 'asked' ? (row.earlier ?? 0) + 1 : null,
+    isAfterGiven: (row.after_given ?? 0) > 0,
   };
 }
 

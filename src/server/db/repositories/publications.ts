@@ -133,6 +133,25 @@ export async function findNewestFacts(db: Db, siteId: string): Promise<{ revisio
   return row === undefined ? null : { revision: row.facts_revision ?? 0, name: row.name };
 }
 
+/** The newest facts of every site that were written up to an instant, and by whom. */
+export async function listFactsUpTo(db: Db, at: EpochMs): Promise<{ siteId: string; personId: string; facts: string; revision: number }[]> {
+  const rows = await db
+    .selectFrom('facts')
+    .select(['site_id', 'person_id', 'facts_json', 'revision', 'at_ms'])
+    .where(({ eb, selectFrom }) =>
+      eb(
+        'revision',
+        '=',
+        selectFrom('facts as newest')
+          .select(({ fn }) => fn.max('newest.revision').as('revision'))
+          .whereRef('newest.site_id', '=', 'facts.site_id'),
+      ),
+    )
+    .where('at_ms', '<=', at)
+    .execute();
+  return rows.map((row) => ({ siteId: row.site_id, personId: row.person_id, facts: row.facts_json, revision: row.revision }));
+}
+
 export async function insertFacts(
   db: Db,
   siteId: string,

@@ -39,6 +39,11 @@ export async function findVisitorByToken(db: Db, siteId: string, tokenHash: stri
   return row?.visitor_id ?? null;
 }
 
+/** With their tokens, conversations, entries, forms and notes. */
+export async function deleteVisitor(db: Db, siteId: string, visitorId: string): Promise<void> {
+  await db.deleteFrom('visitor').where('site_id', '=', siteId).where('id', '=', visitorId).execute();
+}
+
 /** A token dies after so long without use; each use moves its end. */
 export async function touchToken(db: Db, siteId: string, tokenHash: string, at: EpochMs, expiresAt: EpochMs): Promise<void> {
   await db

@@ -1,0 +1,66 @@
+/** @jsxImportSource preact */
+import type { ComponentChildren } from 'preact';
+import { useRef } from 'preact/hooks';
+import { LIMITS } from '../../core/limits';
+import type { TextKey } from '../../core/words/text-key';
+import type { Voice } from '../voice';
+import type { WindowProps } from './window';
+
+/** Where one writes; Enter sends. What is too long stays in the field and is told. */
+export function Composer({ heard, voice, talk, draft, acts }: WindowProps) {
+  const { decision } = heard;
+  const field = useRef<HTMLTextAreaElement>(null);
+  const over = draft.length - LIMITS.messageChars;
+  const label: TextKey = decision.moment === 'at-the-door' || decision.moment === 'talking' ? 'input.label' : 'input.add';
+  const send = (): void => {
+    if (draft.trim() === '' || over > 0) return field.current?.focus();
+    if (acts.send(draft)) field.current?.focus();
+  };
+  return (
+    <>
+      <Hint isRefused={talk.refused !== null} over={over} left={-over} length={draft.length} voice={voice} />
+      <div class="row">
+        <textarea
+          ref={field}
+          class="text"
+          rows={1}
+          value={draft}
+          placeholder={voice(label)}
+          aria-label={voice(label)}
+          aria-invalid={over > 0}
+          data-say={label}
+          onInput={(event) => acts.write(event.currentTarget.value)}
+          onKeyDown={(event) => {
+            if (event.key !== 'Enter' || event.shiftKey || event.isComposing) return;
+            event.preventDefault();
+            send();
+          }}
+        />
+        <button type="button" class="button send" data-say="input.send" onClick={send}>
+          {voice('input.send')}
+        </button>
+      </div>
+      {decision.moment === 'talking' || decision.moment === 'waiting' || decision.moment === 'slow-reply' ? (
+        <button type="button" class="link" data-say="talking.end" onClick={acts.end}>
+          {voice('talking.end')}
+        </button>
+      ) : null}
+    </>
+  );
+}
+
+function Hint({ isRefused, over, left, length, voice }: { isRefused: boolean; over: number; left: number; length: number; voice: Voice }) {
+  const text: ComponentChildren =
+    over > 0
+      ? voice('input.tooLong', { over })
+      : isRefused
+        ? voice('input.refused')
+        : length >= LIMITS.messageCounterFrom
+          ? voice('input.left', { left })
+          : null;
+  return text === null ? null : (
+    <p class={over > 0 || isRefused ? 'error' : 'help'} role="status">
+      {text}
+    </p>
+  );
+}

@@ -1,0 +1,48 @@
+/** @jsxImportSource preact */
+import type { Decision } from '../../core/decide/decide';
+import { LAMP_OUTLINE, LAMP_PATHS, type LampMark, lampOf } from '../../core/model/lamp';
+import type { TextKey } from '../../core/words/text-key';
+import type { Voice } from '../voice';
+
+const STATUS: Partial<Record<Decision['moment'], TextKey>> = {
+  waiting: 'waiting.status',
+  'slow-reply': 'waiting.status',
+  talking: 'talking.status',
+  goodbye: 'goodbye.status',
+  'note-left': 'noteLeft.status',
+};
+
+/** Whom one talks to, how things stand, and the way out. */
+export function Head({ decision, voice, onClose }: { decision: Decision; voice: Voice; onClose: () => void }) {
+  const isUntil = decision.lines.some(({ key: one }) => one === 'status.until');
+  const key = isUntil ? 'status.until' : (STATUS[decision.moment] ?? 'status');
+  return (
+    <div class="head">
+      <div class="head-words">
+        <h2 class="title" data-say="window.title">
+          {voice('window.title')}
+        </h2>
+        <div class="state">
+          <Lamp mark={lampOf(decision.state, decision.isStateKnown)} />
+          <span data-say={key} role="status">
+            {voice(key)}
+          </span>
+        </div>
+      </div>
+      <button type="button" class="button close" aria-label={voice('window.close')} onClick={onClose}>
+        <svg viewBox="0 0 24 24" aria-hidden="true">
+          <path d="M6 6l12 12M18 6L6 18" />
+        </svg>
+      </button>
+    </div>
+  );
+}
+
+function Lamp({ mark }: { mark: LampMark }) {
+  return (
+    <svg viewBox="0 0 24 24" aria-hidden="true" data-lamp={mark}>
+      <path class="lamp-light" d={LAMP_PATHS[mark][0]} />
+      <path class="lamp-line" d={LAMP_OUTLINE + LAMP_PATHS[mark][1]} />
+    </svg>
+  );
+}

@@ -1,0 +1,77 @@
+import { beIn, enterAs, expect, expectNoAxe, test, useHouse, visit } from './house';
+
+const house = useHouse();
+
+test('before a chat and after it: the first words wait for what is asked, the desk reads both, and nothing typed is lost', async ({
+  browser,
+}) => {
+  const desk = await enterAs(browser, house, 'conversations', { who: 'Rui' });
+  await beIn(desk, true);
+  const visitor = await visit(browser, `${house.site}/telescopes`);
+  await visitor.page.evaluate(() =>
+    (window as unknown as { SunnyPorch(name: string, value: object): void }).SunnyPorch('attributes', { booking: 'FI-2031' }),
+  );
+  await visitor.launcher.click();
+  const before = visitor.window.locator('[data-form=before]');
+  await expect(before.getByRole('group', { name: 'Who will look through it?' })).toBeVisible();
+  await expect(before).not.toContainText('Booking');
+  await expectNoAxe(visitor.page, 'the form before a chat');
+
+  const field = visitor.window.locator('.foot textarea');
+  await field.fill('Which one shows Saturn’s rings?');
+  await field.press('Enter');
+  await expect(before.getByRole('alert')).toHaveText('This one is needed.');
+  await expect(before.getByRole('radio').first()).toBeFocused();
+  await expect(field).toHaveValue('Which one shows Saturn’s rings?');
+  await visitor.page.keyboard.press('ArrowDown'); // the second of the three
+  await expect(before.getByRole('alert')).toHaveCount(0);
+  await field.press('Enter');
+  await expect(visitor.window).toHaveAttribute('data-moment', 'waiting');
+  await expect(before).toHaveCount(0);
+
+  await desk.getByRole('navigation', { name: 'Conversations' }).getByText('Which one shows').click();
+  const asked = desk.getByRole('region', { name: 'Filled in before the chat' });
+  await expect(asked).toContainText('Who will look through it?');
+  await expect(asked).toContainText('My family');
+  await expect(asked).toContainText('FI-2031');
+  await desk.getByLabel('Write').fill('The 130 mm one, easily.');
+  await desk.getByRole('button', { name: 'Send', exact: true }).click();
+  await expect(visitor.window.getByText('The 130 mm one, easily.')).toBeVisible();
+  await desk.getByRole('button', { name: 'End', exact: true }).click();
+
+  const after = visitor.window.locator('[data-form=after]');
+  await after.getByRole('radio', { name: 'No' }).check();
+  await after.getByLabel('What is still open?').fill('Does it need a tripod?');
+  await expectNoAxe(visitor.page, 'the form after a chat');
+  await visitor.page.route('**/after', (route) => route.abort());
+  await after.getByRole('button', { name: 'Send' }).click();
+  await expect(after.getByRole('alert')).toContainText('This did not go through.');
+  await expect(after.getByLabel('What is still open?')).toHaveValue('Does it need a tripod?');
+  await visitor.page.unroute('**/after');
+  await after.getByRole('button', { name: 'Send' }).click();
+  await expect(visitor.window.getByText('Thank you. This has reached us.')).toBeVisible();
+  await expect(after).toHaveCount(0);
+  await expect(desk.getByRole('region', { name: 'Filled in after the chat' })).toContainText('Does it need a tripod?');
+  await expectNoAxe(desk, 'a conversation with its forms');
+
+  await visitor.page.reload();
+  await visitor.launcher.click();
+  await expect(visitor.window.getByText('Thank you. This has reached us.')).toBeVisible();
+});
+
+test('[M5] a form that is half filled in stays so when everybody leaves and comes back', async ({ browser }) => {
+  const desk = await enterAs(browser, house, 'conversations', { who: 'Rui' });
+  await beIn(desk, true);
+  const visitor = await visit(browser, `${house.site}/telescopes`, { locale: 'en' });
+  await visitor.launcher.click();
+  const before = visitor.window.locator('[data-form=before]');
+  await before.getByRole('radio', { name: 'A group' }).check();
+  await beIn(desk, false);
+  await expect(visitor.window).toHaveAttribute('data-moment', 'nobody-home');
+  await visitor.window.getByLabel('Your e-mail').fill('ana@isle.example');
+  await beIn(desk, true);
+  await expect(visitor.window).toHaveAttribute('data-moment', 'at-the-door');
+  await expect(before.getByRole('radio', { name: 'A group' })).toBeChecked();
+  await beIn(desk, false);
+  await expect(visitor.window.getByLabel('Your e-mail')).toHaveValue('ana@isle.example');
+});
