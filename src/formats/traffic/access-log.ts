@@ -120,19 +120,29 @@ export function readLogLine(text: string): LoggedRequest | LogFault['reason'] {
 /** `25/Nov/2026:22:14:07 -0100` as an instant; null where it is none. */
 function readTime(text: string, from: number, to: number): EpochMs | null {
   if (to - from !== 26) return null;
-  const month = MONTHS[text.slice(from + 3, from + 6)];
-  const [date, year, hour, minute, second] = [
-    digits(text, from, 2),
-    digits(text, from + 7, 4),
-    digits(text, from + 12, 2),
-    digits(text, from + 15, 2),
-    digits(text, from + 18, 2),
-  ];
-  const [zoneHour, zoneMinute] = [digits(text, from + 22, 2), digits(text, from + 24, 2)];
-  const sign = text[from + 21] === '-' ? -1 : text[from + 21] === '+' ? 1 : 0;
-  if (month === undefined || sign === 0 || date < 1 || date > 31 || year < 0 || hour > 23 || minute > 59 || second > 60) return null;
-  if (Math.min(hour, minute, second, zoneHour, zoneMinute) < 0) return null;
-  return Date.UTC(year, month, date, hour, minute, second) - sign * (zoneHour * 60 + zoneMinute) * 60_000;
+  const midnight = text.startsWith(lastDate, from) ? lastMidnight : readDate(text.slice(from, from + 11));
+  const hour = digits(text, from + 12, 2);
+  const minute = digits(text, from + 15, 2);
+  const second = digits(text, from + 18, 2);
+  const zoneHour = digits(text, from + 22, 2);
+  const zoneMinute = digits(text, from + 24, 2);
+  const sign = text.charCodeAt(from + 21) === MINUS ? -1 : text.charCodeAt(from + 21) === PLUS ? 1 : 0;
+  if (midnight === null || sign === 0 || hour > 23 || minute > 59 || second > 60) return null;
+  if (hour < 0 || minute < 0 || second < 0 || zoneHour < 0 || zoneMinute < 0) return null;
+  return midnight + ((hour - sign * zoneHour) * 3600 + (minute - sign * zoneMinute) * 60 + second) * 1000;
+}
+const [PLUS, MINUS] = [43, 45];
+
+/** Lines of a log follow each other in time: the date is nearly always that of the line before. */
+let [lastDate, lastMidnight]: [string, EpochMs] = ['01/Jan/1970', 0];
+
+/** `25/Nov/2026` as midnight in UTC; null where it is none. */
+function readDate(text: string): EpochMs | null {
+  const month = MONTHS[text.slice(3, 6)];
+  const [date, year] = [digits(text, 0, 2), digits(text, 7, 4)];
+  if (month === undefined || date < 1 || date > 31 || year < 0) return null;
+  [lastDate, lastMidnight] = [text, Date.UTC(year, month, date)];
+  return lastMidnight;
 }
 
 /** So many digits as a number; -1 where one is none. */
