@@ -324,13 +324,14 @@ function tell(name: string, detail: object): void {
   window.dispatchEvent(new CustomEvent(`sunnyporch:${name}`, { detail }));
 }
 
-/** Waits for the first idle moment after load, at the latest 3 s: it never competes with the page. */
+/** Waits for the first idle moment after load, at the latest 3 s: it never competes with the page. A prerendered one waits to be seen ([V1]). */
 function whenIdle(call: () => void): void {
   const idle = (): void => {
     if ('requestIdleCallback' in window) requestIdleCallback(call, { timeout: 3 * 1000 });
     else setTimeout(call, 200);
   };
-  if (document.readyState === 'complete') idle();
+  if ((document as { prerendering?: boolean }).prerendering) listen(document, 'prerenderingchange', idle, { once: true });
+  else if (document.readyState === 'complete') idle();
   else listen(window, 'load', idle, { once: true });
 }
 

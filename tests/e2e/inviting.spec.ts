@@ -122,6 +122,30 @@ test('[P17] [V1] a page that changes its address without loading begins a new pa
   await expect(launcher).toHaveCount(0);
 });
 
+test('[V1] back from the cache a page view begins anew; a page that is only prerendered asks nothing until it is seen', async ({
+  browser,
+}) => {
+  await beIn(await enterAs(browser, house, 'conversations'), true);
+  const page = await clocked(browser, '/tonight');
+  await page.clock.runFor(30_000);
+  await page.evaluate(() => window.dispatchEvent(new PageTransitionEvent('pageshow', { persisted: true })));
+  await page.clock.runFor(30_000); // a minute since it loaded, half of one since it came back
+  await expect(invitation(page)).toHaveCount(0);
+  await page.clock.runFor(11_000);
+  await expect(invitation(page)).toBeVisible();
+
+  const early = await (await browser.newContext()).newPage();
+  const asked: string[] = [];
+  early.on('request', (request) => request.url().endsWith('/live.json') && asked.push(request.url()));
+  await early.addInitScript(() => Object.defineProperty(document, 'prerendering', { value: true, configurable: true }));
+  await early.goto(`${house.site}/tonight`, { waitUntil: 'networkidle' });
+  await early.evaluate(() => new Promise((resolve) => requestIdleCallback(resolve)));
+  expect(asked).toEqual([]);
+  await early.evaluate(() => document.dispatchEvent(new Event('prerenderingchange')));
+  await expect(early.locator('sunny-porch .launcher')).toBeVisible();
+  expect(asked).toHaveLength(1);
+});
+
 test('forms come from the design: what fails is said at its field, what depends appears, and the note keeps it all', async ({
   browser,
 }) => {

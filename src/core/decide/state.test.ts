@@ -13,6 +13,7 @@ const stateAt = (told: TeamState, ageMs: number | null) => {
   if (widget === undefined) throw new Error('Expected a widget.');
   return stateOf(site, widget, madeVisit(ageMs === null ? { heardAt: null } : { now: EVENING + ageMs }));
 };
+import { type Member, teamStateOf } from './team-state';
 
 describe('stateOf', () => {
   it('[S3] the best of several teams: in before nearby before busy before nobody', () => {
@@ -118,5 +119,18 @@ describe('stateOf', () => {
     const long = nightSite({ calendars: [calendar({ week: everyDay('15:00-21:00') })] });
     const at19 = decide(long, madeVisit({ now: at('2026-11-25T19:59'), heardAt: at('2026-11-25T19:59'), isWindowOpen: true }));
     expect(at19.lines.map(({ key }) => key)).not.toContain('status.until');
+  });
+});
+
+describe('teamStateOf', () => {
+  const team = (...members: [Member['presence'], number][]) => teamStateOf(members.map(([presence, room]) => ({ presence, room })));
+
+  it('[S1] somebody in with room is in; room of who is only nearby makes nearby, not in, whoever else is full; out counts for nothing', () => {
+    expect(team(['in', 0], ['in', 1], ['nearby', 1])).toBe('in');
+    expect(team(['in', 0], ['nearby', 2])).toBe('nearby');
+    expect(team(['in', 0], ['nearby', 0], ['out', 5])).toBe('busy');
+    expect(team(['in', -1])).toBe('busy'); // a limit that was lowered meanwhile
+    expect(team(['out', 5])).toBe('nobody');
+    expect(team()).toBe('nobody');
   });
 });

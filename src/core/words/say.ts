@@ -133,5 +133,5 @@ export function isolated(value: string): string {
 /** Signs as a reader counts them; code points where the browser cannot tell. */
 function graphemes(text: string): string[] {
   if (!('Segmenter' in Intl)) return [...text];
-  return [...new Intl.Segmenter('en', { granularity: 'grapheme' }).segment(text)].map(({ segment }) => segment);
+  return [...new Intl.Segmenter('en').segment(text)].map(({ segment }) => segment);
 }

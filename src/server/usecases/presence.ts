@@ -1,5 +1,5 @@
 import { type TeamState } from '../../core/model/moment';
-import { bestOf } from '../../core/decide/state';
+import { teamStateOf } from '../../core/decide/team-state';
 import { listMembersIn, listTeams, setWish } from '../db/repositories/teams';
 import type { State } from '../state';
 
@@ -17,7 +17,7 @@ export async function teamStates(state: Pick<State, 'db' | 'board'>, siteId: str
   return Object.fromEntries(
     teams.map(({ id }): [string, TeamState] => {
       const people = there.filter(({ teamId }) => teamId === id);
-      return [id, bestOf(people.map(({ room }) => (room > 0 ? 'in' : 'busy')))];
+      return [id, teamStateOf(people.map(({ room }) => ({ presence: 'in', room })))];
     }),
   );
 }
