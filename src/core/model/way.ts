@@ -1,8 +1,11 @@
 import type { Moment } from './moment';
 
+/** As screens.md numbers them. */
+export type WayId = `W${number}`;
+
 /** A way from one moment to another (screens.md, W1–W19). */
 export interface Way {
-  readonly id: `W${number}`;
+  readonly id: WayId;
   readonly from: Moment;
   readonly to: Moment;
 }

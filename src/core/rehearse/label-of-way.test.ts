@@ -1,0 +1,129 @@
+import { describe, expect, it } from 'vitest';
+import { pageRule, madeDesign } from '../../../tests/made/site';
+import { all, any, condition, invitations, not } from '../../../tests/made/invitations';
+import type { ConditionBody, When } from '../model/condition';
+import { plainField } from '../model/defaults';
+import type { Design, Widget } from '../model/design';
+import { WAYS, type WayId } from '../model/way';
+import { headlineOf, labelOfWay } from './label-of-way';
+
+const label = (way: WayId, change: Partial<Widget> = {}, more: Partial<Design> = {}) => {
+  const design = madeDesign(change, more);
+  const [widget] = design.widgets;
+  if (widget === undefined) throw new Error('Expected a widget.');
+  return labelOfWay(design, widget, way);
+};
+const seconds = (value: number) => condition({ kind: 'on-page', seconds: value });
+const page = (...texts: string[]) => condition({ kind: 'page', rules: texts.map((text) => pageRule('exact', text)) });
+const headline = (when: When) => {
+  const { anyOf, scope } = headlineOf({ when });
+  return [anyOf.map(({ kind, isNot }) => (isNot ? `not ${kind}` : kind)), scope];
+};
+const hours = { calendarId: 'night' };
+
+describe('labelOfWay', () => {
+  it('has a label for each of the 19 ways but one that no setting makes, and none for others', () => {
+    expect(WAYS.filter(({ id }) => label(id) === null).map(({ id }) => id)).toEqual(['W3']);
+    expect(label('W20')).toBeNull();
+  });
+
+  it('W1: how many, and the first to come due by time; who waits for an act comes after; those that are off are not counted', () => {
+    expect(label('W1')).toEqual({ code: 'no-invitations' }); // ours are prepared, and off
+    const set = invitations(
+      { when: all(condition({ kind: 'leaving' }), seconds(5)) },
+      { when: all(seconds(40), page('/tonight')) },
+      { when: all(seconds(25), condition({ kind: 'state', states: ['in'] })) },
+      { when: all(seconds(1)), isOn: false },
+    );
+    expect(label('W1', set)).toEqual({ code: 'invitations', count: 3, first: { anyOf: [seconds(25)], scope: null } });
+  });
+
+  it('W3 is there only where an invitation opens the window', () => {
+    expect(label('W3', invitations({ when: all(seconds(20)) }))).toBeNull();
+    expect(label('W3', invitations({ when: all(seconds(5)) }, { manner: 'open', when: all(seconds(20)) }))).toEqual({
+      code: 'opens-by-itself',
+      count: 1,
+      first: { anyOf: [seconds(20)], scope: null },
+    });
+  });
+
+  it('W4, W5: the buttons’ own words, and how long a no lasts', () => {
+    const texts = { en: { 'invitation.yes': 'Yes, please', 'invitation.no': 'Not now' } };
+    expect(label('W4', { texts })).toEqual({ code: 'accepts', words: 'Yes, please' });
+    const { limits } = madeDesign();
+    expect(label('W5', { texts }, { limits: { ...limits, restDays: 14 } })).toEqual({ code: 'declines', words: 'Not now', restDays: 14 });
+  });
+
+  it('W6, W8, W11, W18: by what happens in each state, and closing only where there are hours', () => {
+    expect(label('W6')).toEqual({ code: 'clicks-while', states: ['nobody'] });
+    expect(label('W6', hours)).toEqual({ code: 'clicks-while', states: ['closed', 'nobody'] });
+    const deeds = { in: 'chat', nearby: 'chat', busy: 'note', nobody: 'chat', closed: 'note' } as const;
+    expect(label('W6', { ...hours, deeds })).toEqual({ code: 'clicks-while', states: ['closed', 'busy'] });
+    expect(label('W8', { ...hours, deeds })).toEqual({ code: 'leave', closes: true, leaves: false });
+    expect(label('W11')).toEqual({ code: 'leave-meanwhile', closes: false, leaves: true });
+    expect([label('W18'), label('W18', hours)]).toEqual([
+      { code: 'returns-open', opens: false },
+      { code: 'returns-open', opens: true },
+    ]);
+  });
+
+  it('W7, W17: by what the forms ask', () => {
+    expect(label('W7')).toEqual({ code: 'sends', what: 'message' });
+    const before = [plainField('name', 'short', 'note.name')];
+    expect(label('W7', { forms: { before, note: [], after: [] } })).toEqual({ code: 'sends', what: 'form' });
+    expect(label('W17')).toEqual({ code: 'sends-note', asksMail: true });
+    expect(label('W17', { forms: { before: [], note: before, after: [] } })).toEqual({ code: 'sends-note', asksMail: false });
+  });
+
+  it('W9, W10, W14, W15: team and times', () => {
+    const { timings } = madeDesign().widgets[0] ?? {};
+    if (timings === undefined) throw new Error('Expected timings.');
+    expect(label('W9', { teams: ['a', 'b'] })).toEqual({ code: 'joins', teams: ['a', 'b'] });
+    expect(label('W10', { timings: { ...timings, slowReplyAfter: 75 } })).toEqual({ code: 'no-answer', seconds: 75 });
+    expect(label('W14')).toEqual({ code: 'never-slow' });
+    expect(label('W14', { timings: { ...timings, slowReplyTalkingAfter: 600 } })).toEqual({ code: 'no-reply', seconds: 600 });
+    expect(label('W15', { timings: { ...timings, endsAfterQuiet: 3600 } })).toEqual({ code: 'ends', quietSeconds: 3600 });
+  });
+
+  it('W2, W12, W13, W16, W19 have nothing to set', () => {
+    expect((['W2', 'W12', 'W13', 'W16', 'W19'] as const).map((way) => label(way)?.code)).toEqual([
+      'by-hand',
+      'answered',
+      'leaves-address',
+      'asks-again',
+      'comes-back',
+    ]);
+  });
+});
+
+describe('headlineOf', () => {
+  const body = (one: ConditionBody) => condition(one);
+
+  it('says what usually comes true last: act > time > pages seen > page > who > date', () => {
+    const date = body({ kind: 'dates', from: 1, to: 2 });
+    const who = body({ kind: 'visit', is: 'returning' });
+    const seen = body({ kind: 'pages-seen', atLeast: 3 });
+    const act = body({ kind: 'scrolled', percent: 60 });
+    expect(headline(all(date, who))).toEqual([['visit'], null]);
+    expect(headline(all(who, page('/a'), date))).toEqual([['page'], null]);
+    expect(headline(all(page('/a'), seen))).toEqual([['pages-seen'], { page: '/a' }]);
+    expect(headline(all(seen, seconds(9), page('/a', '/b')))).toEqual([['on-page'], { pages: 2 }]);
+    expect(headline(all(seconds(9), act))).toEqual([['scrolled'], null]);
+  });
+
+  it('never speaks of what equals the lane, but of nobody and closed', () => {
+    expect(headline(all(body({ kind: 'state', states: ['in', 'nearby'] })))).toEqual([[], null]);
+    expect(headline(all(body({ kind: 'state', states: ['closed'] })))).toEqual([['state'], null]);
+    expect(headline(all(not({ kind: 'state', states: ['in'] })))).toEqual([['not state'], null]);
+  });
+
+  it('any of: each of them; a group inside of all of counts by its best; what is only left out goes last', () => {
+    const leaving = body({ kind: 'leaving' });
+    expect(headline(any(seconds(40), leaving))).toEqual([['on-page', 'leaving'], null]);
+    const group = { join: 'any', conditions: [seconds(40), leaving], isNot: false } as const;
+    expect(headline(all(page('/a'), group))).toEqual([['on-page', 'leaving'], { page: '/a' }]);
+    expect(headline(all(not({ kind: 'scrolled', percent: 50 }), body({ kind: 'visit', is: 'first' })))).toEqual([['visit'], null]);
+    expect(headline(all({ ...group, isNot: true }))).toEqual([['not on-page', 'not leaving'], null]);
+    expect(headline(all())).toEqual([[], null]);
+  });
+});

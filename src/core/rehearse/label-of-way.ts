@@ -1,0 +1,189 @@
+import { type Condition, type Group, isGroup } from '../model/condition';
+import type { Design, Widget } from '../model/design';
+import type { Invitation } from '../model/invitation';
+import type { WidgetState } from '../model/moment';
+import type { WayId } from '../model/way';
+import { textOf } from '../words/texts-of';
+
+/** One condition as a label says it. What it asks stands in the condition itself; words are made in `ui/wording`. */
+export type Part = Condition;
+
+/** The condition of an invitation that is usually the last to come true, and where it is asked. */
+export interface Headline {
+  /** Two or more: any of them is enough. Empty: it is due at once. */
+  readonly anyOf: readonly Part[];
+  /** Where, if that is narrower than all pages and not said already: one pattern, or how many. */
+  readonly scope: { readonly page: string } | { readonly pages: number } | null;
+}
+
+/** What a way says of itself: a code, and the values its words need. */
+export type WayLabel =
+  | { readonly code: 'no-invitations' }
+  | { readonly code: 'invitations'; readonly count: number; readonly first: Headline }
+  | { readonly code: 'by-hand' }
+  | { readonly code: 'opens-by-itself'; readonly count: number; readonly first: Headline }
+  | { readonly code: 'accepts'; readonly words: string }
+  | { readonly code: 'declines'; readonly words: string; readonly restDays: number }
+  | { readonly code: 'clicks-while'; readonly states: readonly WidgetState[] }
+  | { readonly code: 'sends'; readonly what: 'message' | 'form' }
+  | { readonly code: 'leave' | 'leave-meanwhile'; readonly closes: boolean; readonly leaves: boolean }
+  | { readonly code: 'joins'; readonly teams: readonly string[] }
+  | { readonly code: 'no-answer' | 'no-reply'; readonly seconds: number }
+  | { readonly code: 'never-slow' }
+  | { readonly code: 'answered' }
+  | { readonly code: 'leaves-address' }
+  | { readonly code: 'ends'; readonly quietSeconds: number }
+  | { readonly code: 'asks-again' }
+  | { readonly code: 'sends-note'; readonly asksMail: boolean }
+  | { readonly code: 'returns-open'; readonly opens: boolean }
+  | { readonly code: 'comes-back' };
+
+/**
+ * The label of a way of a widget (screens.md, "Label grammar"), from the settings that make it. It never looks at a
+ * visitor: what cannot happen in some circumstances is said beside it. An unknown way has none.
+ */
+export function labelOfWay(design: Design, widget: Widget, way: WayId): WayLabel | null {
+  const { timings, deeds, forms, calendarId } = widget;
+  const closes = calendarId !== null && deeds.closed === 'note';
+  const leaves = deeds.nobody === 'note';
+  const words = (key: 'invitation.yes' | 'invitation.no') => textOf(design, widget, design.defaultLocale, key);
+  switch (way) {
+    case 'W1':
+      return invitationsLabel('invitations', onOf(widget));
+    case 'W2':
+      return { code: 'by-hand' };
+    case 'W3': {
+      const opening = onOf(widget).filter(({ manner }) => manner === 'open');
+      return opening.length === 0 ? null : invitationsLabel('opens-by-itself', opening);
+    }
+    case 'W4':
+      return { code: 'accepts', words: words('invitation.yes') };
+    case 'W5':
+      return { code: 'declines', words: words('invitation.no'), restDays: design.limits.restDays };
+    case 'W6':
+      return {
+        code: 'clicks-while',
+        states: STATES.filter((state) => deeds[state] === 'note' && (state !== 'closed' || calendarId !== null)),
+      };
+    case 'W7':
+      return { code: 'sends', what: forms.before.length > 0 ? 'form' : 'message' };
+    case 'W8':
+      return { code: 'leave', closes, leaves };
+    case 'W9':
+      return { code: 'joins', teams: widget.teams };
+    case 'W10':
+      return { code: 'no-answer', seconds: timings.slowReplyAfter };
+    case 'W11':
+      return { code: 'leave-meanwhile', closes, leaves };
+    case 'W12':
+      return { code: 'answered' };
+    case 'W13':
+      return { code: 'leaves-address' };
+    case 'W14':
+      return timings.slowReplyTalkingAfter === null ? { code: 'never-slow' } : { code: 'no-reply', seconds: timings.slowReplyTalkingAfter };
+    case 'W15':
+      return { code: 'ends', quietSeconds: timings.endsAfterQuiet };
+    case 'W16':
+      return { code: 'asks-again' };
+    case 'W17':
+      return { code: 'sends-note', asksMail: forms.note.some(({ kind }) => kind === 'email') };
+    case 'W18':
+      return { code: 'returns-open', opens: closes };
+    case 'W19':
+      return { code: 'comes-back' };
+    default:
+      return null;
+  }
+}
+
+const STATES: readonly WidgetState[] = ['closed', 'nobody', 'busy', 'nearby', 'in'];
+
+function onOf({ invitations }: Widget): Invitation[] {
+  return invitations.filter(({ isOn }) => isOn);
+}
+
+/** The first to come due by time alone goes first; those that wait for an act of the visitor's come after, in their order. */
+function invitationsLabel(code: 'invitations' | 'opens-by-itself', all: readonly Invitation[]): WayLabel {
+  const [first] = [...all].sort((a, b) => earliest(a) - earliest(b));
+  return first === undefined ? { code: 'no-invitations' } : { code, count: all.length, first: headlineOf(first) };
+}
+
+/** The least seconds after which an invitation can be due; Infinity where an act is needed. Negations take no time. */
+function earliest({ when }: Pick<Invitation, 'when'>): number {
+  const secondsOf = (item: Condition | Group): number => {
+    if (isGroup(item)) return item.isNot ? 0 : joined(item.join, item.conditions.map(secondsOf));
+    if (item.isNot) return 0;
+    if (item.kind === 'on-page' || item.kind === 'in-visit' || item.kind === 'idle') return item.seconds;
+    return ACTS.has(item.kind) ? ACT_SECONDS : 0;
+  };
+  return joined(when.join, when.items.map(secondsOf));
+}
+/** Later than any clock, and still a number, so that two of them are equal. */
+const ACT_SECONDS = 1e9;
+
+function joined(join: 'all' | 'any', seconds: readonly number[]): number {
+  return join === 'all' ? Math.max(0, ...seconds) : Math.min(ACT_SECONDS, ...seconds);
+}
+
+/** The headline of an invitation, and its scope. */
+export function headlineOf({ when }: Pick<Invitation, 'when'>): Headline {
+  const items = when.items.map(partsOf).filter((parts) => parts.length > 0);
+  const anyOf = when.join === 'any' ? items.flat() : ([...items].sort((a, b) => rankOf(a) - rankOf(b))[0] ?? []);
+  const isPage = anyOf.length > 0 && anyOf.every(({ kind }) => kind === 'page');
+  return { anyOf, scope: isPage || when.join === 'any' ? null : scopeOf(when.items) };
+}
+
+/** What of an item is spoken: a condition, or the parts of *any of*; of *all of* inside, the one that comes last. */
+function partsOf(item: Condition | Group): Part[] {
+  if (!isGroup(item)) return isSpoken(item) ? [item] : [];
+  const spoken = item.conditions.filter(isSpoken);
+  const parts = item.join === 'any' ? spoken : [...spoken].sort((a, b) => rankOf([a]) - rankOf([b])).slice(0, 1);
+  return item.isNot ? parts.map((one) => ({ ...one, isNot: !one.isNot })) : parts;
+}
+
+/** A condition that equals the lane, that somebody can answer, is never spoken. */
+function isSpoken(condition: Condition): boolean {
+  return condition.kind !== 'state' || condition.isNot || condition.states.some((state) => state === 'nobody' || state === 'closed');
+}
+
+const ACTS = new Set<Condition['kind']>(['leaving', 'form-left', 'clicked', 'seen', 'scrolled']);
+
+/** Act of the visitor > time > pages seen > page > who > date. */
+const RANKS: Readonly<Record<Condition['kind'], number>> = {
+  leaving: 0,
+  'form-left': 0,
+  clicked: 0,
+  seen: 0,
+  scrolled: 0,
+  'on-page': 1,
+  'in-visit': 1,
+  idle: 1,
+  'pages-seen': 2,
+  page: 3,
+  visit: 4,
+  'visit-number': 4,
+  'visits-in-days': 4,
+  'days-since-visit': 4,
+  referrer: 4,
+  campaign: 4,
+  language: 4,
+  device: 4,
+  state: 4,
+  attribute: 4,
+  parameter: 4,
+  country: 4,
+  'week-time': 5,
+  dates: 5,
+};
+
+/** What is only excluded is rarely what comes true last: it goes behind everything else. */
+function rankOf(parts: readonly Part[]): number {
+  return Math.min(...parts.map(({ kind, isNot }) => RANKS[kind] + (isNot ? 10 : 0)));
+}
+
+function scopeOf(items: readonly (Condition | Group)[]): Headline['scope'] {
+  const rules = items.flatMap((item) => (!isGroup(item) && item.kind === 'page' && !item.isNot ? [item.rules] : []));
+  const [first] = rules;
+  if (first === undefined || first.length === 0) return null;
+  return first.length === 1 && first[0] !== undefined ? { page: first[0].text } : { pages: first.length };
+}

@@ -1,0 +1,218 @@
+import type { WidgetState } from '../../core/model/moment';
+import { SECOND_MS } from '../../core/model/units';
+import type { Headline, Part, WayLabel } from '../../core/rehearse/label-of-way';
+import { LANGUAGES } from './languages';
+import { lengthWords } from './times';
+
+/** A way in words: at most ten signs beside its line, and the whole of it. */
+export interface WayWords {
+  readonly short: string;
+  readonly full: string;
+}
+
+/** So much fits beside a line at rest. */
+export const SHORT_SIGNS_MAX = 10;
+
+export interface WayContext {
+  readonly teamName: (id: string) => string;
+}
+
+/** A label in words (screens.md, "Label grammar"). */
+export function wayWords(label: WayLabel, { teamName }: WayContext): WayWords {
+  switch (label.code) {
+    case 'no-invitations':
+      return { short: 'none', full: 'no invitations' };
+    case 'invitations':
+      return { short: withMore(label.first, label.count), full: invitationsWords(label.count, headlineWords(label.first)) };
+    case 'opens-by-itself':
+      return { short: 'by itself', full: `opens by itself: ${headlineWords(label.first)}` };
+    case 'by-hand':
+      return { short: 'by hand', full: 'clicks the launcher' };
+    case 'accepts':
+      return { short: 'accepts', full: `“${label.words}”, or a click` };
+    case 'declines':
+      return {
+        short: 'declines',
+        full: label.restDays === 0 ? `“${label.words}”` : `“${label.words}”: quiet for ${count(label.restDays, 'day')}`,
+      };
+    case 'clicks-while':
+      return label.states.length === 0
+        ? { short: '–', full: 'nothing leads here from the launcher' }
+        : { short: SHORT_STATES[label.states[0] ?? 'nobody'], full: `clicks while ${orList(label.states.map((state) => STATES[state]))}` };
+    case 'sends':
+      return { short: 'sends', full: label.what === 'form' ? 'the form is sent' : 'the first message is sent' };
+    case 'leave':
+      return { short: leaveShort(label), full: leaveWords(label, '') };
+    case 'leave-meanwhile':
+      return { short: leaveShort(label), full: `${leaveWords(label, ' meanwhile')}; it becomes a note` };
+    case 'joins': {
+      const [one] = label.teams;
+      const who =
+        one === undefined
+          ? 'somebody'
+          : label.teams.length > 1
+            ? `somebody of ${label.teams.length} teams`
+            : `somebody of ${teamName(one)}`;
+      return { short: 'joins', full: `${who} answers` };
+    }
+    case 'no-answer':
+      return { short: secondsWords(label.seconds), full: `no answer in ${secondsWords(label.seconds)}` };
+    case 'no-reply':
+      return { short: secondsWords(label.seconds), full: `no reply for ${secondsWords(label.seconds)}` };
+    case 'never-slow':
+      return { short: 'off', full: 'off: a pause in a conversation is only a pause' };
+    case 'answered':
+      return { short: 'answered', full: 'answered after all' };
+    case 'leaves-address':
+      return { short: 'by mail', full: 'leaves an address' };
+    case 'ends':
+      return { short: 'ends', full: `either side ends it, or ${secondsWords(label.quietSeconds)} pass in silence` };
+    case 'asks-again':
+      return { short: 'again', full: 'asks something else' };
+    case 'sends-note':
+      return { short: 'note', full: label.asksMail ? 'sends the note' : 'sends the note, without an address to answer to' };
+    case 'returns-open':
+      return {
+        short: label.opens ? 'we open' : 'we are in',
+        full: label.opens ? 'we open meanwhile, or somebody comes in' : 'somebody comes in meanwhile',
+      };
+    case 'comes-back':
+      return { short: 'returns', full: 'comes back, and it was answered' };
+  }
+}
+
+function invitationsWords(number: number, first: string): string {
+  return number === 1 ? `1 invitation: ${first}` : `${number} invitations, first: ${first}`;
+}
+
+/** `+n` counts the other invitations; it is left out where it would not fit. */
+function withMore({ anyOf }: Headline, number: number): string {
+  const [first] = anyOf;
+  const head = first === undefined ? 'at once' : anyOf.length > 1 ? 'any of' : (first.isNot ? 'not ' : '') + shortPart(first);
+  const all = number > 1 ? `${head} +${number - 1}` : head;
+  return all.length <= SHORT_SIGNS_MAX ? all : head.length <= SHORT_SIGNS_MAX ? head : count(number, 'card');
+}
+
+function headlineWords({ anyOf, scope }: Headline): string {
+  const said = anyOf.length === 0 ? 'at once' : orList(anyOf.map((part) => (part.isNot ? `not ${partWords(part)}` : partWords(part))));
+  if (scope === null) return said;
+  return `${said} on ${'page' in scope ? scope.page : count(scope.pages, 'page')}`;
+}
+
+function shortPart(part: Part): string {
+  switch (part.kind) {
+    case 'leaving':
+      return 'leaves';
+    case 'form-left':
+      return 'form left';
+    case 'clicked':
+      return 'click';
+    case 'seen':
+      return 'in view';
+    case 'scrolled':
+      return `${part.percent} %`;
+    case 'on-page':
+    case 'in-visit':
+    case 'idle':
+      return secondsWords(part.seconds);
+    case 'pages-seen':
+      return count(part.atLeast, 'page');
+    case 'page':
+      return 'page';
+    case 'week-time':
+    case 'dates':
+      return 'dates';
+    default:
+      return 'who';
+  }
+}
+
+function partWords(part: Part): string {
+  switch (part.kind) {
+    case 'leaving':
+      return 'leaving';
+    case 'form-left':
+      return 'leaves a form half filled in';
+    case 'clicked':
+      return `clicks “${part.selector}”`;
+    case 'seen':
+      return `“${part.selector}” comes into view`;
+    case 'scrolled':
+      return `scrolled ${part.percent} %`;
+    case 'on-page':
+      return secondsWords(part.seconds);
+    case 'in-visit':
+      return `${secondsWords(part.seconds)} in the visit`;
+    case 'idle':
+      return `${secondsWords(part.seconds)} without moving`;
+    case 'pages-seen':
+      return `${count(part.atLeast, 'page')} seen`;
+    case 'page':
+      return part.rules.length === 1 ? (part.rules[0]?.text ?? '') : count(part.rules.length, 'page');
+    case 'visit':
+      return part.is === 'first' ? 'first visit' : 'returning';
+    case 'visit-number':
+      return `visit ${part.atLeast} or later`;
+    case 'visits-in-days':
+      return `${count(part.atLeast, 'visit')} in ${count(part.days, 'day')}`;
+    case 'days-since-visit':
+      return `${count(part.atLeast, 'day')} since the last visit`;
+    case 'referrer':
+      return `comes from ${part.rules.length === 1 ? (part.rules[0]?.text ?? '') : count(part.rules.length, 'page')}`;
+    case 'campaign':
+      return `campaign “${part.name}”`;
+    case 'language':
+      return orList(part.languages.map((one) => LANGUAGES[one] ?? one));
+    case 'device':
+      return `on a ${orList(part.devices)}`;
+    case 'country':
+      return `from ${orList(part.countries)}`;
+    case 'attribute':
+    case 'parameter':
+      return part.value === null ? `“${part.name}” is set` : `“${part.name}” is “${part.value}”`;
+    case 'state':
+      return orList(part.states.map((state) => STATES[state]));
+    case 'week-time':
+      return 'at certain times of the week';
+    case 'dates':
+      return 'in a range of dates';
+  }
+}
+
+const STATES: Readonly<Record<WidgetState, string>> = {
+  in: 'somebody is in',
+  nearby: 'somebody is nearby',
+  busy: 'everybody is busy',
+  nobody: 'nobody is in',
+  closed: 'closed',
+};
+const SHORT_STATES: Readonly<Record<WidgetState, string>> = {
+  in: 'in',
+  nearby: 'nearby',
+  busy: 'busy',
+  nobody: 'nobody in',
+  closed: 'closed',
+};
+
+type Leaving = { readonly closes: boolean; readonly leaves: boolean };
+
+function leaveShort({ closes }: Leaving): string {
+  return closes ? 'we close' : 'all leave';
+}
+
+function leaveWords({ closes, leaves }: Leaving, when: string): string {
+  if (closes) return leaves ? `we close${when}, or everybody leaves` : `we close${when}`;
+  return leaves ? `everybody leaves${when}` : `does not happen${when}: chats go on without anybody in`;
+}
+
+function secondsWords(seconds: number): string {
+  return seconds < 120 ? `${seconds} s` : lengthWords(seconds * SECOND_MS);
+}
+
+function count(number: number, thing: string): string {
+  return `${number} ${thing}${number === 1 ? '' : 's'}`;
+}
+
+function orList(parts: readonly string[]): string {
+  return new Intl.ListFormat('en', { type: 'disjunction' }).format(parts);
+}
