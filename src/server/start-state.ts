@@ -6,6 +6,7 @@ import { countPersons } from './db/repositories/persons';
 import { listSitesOf } from './db/repositories/sites';
 import type { Env } from './env';
 import { makeClock } from './live/clock';
+import { makeFactsCache } from './live/facts-cache';
 import { makeHub } from './live/hub';
 import { makePresenceBoard } from './live/presence-board';
 import { makeLimits } from './live/rates';
@@ -32,6 +33,7 @@ export async function startState(env: Env): Promise<State> {
     board: makePresenceBoard(clock),
     rates: makeLimits(),
     shelf: makeFileShelf(),
+    facts: makeFactsCache(),
     passwords,
     peerSeal: newSecret(),
     strawHash: passwords.hash(newSecret()),

@@ -1,6 +1,7 @@
 import type { Env } from './env';
 import type { Db } from './db/open';
 import type { Clock } from './live/clock';
+import type { FactsCache } from './live/facts-cache';
 import type { Hub } from './live/hub';
 import type { Limits } from './live/rates';
 import type { PresenceBoard } from './live/presence-board';
@@ -16,6 +17,7 @@ export interface State {
   readonly board: PresenceBoard;
   readonly rates: Limits;
   readonly shelf: FileShelf;
+  readonly facts: FactsCache;
   readonly passwords: Passwords;
   /** Goes before the peer's address in the header by which the entry tells it to pages: nobody outside can write it. */
   readonly peerSeal: string;

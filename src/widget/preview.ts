@@ -1,5 +1,5 @@
 import { decide } from '../core/decide/decide';
-import type { Circumstances } from '../core/model/circumstances';
+import type { Circumstances, Visitor } from '../core/model/circumstances';
 import type { PublishedSite } from '../core/wire/published-site';
 import type { VisitorEntry } from '../core/wire/talk';
 import { addSheet, buildFrame, setFont } from './frame';
@@ -13,6 +13,8 @@ export interface Feed {
   readonly circumstances: Circumstances;
   readonly entries: readonly VisitorEntry[];
   readonly scheme: 'day' | 'evening';
+  /** Null or absent: by its size. */
+  readonly device?: Visitor['device'];
   readonly width: number;
   readonly height: number;
   readonly font: string;
@@ -43,7 +45,7 @@ export function mount(place: HTMLElement, first: Feed): Tile {
     now: () => feed.circumstances.now,
     wakeAt: () => () => undefined,
     width: () => feed.width,
-    device: () => deviceOf(feed.width, feed.height),
+    device: () => feed.device ?? deviceOf(feed.width, feed.height),
     scheme: () => feed.scheme,
   });
   addSheet(root, TILE_CSS);

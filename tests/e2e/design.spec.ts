@@ -201,22 +201,76 @@ test('the circumstances ask the engine: another page, another language, somebody
   await page.getByLabel('Page', { exact: true }).press('Enter');
 
   await page.getByRole('button', { name: /^Who is in/ }).click();
-  await page.getByRole('menuitem', { name: 'somebody in' }).click();
+  await page.getByRole('menuitem', { name: 'somebody is in', exact: true }).click();
   await expect(because).toContainText('somebody of Night desk is in');
   await expect(stone(page, 'Nobody home')).toHaveAccessibleName(/not while somebody is in/);
-  await page.getByRole('button', { name: /^Language/ }).click();
-  await page.getByRole('menuitem', { name: 'العربية' }).click();
+  await page.getByRole('button', { name: /^To first visit/ }).click();
+  await page.getByRole('radio', { name: 'العربية' }).check();
+  await page.keyboard.press('Escape');
   await stone(page, 'At the door').click();
   await expect(stage(page).locator('sunny-porch .root')).toHaveAttribute('dir', 'rtl');
+});
+
+test('the situations of this site are flipped by button and by key, stand in the address, and what cannot be reached says why', async ({
+  browser,
+}) => {
+  const page = await enterAs(browser, house, 'design?on=/tonight');
+  await beIn(page, true);
+  const situation = page.getByRole('group', { name: 'Situation' });
+  await expect(situation).toContainText('Now, 1 of 8');
+  await expect(stone(page, 'Invited')).toHaveAccessibleName(/this visitor gets here by themselves/);
+  await page.getByRole('button', { name: 'The next situation' }).click();
+  await expect(situation).toContainText('Ten minutes before closing, 2 of 8');
+  await page.getByRole('button', { name: 'The next situation' }).click();
+  await expect(situation).toContainText('The next closed hour, 3 of 8');
+  await expect(stone(page, 'Waiting')).toHaveAccessibleName(/not while closed/);
+  await expect(page.getByRole('region', { name: 'Who can answer?' })).toContainText('now closed → Nobody home');
+  await expect(page).toHaveURL(/at=20\d\d-/);
+
+  const colleague = await enterAs(browser, house, `design${new URL(page.url()).search}`);
+  await expect(colleague.getByRole('group', { name: 'Situation' })).toContainText('The next closed hour, 3 of 8');
+  await expect(stone(colleague, 'Waiting')).toHaveAccessibleName(/not while closed/);
+
+  await stone(page, 'Passing by').focus();
+  await page.keyboard.press(']');
+  await expect(situation).toContainText('Everybody busy');
+  await page.keyboard.press('[');
+  await page.keyboard.press('[');
+  await page.keyboard.press('[');
+  await expect(situation).toContainText('Now, 1 of 8');
+  await page.keyboard.press('[');
+  await expect(situation).toContainText('8 of 8');
+});
+
+test('another widget is looked at on a page of its own, at a time by the site’s clock, on a phone', async ({ browser }) => {
+  const page = await enterAs(browser, house, 'design?on=/tonight&moment=at-the-door');
+  await page.getByRole('button', { name: /^Widget: / }).click();
+  await page.getByRole('menuitem', { name: 'Telescope loans' }).click();
+  await expect(page.getByRole('button', { name: /^On the page \/telescopes/ })).toBeVisible();
+  await expect(stage(page).locator('sunny-porch [data-form=before]')).toContainText('Who will look through it?');
+  await page.getByRole('button', { name: /^At now/ }).click();
+  await page.getByLabel('Date and time').fill('2026-12-24T22:00');
+  await page.getByRole('button', { name: 'Look then' }).click();
+  await expect(page.getByRole('button', { name: /^At Thu 24 Dec, 22:00/ })).toBeVisible();
+  await expect(page).toHaveURL(/at=2026-12-24T23%3A00%3A00Z/);
+  await page.getByRole('button', { name: /^To first visit/ }).click();
+  await page.getByRole('radio', { name: 'phone' }).check();
+  await page.keyboard.press('Escape');
+  await expect(stage(page).locator('sunny-porch .root')).toHaveAttribute('data-device', 'phone');
+  await expect(page.getByRole('group', { name: 'Situation' })).toContainText('Your own');
 });
 
 test('by keyboard alone: along the path, between its lanes, to the stage, and a text changed', async ({ browser }) => {
   const page = await enterAs(browser, house, 'design?moment=passing-by');
   await stone(page, 'Passing by').focus();
   await page.keyboard.press('ArrowRight');
+  await expect(stone(page, 'Invited')).toBeFocused();
+  await page.keyboard.press('ArrowRight');
   await expect(stone(page, 'At the door')).toBeFocused();
   await page.keyboard.press('ArrowDown');
   await expect(stone(page, 'Nobody home')).toBeFocused();
+  await page.keyboard.press('ArrowRight');
+  await expect(stone(page, 'Slow reply')).toBeFocused();
   await page.keyboard.press('ArrowRight');
   await expect(stone(page, 'Note left')).toBeFocused();
   await page.keyboard.press('ArrowUp');
@@ -233,19 +287,23 @@ test('by keyboard alone: along the path, between its lanes, to the stage, and a 
 test('for a screen reader the path is one ordered list in visit order, with its ways as leads to', async ({ browser }) => {
   const page = await enterAs(browser, house, 'design');
   const stones = page.getByRole('navigation', { name: 'Path' }).getByRole('list').first().getByRole('button');
-  await expect(stones).toHaveCount(7);
+  await expect(stones).toHaveCount(9);
   const names = await stones.evaluateAll((all) => all.map((one) => one.getAttribute('aria-label') ?? ''));
   expect(names.map((name) => name.split('.')[0])).toEqual([
     'Passing by',
+    'Invited',
     'At the door',
     'Waiting',
     'Talking',
     'Goodbye',
     'Nobody home',
+    'Slow reply',
     'Note left',
   ]);
+  expect(names[0]).toContain('leads to Invited: 4 invitations, first: ');
   expect(names[0]).toContain('leads to At the door: clicks the launcher');
-  expect(names[2]).toContain('leads to Talking: somebody answers');
+  expect(names[3]).toContain('leads to Talking: somebody of Night desk answers');
+  expect(names[3]).toContain('leads to Slow reply: no answer in 90 s');
 });
 
 test('publishing what somebody else changed meanwhile is refused until it was looked at', async ({ browser }) => {

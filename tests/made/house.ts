@@ -6,6 +6,7 @@ import { migrateDatabase } from '../../src/server/db/migrate';
 import { type Db, openDatabase } from '../../src/server/db/open';
 import { newId, newSecret } from '../../src/server/ids';
 import { makeClock } from '../../src/server/live/clock';
+import { makeFactsCache } from '../../src/server/live/facts-cache';
 import { makeHub } from '../../src/server/live/hub';
 import { makePresenceBoard } from '../../src/server/live/presence-board';
 import { makeLimits } from '../../src/server/live/rates';
@@ -48,6 +49,7 @@ export async function madeHouse(file = ':memory:'): Promise<House> {
     board: makePresenceBoard(clock),
     rates: makeLimits(),
     shelf: makeFileShelf(),
+    facts: makeFactsCache(),
     passwords: QUICK,
     peerSeal: newSecret(),
     strawHash: QUICK.hash(newSecret()),

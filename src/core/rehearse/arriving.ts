@@ -1,19 +1,23 @@
 import { EMPTY_MEMORY } from '../decide/memory';
 import { type Happening, remember } from '../decide/remember';
 import { type Circumstances, UNKNOWN_VISITOR, pageViewAt } from '../model/circumstances';
-import type { EpochMs } from '../model/units';
+import { DAY_MS, type EpochMs } from '../model/units';
 
-/** A visitor who has just come to a page, for the first time, and may be remembered; the server was heard this instant. */
-export function arrivingAt(address: string, now: EpochMs): Circumstances {
-  const came: Happening = { kind: 'page-view', at: now, address, referrer: null, campaign: null };
-  const memory = remember(remember(EMPTY_MEMORY, came, 'kept'), { kind: 'seen', at: now }, 'kept');
+/** A returning visitor was here so long ago, once. */
+const BEFORE_MS = 3 * DAY_MS;
+
+/** A visitor who has just come to a page and may be remembered; the server was heard this instant. */
+export function arrivingAt(address: string, now: EpochMs, visit: 'first' | 'returning' = 'first'): Circumstances {
+  const came = (at: EpochMs): Happening => ({ kind: 'page-view', at, address, referrer: null, campaign: null });
+  const before = visit === 'first' ? EMPTY_MEMORY : remember(EMPTY_MEMORY, came(now - BEFORE_MS), 'kept');
+  const memory = remember(remember(before, came(now), 'kept'), { kind: 'seen', at: now }, 'kept');
   return {
     now,
     heardAt: now,
     isLit: true,
     page: pageViewAt(address, now),
     forcedWidget: null,
-    visitor: { ...UNKNOWN_VISITOR, visit: 'first' },
+    visitor: { ...UNKNOWN_VISITOR, visit },
     level: 'kept',
     memory,
     moment: null,

@@ -38,6 +38,18 @@ describe('labelOfWay', () => {
     expect(label('W1', set)).toEqual({ code: 'invitations', count: 3, first: { anyOf: [seconds(25)], scope: null } });
   });
 
+  it('W1: for a visitor, the one they get first', () => {
+    const set = invitations({ when: all(condition({ kind: 'visits-in-days', atLeast: 3, days: 14 })) }, { when: all(seconds(40)) });
+    const design = madeDesign(set);
+    const [widget] = design.widgets;
+    if (widget === undefined) throw new Error('Expected a widget.');
+    const firstOf = (id: string | null) => {
+      const said = labelOfWay(design, widget, 'W1', id);
+      return said?.code === 'invitations' ? said.first.anyOf[0]?.kind : null;
+    };
+    expect([firstOf(null), firstOf('invitation-b'), firstOf('gone')]).toEqual(['visits-in-days', 'on-page', 'visits-in-days']);
+  });
+
   it('W3 is there only where an invitation opens the window', () => {
     expect(label('W3', invitations({ when: all(seconds(20)) }))).toBeNull();
     expect(label('W3', invitations({ when: all(seconds(5)) }, { manner: 'open', when: all(seconds(20)) }))).toEqual({

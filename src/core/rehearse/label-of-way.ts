@@ -40,21 +40,22 @@ export type WayLabel =
 
 /**
  * The label of a way of a widget (screens.md, "Label grammar"), from the settings that make it. It never looks at a
- * visitor: what cannot happen in some circumstances is said beside it. An unknown way has none.
+ * visitor: what cannot happen in some circumstances is said beside it. Which invitation comes first does depend on one:
+ * `first` names it where that is known. An unknown way has none.
  */
-export function labelOfWay(design: Design, widget: Widget, way: WayId): WayLabel | null {
+export function labelOfWay(design: Design, widget: Widget, way: WayId, first: string | null = null): WayLabel | null {
   const { timings, deeds, forms, calendarId } = widget;
   const closes = calendarId !== null && deeds.closed === 'note';
   const leaves = deeds.nobody === 'note';
   const words = (key: 'invitation.yes' | 'invitation.no') => textOf(design, widget, design.defaultLocale, key);
   switch (way) {
     case 'W1':
-      return invitationsLabel('invitations', onOf(widget));
+      return invitationsLabel('invitations', onOf(widget), first);
     case 'W2':
       return { code: 'by-hand' };
     case 'W3': {
       const opening = onOf(widget).filter(({ manner }) => manner === 'open');
-      return opening.length === 0 ? null : invitationsLabel('opens-by-itself', opening);
+      return opening.length === 0 ? null : invitationsLabel('opens-by-itself', opening, first);
     }
     case 'W4':
       return { code: 'accepts', words: words('invitation.yes') };
@@ -103,8 +104,9 @@ function onOf({ invitations }: Widget): Invitation[] {
 }
 
 /** The first to come due by time alone goes first; those that wait for an act of the visitor's come after, in their order. */
-function invitationsLabel(code: 'invitations' | 'opens-by-itself', all: readonly Invitation[]): WayLabel {
-  const [first] = [...all].sort((a, b) => earliest(a) - earliest(b));
+function invitationsLabel(code: 'invitations' | 'opens-by-itself', all: readonly Invitation[], id: string | null): WayLabel {
+  const [soonest] = [...all].sort((a, b) => earliest(a) - earliest(b));
+  const first = all.find((one) => one.id === id) ?? soonest;
   return first === undefined ? { code: 'no-invitations' } : { code, count: all.length, first: headlineOf(first) };
 }
 

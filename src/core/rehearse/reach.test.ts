@@ -4,6 +4,7 @@ import { DESK, EVENING, madeDesign, madeSite, pageRule } from '../../../tests/ma
 import type { Invitation } from '../model/invitation';
 import type { Moment, TeamState } from '../model/moment';
 import { arrivingAt } from './arriving';
+import { firstInvited } from './first-invited';
 import { reach } from './reach';
 
 const made = (list: Partial<Invitation>[], team: TeamState = 'in', path = '/tonight') => {
@@ -46,6 +47,20 @@ describe('reach', () => {
     expect(made([waits]).invited.by).toEqual([{ wait: 40_000 }]);
     expect(nearness([scrolls]).invited).toBe('possible');
     expect(nearness([{ ...waits, manner: 'open' }])).toMatchObject({ invited: 'never', 'at-the-door': 'on-the-way' });
+  });
+
+  it('the invitation that comes first is the one this visitor gets, not the first in the list', () => {
+    const returning = { when: all(condition({ kind: 'visit', is: 'returning' })) };
+    const waits = { when: all(condition({ kind: 'on-page', seconds: 40 })) };
+    const site = madeSite({ design: madeDesign(invitations(returning, waits)) });
+    const firstOf = (visit: 'first' | 'returning') => {
+      const visitor = arrivingAt('https://farrowisle.example/tonight', EVENING, visit);
+      return firstInvited(site, visitor, reach(site, visitor));
+    };
+    expect([firstOf('first'), firstOf('returning')]).toEqual(['invitation-b', 'invitation-a']);
+    const none = madeSite();
+    const visitor = arrivingAt('https://farrowisle.example/tonight', EVENING);
+    expect(firstInvited(none, visitor, reach(none, visitor))).toBeNull();
   });
 
   it('[M9] conditions that cannot hold together are never, though each of them can', () => {

@@ -1,7 +1,7 @@
 import { decide } from '../decide/decide';
 import type { Circumstances } from '../model/circumstances';
 import type { Moment, TeamState } from '../model/moment';
-import { MINUTE_MS } from '../model/units';
+import { MINUTE_MS, SECOND_MS } from '../model/units';
 import type { PublishedSite } from '../wire/published-site';
 import type { ConversationFacts, Standing, VisitorEntry } from '../wire/talk';
 import { sampleIn } from './samples';
@@ -18,23 +18,26 @@ export interface Standpoint {
 /** The moments of this path, in the order a visit goes through them. */
 export const DRAWN_MOMENTS = [
   'passing-by',
+  'invited',
   'at-the-door',
   'waiting',
   'talking',
   'goodbye',
   'nobody-home',
+  'slow-reply',
   'note-left',
 ] as const satisfies readonly Moment[];
 export type DrawnMoment = (typeof DRAWN_MOMENTS)[number];
 
 /**
  * Puts a visitor at a moment: the real engine decides, on circumstances made up for it. Where these circumstances do
- * not lead there, the nearest state of the teams that does is used, and told in `needs`.
+ * not lead there, the nearest state of the teams that does is used, and told in `needs`. `invitation` is the one that is
+ * drawn; null: the first that is on.
  */
-export function standAt(site: PublishedSite, base: Circumstances, moment: DrawnMoment): Standpoint {
-  const circumstances = circumstancesAt(site, base, moment);
+export function standAt(site: PublishedSite, base: Circumstances, moment: DrawnMoment, invitation: string | null = null): Standpoint {
+  const circumstances = circumstancesAt(site, base, moment, invitation);
   const entries = circumstances.conversation === null ? [] : entriesAt(site.design.locale, moment, base.now);
-  const leadsHere = moment === 'passing-by' || lastDoorOf(site, base) === DOORS[moment];
+  const leadsHere = moment === 'passing-by' || moment === 'invited' || lastDoorOf(site, base) === DOORS[moment];
   if (leadsHere) return { site, circumstances, entries, needs: null };
   const needs: TeamState = DOORS[moment] === 'nobody-home' ? 'nobody' : 'in';
   const teams = Object.fromEntries(Object.keys(site.facts.teams).map((id) => [id, needs]));
@@ -45,11 +48,13 @@ export function standAt(site: PublishedSite, base: Circumstances, moment: DrawnM
 /** Which of the two doors a visit goes through to get to a moment. */
 const DOORS: Readonly<Record<DrawnMoment, Moment>> = {
   'passing-by': 'passing-by',
+  invited: 'passing-by',
   'at-the-door': 'at-the-door',
   waiting: 'at-the-door',
   talking: 'at-the-door',
   goodbye: 'at-the-door',
   'nobody-home': 'nobody-home',
+  'slow-reply': 'at-the-door',
   'note-left': 'nobody-home',
 };
 
@@ -57,19 +62,28 @@ function lastDoorOf(site: PublishedSite, base: Circumstances): Moment {
   return decide(site, { ...base, isWindowOpen: true, conversation: null, asksAgain: false }).moment;
 }
 
-const STANDINGS: Partial<Record<DrawnMoment, Standing>> = { waiting: 'asked', talking: 'joined', goodbye: 'ended', 'note-left': 'note' };
+const STANDINGS: Partial<Record<DrawnMoment, Standing>> = {
+  waiting: 'asked',
+  'slow-reply': 'asked',
+  talking: 'joined',
+  goodbye: 'ended',
+  'note-left': 'note',
+};
 
-function circumstancesAt(site: PublishedSite, base: Circumstances, moment: DrawnMoment): Circumstances {
+function circumstancesAt(site: PublishedSite, base: Circumstances, moment: DrawnMoment, invitation: string | null): Circumstances {
   const standing = STANDINGS[moment];
-  const isWindowOpen = moment !== 'passing-by';
+  const isWindowOpen = moment !== 'passing-by' && moment !== 'invited';
+  if (moment === 'invited')
+    return { ...base, conversation: null, invited: invitation === null ? firstInvitation(site, base) : { id: invitation, at: base.now } };
   if (standing === undefined) return { ...base, isWindowOpen, conversation: null };
   const { name } = sampleIn(site.design.locale);
+  const waited = moment === 'slow-reply' ? slowAfter(site) : null;
   const joined = standing === 'joined' || standing === 'ended';
   const conversation: ConversationFacts = {
     id: 'sample',
     standing,
     widgetKey: decide(site, { ...base, isWindowOpen: false, conversation: null }).widget ?? '',
-    askedMs: base.now - MINUTE_MS,
+    askedMs: base.now - (waited ?? MINUTE_MS),
     joinedMs: joined ? base.now : null,
     endedMs: standing === 'ended' ? base.now : null,
     endedBy: standing === 'ended' ? 'person' : null,
@@ -77,12 +91,25 @@ function circumstancesAt(site: PublishedSite, base: Circumstances, moment: Drawn
     noteMail: standing === 'note' ? 'visitor@example.org' : null,
     isAnswered: false,
     lastMs: base.now,
-    waitingMs: standing === 'asked' ? base.now : null,
+    waitingMs: standing === 'asked' ? base.now - (waited ?? 0) : null,
     teamId: null,
     place: null,
     isAfterGiven: false,
   };
   return { ...base, isWindowOpen, conversation };
+}
+
+/** The invitation that is drawn: the first that is on in the widget these circumstances show; null: none is. */
+function firstInvitation(site: PublishedSite, base: Circumstances): Circumstances['invited'] {
+  const shown = decide(site, { ...base, conversation: null }).widget;
+  const first = site.design.widgets.find(({ key }) => key === shown)?.invitations[0];
+  return first === undefined ? null : { id: first[0], at: base.now };
+}
+
+/** Longer than any widget of the site waits before it offers an answer by mail. */
+function slowAfter({ design }: PublishedSite): number {
+  const seconds = design.widgets.flatMap(({ timings }) => [timings.slowReplyAfter, timings.slowReplyNearbyAfter]);
+  return (Math.max(0, ...seconds) + 1) * SECOND_MS;
 }
 
 function entriesAt(locale: string, moment: DrawnMoment, now: number): VisitorEntry[] {
@@ -96,7 +123,7 @@ function entriesAt(locale: string, moment: DrawnMoment, now: number): VisitorEnt
     ...part,
   });
   const asked = entry(1, { kind: moment === 'note-left' ? 'note' : 'message', author: 'visitor', body: question });
-  if (moment === 'waiting' || moment === 'note-left') return [asked];
+  if (moment === 'waiting' || moment === 'slow-reply' || moment === 'note-left') return [asked];
   const talked = [
     asked,
     entry(2, { kind: 'joined', author: 'house', body: '' }),

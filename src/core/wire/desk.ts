@@ -3,6 +3,8 @@ import type { Design } from '../model/design';
 import type { FieldKind } from '../model/form';
 import type { TeamState } from '../model/moment';
 import type { EpochMs, Locale } from '../model/units';
+import type { FactsFileV1 } from './facts-file';
+import type { PointerV1 } from './pointer';
 import type { Standing, VisitorEntry } from './talk';
 
 /** What the desk's screens and the server say to each other. */
@@ -23,6 +25,9 @@ export interface Overview {
   readonly publishedDesign: Design | null;
   /** The version in force; null: none. */
   readonly version: number | null;
+  /** What takes effect at once ([L1]); null: nothing was written yet. */
+  readonly facts: FactsFileV1 | null;
+  readonly overrides: PointerV1['overrides'];
   readonly now: EpochMs;
 }
 

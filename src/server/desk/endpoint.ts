@@ -23,6 +23,8 @@ import { sayWish, teamStates } from '../usecases/presence';
 import { publishDraft } from '../usecases/publish';
 import { endByPerson } from '../usecases/end-talk';
 import { replyTo } from '../usecases/talk';
+import { listOverrides } from '../db/repositories/calendars';
+import { readFacts } from '../usecases/facts';
 import { describeForms } from '../usecases/forms';
 import { json, refusal } from '../visitor/replies';
 import { deskStream } from './stream';
@@ -93,12 +95,14 @@ function actorOf({ state, member }: DeskCall): { siteId: string; personId: strin
 async function overview({ state, member }: DeskCall): Promise<Response> {
   const { site, person } = member;
   const at = state.clock.now();
-  const [teams, states, wish, newest, inForce] = await Promise.all([
+  const [teams, states, wish, newest, inForce, facts, overrides] = await Promise.all([
     listTeams(state.db, site.id),
     teamStates(state, site.id),
     findWish(state.db, site.id, person.id),
     findNewestVersion(state.db, site.id),
     listPublications(state.db, site.id, at).then((all) => versionInForce(all, at)),
+    readFacts(state.db, state.facts, site.id),
+    listOverrides(state.db, site.id, at),
   ]);
   return json(
     200,
@@ -107,6 +111,8 @@ async function overview({ state, member }: DeskCall): Promise<Response> {
       wish,
       publishedDesign: newest?.design ?? null,
       version: inForce,
+      facts,
+      overrides,
       now: at,
     },
     {},

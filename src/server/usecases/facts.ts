@@ -9,6 +9,7 @@ import { findFileBody, findNewestFacts, insertFacts, insertFile } from '../db/re
 import { getSite } from '../db/repositories/sites';
 import { listTeams } from '../db/repositories/teams';
 import type { Db, Tx } from '../db/open';
+import type { FactsCache } from '../live/facts-cache';
 import { ZONE_TABLE } from '../zones';
 
 /** Writes the facts as they are now as the next revision ([L1], [L3]), in the transaction of their cause. */
@@ -26,22 +27,18 @@ export async function writeFacts(tx: Tx, siteId: string, personId: string, at: E
   );
 }
 
-/** The facts as they were written last; null: none were. Files are named by their content, so each is read once. */
-export async function readFacts(db: Db | Tx, siteId: string): Promise<FactsFileV1 | null> {
+/** The facts as they were written last; null: none were. Each file is read and unpacked once. */
+export async function readFacts(db: Db | Tx, cache: FactsCache, siteId: string): Promise<FactsFileV1 | null> {
   const newest = await findNewestFacts(db, siteId);
   if (newest === null) return null;
-  const key = `${siteId} ${newest.name}`;
-  const known = READ.get(key);
-  if (known !== undefined) return known;
+  const known = cache.get(siteId, newest.name);
+  if (known !== null) return known;
   const body = await findFileBody(db, siteId, newest.name);
   if (body === null) return null;
   const facts = JSON.parse(gunzipSync(body).toString()) as FactsFileV1;
-  if (READ.size >= READ_MAX) READ.clear();
-  READ.set(key, facts);
+  cache.put(siteId, newest.name, facts);
   return facts;
 }
-const READ = new Map<string, FactsFileV1>();
-const READ_MAX = 200;
 
 /** [H16] Offsets are sent for whole years, the last one and eleven to come: they change at the turn of a year only. */
 function zoneWindow(at: EpochMs): readonly [from: EpochMs, until: EpochMs] {

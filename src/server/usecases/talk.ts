@@ -77,7 +77,7 @@ async function take(state: State, writer: Writer, said: MessageInput, replies: R
     const widget = await widgetFor(tx, siteId, said.widget);
     const teams = await teamsThere(tx, siteId, widget);
     const teamId = teams.find((id) => states[id] === 'in') ?? teams[0] ?? null;
-    const widgetState = await widgetStateAt(tx, siteId, { widget, states }, at);
+    const widgetState = await widgetStateAt({ db: tx, facts: state.facts }, siteId, { widget, states }, at);
     const conversation = await standingFor(tx, known, { siteId, visitorId, teamId, widget, said, state: widgetState, at }, replies);
     const entry = await appendEntry(
       tx,

@@ -1,42 +1,52 @@
 'use client';
 
 import Box from '@mui/material/Box';
-import ButtonBase from '@mui/material/ButtonBase';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import Menu from '@mui/material/Menu';
-import Popover from '@mui/material/Popover';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import IconButton from '@mui/material/IconButton';
+import Radio from '@mui/material/Radio';
+import RadioGroup from '@mui/material/RadioGroup';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { type ReactNode, useEffect, useState } from 'react';
+import { type ReactNode, useState } from 'react';
+import { instantOf, wallOf } from '../../core/hours/wall';
+import type { Zone } from '../../core/hours/zone';
+import { TEAM_STATES, type TeamState } from '../../core/model/moment';
+import type { Situation, Supposed } from '../../core/rehearse/suppose';
 import { LANGUAGES } from '../wording/languages';
-
-/** Who is in, as the stage supposes it: as it is now, or made up. */
-export type With = 'now' | 'in' | 'nobody';
+import { SITUATION_WORDS } from '../wording/situations';
+import { STATE_WORDS } from '../wording/states';
+import { wallWords } from '../wording/times';
+import { Choice, Sheet, Word } from './circumstance-parts';
 
 export interface CircumstancesProps {
-  readonly widgetName: string;
-  readonly path: string;
-  readonly onPath: (path: string) => void;
-  readonly locale: string;
+  readonly supposed: Supposed;
+  readonly onSuppose: (change: Partial<Supposed>) => void;
+  readonly widgets: readonly (readonly [key: string, name: string])[];
+  /** The widget that shows in these circumstances; null: none does. */
+  readonly shown: string | null;
+  readonly onWidget: (key: string) => void;
   readonly locales: readonly string[];
-  readonly onLocale: (locale: string) => void;
+  readonly now: number;
+  readonly zone: Zone;
+  /** The zone by its name, which people know by its city. */
+  readonly zoneName: string;
   readonly teamName: string;
-  readonly withNow: string;
-  readonly who: With;
-  readonly onWho: (who: With) => void;
+  readonly teamState: TeamState;
+  readonly situations: readonly Situation[];
+  /** Which of the situations these circumstances are; -1: one's own. */
+  readonly situation: number;
+  readonly onSituation: (index: number) => void;
   readonly children: ReactNode;
 }
 
-/** The sentence above the stage: on which page, for whom, with whom. Each part opens under itself. */
+/** The sentence above the stage: which widget, on which page, when, to whom, with whom. Each part opens under itself. */
 export function Circumstances(props: CircumstancesProps) {
-  const { who, onWho, withNow, teamName } = props;
-  const choices: readonly (readonly [With, string])[] = [
-    ['now', `as it is now (${withNow})`],
-    ['in', 'somebody in'],
-    ['nobody', 'nobody in'],
-  ];
-  const whoWords = `${teamName}: ${who === 'now' ? withNow : who === 'in' ? 'somebody in' : 'nobody in'}`;
+  const { supposed, onSuppose, teamName, teamState, widgets, shown, zone, now } = props;
+  const who = supposed.who ?? 'now';
+  const asItIs = `as it is now: ${STATE_WORDS[teamState].toLowerCase()}`;
+  const whoWords = `${teamName}: ${STATE_WORDS[supposed.who ?? teamState].toLowerCase()}`;
+  const widgetWords = widgets.find(([key]) => key === shown)?.[1] ?? 'none';
   return (
     <Box
       component="section"
@@ -46,8 +56,8 @@ export function Circumstances(props: CircumstancesProps) {
         display: 'flex',
         alignItems: 'center',
         flexWrap: { xs: 'wrap', md: 'nowrap' },
-        gap: { xs: 0.75, md: 1 },
-        px: 2,
+        gap: { xs: 0.75, md: 0.75 },
+        px: { xs: 1.5, md: 2 },
         py: { xs: 0.75, md: 0 },
         bgcolor: 'background.default',
         borderBottom: '1px solid var(--porch-rail)',
@@ -56,121 +66,200 @@ export function Circumstances(props: CircumstancesProps) {
       }}
     >
       <Word>Widget</Word>
-      <Box component="span" sx={{ fontWeight: 600, whiteSpace: 'nowrap' }}>
-        {props.widgetName}
-      </Box>
+      <Choice label="Widget" value={widgetWords} maxWidth={110} options={widgets} chosen={shown ?? ''} onChoose={props.onWidget} />
       <Word>on</Word>
-      <Where {...props} />
-      <Word>to somebody who reads</Word>
-      <Choice
-        label="Language"
-        value={LANGUAGES[props.locale] ?? props.locale}
-        options={props.locales.map((locale) => [locale, LANGUAGES[locale] ?? locale])}
-        chosen={props.locale}
-        onChoose={props.onLocale}
-      />
+      <Sheet label="On the page" value={supposed.page} maxWidth={200}>
+        {(close) => <Where page={supposed.page} onPage={(page) => onSuppose({ page })} close={close} />}
+      </Sheet>
+      <Word>at</Word>
+      <Sheet
+        label="At"
+        value={supposed.at === null ? `now, ${wallOf(zone, now).slice(11)}` : wallWords(wallOf(zone, supposed.at))}
+        maxWidth={150}
+      >
+        {(close) => <When {...props} now={now} close={close} />}
+      </Sheet>
+      <Word>to</Word>
+      <Sheet label="To" value={visitorWords(supposed)} maxWidth={230}>
+        {() => <Who {...props} />}
+      </Sheet>
       <Word>with</Word>
-      <Choice label="Who is in" value={whoWords} options={choices} chosen={who} onChoose={onWho} />
+      <Choice
+        label="Who is in"
+        value={whoWords}
+        maxWidth={190}
+        options={[['now', asItIs], ...TEAM_STATES.map((state) => [state, STATE_WORDS[state].toLowerCase()] as const)]}
+        chosen={who}
+        onChoose={(next) => onSuppose({ who: next === 'now' ? null : next })}
+      />
+      <Situations {...props} />
       <Box sx={{ flex: 1 }} />
       {props.children}
     </Box>
   );
 }
 
-function Word({ children }: { children: ReactNode }) {
+function visitorWords({ visit, locale, device }: Supposed): string {
+  return [visit === 'first' ? 'first visit' : 'returning', LANGUAGES[locale] ?? locale, device].join(' · ');
+}
+
+/** ◂ Now, 1 of 8 ▸ */
+function Situations({ situations, situation, onSituation }: CircumstancesProps) {
+  const [code] = situations[situation] === undefined ? [null] : [situations[situation].code];
+  const name = code === null ? 'Your own' : SITUATION_WORDS[code];
+  const many = situations.length;
   return (
-    <Box component="span" sx={{ color: 'text.secondary', whiteSpace: 'nowrap' }}>
-      {children}
+    <Box role="group" aria-label="Situation" sx={{ display: 'flex', alignItems: 'center', minWidth: 0, flex: '0 1 auto', ml: { md: 0.5 } }}>
+      <IconButton
+        size="small"
+        aria-label="The situation before"
+        onClick={() => onSituation((Math.max(situation, 0) + many - 1) % many)}
+        sx={ARROW}
+      >
+        ◂
+      </IconButton>
+      <Box
+        role="status"
+        title={name}
+        sx={{ whiteSpace: 'nowrap', overflow: 'hidden', textOverflow: 'ellipsis', minWidth: 24, maxWidth: 170, px: 0.25 }}
+      >
+        {name}
+        {situation < 0 ? '' : `, ${situation + 1} of ${many}`}
+      </Box>
+      <IconButton size="small" aria-label="The next situation" onClick={() => onSituation((situation + 1) % many)} sx={ARROW}>
+        ▸
+      </IconButton>
     </Box>
   );
 }
 
-const PART = {
-  fontSize: 13,
-  fontWeight: 600,
-  minHeight: 28,
-  maxWidth: 240,
-  borderBottom: '2px solid var(--porch-door)',
-  whiteSpace: 'nowrap',
-  overflow: 'hidden',
-  textOverflow: 'ellipsis',
-  display: 'block',
-  textAlign: 'start',
-} as const;
+const ARROW = { fontSize: 15, width: 28, height: 28, color: 'text.primary', flex: 'none' } as const;
 
-function Choice<T extends string>({
-  label,
-  value,
-  options,
-  chosen,
-  onChoose,
-}: {
-  label: string;
-  value: string;
-  options: readonly (readonly [T, string])[];
-  chosen: T;
-  onChoose: (value: T) => void;
-}) {
-  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+function Where({ page, onPage, close }: { page: string; onPage: (page: string) => void; close: () => void }) {
+  const [typed, setTyped] = useState(page);
+  return (
+    <Box
+      component="form"
+      onSubmit={(event) => {
+        event.preventDefault();
+        onPage(typed.trim() === '' ? '/' : typed.trim());
+        close();
+      }}
+    >
+      <Typography variant="body2" color="text.secondary" sx={{ mb: 1.5 }}>
+        A page of your site: its path, or its whole address.
+      </Typography>
+      <TextField label="Page" size="small" fullWidth autoFocus value={typed} onChange={(event) => setTyped(event.target.value)} />
+      <Button type="submit" variant="contained" size="small" sx={{ mt: 1.5 }}>
+        Look there
+      </Button>
+    </Box>
+  );
+}
+
+function When({ supposed, onSuppose, zone, zoneName, now, close }: CircumstancesProps & { close: () => void }) {
+  const [typed, setTyped] = useState(wallOf(zone, supposed.at ?? now));
+  const at = instantOf(zone, typed);
+  return (
+    <Box
+      component="form"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (at === null) return;
+        onSuppose({ at });
+        close();
+      }}
+    >
+      <Typography variant="body2" color="text.secondary" sx={{ mb: 1.5 }}>
+        By the clock of the site: {zoneName}. Hours, holidays and invitations go by it.
+      </Typography>
+      <TextField
+        label="Date and time"
+        type="datetime-local"
+        size="small"
+        fullWidth
+        autoFocus
+        value={typed}
+        onChange={(event) => setTyped(event.target.value.slice(0, 16))}
+        slotProps={{ inputLabel: { shrink: true } }}
+      />
+      <Box sx={{ display: 'flex', gap: 1, mt: 1.5 }}>
+        <Button type="submit" variant="contained" size="small" disabled={at === null}>
+          Look then
+        </Button>
+        <Button
+          size="small"
+          onClick={() => {
+            onSuppose({ at: null });
+            close();
+          }}
+        >
+          Now
+        </Button>
+      </Box>
+    </Box>
+  );
+}
+
+function Who({ supposed, onSuppose, locales }: CircumstancesProps) {
   return (
     <>
-      <ButtonBase aria-label={`${label}: ${value}`} aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)} sx={PART}>
-        {value} ▾
-      </ButtonBase>
-      <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
-        {options.map(([one, words]) => (
-          <MenuItem
-            key={one}
-            selected={one === chosen}
-            onClick={() => {
-              onChoose(one);
-              setAnchor(null);
-            }}
-          >
-            {words}
-          </MenuItem>
-        ))}
-      </Menu>
+      <Options
+        label="Visit"
+        value={supposed.visit}
+        options={[
+          ['first', 'first visit'],
+          ['returning', 'was here before'],
+        ]}
+        onChoose={(visit) => onSuppose({ visit })}
+      />
+      <Options
+        label="Language"
+        value={supposed.locale}
+        options={locales.map((locale) => [locale, LANGUAGES[locale] ?? locale] as const)}
+        onChoose={(locale) => onSuppose({ locale })}
+      />
+      <Options
+        label="Device"
+        value={supposed.device}
+        options={[
+          ['desktop', 'desktop'],
+          ['tablet', 'tablet'],
+          ['phone', 'phone'],
+        ]}
+        onChoose={(device) => onSuppose({ device })}
+      />
     </>
   );
 }
 
-function Where({ path, onPath }: Pick<CircumstancesProps, 'path' | 'onPath'>) {
-  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const [typed, setTyped] = useState(path);
-  useEffect(() => setTyped(path), [path]);
-  const go = (): void => {
-    onPath(typed.trim() === '' ? '/' : typed.trim());
-    setAnchor(null);
-  };
+function Options<T extends string>({
+  label,
+  value,
+  options,
+  onChoose,
+}: {
+  label: string;
+  value: T;
+  options: readonly (readonly [T, string])[];
+  onChoose: (value: T) => void;
+}) {
   return (
-    <>
-      <ButtonBase aria-label={`On the page ${path}`} aria-haspopup="dialog" onClick={(event) => setAnchor(event.currentTarget)} sx={PART}>
-        {path} ▾
-      </ButtonBase>
-      <Popover
-        open={anchor !== null}
-        anchorEl={anchor}
-        onClose={() => setAnchor(null)}
-        anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
-      >
-        <Box
-          component="form"
-          onSubmit={(event) => {
-            event.preventDefault();
-            go();
-          }}
-          sx={{ p: 2, width: 320 }}
-        >
-          <Typography variant="body2" color="text.secondary" sx={{ mb: 1.5 }}>
-            A page of your site: its path, or its whole address.
-          </Typography>
-          <TextField label="Page" size="small" fullWidth autoFocus value={typed} onChange={(event) => setTyped(event.target.value)} />
-          <Button type="submit" variant="contained" size="small" sx={{ mt: 1.5 }}>
-            Look there
-          </Button>
-        </Box>
-      </Popover>
-    </>
+    <Box component="fieldset" sx={{ border: 0, p: 0, m: 0, mb: 1 }}>
+      <Box component="legend" sx={{ fontSize: 13, fontWeight: 700, p: 0 }}>
+        {label}
+      </Box>
+      <RadioGroup row aria-label={label} value={value} onChange={(event) => onChoose(event.target.value as T)}>
+        {options.map(([one, words]) => (
+          <FormControlLabel
+            key={one}
+            value={one}
+            control={<Radio size="small" />}
+            label={words}
+            slotProps={{ typography: { variant: 'body2' } }}
+          />
+        ))}
+      </RadioGroup>
+    </Box>
   );
 }

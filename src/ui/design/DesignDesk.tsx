@@ -4,22 +4,27 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useSearchParams } from 'next/navigation';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { tinykeys } from 'tinykeys';
 import { differencesOf } from '../../core/draft/differences';
 import { decide } from '../../core/decide/decide';
 import { explain } from '../../core/decide/explain';
+import { zoneOf } from '../../core/decide/hours-now';
 import type { Json } from '../../core/draft/patch';
+import type { Circumstances as Visiting } from '../../core/model/circumstances';
 import type { Design } from '../../core/model/design';
+import type { PublishedSite } from '../../core/wire/published-site';
+import { pageShowing } from '../../core/rehearse/page-showing';
 import { DRAWN_MOMENTS, type DrawnMoment } from '../../core/rehearse/stand-at';
+import { situationsOf, supposedSite, supposedVisitor } from '../../core/rehearse/suppose';
 import type { Overview } from '../../core/wire/desk';
 import { isTyping } from '../frame/SiteFrame';
 import { useSite } from '../frame/SiteContext';
 import { HIDDEN } from '../theme/hidden';
 import { changeSentence } from '../wording/changes';
-import { STATE_WORDS, teamName } from '../wording/states';
+import { teamName } from '../wording/states';
 import { Because } from './Because';
-import { Circumstances, type With } from './Circumstances';
+import { Circumstances } from './Circumstances';
 import type { DraftSaver, DraftState } from './draft-saver';
 import { DraftBar } from './DraftBar';
 import { draftSite } from './draft-site';
@@ -31,7 +36,9 @@ import { PhonePath } from './PhonePath';
 import { PublishDialog } from './PublishDialog';
 import { Signposts } from './Signposts';
 import { Stage } from './Stage';
-import { arrivingVisitor, stonesOf } from './stones';
+import { type Near, nearOf, stonesOf } from './stones';
+import { useSupposed } from './use-supposed';
+import { waysOf } from './ways';
 import { stageTexts } from './stage-texts';
 import type { ReasonLink } from '../wording/because';
 
@@ -43,12 +50,11 @@ interface DesignDeskProps {
 
 /** The screen nobody else has: circumstances, stage, inspector, Because and path over one draft. */
 export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
-  const { siteName } = useSite();
+  const { siteName, zone } = useSite();
   const params = useSearchParams();
   const { design } = draft;
-  const [path, setPath] = useState(params.get('on') ?? '/');
-  const [locale, setLocale] = useState(params.get('locale') ?? design.defaultLocale);
-  const [who, setWho] = useState<With>('now');
+  const [supposed, suppose] = useSupposed(design);
+  const { page, locale } = supposed;
   const [picked, setPicked] = useState<DrawnMoment | null>(() => DRAWN_MOMENTS.find((one) => one === params.get('moment')) ?? null);
   const [isPhoneStageOpen, setPhoneStageOpen] = useState(params.has('moment'));
   const [side, setSide] = useState<Side>(params.get('side') === 'everywhere' ? 'everywhere' : 'here');
@@ -68,14 +74,41 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
     [saver],
   );
 
-  const widget = design.widgets[0];
-  const teams = useMemo(
-    () => Object.fromEntries(overview.teams.map(({ id, state }) => [id, who === 'now' ? state : who])),
-    [overview.teams, who],
+  const made = useMemo(() => draftSite(design, locale, overview), [design, locale, overview]);
+  const asItIs = made.ok ? made.value : null;
+  const site = useMemo(() => (asItIs === null ? null : supposedSite(asItIs, supposed)), [asItIs, supposed]);
+  const base = useMemo(() => supposedVisitor(supposed, overview.now), [supposed, overview.now]);
+  const shown = site === null ? null : decide(site, base).widget;
+  const place = Math.max(
+    0,
+    design.widgets.findIndex(({ key }) => key === shown),
   );
-  const made = useMemo(() => draftSite(design, locale, teams), [design, locale, teams]);
-  const base = useMemo(() => arrivingVisitor(addressOf(path), overview.now), [path, overview.now]);
-  const stones = useMemo(() => (made.ok && widget !== undefined ? stonesOf(made.value, widget, base) : []), [made, widget, base]);
+  const widget = design.widgets[place];
+  // The search may follow a little later; what stands on the stones may not.
+  const near = useNear(site, base);
+  const stones = useMemo(
+    () => (site !== null && widget !== undefined ? stonesOf(site, widget, base, near) : []),
+    [site, widget, base, near],
+  );
+  const situations = useMemo(
+    () =>
+      asItIs === null
+        ? []
+        : situationsOf(asItIs, widget?.calendarId ?? null, { page, locale: design.defaultLocale, locales: design.locales }, overview.now),
+    [asItIs, widget?.calendarId, page, design.defaultLocale, design.locales, overview.now],
+  );
+  const situation = situations.findIndex((one) => JSON.stringify(one.supposed) === JSON.stringify(supposed));
+  useEffect(() => {
+    const flip = (by: number): void => {
+      const from = situation < 0 && by < 0 ? situations.length : situation;
+      const next = situations[(from + by + situations.length) % situations.length];
+      if (next !== undefined) suppose(next.supposed);
+    };
+    return tinykeys(window, {
+      '[': (event) => guardKey(event, () => flip(-1)),
+      ']': (event) => guardKey(event, () => flip(1)),
+    });
+  }, [situations, situation, suppose]);
   const moment =
     picked ?? stones.find(({ moment: one, outOfReach }) => one !== 'passing-by' && outOfReach === null)?.moment ?? 'at-the-door';
   const stone = stones.find((one) => one.moment === moment);
@@ -84,8 +117,13 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
       overview.publishedDesign === null ? null : differencesOf(overview.publishedDesign as unknown as Json, design as unknown as Json),
     [overview.publishedDesign, design],
   );
-  const edits = useMemo(() => designEdits(saver), [saver]);
-  if (widget === undefined || !made.ok || stone === undefined)
+  const edits = useMemo(() => designEdits(saver, place), [saver, place]);
+  const nameOf = useCallback((id: string) => teamName(overview.teams.find((team) => team.id === id)), [overview.teams]);
+  const ways = useMemo(
+    () => (widget === undefined ? [] : waysOf(design, widget, nameOf, near.invitation)),
+    [design, widget, nameOf, near.invitation],
+  );
+  if (widget === undefined || !made.ok || site === null || stone === undefined)
     return (
       <Alert severity="error">
         The draft cannot be drawn: {made.ok ? 'it has no widget' : `a text cannot be read (${made.errors[0]?.key})`}. Undo the last change.
@@ -93,7 +131,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
     );
 
   const { standpoint } = stone;
-  const verdicts = explain(made.value, stone.outOfReach === null ? standpoint.circumstances : base);
+  const verdicts = explain(site, stone.outOfReach === null ? standpoint.circumstances : base);
   const ownTeam = overview.teams.find(({ id }) => widget.teams.includes(id));
   const teamWords = teamName(ownTeam);
   const chosenDistance = distance ?? (moment === 'passing-by' ? 'whole' : 'near');
@@ -106,7 +144,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
   };
   const follow = (link: ReasonLink): void => {
     setBecauseOpen(false);
-    if (link === 'with') setWho(who === 'in' ? 'nobody' : 'in');
+    if (link === 'with') suppose({ who: supposed.who === 'in' ? 'nobody' : 'in' });
     else
       document
         .querySelector<HTMLElement>(link === 'where' || link === 'pages' ? '[aria-label^="On the page"]' : '#side-everywhere')
@@ -127,7 +165,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
       onSide={setSide}
       moment={moment}
       widget={widget}
-      alsoSaid={texts.alsoSaid(moment, (state) => setWho(state))}
+      alsoSaid={texts.alsoSaid(moment, (who) => suppose({ who }))}
       outOfReach={stone.outOfReach}
       onBrand={edits.setBrand}
       onCorner={edits.setCorner}
@@ -138,7 +176,8 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
       standpoint={standpoint}
       corner={mirrored(widget.place.corner, stone.dir)}
       brand={widget.look.brand}
-      path={path}
+      path={page}
+      device={supposed.device}
       distance={chosenDistance}
       onNear={() => setDistance('near')}
       texts={texts}
@@ -146,6 +185,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
     >
       <Signposts
         moment={moment}
+        ways={ways}
         distance={chosenDistance}
         onDistance={setDistance}
         onChoose={choose}
@@ -156,16 +196,24 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
   );
   const circumstances = (
     <Circumstances
-      widgetName={widget.name}
-      path={path}
-      onPath={setPath}
-      locale={locale}
+      supposed={supposed}
+      onSuppose={suppose}
+      widgets={design.widgets.map(({ key, name }) => [key, name] as const)}
+      shown={shown}
+      onWidget={(key) => {
+        const wanted = design.widgets.find((one) => one.key === key);
+        const there = wanted === undefined ? null : pageShowing(site, wanted, supposed, overview.now);
+        if (there !== null) suppose({ page: there });
+      }}
       locales={design.locales}
-      onLocale={setLocale}
+      now={overview.now}
+      zone={zoneOf(site, site.facts.zone)}
+      zoneName={zone}
       teamName={teamWords}
-      withNow={STATE_WORDS[ownTeam?.state ?? 'nobody'].toLowerCase()}
-      who={who}
-      onWho={setWho}
+      teamState={ownTeam?.state ?? 'nobody'}
+      situations={situations}
+      situation={situation}
+      onSituation={(index) => suppose(situations[index]?.supposed ?? {})}
     >
       {bar}
     </Circumstances>
@@ -190,6 +238,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
           {because}
           <PhonePath
             stones={stones}
+            ways={ways}
             chosen={isPhoneStageOpen ? moment : null}
             onChoose={choose}
             onBack={() => setPhoneStageOpen(false)}
@@ -206,10 +255,11 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
           {because}
           <Path
             stones={stones}
+            ways={ways}
             chosen={moment}
             onChoose={choose}
             onEnter={() => firstText.current?.focus()}
-            gate={gateRows(widget, decide(made.value, base).state)}
+            gate={gateRows(widget, decide(site, base).state)}
           />
         </>
       )}
@@ -230,9 +280,12 @@ function guardKey(event: KeyboardEvent, act: () => void): void {
   act();
 }
 
-/** A path stands for a page of a site whose name does not matter here; a whole address is taken as it is. */
-function addressOf(path: string): string {
-  return /^https?:\/\//i.test(path) ? path : `https://your-site.example${path.startsWith('/') ? '' : '/'}${path}`;
+const FAR: Near = { moments: {}, invitation: null };
+
+/** How near each moment is, worked out after the stage has followed. */
+function useNear(site: PublishedSite | null, base: Visiting): Near {
+  const [late, visitor] = [useDeferredValue(site), useDeferredValue(base)];
+  return useMemo(() => (late === null ? FAR : nearOf(late, visitor)), [late, visitor]);
 }
 
 /** [T9] Right-to-left mirrors the corner. */

@@ -46,8 +46,8 @@ export function Gatepost({ rows, left, width }: { rows: readonly GateRow[]; left
           >
             <LampMark mark={lampOf(row.state, true)} size={15} />
             <Box component="span" sx={{ overflow: 'hidden', textOverflow: 'ellipsis' }}>
+              {row.isNow ? 'now ' : ''}
               {row.words} → {row.leadsTo}
-              {row.isNow ? ' · now' : ''}
             </Box>
           </Box>
         ))}

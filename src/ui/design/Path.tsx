@@ -4,35 +4,20 @@ import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { type KeyboardEvent, useMemo, useRef } from 'react';
 import type { DrawnMoment, Standpoint } from '../../core/rehearse/stand-at';
-import { MOMENT_WORDS, WAY_WORDS } from '../wording/moments';
+import { MOMENT_WORDS } from '../wording/moments';
+import { Footprints } from './Footprints';
 import { Gatepost, type GateRow } from './Gatepost';
-import {
-  DRAWN_WAYS,
-  LANE_TOP,
-  PATH_HEIGHT,
-  type PathMeasures,
-  STONES,
-  STONE_HEIGHT,
-  columnLeft,
-  neighbourOf,
-  pathMeasures,
-} from './path-layout';
+import { LANE_TOP, PATH_HEIGHT, type PathMeasures, STONES, STONE_HEIGHT, columnLeft, neighbourOf, pathMeasures } from './path-layout';
 import { PathWays } from './PathWays';
+import type { Stone } from './stones';
 import { useSize } from './use-size';
 import { PAGE_FONT } from './StandInPage';
+import type { DrawnWay } from './ways';
 import { WidgetTile } from './WidgetTile';
-
-export interface Stone {
-  readonly moment: DrawnMoment;
-  readonly standpoint: Standpoint;
-  readonly words: string;
-  readonly dir: 'ltr' | 'rtl';
-  /** Why it cannot be reached in these circumstances; null: it can. */
-  readonly outOfReach: string | null;
-}
 
 export interface PathProps {
   readonly stones: readonly Stone[];
+  readonly ways: readonly DrawnWay[];
   readonly chosen: DrawnMoment;
   readonly onChoose: (moment: DrawnMoment) => void;
   readonly onEnter: () => void;
@@ -40,7 +25,7 @@ export interface PathProps {
 }
 
 /** The path at rest: fixed places, each stone drawn live. For a screen reader one ordered list, with its ways as "leads to". */
-export function Path({ stones, chosen, onChoose, onEnter, gate }: PathProps) {
+export function Path({ stones, ways, chosen, onChoose, onEnter, gate }: PathProps) {
   const box = useRef<HTMLDivElement>(null);
   const { width } = useSize(box);
   const measures = pathMeasures(width === 0 ? 1280 : width);
@@ -70,10 +55,17 @@ export function Path({ stones, chosen, onChoose, onEnter, gate }: PathProps) {
       }}
     >
       <Box aria-hidden sx={{ position: 'absolute', insetInline: 0, top: 78, bottom: 0, bgcolor: 'var(--porch-lane)' }} />
-      <PathWays measures={measures} width={width} />
+      <PathWays measures={measures} width={width} ways={ways} stones={stones} />
       <Box component="ol" onKeyDown={move} sx={{ m: 0, p: 0, listStyle: 'none' }}>
         {stones.map((stone) => (
-          <StoneButton key={stone.moment} stone={stone} isChosen={stone.moment === chosen} measures={measures} onChoose={onChoose} />
+          <StoneButton
+            key={stone.moment}
+            stone={stone}
+            ways={ways}
+            isChosen={stone.moment === chosen}
+            measures={measures}
+            onChoose={onChoose}
+          />
         ))}
       </Box>
       <Gatepost rows={gate} left={columnLeft(1, measures)} width={measures.pitch + measures.stoneWidth} />
@@ -83,19 +75,20 @@ export function Path({ stones, chosen, onChoose, onEnter, gate }: PathProps) {
 
 function StoneButton({
   stone,
+  ways,
   isChosen,
   measures,
   onChoose,
 }: {
   stone: Stone;
+  ways: readonly DrawnWay[];
   isChosen: boolean;
   measures: PathMeasures;
   onChoose: (moment: DrawnMoment) => void;
 }) {
   const place = STONES.find(({ moment }) => moment === stone.moment);
-  const ways = DRAWN_WAYS.filter(({ from }) => from === stone.moment).map(
-    ({ id, to }) => `leads to ${MOMENT_WORDS[to].name}: ${WAY_WORDS[id].full}`,
-  );
+  const leads = ways.filter(({ from }) => from === stone.moment).map(({ to, full }) => `leads to ${MOMENT_WORDS[to].name}: ${full}`);
+  const isWalked = stone.nearness === 'here' || stone.nearness === 'on-the-way';
   const hasPicture = measures.stoneWidth >= 150;
   if (place === undefined) return null;
   return (
@@ -103,7 +96,15 @@ function StoneButton({
       <ButtonBase
         data-stone={stone.moment}
         aria-current={isChosen ? 'true' : undefined}
-        aria-label={[MOMENT_WORDS[stone.moment].name, stone.words, stone.outOfReach ?? '', ...ways].filter(Boolean).join('. ')}
+        aria-label={[
+          MOMENT_WORDS[stone.moment].name,
+          isWalked ? 'this visitor gets here by themselves' : '',
+          stone.words,
+          stone.outOfReach ?? '',
+          ...leads,
+        ]
+          .filter(Boolean)
+          .join('. ')}
         tabIndex={isChosen ? 0 : -1}
         onClick={() => onChoose(stone.moment)}
         sx={{
@@ -131,7 +132,7 @@ function StoneButton({
           <Box
             sx={{ fontSize: 13, lineHeight: '16px', fontWeight: 600, whiteSpace: 'nowrap', overflow: 'hidden', textOverflow: 'ellipsis' }}
           >
-            {MOMENT_WORDS[stone.moment].name}
+            {MOMENT_WORDS[stone.moment].name} {isWalked ? <Footprints /> : null}
           </Box>
           <Box
             dir={stone.outOfReach === null ? stone.dir : 'ltr'}

@@ -1,35 +1,61 @@
-import { WAY_WORDS } from '../wording/moments';
-import { DRAWN_WAYS, LANE_TOP, PATH_HEIGHT, type PathMeasures, STONES, STONE_HEIGHT, columnLeft } from './path-layout';
+import type { WayId } from '../../core/model/way';
+import { SHORT_SIGNS_MAX } from '../wording/ways';
+import { LANE_TOP, PATH_HEIGHT, type PathMeasures, STONES, STONE_HEIGHT, WAYS_AT_REST, columnLeft } from './path-layout';
+import type { Stone } from './stones';
+import type { DrawnWay } from './ways';
+
+interface PathWaysProps {
+  readonly measures: PathMeasures;
+  readonly width: number;
+  readonly ways: readonly DrawnWay[];
+  readonly stones: readonly Stone[];
+}
 
 interface Drawing {
   readonly d: string;
   readonly x: number;
   readonly y: number;
   readonly anchor: 'start' | 'middle';
+  /** Its words stand on the lower lane's ground. */
+  readonly isLow?: boolean;
 }
 
 /** The ways at rest: fine curves with their short words; decorative, as each stone says where it leads. */
-export function PathWays({ measures, width }: { measures: PathMeasures; width: number }) {
+export function PathWays({ measures, width, ways, stones }: PathWaysProps) {
+  const isWalked = (moment: string): boolean =>
+    stones.some((one) => one.moment === moment && (one.nearness === 'here' || one.nearness === 'on-the-way'));
+  const fits = measures.stoneWidth >= 150 ? SHORT_SIGNS_MAX : 6;
   return (
     <svg aria-hidden width={width} height={PATH_HEIGHT} style={{ position: 'absolute', inset: 0 }}>
-      {DRAWN_WAYS.filter(({ shownAtRest }) => shownAtRest).map(({ id }) => {
-        const { d, x, y, anchor } = DRAWINGS[id]?.(measures) ?? { d: '', x: 0, y: 0, anchor: 'middle' };
+      {WAYS_AT_REST.map((id) => {
+        const way = ways.find((one) => one.id === id);
+        const drawing = DRAWINGS[id]?.(measures);
+        if (way === undefined || drawing === undefined) return null;
+        const { d, x, y, anchor } = drawing;
         return (
-          <g key={id}>
-            <path d={d} fill="none" stroke="var(--porch-edge)" strokeWidth={1.5} />
-            <text
-              x={x}
-              y={y}
-              textAnchor={anchor}
-              fontSize={12}
-              fill="var(--porch-ink)"
-              stroke="var(--porch-board)"
-              strokeWidth={4}
-              paintOrder="stroke"
-              style={{ fontFamily: 'inherit' }}
-            >
-              {WAY_WORDS[id].short}
-            </text>
+          <g key={id} data-way={id}>
+            <path
+              d={d}
+              fill="none"
+              stroke={isWalked(way.from) && isWalked(way.to) ? 'var(--porch-ink)' : 'var(--porch-edge)'}
+              strokeWidth={isWalked(way.from) && isWalked(way.to) ? 3 : way.isIdle ? 1 : 1.5}
+              strokeDasharray={way.isIdle ? '2 4' : undefined}
+            />
+            {way.short.length > fits ? null : (
+              <text
+                x={x}
+                y={y}
+                textAnchor={anchor}
+                fontSize={12}
+                fill="var(--porch-ink)"
+                stroke={drawing.isLow ? 'var(--porch-lane)' : 'var(--porch-board)'}
+                strokeWidth={4}
+                paintOrder="stroke"
+                style={{ fontFamily: 'inherit' }}
+              >
+                {way.short}
+              </text>
+            )}
           </g>
         );
       })}
@@ -78,18 +104,34 @@ function between(upper: string, lower: string): (measures: PathMeasures) => Draw
   };
 }
 
-const DRAWINGS: Partial<Record<string, (measures: PathMeasures) => Drawing>> = {
-  W2: along('passing-by', 'at-the-door'),
-  W6: (measures) => {
-    const [a, b] = [edges('passing-by', measures), edges('nobody-home', measures)];
-    const lane = a.bottom + 12;
-    const d = `M${a.centre + 20} ${a.bottom}C${a.centre + 22} ${lane} ${a.centre + 34} ${lane} ${a.centre + 60} ${lane}H${b.left - 64}C${b.left - 26} ${lane} ${b.left - 40} ${b.middle} ${b.left} ${b.middle}`;
-    return { d, x: (a.right + b.left) / 2, y: lane + 4, anchor: 'middle' };
+const DRAWINGS: Partial<Record<WayId, (measures: PathMeasures) => Drawing>> = {
+  W1: along('passing-by', 'invited'),
+  // Under Invited, in the gap between the lanes.
+  W2: (measures) => {
+    const [a, b] = [edges('passing-by', measures), edges('at-the-door', measures)];
+    const low = a.bottom + 13;
+    const d = `M${a.centre} ${a.bottom}C${a.centre + 6} ${low} ${a.centre + 20} ${low} ${a.centre + 44} ${low}H${b.left - 14}C${b.left + 6} ${low} ${b.left + 22} ${low - 2} ${b.left + 26} ${b.bottom}`;
+    return { d, x: (a.right + b.left) / 2, y: low + 4, anchor: 'middle' };
   },
+  W4: along('invited', 'at-the-door'),
   W7: along('at-the-door', 'waiting'),
   W8: between('at-the-door', 'nobody-home'),
   W9: along('waiting', 'talking'),
+  W10: between('waiting', 'slow-reply'),
+  // Answered after all: back up across the lanes.
+  W12: (measures) => {
+    const [a, b] = [edges('slow-reply', measures), edges('talking', measures)];
+    const d = `M${a.right - 20} ${a.top}C${a.right - 10} ${a.top - 14} ${b.left + 10} ${b.bottom + 16} ${b.left + 30} ${b.bottom}`;
+    return { d, x: (a.right + b.left) / 2 + 4, y: (a.top + b.bottom) / 2 + 4, anchor: 'middle' };
+  },
+  W13: (measures) => ({ ...along('slow-reply', 'note-left')(measures), isLow: true }),
   W15: along('talking', 'goodbye'),
-  W17: along('nobody-home', 'note-left'),
+  // Under Slow reply, along the lower edge.
+  W17: (measures) => {
+    const [a, b] = [edges('nobody-home', measures), edges('note-left', measures)];
+    const low = PATH_HEIGHT - 3;
+    const d = `M${a.right - 30} ${a.bottom}C${a.right - 20} ${low} ${a.right - 4} ${low} ${a.right + 14} ${low}H${b.left - 14}C${b.left + 4} ${low} ${b.left + 20} ${low} ${b.left + 30} ${b.bottom}`;
+    return { d, x: a.right + (measures.pitch - measures.stoneWidth) / 2, y: a.bottom - 8, anchor: 'middle', isLow: true };
+  },
   W19: between('talking', 'note-left'),
 };

@@ -5,12 +5,15 @@ import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import { Fragment, type ReactNode } from 'react';
 import type { DrawnMoment } from '../../core/rehearse/stand-at';
-import { MOMENT_WORDS, WAY_WORDS } from '../wording/moments';
-import { type Stone, StonePicture } from './Path';
-import { DRAWN_WAYS } from './path-layout';
+import { MOMENT_WORDS } from '../wording/moments';
+import { Footprints } from './Footprints';
+import { StonePicture } from './Path';
+import type { Stone } from './stones';
+import type { DrawnWay } from './ways';
 
 interface PhonePathProps {
   readonly stones: readonly Stone[];
+  readonly ways: readonly DrawnWay[];
   /** The stone whose stage is open; null: the walk is shown. */
   readonly chosen: DrawnMoment | null;
   readonly onChoose: (moment: DrawnMoment) => void;
@@ -19,8 +22,11 @@ interface PhonePathProps {
   readonly inspector: ReactNode;
 }
 
+/** What this visitor gets to by themselves goes first, then what they can reach, then the rest. */
+const RANKS: Readonly<Record<Stone['nearness'], number>> = { here: 0, 'on-the-way': 1, possible: 2, never: 3 };
+
 /** On a phone the path is a walk downwards: what this visitor can reach first, then the rest, dashed. A stone opens its stage. */
-export function PhonePath({ stones, chosen, onChoose, onBack, stage, inspector }: PhonePathProps) {
+export function PhonePath({ stones, ways, chosen, onChoose, onBack, stage, inspector }: PhonePathProps) {
   if (chosen !== null) {
     return (
       <Box>
@@ -34,16 +40,15 @@ export function PhonePath({ stones, chosen, onChoose, onBack, stage, inspector }
       </Box>
     );
   }
-  const order = [...stones].sort((a, b) => Number(a.outOfReach !== null) - Number(b.outOfReach !== null));
+  const order = [...stones].sort((a, b) => RANKS[a.nearness] - RANKS[b.nearness]);
   return (
     <Box component="nav" aria-label="Path" sx={{ p: 1.5 }}>
       <Box component="ol" sx={{ m: 0, p: 0, listStyle: 'none' }}>
         {order.map((stone, index) => {
           const before = order[index - 1];
           const way =
-            DRAWN_WAYS.find(({ from, to }) => to === stone.moment && from === before?.moment) ??
-            DRAWN_WAYS.find(({ to }) => to === stone.moment);
-          const isLower = stone.moment === 'nobody-home' || stone.moment === 'note-left';
+            ways.find(({ from, to }) => to === stone.moment && from === before?.moment) ?? ways.find(({ to }) => to === stone.moment);
+          const isLower = stone.moment === 'nobody-home' || stone.moment === 'slow-reply' || stone.moment === 'note-left';
           return (
             <Fragment key={stone.moment}>
               {index === 0 || way === undefined ? null : (
@@ -60,7 +65,7 @@ export function PhonePath({ stones, chosen, onChoose, onBack, stage, inspector }
                     borderLeft: `2px ${stone.outOfReach === null ? 'solid' : 'dashed'} var(--porch-edge)`,
                   }}
                 >
-                  {WAY_WORDS[way.id].full}
+                  {way.full}
                 </Box>
               )}
               <li>
@@ -81,7 +86,9 @@ export function PhonePath({ stones, chosen, onChoose, onBack, stage, inspector }
                 >
                   <StonePicture standpoint={stone.standpoint} />
                   <Box sx={{ minWidth: 0 }}>
-                    <Box sx={{ fontWeight: 600 }}>{MOMENT_WORDS[stone.moment].name}</Box>
+                    <Box sx={{ fontWeight: 600 }}>
+                      {MOMENT_WORDS[stone.moment].name} {RANKS[stone.nearness] < 2 ? <Footprints /> : null}
+                    </Box>
                     <Box
                       dir={stone.outOfReach === null ? stone.dir : 'ltr'}
                       sx={{ fontSize: 13, color: stone.outOfReach === null ? 'text.primary' : 'text.secondary' }}

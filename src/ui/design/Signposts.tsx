@@ -2,11 +2,12 @@ import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import type { Corner } from '../../core/model/design';
 import type { DrawnMoment } from '../../core/rehearse/stand-at';
-import { MOMENT_WORDS, WAY_WORDS } from '../wording/moments';
-import { DRAWN_WAYS } from './path-layout';
+import { MOMENT_WORDS } from '../wording/moments';
+import type { DrawnWay } from './ways';
 
 interface SignpostsProps {
   readonly moment: DrawnMoment;
+  readonly ways: readonly DrawnWay[];
   readonly distance: 'near' | 'whole';
   readonly onDistance: (distance: 'near' | 'whole') => void;
   readonly onChoose: (moment: DrawnMoment) => void;
@@ -25,7 +26,7 @@ const POST = {
 } as const;
 
 /** On the stage, away from the widget: how far one stands, and where the chosen stone's ways lead. */
-export function Signposts({ moment, distance, onDistance, onChoose, isPhone, corner }: SignpostsProps) {
+export function Signposts({ moment, ways, distance, onDistance, onChoose, isPhone, corner }: SignpostsProps) {
   const side = corner.endsWith('right') ? { left: 12 } : { right: 12 };
   const align = corner.endsWith('right') ? 'flex-start' : 'flex-end';
   if (isPhone) return null;
@@ -65,12 +66,12 @@ export function Signposts({ moment, distance, onDistance, onChoose, isPhone, cor
           zIndex: 4,
         }}
       >
-        {postsOf(moment).map(({ id, other, isFrom }) => (
+        {postsOf(ways, moment).map(({ id, other, isFrom, full }) => (
           <li key={id + String(isFrom)}>
             <ButtonBase onClick={() => onChoose(other)} sx={POST}>
               <span>
                 {isFrom ? '◂ from ' : '▸ to '}
-                <b>{MOMENT_WORDS[other].name}</b>: {WAY_WORDS[id].full}
+                <b>{MOMENT_WORDS[other].name}</b>: {full}
               </span>
             </ButtonBase>
           </li>
@@ -81,8 +82,8 @@ export function Signposts({ moment, distance, onDistance, onChoose, isPhone, cor
 }
 
 /** The ways of a stone, those that lead here first. */
-export function postsOf(moment: DrawnMoment) {
-  const from = DRAWN_WAYS.filter((way) => way.to === moment).map((way) => ({ id: way.id, other: way.from, isFrom: true }));
-  const to = DRAWN_WAYS.filter((way) => way.from === moment).map((way) => ({ id: way.id, other: way.to, isFrom: false }));
+export function postsOf(ways: readonly DrawnWay[], moment: DrawnMoment) {
+  const from = ways.filter((way) => way.to === moment).map((way) => ({ ...way, other: way.from, isFrom: true }));
+  const to = ways.filter((way) => way.from === moment).map((way) => ({ ...way, other: way.to, isFrom: false }));
   return [...from, ...to];
 }

@@ -2,6 +2,7 @@
 
 import Box from '@mui/material/Box';
 import { type ReactNode, type RefObject, useCallback, useMemo, useRef, useState } from 'react';
+import type { Visitor } from '../../core/model/circumstances';
 import type { Corner } from '../../core/model/design';
 import type { Standpoint } from '../../core/rehearse/stand-at';
 import { Awning } from './Awning';
@@ -16,6 +17,7 @@ interface StageProps {
   readonly corner: Corner;
   readonly brand: string;
   readonly path: string;
+  readonly device: Visitor['device'];
   readonly distance: 'near' | 'whole';
   readonly onNear: () => void;
   readonly texts: StageText;
@@ -25,15 +27,24 @@ interface StageProps {
 }
 
 /** The page with the real widget on it, and every text to be edited where it stands. */
-export function Stage({ standpoint, corner, brand, path, distance, onNear, texts, firstTextRef, children }: StageProps) {
+export function Stage({ standpoint, corner, brand, path, device, distance, onNear, texts, firstTextRef, children }: StageProps) {
   const box = useRef<HTMLDivElement>(null);
   const size = useSize(box);
   const [painted, setPainted] = useState<{ root: ShadowRoot; count: number } | null>(null);
   const { site, circumstances, entries } = standpoint;
-  const view = stageView(size, corner, distance, circumstances.isWindowOpen);
+  const view = stageView(size, corner, distance, circumstances.isWindowOpen, device);
   const feed = useMemo(
-    () => ({ site, circumstances, entries, scheme: 'day' as const, width: view.pageWidth, height: view.pageHeight, font: PAGE_FONT }),
-    [site, circumstances, entries, view.pageWidth, view.pageHeight],
+    () => ({
+      site,
+      circumstances,
+      entries,
+      scheme: 'day' as const,
+      device,
+      width: view.pageWidth,
+      height: view.pageHeight,
+      font: PAGE_FONT,
+    }),
+    [site, circumstances, entries, device, view.pageWidth, view.pageHeight],
   );
   const onPainted = useCallback((root: ShadowRoot) => setPainted((before) => ({ root, count: (before?.count ?? 0) + 1 })), []);
   return (

@@ -11,15 +11,15 @@ export interface DesignEdits {
   backToOurs(locale: string, key: CaseKey): void;
 }
 
-/** The edits of the Design screen as patches of the draft, each with the words that undo shows. */
-export function designEdits(saver: DraftSaver): DesignEdits {
-  const at = ['widgets', 0] as const;
+/** The edits of the Design screen as patches of the draft, each with the words that undo shows. `widget` is its place in the order. */
+export function designEdits(saver: DraftSaver, widget: number): DesignEdits {
+  const at = ['widgets', widget] as const;
   return {
     setBrand: (brand) => saver.change([{ op: 'set', path: [...at, 'look', 'brand'], value: brand }], 'brand colour'),
     setCorner: (corner) =>
       saver.change([{ op: 'set', path: [...at, 'place', 'corner'], value: corner }], `launcher to the ${cornerWords(corner)}`),
     setText: (locale, key, text) => {
-      const texts = saver.state().design.widgets[0]?.texts[locale];
+      const texts = saver.state().design.widgets[widget]?.texts[locale];
       const path = [...at, 'texts', locale];
       const label = textName(key).toLowerCase();
       if (texts === undefined) saver.change([{ op: 'set', path, value: { [key]: text } }], label);

@@ -1,28 +1,27 @@
 import type { Design } from '../../core/model/design';
-import type { TeamState } from '../../core/model/moment';
 import type { Result } from '../../core/result';
+import type { Overview } from '../../core/wire/desk';
+import type { FactsFileV1 } from '../../core/wire/facts-file';
 import { type PublishFault, publish } from '../../core/wire/publish';
 import type { PublishedSite } from '../../core/wire/published-site';
 
-/** A draft as a visitor of one locale would get it if it were published now: by the same `publish()`. */
+/**
+ * A draft as a visitor of one locale would get it if it were published now: by the same `publish()`, with the facts and
+ * the states of this moment ([L1]).
+ */
 export function draftSite(
   design: Design,
   locale: string,
-  teams: Readonly<Record<string, TeamState>>,
+  { teams, facts, overrides }: Pick<Overview, 'teams' | 'facts' | 'overrides'>,
 ): Result<PublishedSite, readonly PublishFault[]> {
   const made = publish(design, 0, locale);
   if (!made.ok) return made;
+  const names = Object.fromEntries(teams.map(({ id, name }) => [id, { name, calendar: null }]));
   return {
     ok: true,
     value: {
       design: made.value,
-      facts: {
-        v: 1,
-        revision: 0,
-        zones: {},
-        calendars: {},
-        teams: Object.fromEntries(Object.keys(teams).map((id) => [id, { name: {}, calendar: null }])),
-      },
+      facts: { ...(facts ?? NOTHING), teams: names },
       pointer: {
         v: 1,
         design: null,
@@ -31,11 +30,13 @@ export function draftSite(
         revision: 0,
         locales: design.locales,
         paused: false,
-        overrides: {},
-        teams,
+        overrides,
+        teams: Object.fromEntries(teams.map(({ id, state }) => [id, state])),
         panel: '',
         askBefore: null,
       },
     },
   };
 }
+
+const NOTHING: FactsFileV1 = { v: 1, revision: 0, zones: {}, calendars: {}, teams: {} };

@@ -4,9 +4,9 @@ import type { GateRow } from './Gatepost';
 
 const DEED_WORDS: Readonly<Record<Deed, string>> = {
   chat: 'At the door',
-  queue: 'a line at the door',
+  queue: 'in line',
   note: 'Nobody home',
-  answers: 'At the door, answers only',
+  answers: 'answers only',
   'out-of-sight': 'out of sight',
 };
 const SHORT: Readonly<Record<WidgetState, string>> = { in: 'in', nearby: 'nearby', busy: 'busy', nobody: 'nobody', closed: 'closed' };

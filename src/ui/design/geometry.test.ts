@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { WAYS } from '../../core/model/way';
-import { MOMENT_WORDS, WAY_WORDS } from '../wording/moments';
-import { DRAWN_WAYS, STONES, columnLeft, neighbourOf, pathMeasures } from './path-layout';
+import { MOMENTS } from '../../core/model/moment';
+import { MOMENT_WORDS } from '../wording/moments';
+import { STONES, WAYS_AT_REST, columnLeft, neighbourOf, pathMeasures } from './path-layout';
 import { AWNING_PX, stageView } from './stage-geometry';
 
 describe('the stage', () => {
@@ -37,7 +38,8 @@ describe('the path', () => {
   });
 
   it('arrows lead along a lane and to the nearest stone of the other, and nowhere at the ends', () => {
-    expect(neighbourOf('passing-by', 'ArrowRight')).toBe('at-the-door');
+    expect(neighbourOf('passing-by', 'ArrowRight')).toBe('invited');
+    expect(neighbourOf('nobody-home', 'ArrowRight')).toBe('slow-reply');
     expect(neighbourOf('passing-by', 'ArrowLeft')).toBeNull();
     expect(neighbourOf('goodbye', 'ArrowDown')).toBe('note-left');
     expect(neighbourOf('nobody-home', 'ArrowUp')).toBe('at-the-door');
@@ -45,11 +47,21 @@ describe('the path', () => {
     expect(neighbourOf('waiting', 'x')).toBeNull();
   });
 
-  it('draws only ways that there are, with words of at most ten signs when short', () => {
-    for (const { id, from, to } of DRAWN_WAYS) {
-      expect(WAYS).toContainEqual({ id, from, to });
-      expect(WAY_WORDS[id].short.length, id).toBeLessThanOrEqual(10);
-    }
+  it('stands in nine fixed places, and draws at rest only ways that there are, between stones', () => {
+    expect(STONES.map(({ moment }) => moment).sort()).toEqual([...MOMENTS].sort());
+    expect(new Set(STONES.map(({ column, lane }) => `${column} ${lane}`)).size).toBe(STONES.length);
+    for (const id of WAYS_AT_REST) expect(WAYS.map((way) => way.id)).toContain(id);
     for (const { moment } of STONES) expect(MOMENT_WORDS[moment].name).not.toBe('');
+  });
+});
+
+describe('a device in the hand', () => {
+  it('stands on the widget’s side at its own width; near at true size, with the end where the widget is', () => {
+    const near = stageView({ width: 944, height: 520 }, 'lower-right', 'near', true, 'phone');
+    expect(near).toMatchObject({ pageWidth: 390, scale: 1, left: 506 });
+    expect(stageView({ width: 944, height: 520 }, 'lower-left', 'near', true, 'phone').left).toBe(48);
+    expect(near.top + near.pageHeight).toBe(520);
+    const whole = stageView({ width: 944, height: 520 }, 'lower-right', 'whole', true, 'tablet');
+    expect(whole.pageHeight * whole.scale + AWNING_PX).toBeLessThanOrEqual(520.001);
   });
 });

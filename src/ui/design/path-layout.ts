@@ -1,5 +1,5 @@
 import type { DrawnMoment } from '../../core/rehearse/stand-at';
-import type { DrawnWay } from '../wording/moments';
+import type { WayId } from '../../core/model/way';
 
 /** Where a stone stands: column 1 to 6, upper lane or lower. */
 export interface StonePlace {
@@ -8,36 +8,21 @@ export interface StonePlace {
   readonly lane: 'upper' | 'lower';
 }
 
-/** Fixed places, in visit order (screens.md). Slow reply and Invited keep theirs free. */
+/** Fixed places, in visit order (screens.md). Slow reply is where “somebody” turns into “not yet”: it stands in the lower lane. */
 export const STONES: readonly StonePlace[] = [
   { moment: 'passing-by', column: 1, lane: 'upper' },
+  { moment: 'invited', column: 2, lane: 'upper' },
   { moment: 'at-the-door', column: 3, lane: 'upper' },
   { moment: 'waiting', column: 4, lane: 'upper' },
   { moment: 'talking', column: 5, lane: 'upper' },
   { moment: 'goodbye', column: 6, lane: 'upper' },
   { moment: 'nobody-home', column: 3, lane: 'lower' },
+  { moment: 'slow-reply', column: 4, lane: 'lower' },
   { moment: 'note-left', column: 5, lane: 'lower' },
 ];
 
-/** The ways between the stones that are drawn, and where the curve goes. */
-export const DRAWN_WAYS: readonly {
-  readonly id: DrawnWay;
-  readonly from: DrawnMoment;
-  readonly to: DrawnMoment;
-  readonly shownAtRest: boolean;
-}[] = [
-  { id: 'W2', from: 'passing-by', to: 'at-the-door', shownAtRest: true },
-  { id: 'W6', from: 'passing-by', to: 'nobody-home', shownAtRest: true },
-  { id: 'W7', from: 'at-the-door', to: 'waiting', shownAtRest: true },
-  { id: 'W8', from: 'at-the-door', to: 'nobody-home', shownAtRest: true },
-  { id: 'W9', from: 'waiting', to: 'talking', shownAtRest: true },
-  { id: 'W11', from: 'waiting', to: 'nobody-home', shownAtRest: false },
-  { id: 'W15', from: 'talking', to: 'goodbye', shownAtRest: true },
-  { id: 'W16', from: 'goodbye', to: 'at-the-door', shownAtRest: false },
-  { id: 'W17', from: 'nobody-home', to: 'note-left', shownAtRest: true },
-  { id: 'W18', from: 'nobody-home', to: 'at-the-door', shownAtRest: false },
-  { id: 'W19', from: 'note-left', to: 'talking', shownAtRest: true },
-];
+/** The ways that stand between the stones at rest (screens.md); the others are said on the stage's signposts. */
+export const WAYS_AT_REST: readonly WayId[] = ['W1', 'W2', 'W4', 'W7', 'W8', 'W9', 'W10', 'W12', 'W13', 'W15', 'W17', 'W19'];
 
 export interface PathMeasures {
   readonly stoneWidth: number;

@@ -1,3 +1,4 @@
+import type { Visitor } from '../../core/model/circumstances';
 import type { Corner } from '../../core/model/design';
 import type { Px } from '../../core/model/units';
 
@@ -19,7 +20,14 @@ const LOW_PX = 520;
  * *Near*: the page at 1:1, cropped to the widget's corner; the window hangs just below the awning. A stage too low for
  * the window is a low page, on which the window is lower too. *Whole*: the page scaled to fit under it.
  */
-export function stageView(stage: { width: Px; height: Px }, corner: Corner, distance: 'near' | 'whole', isWindowOpen: boolean): StageView {
+export function stageView(
+  stage: { width: Px; height: Px },
+  corner: Corner,
+  distance: 'near' | 'whole',
+  isWindowOpen: boolean,
+  device: Visitor['device'] = 'desktop',
+): StageView {
+  if (device !== 'desktop') return held(stage, SIZES[device], corner, distance);
   if (distance === 'whole') {
     const scale = Math.min(stage.width / 1280, (stage.height - AWNING_PX) / 800);
     return { pageWidth: 1280, pageHeight: 800, scale, left: (stage.width - 1280 * scale) / 2, top: AWNING_PX };
@@ -31,4 +39,23 @@ export function stageView(stage: { width: Px; height: Px }, corner: Corner, dist
   const below = isWindowOpen && !isLow && corner.startsWith('lower') ? AWNING_PX : 0;
   const top = !isLow && corner.startsWith('lower') ? stage.height - pageHeight + below : AWNING_PX;
   return { pageWidth, pageHeight, scale: 1, left, top };
+}
+
+/** Between a device and the stage's edge. */
+const BESIDE_PX = 48;
+const SIZES = { phone: { width: 390, height: 844 }, tablet: { width: 820, height: 1180 } } as const;
+
+/**
+ * A device that is held in the hand stands on the widget's side of the stage, away from the signposts; near, at true size,
+ * as much of it as there is room for, at the end where the widget is.
+ */
+function held(stage: { width: Px; height: Px }, page: { width: Px; height: Px }, corner: Corner, distance: 'near' | 'whole'): StageView {
+  const room = stage.height - AWNING_PX;
+  const scale = distance === 'near' ? 1 : Math.min(1, stage.width / page.width, room / page.height);
+  const height = distance === 'near' ? Math.min(page.height, Math.max(room, 480)) : page.height;
+  const free = stage.width - page.width * scale;
+  const far = Math.max(free / 2, free - BESIDE_PX);
+  const left = corner.endsWith('right') ? far : free - far;
+  const top = distance === 'near' && corner.startsWith('lower') ? stage.height - height : AWNING_PX;
+  return { pageWidth: page.width, pageHeight: height, scale, left, top };
 }

@@ -60,6 +60,8 @@ export function stageTexts({ design, widget, locale, standpoint, dir, edits }: S
 /** Texts with cases that stand at each moment. */
 const SEEN: Readonly<Record<DrawnMoment, readonly TextKey[]>> = {
   'passing-by': ['launcher.words'],
+  invited: [],
+  'slow-reply': [],
   'at-the-door': [],
   waiting: [],
   talking: [],

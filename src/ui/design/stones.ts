@@ -1,52 +1,67 @@
 import { decide } from '../../core/decide/decide';
 import type { Circumstances } from '../../core/model/circumstances';
 import type { Widget } from '../../core/model/design';
-import { arrivingAt } from '../../core/rehearse/arriving';
+import { firstInvited } from '../../core/rehearse/first-invited';
+import { type Nearness, reach } from '../../core/rehearse/reach';
 import { DRAWN_MOMENTS, type DrawnMoment, type Standpoint, standAt } from '../../core/rehearse/stand-at';
 import type { PublishedSite } from '../../core/wire/published-site';
 import { textKeyOf } from '../../core/words/catalogue';
 import { hearerOf } from '../../core/words/hearer';
 import { say } from '../../core/words/say';
 import { FIRST_WORDS } from '../wording/moments';
-import type { Stone } from './Path';
+import { againstWords } from '../wording/reach';
 
-/** A visitor who has just come to a page, with a closed window and nothing said; the server was heard this instant. */
-export function arrivingVisitor(address: string, now: number): Circumstances {
-  return arrivingAt(address, now);
+export interface Stone {
+  readonly moment: DrawnMoment;
+  readonly standpoint: Standpoint;
+  readonly words: string;
+  readonly dir: 'ltr' | 'rtl';
+  readonly nearness: Nearness;
+  /** Why it cannot be reached in these circumstances; null: it can. */
+  readonly outOfReach: string | null;
+}
+
+/** How near each moment is, and which invitation comes first. */
+export interface Near {
+  readonly moments: Readonly<Record<string, Nearness>>;
+  readonly invitation: string | null;
+}
+
+/** [M9] The search is the longest work of the screen, so it may follow a little later. */
+export function nearOf(site: PublishedSite, base: Circumstances): Near {
+  const reached = reach(site, base);
+  return {
+    moments: Object.fromEntries(reached.map(({ moment, nearness }) => [moment, nearness])),
+    invitation: firstInvited(site, base, reached),
+  };
 }
 
 /** Every stone as the engine draws it for these circumstances, with the first words said there. */
-export function stonesOf(site: PublishedSite, widget: Widget, base: Circumstances): Stone[] {
-  const isShown = decide(site, base).widget !== null;
+export function stonesOf(site: PublishedSite, widget: Widget, base: Circumstances, near: Near): Stone[] {
+  const { widget: shown, state } = decide(site, base);
+  const ground = { isShown: shown !== null, state, hasInvitations: widget.invitations.some(({ isOn }) => isOn), why: null };
   return DRAWN_MOMENTS.map((moment): Stone => {
-    const standpoint = standAt(site, base, moment);
+    const standpoint = standAt(site, base, moment, near.invitation);
+    const nearness = near.moments[moment] ?? 'never';
     return {
       moment,
       standpoint,
       words: firstWords(standpoint, widget, moment),
       dir: site.design.dir,
-      outOfReach: reasonOf(standpoint, isShown, moment),
+      nearness,
+      outOfReach: nearness === 'never' ? againstWords(moment, ground) : null,
     };
   });
 }
 
-function reasonOf({ needs }: Standpoint, isShown: boolean, moment: DrawnMoment): string | null {
-  if (!isShown) return 'not on this page';
-  if (needs === null || moment === 'passing-by') return null;
-  return needs === 'nobody' ? 'not while somebody is in' : 'not while nobody is in';
-}
-
 function firstWords({ site, circumstances }: Standpoint, widget: Widget, moment: DrawnMoment): string {
   const decision = decide(site, circumstances);
-  const key = textKeyOf(FIRST_WORDS[moment]);
-  const line = decision.lines.find((one) => one.key === key);
+  const { invited } = circumstances;
+  const key = moment === 'invited' ? (invited === null ? null : `invitation:${invited.id}`) : textKeyOf(FIRST_WORDS[moment]);
   const live = site.design.widgets.find((one) => one.key === (decision.widget ?? widget.key));
-  const words = live?.words[key];
-  return live === undefined || words === undefined
-    ? ''
-    : say(
-        words,
-        { siteName: site.design.siteName, ...line?.values },
-        hearerOf({ site, widget: live, decision, circumstances }, -new Date(circumstances.now).getTimezoneOffset()),
-      );
+  const words = key === null ? undefined : live?.words[key];
+  if (live === undefined || words === undefined) return '';
+  const line = decision.lines.find((one) => one.key === key);
+  const hearer = hearerOf({ site, widget: live, decision, circumstances }, -new Date(circumstances.now).getTimezoneOffset());
+  return say(words, { siteName: site.design.siteName, ...line?.values }, hearer);
 }

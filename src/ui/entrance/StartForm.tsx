@@ -17,7 +17,7 @@ import { BrandField } from '../design/BrandField';
 import { WidgetTile } from '../design/WidgetTile';
 import { PAGE_FONT } from '../design/StandInPage';
 import { draftSite } from '../design/draft-site';
-import { arrivingVisitor } from '../design/stones';
+import { arrivingAt } from '../../core/rehearse/arriving';
 import { LANGUAGES } from '../wording/languages';
 import { standAt } from '../../core/rehearse/stand-at';
 
@@ -213,9 +213,10 @@ function FirstLook({ answers }: { answers: Answers }) {
     const locale = answers.locale === '' ? 'en' : answers.locale;
     const design = defaultDesign(answers.siteName.trim() === '' ? 'Your site' : answers.siteName, locale, answers.brand, () => 'preview0');
     const widgets = design.widgets.map((widget) => ({ ...widget, teams: ['preview1'] }));
-    const made = draftSite({ ...design, widgets }, locale, { preview1: 'in' });
+    const teams = [{ id: 'preview1', key: 'preview', name: {}, state: 'in' }] as const;
+    const made = draftSite({ ...design, widgets }, locale, { teams, facts: null, overrides: {} });
     if (!made.ok) return null;
-    const base = arrivingVisitor('https://your-site.example/', 1);
+    const base = arrivingAt('https://your-site.example/', 1);
     const { site, circumstances, entries } = standAt(made.value, base, 'at-the-door');
     return { site, circumstances, entries, scheme: 'day', width: 520, height: 560, font: PAGE_FONT } as const;
   }, [answers.siteName, answers.locale, answers.brand]);

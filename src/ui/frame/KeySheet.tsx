@@ -13,6 +13,7 @@ const KEYS: readonly (readonly [keys: string, does: string])[] = [
   ['← →', 'Design: along a lane of the path'],
   ['↑ ↓', 'Design: between the lanes'],
   ['Enter', 'Design: from the stone to the stage'],
+  ['[ ]', 'Design: the situation before, and the next'],
   ['B', 'Design: all reasons'],
   ['Ctrl Z', 'Design: undo'],
   ['Ctrl Shift Z', 'Design: redo'],

@@ -15,29 +15,14 @@ export const MOMENT_WORDS: Readonly<Record<Moment, { readonly name: string; read
   'note-left': { name: 'Note left', what: 'The note is stored; this confirms it.' },
 };
 
-/** The first words said at a moment, by which its stone is known. */
-export const FIRST_WORDS: Readonly<Record<DrawnMoment, CaseKey>> = {
+/** The first words said at a moment, by which its stone is known; an invitation says its own. */
+export const FIRST_WORDS: Readonly<Record<Exclude<DrawnMoment, 'invited'>, CaseKey>> = {
   'passing-by': 'launcher.words#somebody',
   'at-the-door': 'greeting',
   waiting: 'waiting.first',
   talking: 'talking.joined',
   goodbye: 'goodbye.again',
   'nobody-home': 'nobodyHome',
+  'slow-reply': 'slowReply.offer',
   'note-left': 'noteLeft.got',
 };
-
-/** Short and full labels of the ways that are drawn (at most ten signs when short). */
-export const WAY_WORDS = {
-  W2: { short: 'by hand', full: 'clicks the launcher' },
-  W6: { short: 'nobody in', full: 'clicks while nobody is in' },
-  W7: { short: 'sends', full: 'the first message is sent' },
-  W8: { short: 'all leave', full: 'everybody leaves' },
-  W9: { short: 'joins', full: 'somebody answers' },
-  W11: { short: 'all leave', full: 'everybody leaves meanwhile' },
-  W15: { short: 'ends', full: 'either side ends it' },
-  W16: { short: 'again', full: 'asks something else' },
-  W17: { short: 'note', full: 'sends the note' },
-  W18: { short: 'we are in', full: 'somebody comes in meanwhile' },
-  W19: { short: 'returns', full: 'comes back, and it was answered' },
-} as const;
-export type DrawnWay = keyof typeof WAY_WORDS;

@@ -30,3 +30,9 @@ export function dayWords(instant: number, zone: string): string {
 export function pageWords(address: string): string {
   return URL.canParse(address) ? new URL(address).pathname : address;
 }
+
+/** A wall clock's reading (`YYYY-MM-DDTHH:MM`) as people say it: `Sat 28 Nov, 22:14`. */
+export function wallWords(wall: string): string {
+  const day = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' });
+  return `${day.format(Date.parse(`${wall.slice(0, 10)}T00:00Z`)).replace(',', '')}, ${wall.slice(11)}`;
+}

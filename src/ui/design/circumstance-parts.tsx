@@ -1,0 +1,105 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import ButtonBase from '@mui/material/ButtonBase';
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
+import Popover from '@mui/material/Popover';
+import { type ReactNode, useState } from 'react';
+
+/** A word that joins the parts of the sentence; the first to go where there is little room. */
+export function Word({ children }: { children: ReactNode }) {
+  return (
+    <Box component="span" sx={{ color: 'text.secondary', whiteSpace: 'nowrap', display: { xs: 'inline', md: 'none', lg: 'inline' } }}>
+      {children}
+    </Box>
+  );
+}
+
+const PART = {
+  fontSize: 13,
+  fontWeight: 600,
+  minHeight: 28,
+  minWidth: 0,
+  flex: '0 1 auto',
+  borderBottom: '2px solid var(--porch-door)',
+  whiteSpace: 'nowrap',
+  overflow: 'hidden',
+  textOverflow: 'ellipsis',
+  display: 'block',
+  textAlign: 'start',
+} as const;
+
+interface PartProps {
+  /** What the part is, for its accessible name. */
+  readonly label: string;
+  readonly value: string;
+  readonly maxWidth: number;
+}
+
+/** A part of the sentence that is one of a few. */
+export function Choice<T extends string>({
+  label,
+  value,
+  maxWidth,
+  options,
+  chosen,
+  onChoose,
+}: PartProps & {
+  readonly options: readonly (readonly [T, string])[];
+  readonly chosen: T;
+  readonly onChoose: (value: T) => void;
+}) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  return (
+    <>
+      <ButtonBase
+        aria-label={`${label}: ${value}`}
+        title={value}
+        aria-haspopup="menu"
+        onClick={(event) => setAnchor(event.currentTarget)}
+        sx={{ ...PART, maxWidth }}
+      >
+        {value} ▾
+      </ButtonBase>
+      <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
+        {options.map(([one, words]) => (
+          <MenuItem
+            key={one}
+            selected={one === chosen}
+            onClick={() => {
+              onChoose(one);
+              setAnchor(null);
+            }}
+          >
+            {words}
+          </MenuItem>
+        ))}
+      </Menu>
+    </>
+  );
+}
+
+/** A part of the sentence that opens a sheet under itself; the stage stays visible. */
+export function Sheet({ label, value, maxWidth, children }: PartProps & { readonly children: (close: () => void) => ReactNode }) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const close = (): void => setAnchor(null);
+  return (
+    <>
+      <ButtonBase
+        aria-label={`${label} ${value}`}
+        title={value}
+        aria-haspopup="dialog"
+        onClick={(event) => setAnchor(event.currentTarget)}
+        sx={{ ...PART, maxWidth }}
+      >
+        {value} ▾
+      </ButtonBase>
+      <Popover open={anchor !== null} anchorEl={anchor} onClose={close} anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}>
+        <Box role="dialog" aria-label={label} sx={{ p: 2, width: 320 }}>
+          {children(close)}
+        </Box>
+      </Popover>
+    </>
+  );
+}

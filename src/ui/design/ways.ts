@@ -1,0 +1,23 @@
+import type { Design, Widget } from '../../core/model/design';
+import { WAYS, type WayId } from '../../core/model/way';
+import type { Moment } from '../../core/model/moment';
+import { labelOfWay } from '../../core/rehearse/label-of-way';
+import { type WayWords, wayWords } from '../wording/ways';
+
+/** A way as it is drawn and said. */
+export interface DrawnWay extends WayWords {
+  readonly id: WayId;
+  readonly from: Moment;
+  readonly to: Moment;
+  /** Nothing goes there: it is drawn thin. */
+  readonly isIdle: boolean;
+}
+
+/** The ways of a widget that there are, in their order, with their words. */
+export function waysOf(design: Design, widget: Widget, teamName: (id: string) => string, first: string | null): DrawnWay[] {
+  return WAYS.flatMap(({ id, from, to }) => {
+    const label = labelOfWay(design, widget, id, first);
+    if (label === null) return [];
+    return [{ id, from, to, isIdle: label.code === 'no-invitations' || label.code === 'never-slow', ...wayWords(label, { teamName }) }];
+  });
+}
