@@ -67,7 +67,7 @@ export async function fillDemo(state: State, origin: string): Promise<string> {
     position: 2,
     personIds: [ruiId],
   });
-  const hours = demoCalendars(() => newId(at()), site.zone);
+  const hours = demoCalendars(() => newId(at()), site.zone, Math.floor(today / DAY_MS));
   for (const calendar of [hours.night, hours.office]) {
     const saved = await saveCalendar(state, actor, calendar);
     if (!saved.ok) throw new Error(`Expected the demo's hours to be sound, got ${JSON.stringify(saved.errors)}.`);

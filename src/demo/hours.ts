@@ -1,5 +1,5 @@
-import { dayOf } from '../core/hours/days';
-import type { Calendar, Interval, Week } from '../core/model/calendar';
+import { civilOf, dayOf } from '../core/hours/days';
+import type { Calendar, EpochDay, Interval, Week } from '../core/model/calendar';
 
 /** `17:30-01:00`, several by a space; past midnight counts on. */
 function times(text: string): Interval[] {
@@ -16,8 +16,10 @@ const SUMMER_NIGHTS = '20:00-02:00';
 const DESK_DAY = '10:00-12:30 13:30-16:00';
 
 /** Hours of the night desk and of the school office, made up: a season each, Christmas, a holiday, the eclipse. */
-export function demoCalendars(ids: () => string, zone: string): { readonly night: Calendar; readonly office: Calendar } {
+export function demoCalendars(ids: () => string, zone: string, today: EpochDay): { readonly night: Calendar; readonly office: Calendar } {
   const day = (year: number, month: number, date: number) => dayOf(year, month, date);
+  const { year } = civilOf(today);
+  const holiday = [year, year + 1].map((one) => day(one, 12, 1)).find((one) => one > today) ?? today; // the next one, always ahead
   return {
     night: {
       id: ids(),
@@ -38,7 +40,7 @@ export function demoCalendars(ids: () => string, zone: string): { readonly night
         {
           id: ids(),
           name: 'Restoration of Independence',
-          days: { kind: 'holiday', day: day(2026, 12, 1) },
+          days: { kind: 'holiday', day: holiday },
           intervals: [],
           endsNightBefore: false,
         },

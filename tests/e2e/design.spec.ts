@@ -260,6 +260,53 @@ test('another widget is looked at on a page of its own, at a time by the site’
   await expect(page.getByRole('group', { name: 'Situation' })).toContainText('Your own');
 });
 
+test('what cannot be seen is set beside the stage: at once in the words of the way, within bounds, and back to ours in one click', async ({
+  browser,
+}) => {
+  const page = await enterAs(browser, house, 'design?on=/tonight&moment=waiting');
+  const inspector = page.getByRole('complementary', { name: 'Inspector' });
+  await expect(inspector).toContainText('3 settings, as we would have them.');
+  const offered = inspector.getByLabel('An answer by mail is offered after');
+  await offered.fill('75');
+  await expect(stone(page, 'Waiting')).toHaveAccessibleName(/leads to Slow reply: no answer in 75 s/);
+  await expect(inspector).toContainText('3 settings, 1 changed from ours.');
+  await offered.fill('4000');
+  await expect(inspector).toContainText('A whole number from 10 to 3600 s. Not saved yet.');
+  await expect(stone(page, 'Waiting')).toHaveAccessibleName(/no answer in 75 s/);
+  await offered.fill('80');
+  await isSaved(page);
+  await page.reload();
+  await expect(offered).toHaveValue('80');
+  await page.getByRole('button', { name: /^Publish/ }).click();
+  await expect(page.getByRole('dialog')).toContainText('An answer by mail is offered after: 90 s → 80 s');
+  await page.keyboard.press('Escape');
+  await inspector.getByRole('button', { name: 'Back to ours' }).click();
+  await expect(offered).toHaveValue('90');
+
+  await stone(page, 'Talking').click();
+  await inspector.getByRole('switch', { name: 'While talking, it is offered after' }).check();
+  await expect(stone(page, 'Talking')).toHaveAccessibleName(/leads to Slow reply: no reply for 10 min/);
+  await inspector.getByRole('button', { name: 'Back to ours' }).click();
+  await expect(stone(page, 'Talking')).toHaveAccessibleName(/leads to Slow reply: off/);
+  await isSaved(page);
+});
+
+test('Who can answer? is its own editor: what happens in each state, and where it leads', async ({ browser }) => {
+  const page = await enterAs(browser, house, 'design?on=/tonight&with=nobody');
+  const gate = page.getByRole('region', { name: 'Who can answer?' });
+  await gate.getByRole('button', { name: /^Who can answer/ }).click();
+  const inspector = page.getByRole('complementary', { name: 'Inspector' });
+  await inspector.getByRole('combobox', { name: 'Nobody is in (now)' }).click();
+  await page.getByRole('option', { name: 'At the door: a chat' }).click();
+  await expect(gate).toContainText('nobody → At the door');
+  await expect(stone(page, 'Nobody home')).toHaveAccessibleName(/not while nobody is in/);
+  await expect(stone(page, 'At the door')).not.toHaveAccessibleName(/not while/);
+  await expect(inspector).toContainText('5 settings, 1 changed from ours.');
+  await inspector.getByRole('button', { name: 'Back to ours' }).click();
+  await expect(gate).toContainText('nobody → Nobody home');
+  await isSaved(page);
+});
+
 test('by keyboard alone: along the path, between its lanes, to the stage, and a text changed', async ({ browser }) => {
   const page = await enterAs(browser, house, 'design?moment=passing-by');
   await stone(page, 'Passing by').focus();

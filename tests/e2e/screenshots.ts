@@ -32,7 +32,7 @@ test('Design, Conversations, Today, Install and the widget on the site', async (
   await desk.goto(`${house.app}/s/${house.siteKey}/install`);
   await expect(desk.getByText(/^Version \d+, from the next page view on\.$/)).toBeVisible();
   await take(desk, 'install');
-  await desk.goto(`${house.app}/s/${house.siteKey}/design?on=/tonight&moment=talking`);
+  await desk.goto(`${house.app}/s/${house.siteKey}/design?on=/tonight&moment=waiting`);
   await expect(desk.getByRole('region', { name: 'Stage' }).locator('sunny-porch .window')).toBeVisible();
   await take(desk, 'design');
 });

@@ -4,6 +4,7 @@ import type { Condition, ConditionBody } from './condition';
 import type { Design, Widget } from './design';
 import type { Field, FieldKind } from './form';
 import type { Invitation, InvitationLimits } from './invitation';
+import type { Deed, WidgetState } from './moment';
 import type { HexColor, Locale } from './units';
 
 /** Ours: the brand colour of a site that has not chosen one. */
@@ -50,7 +51,11 @@ export const WIDGET_DEFAULTS = {
   invitationsBeforeClosing: { value: 600, why: 'nobody-invited-to-a-closing-door' },
   invitationsAfterTalk: { value: 24 * 3600, why: 'they-know-where-we-are' },
   restAfterNo: { value: 30, why: 'a-no-is-a-no' },
-} as const satisfies Record<string, Reasoned<string | number>>;
+  deeds: {
+    value: { in: 'chat', nearby: 'chat', busy: 'queue', nobody: 'note', closed: 'note' },
+    why: 'say-who-is-there',
+  },
+} as const satisfies Record<string, Reasoned<string | number | Readonly<Record<WidgetState, Deed>>>>;
 
 /** A complete, publishable widget after three answers. `ids` gives new ids. */
 export function defaultDesign(siteName: string, locale: Locale, brand: HexColor, ids: () => string): Design {
@@ -83,7 +88,7 @@ export function defaultWidget(brand: HexColor, ids: () => string): Widget {
     place: { corner: ours.corner.value, offset: ours.offset.value, phoneOffset: ours.phoneOffset.value },
     launcher: { form: 'lamp', size: ours.launcherSize.value, wordsFrom: ours.wordsFrom.value },
     look: { name: 'front-door', brand, radius: ours.radius.value, textSize: ours.textSize.value, scheme: ours.scheme.value },
-    deeds: { in: 'chat', nearby: 'chat', busy: 'queue', nobody: 'note', closed: 'note' },
+    deeds: ours.deeds.value,
     timings: {
       comfortAfter: ours.comfortAfter.value,
       slowReplyAfter: ours.slowReplyAfter.value,

@@ -15,6 +15,7 @@ import { DEEDS } from '../../core/model/moment';
 import type { Condition } from '../../core/model/condition';
 import type { Invitation } from '../../core/model/invitation';
 import { OUR_TEXTS, entryOf, isCaseKey, textKeyOf } from '../../core/words/catalogue';
+import { WithinSetting } from './within-setting';
 import {
   ArrayMaxSize,
   ArrayMinSize,
@@ -22,12 +23,9 @@ import {
   Equals,
   IsArray,
   IsIn,
-  IsInt,
   IsString,
   Matches,
-  Max,
   MaxLength,
-  Min,
   MinLength,
   Type,
   Validate,
@@ -47,31 +45,30 @@ class PageListInput implements PageList {
 
 class PlaceInput implements Place {
   @IsIn(CORNERS, { message: 'Choose one of the four corners.' }) corner!: Place['corner'];
-  @Max(400) @Min(0) @IsInt() offset!: number;
-  @Max(400) @Min(0) @IsInt() phoneOffset!: number;
+  @WithinSetting('offset') offset!: number;
+  @WithinSetting('phoneOffset') phoneOffset!: number;
 }
 
 class LauncherInput implements Launcher {
   @IsIn(['lamp']) form!: 'lamp';
-  @Max(96) @Min(44, { message: 'A launcher under 44 px is hard to touch.' }) @IsInt() size!: number;
-  @Max(10000) @Min(0) @IsInt() wordsFrom!: number;
+  @WithinSetting('launcherSize') size!: number;
+  @WithinSetting('wordsFrom') wordsFrom!: number;
 }
 
 class LookInput implements Look {
   @IsIn(LOOK_NAMES) name!: Look['name'];
   @Matches(/^#[0-9a-f]{6}$/, { message: 'Type the colour as # and six digits.' }) @IsString() brand!: string;
-  @Max(40) @Min(0) @IsInt() radius!: number;
-  @Max(24) @Min(12) @IsInt() textSize!: number;
+  @WithinSetting('radius') radius!: number;
+  @WithinSetting('textSize') textSize!: number;
   @IsIn(SCHEMES) scheme!: Look['scheme'];
 }
 
 class TimingsInput implements Timings {
-  @Max(3600) @Min(5) @IsInt() comfortAfter!: number;
-  @Max(3600) @Min(10) @IsInt() slowReplyAfter!: number;
-  @Max(3600) @Min(10) @IsInt() slowReplyNearbyAfter!: number;
-  @Max(86400) @Min(60) @IsInt() @ValidateIf((timings: Timings) => timings.slowReplyTalkingAfter !== null) slowReplyTalkingAfter!:
-    number | null;
-  @Max(7 * 86400) @Min(600) @IsInt() endsAfterQuiet!: number;
+  @WithinSetting('comfortAfter') comfortAfter!: number;
+  @WithinSetting('slowReplyAfter') slowReplyAfter!: number;
+  @WithinSetting('slowReplyNearbyAfter') slowReplyNearbyAfter!: number;
+  @WithinSetting('slowReplyTalkingAfter') slowReplyTalkingAfter!: number | null;
+  @WithinSetting('endsAfterQuiet') endsAfterQuiet!: number;
 }
 
 class DeedsInput {

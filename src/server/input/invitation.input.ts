@@ -1,3 +1,4 @@
+import { WithinSetting } from './within-setting';
 import { isAudienceCondition, isWhen } from '../../core/invitations/check';
 import { LIMITS } from '../../core/limits';
 import type { When } from '../../core/model/condition';
@@ -72,11 +73,11 @@ export class InvitationInput implements Invitation {
 }
 
 export class LimitsInput implements InvitationLimits {
-  @Max(20) @Min(0) @IsInt() perVisit!: number;
-  @Max(3600) @Min(0) @IsInt() gap!: number;
-  @Max(4 * 3600) @Min(0) @IsInt() beforeClosing!: number;
-  @Max(30 * 86_400) @Min(0) @IsInt() afterTalk!: number;
-  @Max(365) @Min(1) @IsInt() restDays!: number;
+  @WithinSetting('perVisit') perVisit!: number;
+  @WithinSetting('gap') gap!: number;
+  @WithinSetting('beforeClosing') beforeClosing!: number;
+  @WithinSetting('afterTalk') afterTalk!: number;
+  @WithinSetting('restDays') restDays!: number;
 }
 
 export class OwnCaseInput implements OwnCase {

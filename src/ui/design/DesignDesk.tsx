@@ -4,16 +4,14 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useSearchParams } from 'next/navigation';
-import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { tinykeys } from 'tinykeys';
 import { differencesOf } from '../../core/draft/differences';
 import { decide } from '../../core/decide/decide';
 import { explain } from '../../core/decide/explain';
 import { zoneOf } from '../../core/decide/hours-now';
 import type { Json } from '../../core/draft/patch';
-import type { Circumstances as Visiting } from '../../core/model/circumstances';
 import type { Design } from '../../core/model/design';
-import type { PublishedSite } from '../../core/wire/published-site';
 import { pageShowing } from '../../core/rehearse/page-showing';
 import { DRAWN_MOMENTS, type DrawnMoment } from '../../core/rehearse/stand-at';
 import { situationsOf, supposedSite, supposedVisitor } from '../../core/rehearse/suppose';
@@ -36,7 +34,8 @@ import { PhonePath } from './PhonePath';
 import { PublishDialog } from './PublishDialog';
 import { Signposts } from './Signposts';
 import { Stage } from './Stage';
-import { type Near, nearOf, stonesOf } from './stones';
+import { stonesOf } from './stones';
+import { useNear } from './use-near';
 import { useSupposed } from './use-supposed';
 import { waysOf } from './ways';
 import { stageTexts } from './stage-texts';
@@ -58,6 +57,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
   const [picked, setPicked] = useState<DrawnMoment | null>(() => DRAWN_MOMENTS.find((one) => one === params.get('moment')) ?? null);
   const [isPhoneStageOpen, setPhoneStageOpen] = useState(params.has('moment'));
   const [side, setSide] = useState<Side>(params.get('side') === 'everywhere' ? 'everywhere' : 'here');
+  const [isGate, setGate] = useState(params.get('moment') === 'gate');
   const [distance, setDistance] = useState<'near' | 'whole' | null>(null);
   const [isBecauseOpen, setBecauseOpen] = useState(false);
   const [isPublishing, setPublishing] = useState(false);
@@ -120,8 +120,8 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
   const edits = useMemo(() => designEdits(saver, place), [saver, place]);
   const nameOf = useCallback((id: string) => teamName(overview.teams.find((team) => team.id === id)), [overview.teams]);
   const ways = useMemo(
-    () => (widget === undefined ? [] : waysOf(design, widget, nameOf, near.invitation)),
-    [design, widget, nameOf, near.invitation],
+    () => (widget === undefined ? [] : waysOf(design, widget, nameOf, near?.invitation ?? null)),
+    [design, widget, nameOf, near?.invitation],
   );
   if (widget === undefined || !made.ok || site === null || stone === undefined)
     return (
@@ -132,12 +132,14 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
 
   const { standpoint } = stone;
   const verdicts = explain(site, stone.outOfReach === null ? standpoint.circumstances : base);
+  const stateNow = decide(site, base).state;
   const ownTeam = overview.teams.find(({ id }) => widget.teams.includes(id));
   const teamWords = teamName(ownTeam);
   const chosenDistance = distance ?? (moment === 'passing-by' ? 'whole' : 'near');
   const texts = stageTexts({ design, widget, locale, standpoint, dir: stone.dir, edits });
   const choose = (next: DrawnMoment): void => {
     setPicked(next);
+    setGate(false);
     setDistance(null);
     setSide('here');
     setPhoneStageOpen(true);
@@ -164,11 +166,16 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
       side={side}
       onSide={setSide}
       moment={moment}
+      design={design}
+      isGate={isGate}
+      stateNow={stateNow}
       widget={widget}
       alsoSaid={texts.alsoSaid(moment, (who) => suppose({ who }))}
       outOfReach={stone.outOfReach}
       onBrand={edits.setBrand}
       onCorner={edits.setCorner}
+      onSetting={edits.setSetting}
+      onDeed={edits.setDeed}
     />
   );
   const stage = (
@@ -259,7 +266,12 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
             chosen={moment}
             onChoose={choose}
             onEnter={() => firstText.current?.focus()}
-            gate={gateRows(widget, decide(site, base).state)}
+            gate={gateRows(widget, stateNow)}
+            isGate={isGate}
+            onGate={() => {
+              setGate(true);
+              setSide('here');
+            }}
           />
         </>
       )}
@@ -278,14 +290,6 @@ function guardKey(event: KeyboardEvent, act: () => void): void {
   if (isTyping(event)) return;
   event.preventDefault();
   act();
-}
-
-const FAR: Near = { moments: {}, invitation: null };
-
-/** How near each moment is, worked out after the stage has followed. */
-function useNear(site: PublishedSite | null, base: Visiting): Near {
-  const [late, visitor] = [useDeferredValue(site), useDeferredValue(base)];
-  return useMemo(() => (late === null ? FAR : nearOf(late, visitor)), [late, visitor]);
 }
 
 /** [T9] Right-to-left mirrors the corner. */

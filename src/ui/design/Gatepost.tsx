@@ -1,4 +1,5 @@
 import Box from '@mui/material/Box';
+import ButtonBase from '@mui/material/ButtonBase';
 import { lampOf } from '../../core/model/lamp';
 import type { WidgetState } from '../../core/model/moment';
 import { LampMark } from '../frame/LampMark';
@@ -11,23 +12,45 @@ export interface GateRow {
   readonly isNow: boolean;
 }
 
-/** *Who can answer?* as it stands on the path: which state leads where. Read here; edited in a later issue. */
-export function Gatepost({ rows, left, width }: { rows: readonly GateRow[]; left: number; width: number }) {
+/** *Who can answer?* as it stands on the path: which state leads where. Choosing it opens its settings. */
+interface GatepostProps {
+  readonly rows: readonly GateRow[];
+  readonly left: number;
+  readonly width: number;
+  readonly isChosen: boolean;
+  readonly onChoose: () => void;
+}
+
+export function Gatepost({ rows, left, width, isChosen, onChoose }: GatepostProps) {
   return (
     <Box
       component="section"
       aria-label="Who can answer?"
       sx={{ position: 'absolute', left, top: LANE_TOP.lower - 4, width, height: STONE_HEIGHT + 6 }}
     >
-      <Box sx={{ fontSize: 13, fontWeight: 600, lineHeight: '16px', mb: '2px' }}>
+      <ButtonBase
+        aria-pressed={isChosen}
+        onClick={onChoose}
+        sx={{
+          fontSize: 13,
+          fontWeight: 600,
+          lineHeight: '16px',
+          mb: '2px',
+          px: '4px',
+          mx: '-4px',
+          borderRadius: '6px',
+          whiteSpace: 'pre',
+          ...(isChosen ? { boxShadow: '0 0 0 2px var(--porch-door)' } : {}),
+        }}
+      >
         Who can answer?{' '}
         <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary' }}>
           decided when it opens
         </Box>
-      </Box>
+      </ButtonBase>
       <Box
         component="ul"
-        sx={{ m: 0, p: 0, listStyle: 'none', display: 'grid', gridTemplateColumns: 'repeat(2, minmax(0, 1fr))', columnGap: 1 }}
+        sx={{ m: 0, p: 0, listStyle: 'none', display: 'grid', gridTemplateColumns: 'fit-content(62%) minmax(0, 1fr)', columnGap: 1.5 }}
       >
         {rows.map((row) => (
           <Box

@@ -8,14 +8,18 @@ import Radio from '@mui/material/Radio';
 import RadioGroup from '@mui/material/RadioGroup';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
-import { CORNERS, type Corner, type Widget } from '../../core/model/design';
+import { CORNERS, type Corner, type Design, type Widget } from '../../core/model/design';
 import { WIDGET_DEFAULTS } from '../../core/model/defaults';
+import type { Deed, WidgetState } from '../../core/model/moment';
+import { SETTINGS_AT, type Setting, settingValue } from '../../core/model/settings';
 import type { DrawnMoment } from '../../core/rehearse/stand-at';
 import type { CaseKey } from '../../core/words/catalogue';
 import { cornerWords } from '../wording/changes';
 import { MOMENT_WORDS } from '../wording/moments';
 import { textName } from '../wording/texts';
 import { BrandField } from './BrandField';
+import { GateDeeds } from './GateDeeds';
+import { SettingFields } from './SettingFields';
 
 export type Side = 'here' | 'everywhere';
 
@@ -23,12 +27,18 @@ export interface InspectorProps {
   readonly side: Side;
   readonly onSide: (side: Side) => void;
   readonly moment: DrawnMoment;
+  readonly design: Design;
+  /** *Who can answer?* is chosen instead of a moment. */
+  readonly isGate: boolean;
+  readonly stateNow: WidgetState;
   readonly widget: Widget;
   /** Texts of this moment that other circumstances say instead, and how they read. */
   readonly alsoSaid: readonly { readonly key: CaseKey; readonly text: string; readonly show: () => void }[];
   readonly outOfReach: string | null;
   readonly onBrand: (brand: string) => void;
   readonly onCorner: (corner: Corner) => void;
+  readonly onSetting: (setting: Setting, value: number | null) => void;
+  readonly onDeed: (state: WidgetState, deed: Deed) => void;
 }
 
 /** What cannot be seen on the stage. Two sides and no more: this moment, and what holds everywhere. */
@@ -68,14 +78,21 @@ export function Inspector(props: InspectorProps) {
         ))}
       </Box>
       <Box role="tabpanel" id="inspector-panel" aria-labelledby={`side-${side}`} tabIndex={0} sx={{ p: 2, overflow: 'auto', flex: 1 }}>
-        {side === 'here' ? <Here {...props} /> : <Everywhere {...props} />}
+        {side === 'everywhere' ? (
+          <Everywhere {...props} />
+        ) : props.isGate ? (
+          <GateDeeds widget={props.widget} now={props.stateNow} onDeed={props.onDeed} />
+        ) : (
+          <Here {...props} />
+        )}
       </Box>
     </Box>
   );
 }
 
-function Here({ moment, alsoSaid, outOfReach }: InspectorProps) {
+function Here({ moment, alsoSaid, outOfReach, design, widget, onSetting }: InspectorProps) {
   const { name, what } = MOMENT_WORDS[moment];
+  const ids = SETTINGS_AT[moment];
   return (
     <>
       <Typography variant="h2">{name}</Typography>
@@ -90,6 +107,18 @@ function Here({ moment, alsoSaid, outOfReach }: InspectorProps) {
       <Typography variant="body2" sx={{ mt: 2 }}>
         What can be seen is edited on the stage: choose a text where it stands.
       </Typography>
+      {ids.length === 0 ? null : (
+        <Section title="What cannot be seen">
+          <Box sx={{ pt: 1.5 }}>
+            <SettingFields
+              key={`${widget.id} ${moment}`}
+              ids={ids}
+              valueOf={(one) => settingValue(design, widget, one)}
+              onChange={onSetting}
+            />
+          </Box>
+        </Section>
+      )}
       {alsoSaid.length === 0 ? null : (
         <Section title={`Also said here (${alsoSaid.length})`}>
           <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
@@ -108,7 +137,7 @@ function Here({ moment, alsoSaid, outOfReach }: InspectorProps) {
   );
 }
 
-function Everywhere({ widget, onBrand, onCorner }: InspectorProps) {
+function Everywhere({ design, widget, onBrand, onCorner, onSetting }: InspectorProps) {
   const isOurs = widget.place.corner === WIDGET_DEFAULTS.corner.value;
   return (
     <>
@@ -146,6 +175,16 @@ function Everywhere({ widget, onBrand, onCorner }: InspectorProps) {
           )}{' '}
           In right-to-left languages it is mirrored.
         </Typography>
+      </Section>
+      <Section title="Exact place and size">
+        <Box sx={{ pt: 1.5 }}>
+          <SettingFields
+            key={widget.id}
+            ids={SETTINGS_AT.everywhere}
+            valueOf={(one) => settingValue(design, widget, one)}
+            onChange={onSetting}
+          />
+        </Box>
       </Section>
     </>
   );

@@ -22,10 +22,13 @@ export interface PathProps {
   readonly onChoose: (moment: DrawnMoment) => void;
   readonly onEnter: () => void;
   readonly gate: readonly GateRow[];
+  /** *Who can answer?* is chosen. */
+  readonly isGate: boolean;
+  readonly onGate: () => void;
 }
 
 /** The path at rest: fixed places, each stone drawn live. For a screen reader one ordered list, with its ways as "leads to". */
-export function Path({ stones, ways, chosen, onChoose, onEnter, gate }: PathProps) {
+export function Path({ stones, ways, chosen, onChoose, onEnter, gate, isGate, onGate }: PathProps) {
   const box = useRef<HTMLDivElement>(null);
   const { width } = useSize(box);
   const measures = pathMeasures(width === 0 ? 1280 : width);
@@ -68,7 +71,13 @@ export function Path({ stones, ways, chosen, onChoose, onEnter, gate }: PathProp
           />
         ))}
       </Box>
-      <Gatepost rows={gate} left={columnLeft(1, measures)} width={measures.pitch + measures.stoneWidth} />
+      <Gatepost
+        rows={gate}
+        left={columnLeft(1, measures)}
+        width={measures.pitch + measures.stoneWidth}
+        isChosen={isGate}
+        onChoose={onGate}
+      />
     </Box>
   );
 }

@@ -65,7 +65,7 @@ export function PhonePath({ stones, ways, chosen, onChoose, onBack, stage, inspe
                     borderLeft: `2px ${stone.outOfReach === null ? 'solid' : 'dashed'} var(--porch-edge)`,
                   }}
                 >
-                  {way.full}
+                  {way.from === before?.moment ? way.full : `from ${MOMENT_WORDS[way.from].name}: ${way.full}`}
                 </Box>
               )}
               <li>

@@ -63,6 +63,7 @@ export function Signposts({ moment, ways, distance, onDistance, onChoose, isPhon
           flexDirection: 'column',
           gap: 0.75,
           alignItems: align,
+          maxWidth: 'max(220px, calc(100% - 412px))',
           zIndex: 4,
         }}
       >

@@ -1,12 +1,17 @@
 import type { Corner } from '../../core/model/design';
+import type { Deed, WidgetState } from '../../core/model/moment';
+import type { Setting } from '../../core/model/settings';
 import type { CaseKey } from '../../core/words/catalogue';
 import { cornerWords } from '../wording/changes';
+import { SETTING_WORDS } from '../wording/settings';
 import { textName } from '../wording/texts';
 import type { DraftSaver } from './draft-saver';
 
 export interface DesignEdits {
   setBrand(brand: string): void;
   setCorner(corner: Corner): void;
+  setSetting(setting: Setting, value: number | null): void;
+  setDeed(state: WidgetState, deed: Deed): void;
   setText(locale: string, key: CaseKey, text: string): void;
   backToOurs(locale: string, key: CaseKey): void;
 }
@@ -18,6 +23,9 @@ export function designEdits(saver: DraftSaver, widget: number): DesignEdits {
     setBrand: (brand) => saver.change([{ op: 'set', path: [...at, 'look', 'brand'], value: brand }], 'brand colour'),
     setCorner: (corner) =>
       saver.change([{ op: 'set', path: [...at, 'place', 'corner'], value: corner }], `launcher to the ${cornerWords(corner)}`),
+    setSetting: ({ id, of, path }, value) =>
+      saver.change([{ op: 'set', path: [...(of === 'widget' ? at : []), ...path], value }], SETTING_WORDS[id].name.toLowerCase()),
+    setDeed: (state, deed) => saver.change([{ op: 'set', path: [...at, 'deeds', state], value: deed }], 'who can answer'),
     setText: (locale, key, text) => {
       const texts = saver.state().design.widgets[widget]?.texts[locale];
       const path = [...at, 'texts', locale];

@@ -1,6 +1,7 @@
 import { decide } from '../../core/decide/decide';
 import type { Circumstances } from '../../core/model/circumstances';
 import type { Widget } from '../../core/model/design';
+import type { WidgetState } from '../../core/model/moment';
 import { firstInvited } from '../../core/rehearse/first-invited';
 import { type Nearness, reach } from '../../core/rehearse/reach';
 import { DRAWN_MOMENTS, type DrawnMoment, type Standpoint, standAt } from '../../core/rehearse/stand-at';
@@ -21,28 +22,40 @@ export interface Stone {
   readonly outOfReach: string | null;
 }
 
-/** How near each moment is, and which invitation comes first. */
+/** How near each moment is, and which invitation comes first, as far as it is known. */
 export interface Near {
   readonly moments: Readonly<Record<string, Nearness>>;
   readonly invitation: string | null;
+  /** What it was worked out for: circumstances that have changed since make it worth nothing. */
+  readonly base: Circumstances;
+  readonly shown: string | null;
+  readonly state: WidgetState;
 }
 
 /** [M9] The search is the longest work of the screen, so it may follow a little later. */
 export function nearOf(site: PublishedSite, base: Circumstances): Near {
   const reached = reach(site, base);
+  const { widget: shown, state } = decide(site, base);
   return {
     moments: Object.fromEntries(reached.map(({ moment, nearness }) => [moment, nearness])),
     invitation: firstInvited(site, base, reached),
+    base,
+    shown,
+    state,
   };
 }
 
-/** Every stone as the engine draws it for these circumstances, with the first words said there. */
-export function stonesOf(site: PublishedSite, widget: Widget, base: Circumstances, near: Near): Stone[] {
+/**
+ * Every stone as the engine draws it for these circumstances, with the first words said there. Until the search has
+ * followed, a stone is as far as the two doors tell.
+ */
+export function stonesOf(site: PublishedSite, widget: Widget, base: Circumstances, near: Near | null): Stone[] {
   const { widget: shown, state } = decide(site, base);
+  const known = near !== null && near.base === base && near.shown === shown && near.state === state ? near : null;
   const ground = { isShown: shown !== null, state, hasInvitations: widget.invitations.some(({ isOn }) => isOn), why: null };
   return DRAWN_MOMENTS.map((moment): Stone => {
-    const standpoint = standAt(site, base, moment, near.invitation);
-    const nearness = near.moments[moment] ?? 'never';
+    const standpoint = standAt(site, base, moment, known?.invitation ?? null);
+    const nearness = known === null ? guessed(moment, standpoint, ground) : (known.moments[moment] ?? 'never');
     return {
       moment,
       standpoint,
@@ -52,6 +65,12 @@ export function stonesOf(site: PublishedSite, widget: Widget, base: Circumstance
       outOfReach: nearness === 'never' ? againstWords(moment, ground) : null,
     };
   });
+}
+
+function guessed(moment: DrawnMoment, { needs, circumstances }: Standpoint, { isShown }: { readonly isShown: boolean }): Nearness {
+  if (!isShown || needs !== null) return 'never';
+  if (moment === 'passing-by') return 'here';
+  return moment === 'invited' && circumstances.invited === null ? 'never' : 'possible';
 }
 
 function firstWords({ site, circumstances }: Standpoint, widget: Widget, moment: DrawnMoment): string {

@@ -1,7 +1,9 @@
 import type { Difference } from '../../core/draft/differences';
 import type { Design } from '../../core/model/design';
 import { isCaseKey } from '../../core/words/catalogue';
+import { SETTINGS, type Setting } from '../../core/model/settings';
 import { LANGUAGES } from './languages';
+import { SETTING_WORDS, settingWords } from './settings';
 import { textName } from './texts';
 
 const CORNER_WORDS: Readonly<Record<string, string>> = {
@@ -25,12 +27,39 @@ export function changeSentence({ path, before, after }: Difference, design: Desi
   const place = rest.join('.');
   if (place === 'look.brand') return `${lead}Brand colour: ${plain(before)} → ${plain(after)}`;
   if (place === 'place.corner') return `${lead}Launcher moves to the ${cornerWords(plain(after))}`;
+  const setting = settingAt(top === 'widgets' ? 'widget' : 'design', top === 'widgets' ? place : path.join('.'));
+  if (setting !== undefined) return `${lead}${SETTING_WORDS[setting.id].name}: ${amount(before, setting)} → ${amount(after, setting)}`;
+  if (rest[0] === 'deeds')
+    return `${lead}While ${STATES[plain(rest[1])] ?? plain(rest[1])}: ${DEEDS[plain(before)] ?? plain(before)} → ${DEEDS[plain(after)] ?? plain(after)}`;
   if (rest[0] === 'texts' && typeof rest[1] === 'string' && typeof rest[2] === 'string' && isCaseKey(rest[2])) {
     const language = LANGUAGES[rest[1]] ?? rest[1];
     return `${lead}${textName(rest[2])} in ${language}: ${before === undefined ? 'ours' : quoted(before)} → ${after === undefined ? 'ours' : quoted(after)}`;
   }
   return `${lead}${path.join(' › ')}`;
 }
+
+function settingAt(of: Setting['of'], place: string): Setting | undefined {
+  return Object.values(SETTINGS).find((one) => one.of === of && one.path.join('.') === place);
+}
+
+function amount(value: unknown, setting: Setting): string {
+  return settingWords(typeof value === 'number' ? value : null, setting);
+}
+
+const STATES: Readonly<Record<string, string>> = {
+  in: 'somebody is in',
+  nearby: 'somebody is nearby',
+  busy: 'everybody is busy',
+  nobody: 'nobody is in',
+  closed: 'closed',
+};
+const DEEDS: Readonly<Record<string, string>> = {
+  chat: 'a chat',
+  queue: 'a chat in line',
+  note: 'a note',
+  answers: 'answers only',
+  'out-of-sight': 'out of sight',
+};
 
 function quoted(value: unknown): string {
   return typeof value === 'string' ? `“${value}”` : '–';

@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { SETTINGS } from '../../core/model/settings';
+import { boundsWords } from './settings';
 import { DESK, madeDesign, madeSite, madeVisit } from '../../../tests/made/site';
 import { differencesOf } from '../../core/draft/differences';
 import { type Json, applyPatches, type Patch } from '../../core/draft/patch';
@@ -84,5 +86,24 @@ describe('times', () => {
   it('a page is called by its path', () => {
     expect(pageWords('https://farrowisle.example/tonight?x=1')).toBe('/tonight');
     expect(pageWords('no address')).toBe('no address');
+  });
+});
+
+describe('settings in words', () => {
+  const differ = (path: (string | number)[], before: Json, after: Json) => changeSentence({ path, before, after }, madeDesign());
+
+  it('every setting has a name, and a change of it is a sentence with its unit', () => {
+    for (const { of, path } of Object.values(SETTINGS)) {
+      const said = differ(of === 'widget' ? ['widgets', 0, ...path] : [...path], 3600, 7200);
+      expect(said).toMatch(/^[A-Z].*: [\d.]+( \w+)? → [\d.]+( \w+)?$/);
+    }
+    expect(differ(['widgets', 0, 'timings', 'slowReplyAfter'], 90, 75)).toBe('An answer by mail is offered after: 90 s → 75 s');
+    expect(differ(['widgets', 0, 'timings', 'slowReplyTalkingAfter'], null, 600)).toBe('While talking, it is offered after: off → 10 min');
+    expect(differ(['widgets', 0, 'deeds', 'closed'], 'note', 'out-of-sight')).toBe('While closed: a note → out of sight');
+  });
+
+  it('what is out of bounds says what would do, in the unit it is typed in', () => {
+    expect(boundsWords(SETTINGS.endsAfterQuiet)).toBe('A whole number from 1 to 168 h. Not saved yet.');
+    expect(boundsWords(SETTINGS.perVisit)).toBe('A whole number from 0 to 20. Not saved yet.');
   });
 });

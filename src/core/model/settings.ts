@@ -1,0 +1,119 @@
+import { WIDGET_DEFAULTS } from './defaults';
+import type { Design, Widget } from './design';
+import type { Moment } from './moment';
+
+/** A number an owner may set, which cannot be seen on the stage. Stored in seconds, days, px or how often. */
+export type SettingId =
+  | 'perVisit'
+  | 'gap'
+  | 'beforeClosing'
+  | 'afterTalk'
+  | 'restDays'
+  | 'comfortAfter'
+  | 'slowReplyAfter'
+  | 'slowReplyNearbyAfter'
+  | 'slowReplyTalkingAfter'
+  | 'endsAfterQuiet'
+  | 'offset'
+  | 'phoneOffset'
+  | 'launcherSize'
+  | 'wordsFrom'
+  | 'radius'
+  | 'textSize';
+
+export interface Setting {
+  readonly id: SettingId;
+  /** Where it stands in a widget, or in the design itself. */
+  readonly of: 'widget' | 'design';
+  readonly path: readonly [string, string];
+  /** What it is typed in; stored values are `size` times as large. */
+  readonly unit: 'seconds' | 'minutes' | 'hours' | 'days' | 'px' | 'times';
+  readonly size: number;
+  /** Bounds of the stored value, which the server holds too. */
+  readonly least: number;
+  readonly most: number;
+  /** Our considered default, and why (a code); null: off. */
+  readonly ours: number | null;
+  readonly why: string;
+  /** It may be switched off: then it is null. */
+  readonly canBeOff: boolean;
+}
+
+const ours = WIDGET_DEFAULTS;
+type Bounds = readonly [least: number, most: number];
+
+function setting(
+  id: SettingId,
+  [of, ...path]: readonly ['widget' | 'design', string, string],
+  [unit, size]: readonly [Setting['unit'], number],
+  [least, most]: Bounds,
+  { value, why }: { readonly value: number | null; readonly why: string },
+  canBeOff = false,
+): Setting {
+  return { id, of, path: path, unit, size, least, most, ours: value, why, canBeOff };
+}
+
+const [SECONDS, MINUTES, HOURS] = [['seconds', 1] as const, ['minutes', 60] as const, ['hours', 3600] as const];
+const PX = ['px', 1] as const;
+
+/** Every setting by its name, with bounds that field and server share. */
+export const SETTINGS: Readonly<Record<SettingId, Setting>> = {
+  perVisit: setting('perVisit', ['design', 'limits', 'perVisit'], ['times', 1], [0, 20], ours.invitationsPerVisit),
+  gap: setting('gap', ['design', 'limits', 'gap'], SECONDS, [0, 3600], ours.invitationGap),
+  beforeClosing: setting('beforeClosing', ['design', 'limits', 'beforeClosing'], MINUTES, [0, 4 * 3600], ours.invitationsBeforeClosing),
+  afterTalk: setting('afterTalk', ['design', 'limits', 'afterTalk'], HOURS, [0, 30 * 86_400], ours.invitationsAfterTalk),
+  restDays: setting('restDays', ['design', 'limits', 'restDays'], ['days', 1], [1, 365], ours.restAfterNo),
+  comfortAfter: setting('comfortAfter', ['widget', 'timings', 'comfortAfter'], SECONDS, [5, 3600], ours.comfortAfter),
+  slowReplyAfter: setting('slowReplyAfter', ['widget', 'timings', 'slowReplyAfter'], SECONDS, [10, 3600], ours.slowReplyAfter),
+  slowReplyNearbyAfter: setting(
+    'slowReplyNearbyAfter',
+    ['widget', 'timings', 'slowReplyNearbyAfter'],
+    SECONDS,
+    [10, 3600],
+    ours.slowReplyNearbyAfter,
+  ),
+  slowReplyTalkingAfter: setting(
+    'slowReplyTalkingAfter',
+    ['widget', 'timings', 'slowReplyTalkingAfter'],
+    MINUTES,
+    [60, 86_400],
+    { value: null, why: 'a-pause-is-a-pause' },
+    true,
+  ),
+  endsAfterQuiet: setting('endsAfterQuiet', ['widget', 'timings', 'endsAfterQuiet'], HOURS, [3600, 7 * 86_400], ours.endsAfterQuiet),
+  offset: setting('offset', ['widget', 'place', 'offset'], PX, [0, 400], ours.offset),
+  phoneOffset: setting('phoneOffset', ['widget', 'place', 'phoneOffset'], PX, [0, 400], ours.phoneOffset),
+  launcherSize: setting('launcherSize', ['widget', 'launcher', 'size'], PX, [44, 96], ours.launcherSize),
+  wordsFrom: setting('wordsFrom', ['widget', 'launcher', 'wordsFrom'], PX, [0, 10_000], ours.wordsFrom),
+  radius: setting('radius', ['widget', 'look', 'radius'], PX, [0, 40], ours.radius),
+  textSize: setting('textSize', ['widget', 'look', 'textSize'], PX, [12, 24], ours.textSize),
+};
+
+/** Which settings belong to a moment, or hold everywhere. What can be seen is edited on the stage. */
+export const SETTINGS_AT: Readonly<Record<Moment | 'everywhere', readonly SettingId[]>> = {
+  'passing-by': [],
+  invited: ['perVisit', 'gap', 'beforeClosing', 'afterTalk', 'restDays'],
+  'at-the-door': [],
+  waiting: ['comfortAfter', 'slowReplyAfter', 'slowReplyNearbyAfter'],
+  talking: ['slowReplyTalkingAfter', 'endsAfterQuiet'],
+  'slow-reply': ['slowReplyAfter', 'slowReplyNearbyAfter', 'slowReplyTalkingAfter'],
+  goodbye: ['endsAfterQuiet'],
+  'nobody-home': [],
+  'note-left': [],
+  everywhere: ['offset', 'phoneOffset', 'launcherSize', 'wordsFrom', 'radius', 'textSize'],
+};
+
+/** The stored value of a setting. */
+export function settingValue(design: Design, widget: Widget, { of, path }: Setting): number | null {
+  const owner: object = of === 'design' ? design : widget;
+  const part = (owner as Readonly<Record<string, Readonly<Record<string, unknown>>>>)[path[0]] ?? {};
+  const value = part[path[1]];
+  return typeof value === 'number' ? value : null;
+}
+
+/** Why a stored value cannot be taken; null: it can. */
+export function settingFault(value: number | null, { least, most, canBeOff }: Setting): 'off' | 'bounds' | 'whole' | null {
+  if (value === null) return canBeOff ? null : 'off';
+  if (!Number.isInteger(value)) return 'whole';
+  return value < least || value > most ? 'bounds' : null;
+}
