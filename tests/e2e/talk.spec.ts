@@ -155,6 +155,29 @@ test('[M5] everybody leaves while the question waits: it goes into the note, and
   await expect(visitor.field).toHaveValue('And where do we');
 });
 
+test('[V9] whoever has written is followed from then on: the pages on the way stand with the next question, and none before', async ({
+  browser,
+}) => {
+  const desk = await openDesk(browser);
+  const visitor = await visit(browser, `${house.site}/visit/getting-here?utm_source=letter`);
+  await visitor.page.goto(`${house.site}/tonight?utm_source=letter`);
+  await visitor.launcher.click();
+  await visitor.say('Do you have blankets?');
+  await choose(desk, 'Do you have blankets?');
+  const seen = desk.getByRole('region', { name: /^Conversation with/ });
+  await expect(seen).not.toContainText('On the way');
+  await answer(desk, 'Plenty.');
+  await desk.getByRole('button', { name: 'End', exact: true }).click();
+  await expect(visitor.window).toHaveAttribute('data-moment', 'goodbye');
+  await visitor.page.goto(`${house.site}/sky-log`);
+  await visitor.launcher.click();
+  await visitor.window.getByRole('button', { name: 'Ask something else' }).click();
+  await visitor.say('And tea?');
+  await expect(desk.getByRole('log', { name: 'Messages' }).getByText('And tea?')).toBeVisible();
+  await expect(seen).toContainText('On the way: /tonight → /sky-log.');
+  expect(JSON.stringify(await visitor.page.evaluate(() => ({ ...localStorage })))).not.toContain('utm_source');
+});
+
 test('by keyboard alone: to the launcher, into the window, a question sent, and back to where one was', async ({ browser }) => {
   await openDesk(browser);
   const visitor = await visit(browser, `${house.site}/volunteer`);

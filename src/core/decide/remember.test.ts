@@ -81,6 +81,26 @@ describe('remember', () => {
     expect(visitOf(played([view(NOW), view(NOW + DAY_MS)]))).toBe('returning');
   });
 
+  it('[V9] without consent to more, the trail begins when the visitor has written, and a page loaded again is one', () => {
+    const view = (memory: Memory, address: string, at: number, level: 'none' | 'asked' = 'asked') =>
+      remember(memory, { kind: 'page-view', at, address, referrer: null, campaign: null }, level);
+    const before = view(EMPTY_MEMORY, 'isle.example/', 1);
+    expect(before).toEqual(EMPTY_MEMORY);
+    const wrote = remember(before, { kind: 'wrote', token: 'x'.repeat(43) }, 'asked');
+    const after = ['https://isle.example/a?utm_source=x', 'https://isle.example/a#b', 'https://isle.example/b?x=1'].reduce(
+      (memory, address, at) => view(memory, address, at),
+      wrote,
+    );
+    expect(after.trail).toEqual([
+      ['isle.example/a', 0],
+      ['isle.example/b?x=1', 2],
+    ]);
+    expect(after.visit).toBeNull();
+    expect(withinLevel(after, 'asked').trail).toHaveLength(2);
+    expect(withinLevel(after, 'none').trail).toEqual([]);
+    expect(view(wrote, 'isle.example/a', 1, 'none').trail).toEqual([]);
+  });
+
   it('[V9] the trail holds the visit’s pages, the last 50, and begins anew with the next visit', () => {
     const many = played(Array.from({ length: 60 }, (_, index) => view(NOW + index, `/p${index}`)));
     expect(many.trail.map(([address]) => address)).toEqual(Array.from({ length: 50 }, (_, index) => `/p${index + 10}`));

@@ -1,3 +1,4 @@
+import { toAddress } from '../pages/address';
 import type { Level } from '../model/circumstances';
 import { DAY_MS, type EpochMs, SECOND_MS } from '../model/units';
 import { elapsedAt } from './clock';
@@ -32,8 +33,10 @@ export function remember(memory: Memory, happening: Happening, level: Level): Me
   if (happening.kind === 'forgotten') return EMPTY_MEMORY;
   const next = after(withinLevel(memory, level), happening, level === 'kept');
   if (level === 'kept') return fitted(next);
-  const { token, putAwayUntil, restUntil } = next;
-  return { ...memory, token, putAwayUntil, restUntil };
+  const { token, putAwayUntil, restUntil, trail } = next;
+  const own = { ...memory, token, putAwayUntil, restUntil };
+  // [V9] Whoever has written is followed from then on, and no further.
+  return followsOn(memory, level) && token !== null ? fitted({ ...own, trail }) : own;
 }
 
 function after(memory: Memory, happening: Exclude<Happening, { kind: 'forgotten' }>, keepsVisits: boolean): Memory {
@@ -49,17 +52,33 @@ function after(memory: Memory, happening: Exclude<Happening, { kind: 'forgotten'
     case 'replied':
       return { ...memory, replies: { ...memory.replies, ...happening.replies } };
     case 'page-view':
-      return keepsVisits ? afterPageView(memory, happening) : memory;
+      return keepsVisits ? afterPageView(memory, happening) : { ...memory, trail: onward(memory, happening) };
     default:
       return memory.visit === null ? memory : afterInVisit(memory, memory.visit, happening);
   }
+}
+
+/** [V9] Whether the trail is one that *asked* may have: what was gathered under an earlier consent is not. */
+function followsOn({ visit }: Memory, level: Level): boolean {
+  return level === 'asked' && visit === null;
+}
+
+/** [V9] The pages since the visitor first wrote; a page that is loaded again is still one. */
+function onward({ token, trail }: Memory, { address, at }: { readonly address: string; readonly at: EpochMs }): Memory['trail'] {
+  const step = stepOf(address);
+  return token === null || trail.at(-1)?.[0] === step ? trail : [...trail, [step, at]];
+}
+
+/** [P5] Without what says where somebody came from. */
+function stepOf(address: string): string {
+  return toAddress(address)?.whole ?? address;
 }
 
 /** [V2], [V5] A page view goes on with the visit, or begins the next one with its own referrer and campaign. */
 function afterPageView(memory: Memory, { at, address, referrer, campaign }: Extract<Happening, { kind: 'page-view' }>): Memory {
   const { visit } = memory;
   if (visit !== null && goesOn(visit, at)) {
-    const trail = [...memory.trail, [address, at] as const];
+    const trail = [...memory.trail, [stepOf(address), at] as const];
     return { ...memory, visit: { ...told(visit, at), pages: visit.pages + 1 }, trail };
   }
   return {
@@ -77,7 +96,7 @@ function afterPageView(memory: Memory, { at, address, referrer, campaign }: Extr
       leftAt: null,
     },
     before: visit === null ? memory.before : [visit.startedAt, ...memory.before],
-    trail: [[address, at]],
+    trail: [[stepOf(address), at]],
   };
 }
 
@@ -109,8 +128,9 @@ function told(visit: VisitRecord, at: EpochMs): VisitRecord {
 /** [V7], [V8] What a level may keep of a memory; the rest is gone. */
 export function withinLevel(memory: Memory, level: Level): Memory {
   if (level === 'kept') return memory;
-  const { token, putAwayUntil, restUntil } = memory;
-  return { ...EMPTY_MEMORY, token, putAwayUntil, restUntil };
+  const { token, putAwayUntil, restUntil, trail } = memory;
+  const kept = { ...EMPTY_MEMORY, token, putAwayUntil, restUntil };
+  return followsOn(memory, level) && token !== null ? { ...kept, trail } : kept;
 }
 
 /** [V8] Bounded: the oldest steps of the trail go first, then the oldest counters. */

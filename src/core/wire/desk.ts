@@ -72,6 +72,8 @@ export interface FilledForm {
 export interface DeskTalk {
   readonly conversation: DeskConversation;
   readonly entries: readonly VisitorEntry[];
+  /** [V9] Pages on the way to the question, oldest first; empty where none may be known. */
+  readonly trail: readonly (readonly [address: string, at: EpochMs])[];
   /** Oldest first. */
   readonly forms: readonly FilledForm[];
   /** Pages the visitor wrote from, by entry id. */

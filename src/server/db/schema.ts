@@ -125,6 +125,7 @@ export interface Schema {
     last_seq: number;
     assigned_to: string | null;
     answers_json: string | null;
+    trail_json: string | null;
   };
   entry: {
     id: Generated<number>;

@@ -1,3 +1,4 @@
+import type { DeskTalk } from '../../core/wire/desk';
 import { LIMITS } from '../../core/limits';
 import type { ClassConstructor } from 'class-transformer';
 import {
@@ -149,12 +150,13 @@ async function listAnswer({ state, request, member }: DeskCall): Promise<Respons
 async function oneAnswer({ state, member, id }: DeskCall): Promise<Response> {
   const conversation = await findDeskConversation(state.db, member.site.id, id);
   if (conversation === null) return refusal(404, 'There is no such conversation.', {});
-  const [entries, pages, forms] = await Promise.all([
+  const [row, entries, pages, forms] = await Promise.all([
+    findConversation(state.db, member.site.id, id),
     listEntries(state.db, member.site.id, id, 0, 5000),
     listEntryPages(state.db, member.site.id, id),
     describeForms(state.db, member.site.id, id),
   ]);
-  return json(200, { conversation, entries, pages, forms }, {});
+  return json(200, { conversation, entries, pages, forms, trail: JSON.parse(row?.trail_json ?? '[]') as DeskTalk['trail'] }, {});
 }
 
 async function replyAnswer(call: DeskCall, input: ReplyInput): Promise<Response> {

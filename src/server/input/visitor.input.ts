@@ -1,3 +1,4 @@
+import { TRAIL_MAX } from '../../core/decide/memory';
 import { LIMITS } from '../../core/limits';
 import type { Replies } from '../../core/model/form';
 import { isMailShaped } from '../../core/forms/mail';
@@ -38,6 +39,22 @@ export class RepliesFit implements ValidatorConstraintInterface {
   }
 }
 
+/** [V9] Pages on the way, oldest first: addresses with instants. */
+@ValidatorConstraint({ name: 'trail' })
+export class TrailFits implements ValidatorConstraintInterface {
+  validate(value: unknown): boolean {
+    if (!Array.isArray(value) || value.length > TRAIL_MAX) return false;
+    return value.every((step: unknown) => {
+      if (!Array.isArray(step) || step.length !== 2) return false;
+      const [address, at] = step as unknown[];
+      return typeof address === 'string' && address.length <= LIMITS.pageAddressChars && Number.isSafeInteger(at) && Number(at) >= 0;
+    });
+  }
+  defaultMessage(): string {
+    return 'The pages on the way could not be read.';
+  }
+}
+
 /** A message as the visitor's browser sends it. */
 export class MessageInput {
   @Matches(/^[\w-]{16,40}$/, { message: 'Give an id of 16 to 40 letters and digits.' }) @IsString() clientId!: string;
@@ -58,6 +75,7 @@ export class MessageInput {
   /** Made by the browser for its first message, so that a lost answer cannot make two visitors of one. */
   @Matches(/^[\w-]{43}$/, { message: 'A new token is 43 signs.' }) @IsString() @IsOptional() newToken?: string;
   @Validate(RepliesFit) @IsOptional() replies?: Replies;
+  @Validate(TrailFits) @IsOptional() trail?: readonly (readonly [address: string, at: number])[];
 }
 
 /** The form after a chat. */

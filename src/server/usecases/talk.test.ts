@@ -101,6 +101,20 @@ describe('forget', () => {
   });
 });
 
+describe('the pages on the way', () => {
+  it('[V9] come with the first words, stand at the desk, and what is none is refused', async () => {
+    const trail = [
+      ['farrowisle.example/', 1],
+      ['farrowisle.example/tonight', 2],
+    ];
+    const body = madeMessage('Is it dark?', { newToken: newSecret(), trail });
+    const { conversation } = await read<SentAnswer>(await porch.visit('POST messages', { body }));
+    expect((await read<{ trail: unknown }>(await porch.desk(`GET conversations/${conversation.id}`))).trail).toEqual(trail);
+    for (const odd of [{}, [['x']], [['x', -1]], [['x'.repeat(2049), 1]], Array(51).fill(['x', 1])])
+      expect((await porch.visit('POST messages', { body: madeMessage('?', { newToken: newSecret(), trail: odd }) })).status).toBe(400);
+  });
+});
+
 describe('the line', () => {
   it('[M7] counts the team’s questions by when they were asked, and tells whoever waits when it moves on', async () => {
     const [first, second, third] = [await ask('one'), await ask('two'), await ask('three')];

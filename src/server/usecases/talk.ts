@@ -154,7 +154,8 @@ async function standingFor(tx: Tx, known: ConversationRow | null, begin: Beginni
   if (known !== null && replies === null && !isOver) return known;
   if (known !== null) {
     const standing = replies === null ? 'asked' : 'note';
-    const change = { standing, asked_ms: at, joined_ms: null, ended_ms: null, ended_by: null, assigned_to: null } as const;
+    const way = begin.said.trail === undefined ? {} : { trail_json: JSON.stringify(begin.said.trail) };
+    const change = { standing, asked_ms: at, joined_ms: null, ended_ms: null, ended_by: null, assigned_to: null, ...way } as const;
     await updateConversation(tx, siteId, known.id, change);
     return { ...known, ...change };
   }
@@ -177,6 +178,7 @@ async function standingFor(tx: Tx, known: ConversationRow | null, begin: Beginni
     last_seq: 0,
     assigned_to: null,
     answers_json: null,
+    trail_json: begin.said.trail === undefined ? null : JSON.stringify(begin.said.trail),
   };
   await insertConversation(tx, row);
   return row;

@@ -31,7 +31,7 @@ const SEEN_NOW = { asked: 'waiting', joined: 'talking', ended: 'goodbye', note: 
 
 /** One conversation: who it is, what they see now, what was said on which page, and the answer. */
 export function Talk({ talk, firstDraft, onDraft, onSent, onBack }: TalkProps) {
-  const { conversation, entries, pages, forms } = talk;
+  const { conversation, entries, pages, forms, trail } = talk;
   const { port, notice, zone, overview } = useSite();
   const [draft, setDraftShown] = useState(firstDraft);
   const setDraft = (text: string): void => {
@@ -100,6 +100,12 @@ export function Talk({ talk, firstDraft, onDraft, onSent, onBack }: TalkProps) {
       </Box>
       <Box sx={{ minHeight: 40, px: 2, py: 1, fontSize: 13, borderBottom: '1px solid var(--porch-rail)', flex: 'none' }}>
         They see now: <b>{MOMENT_WORDS[SEEN_NOW[conversation.standing]].name}</b>. Asked {dayWords(conversation.askedMs, zone)} here.
+        {trail.length < 2 ? null : (
+          <Box component="span" sx={{ overflowWrap: 'anywhere' }}>
+            {' '}
+            On the way: {trail.map(([address]) => trailWords(address)).join(' → ')}.
+          </Box>
+        )}
       </Box>
       <Box
         ref={log}
@@ -218,6 +224,11 @@ function Line({ entry, page, before, zone }: { entry: VisitorEntry; page: string
       )}
     </Box>
   );
+}
+
+/** A step of the trail is an address without its scheme. */
+function trailWords(address: string): string {
+  return address.slice(Math.max(0, address.indexOf('/')));
 }
 
 function systemWords({ kind, author, name }: VisitorEntry): string {

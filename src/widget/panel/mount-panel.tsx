@@ -78,7 +78,8 @@ export function mountPanel(port: PanelPort): MountedPanel {
       if (before === null) return false;
       draft = '';
       talk.takeBackRefused();
-      talk.send(body, before);
+      const { conversation, outbox } = talk.picture();
+      talk.send(body, before, (conversation === null && outbox.length === 0) || conversation?.standing === 'ended');
       return true;
     },
     leaveNote: () => {
@@ -115,8 +116,19 @@ export function mountPanel(port: PanelPort): MountedPanel {
       paint();
     },
   };
+  /** [V9] Whoever has written is followed from page to page; at the level that keeps visits the watch does it. */
+  let stands = '';
+  const follow = (): void => {
+    const address = port.page();
+    const level = port.memory.level();
+    if (address === stands || level !== 'asked' || port.memory.read().token === null) return;
+    stands = address;
+    const came = { kind: 'page-view', at: port.surroundings.now(), address, referrer: null, campaign: null } as const;
+    port.memory.write(remember(port.memory.read(), came, level));
+  };
   const paint = (): void => {
     if (picture === null) return;
+    follow();
     const voice = voiceOf(picture);
     const heard = picture;
     const states = { before: forms.read('before', heard), note: forms.read('note', heard), after: forms.read('after', heard) };

@@ -1,4 +1,6 @@
 import type { Checked } from '../../core/forms/check';
+import type { Memory } from '../../core/decide/memory';
+import { withinLevel } from '../../core/decide/remember';
 import type { Replies } from '../../core/model/form';
 import type { TeamState } from '../../core/model/moment';
 import type { ConversationFacts, SentAnswer, VisitorEntry, VisitorTalk } from '../../core/wire/talk';
@@ -15,6 +17,8 @@ export interface Outgoing {
   readonly note: NoteReplies | null;
   /** The form before a chat, given with its first words. */
   readonly before?: Replies;
+  /** [V9] Pages on the way, with the first words. */
+  readonly trail?: Memory['trail'];
   /** The form's faults, where the server found some. */
   readonly faults?: Checked['faults'];
   /** The page it was written on; it may go out from a later one. */
@@ -43,7 +47,8 @@ export interface Talk {
   picture(): TalkPicture;
   /** Reads what stands, if this visitor has written before. */
   begin(): Promise<void>;
-  send(body: string, before?: Replies): void;
+  /** `isFirst`: the pages on the way go along. */
+  send(body: string, before?: Replies, isFirst?: boolean): void;
   /** The form after a chat; throws where it could not be taken. */
   giveAfter(replies: Replies): Promise<void>;
   leaveNote(body: string, replies: NoteReplies): void;
@@ -142,7 +147,7 @@ export function talkWith(
     const said = { ...under(), newToken, clientId: one.clientId, body: one.body, page: one.page };
     try {
       const response = await (one.note === null
-        ? post('messages', { ...said, replies: one.before })
+        ? post('messages', { ...said, replies: one.before, trail: one.trail })
         : post('notes', { ...said, ...one.note }));
       if (response.status === 401) {
         setToken(null);
@@ -162,7 +167,7 @@ export function talkWith(
     }
   };
 
-  const add = (body: string, note: NoteReplies | null, before?: Replies): void => {
+  const add = (body: string, note: NoteReplies | null, before?: Replies, trail?: Memory['trail']): void => {
     if (port.memory.read().token === null) pendingToken ??= newSecret();
     outbox = [
       ...outbox,
@@ -171,6 +176,7 @@ export function talkWith(
         body,
         note,
         ...(before === undefined ? {} : { before }),
+        ...(trail === undefined ? {} : { trail }),
         page: port.page().slice(0, 2048),
         standing: 'sending',
       },
@@ -248,7 +254,8 @@ export function talkWith(
   return {
     picture: () => ({ conversation, entries, outbox, isConnected, refused }),
     begin,
-    send: (body, before) => add(body, null, before),
+    send: (body, before, isFirst = false) =>
+      add(body, null, before, isFirst ? withinLevel(port.memory.read(), port.memory.level()).trail : undefined),
     giveAfter: async (replies) => {
       afterId ??= newClientId();
       const response = await post('after', { ...under(), clientId: afterId, replies });
