@@ -1,3 +1,5 @@
+import type { DesignFileV1 } from '../../src/core/wire/design-file';
+import { splitDesign } from '../../src/core/wire/split';
 import { beIn, enterAs, expect, expectNoAxe, test, useHouse, visit } from './house';
 
 const house = useHouse();
@@ -74,4 +76,36 @@ test('[M5] a form that is half filled in stays so when everybody leaves and come
   await expect(before.getByRole('radio', { name: 'A group' })).toBeChecked();
   await beIn(desk, false);
   await expect(visitor.window.getByLabel('Your e-mail')).toHaveValue('ana@isle.example');
+});
+
+test('a design that came in two files: the launcher stands by the first, the window waits for the second, and is focused then', async ({
+  browser,
+}) => {
+  const desk = await enterAs(browser, house, 'conversations', { who: 'Rui' });
+  await beIn(desk, true);
+  const page = await (await browser.newContext()).newPage();
+  let come = (): void => undefined;
+  const mayCome = new Promise<void>((resolve) => (come = resolve));
+  const asked: string[] = [];
+  await page.route(/\/d\d+-[0-9a-f]+\.en(\.room)?\.json$/, async (route) => {
+    const address = route.request().url();
+    asked.push(address.replace(/^.*\.en/, ''));
+    const whole = (await (await route.fetch({ url: address.replace('.room', '') })).json()) as DesignFileV1;
+    const { door, room } = splitDesign(whole);
+    if (address.includes('.room')) await mayCome;
+    await route.fulfill({ json: address.includes('.room') ? room : door, headers: { 'Access-Control-Allow-Origin': '*' } });
+  });
+  await page.goto(`${house.site}/telescopes`);
+  const launcher = page.locator('sunny-porch .launcher');
+  await expect(launcher).toHaveText('Ask us');
+  expect(asked).toEqual(['.json']);
+  await launcher.click();
+  await expect.poll(() => asked).toEqual(['.json', '.room.json']);
+  await expect(page.locator('sunny-porch').getByRole('dialog')).toHaveCount(0);
+  come();
+  const window = page.locator('sunny-porch').getByRole('dialog');
+  await expect(window.locator('[data-say=greeting]')).toContainText('Which telescope');
+  await expect(window.locator('[data-form=before]')).toContainText('Who will look through it?');
+  await expect(window.locator('.foot textarea')).toBeFocused();
+  expect(asked).toHaveLength(2);
 });

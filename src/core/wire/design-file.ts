@@ -18,6 +18,8 @@ export interface DesignFileV1 {
   readonly widgets: readonly WireWidget[];
   /** Absent in files of the first program: ours hold. */
   readonly limits?: WireLimits;
+  /** Forms and the window’s words stand in a file beside this one (`split.ts`). */
+  readonly room?: true;
 }
 
 export interface WireWidget {

@@ -5,6 +5,7 @@ import type { Replies } from '../../core/model/form';
 import type { FilledForm } from '../../core/wire/desk';
 import type { DesignFileV1, WireWidget } from '../../core/wire/design-file';
 import type { WireField } from '../../core/wire/form-file';
+import { type RoomFileV1, joinDesign } from '../../core/wire/split';
 import { type FormReply, insertFormReply, listFormReplies } from '../db/repositories/form-replies';
 import { findFileBody } from '../db/repositories/publications';
 import { listTeams } from '../db/repositories/teams';
@@ -107,8 +108,20 @@ async function widgetOf(
   wish: string,
 ): Promise<WireWidget | null> {
   if (!/^d\d+-[0-9a-f]{16}$/.test(design)) return null;
-  const body = (await findFileBody(db, siteId, `${design}.${wish}.json`)) ?? (await findFileBody(db, siteId, `${design}.${locale}.json`));
-  if (body === null) return null;
-  const file = JSON.parse(gunzipSync(body).toString()) as DesignFileV1;
+  const file = (await readDesign(db, siteId, `${design}.${wish}`)) ?? (await readDesign(db, siteId, `${design}.${locale}`));
+  if (file === null) return null;
   return file.widgets.find(({ key }) => key === widget) ?? file.widgets[0] ?? null;
+}
+
+/** A design file by its name without `.json`, with its room where it was published in two. */
+async function readDesign(db: Db | Tx, siteId: string, name: string): Promise<DesignFileV1 | null> {
+  const file = await readFile<DesignFileV1>(db, siteId, `${name}.json`);
+  if (file?.room === undefined) return file;
+  const room = await readFile<RoomFileV1>(db, siteId, `${name}.room.json`);
+  return room === null ? file : joinDesign(file, room);
+}
+
+async function readFile<T>(db: Db | Tx, siteId: string, name: string): Promise<T | null> {
+  const body = await findFileBody(db, siteId, name);
+  return body === null ? null : (JSON.parse(gunzipSync(body).toString()) as T);
 }

@@ -2,6 +2,8 @@ import { createHash } from 'node:crypto';
 import { gzipSync } from 'node:zlib';
 import type { EpochMs } from '../../core/model/units';
 import { type Result, fail, ok } from '../../core/result';
+import type { DesignFileV1 } from '../../core/wire/design-file';
+import { SPLIT_ABOVE_BYTES, splitDesign } from '../../core/wire/split';
 import { publish } from '../../core/wire/publish';
 import { findDraft } from '../db/repositories/drafts';
 import { findNewestVersion, insertBasePublication, insertFile, insertVersion } from '../db/repositories/publications';
@@ -43,17 +45,24 @@ export async function publishDraft(
       .slice(0, 16);
     await insertVersion(tx, siteId, { number, design: draft.design, at }, personId, asked.remark);
     for (const { locale, json } of files) {
-      const name = `d${number}-${digest}.${locale}.json`;
-      await insertFile(
-        tx,
-        siteId,
-        { name, kind: 'design', versionNumber: number, factsRevision: null, body: gzipSync(json, { level: 9 }) },
-        at,
-      );
+      for (const [name, body] of filesOf(`d${number}-${digest}.${locale}`, json))
+        await insertFile(tx, siteId, { name, kind: 'design', versionNumber: number, factsRevision: null, body }, at);
     }
     await insertBasePublication(tx, siteId, newId(at), number, at);
     return ok(number);
   });
   if (outcome.ok) tellNews(state, siteId);
   return outcome;
+}
+
+/** A design's file, or its two where the whole would be larger than a launcher should wait for (wire.md). */
+function filesOf(name: string, json: string): [name: string, body: Buffer][] {
+  const zip = (text: string): Buffer => gzipSync(text, { level: 9 });
+  const whole = zip(json);
+  if (whole.length <= SPLIT_ABOVE_BYTES) return [[`${name}.json`, whole]];
+  const { door, room } = splitDesign(JSON.parse(json) as DesignFileV1);
+  return [
+    [`${name}.json`, zip(JSON.stringify(door))],
+    [`${name}.room.json`, zip(JSON.stringify(room))],
+  ];
 }

@@ -32,7 +32,7 @@ export async function visitorEndpoint(state: State, request: Request, peer: stri
   if (second === undefined) return script(state, first, request);
   const site = /^[a-z0-9]{12}$/.test(first) ? await findSiteByKey(state.db, first) : null;
   if (site === null) return refusal(404, 'No site has this key.', { 'Access-Control-Allow-Origin': '*' });
-  if (/^[df]\d+-[0-9a-f]{16}(\.[A-Za-z0-9-]+)?\.json$/.test(second)) return publishedFile(state, site, second, request);
+  if (/^[df]\d+-[0-9a-f]{16}(\.[A-Za-z0-9-]+)?(\.room)?\.json$/.test(second)) return publishedFile(state, site, second, request);
   const allowed = corsFor(request, await listDomains(state.db, site.id), state.env);
   if (request.method === 'OPTIONS') return preflight(allowed);
   if (!allowed.isAllowed) return refusal(403, "This page's address is not among the site's allowed ones.", allowed.headers);

@@ -13,6 +13,7 @@ import type { MountedPanel, PanelPicture, PanelPort } from '../port';
 import { voiceOf } from '../voice';
 import { formKeeper } from './form-state';
 import { toNote } from './note-form';
+import { roomLoader } from './rooms';
 import { PANEL_CSS } from './style';
 import { talkWith } from './talk';
 import { PorchWindow, type WindowActs } from './window';
@@ -21,6 +22,12 @@ import { PorchWindow, type WindowActs } from './window';
 export function mountPanel(port: PanelPort): MountedPanel {
   addSheet(port.surroundings.root, PANEL_CSS);
   let picture: PanelPicture | null = null;
+  /** What was asked for last; painted once the room is there. */
+  let wanted: PanelPicture | null = null;
+  let wantsFocus = false;
+  const rooms = roomLoader(() => {
+    if (wanted !== null) show(wanted);
+  });
   let draft = '';
   /** *I will wait*: the offer of mail is not made again in this page. */
   let isPatient = false;
@@ -37,6 +44,14 @@ export function mountPanel(port: PanelPort): MountedPanel {
     const shown = { ...next, site: { ...next.site, design: held.design }, widget };
     port.frame.paint(shown, voiceOf(shown));
     return shown;
+  };
+  /** The picture with the window's own file, where the design came in two; null: it is on its way. */
+  const furnished = (next: PanelPicture): PanelPicture | null => {
+    const { design } = next.site;
+    if (design.room === undefined) return next;
+    const whole = rooms.whole(design, `${port.base}/${port.designName()}.${design.locale}.room.json`);
+    const widget = whole?.widgets.find(({ key }) => key === next.widget.key);
+    return whole === null || widget === undefined ? null : { ...next, site: { ...next.site, design: whole }, widget };
   };
   const talk = talkWith({ ...port, designName: () => held?.name ?? port.designName() }, widgetKey, () => {
     const { refused } = talk.picture();
@@ -148,22 +163,31 @@ export function mountPanel(port: PanelPort): MountedPanel {
       port.frame.place,
     );
   };
+  const show = (next: PanelPicture): void => {
+    const whole = furnished(next);
+    if (whole === null) return;
+    picture = asOpened(whole);
+    const { conversation } = talk.picture();
+    talk.setListening(next.isWindowOpen || (conversation !== null && isRunning({ conversation })));
+    if (next.isWindowOpen) talk.sawAll();
+    paint();
+    if (wantsFocus) focus();
+  };
+  const focus = (): void => {
+    const first = port.frame.place.querySelector<HTMLElement>('textarea, .send');
+    wantsFocus = first === null;
+    first?.focus();
+  };
   fitToKeyboard(port.frame.root);
   void talk.begin().catch(() => undefined);
   return {
     stand: standOf,
     why: whyNow,
     paint: (next) => {
-      picture = asOpened(next);
-      const { conversation } = talk.picture();
-      talk.setListening(next.isWindowOpen || (conversation !== null && isRunning({ conversation })));
-      if (next.isWindowOpen) talk.sawAll();
-      paint();
+      wanted = next;
+      show(next);
     },
-    focus: () => {
-      const first = port.frame.place.querySelector<HTMLElement>('textarea, .send');
-      first?.focus();
-    },
+    focus,
   };
 }
 
