@@ -33,6 +33,12 @@ export function useSite(): SiteShared {
   return shared;
 }
 
+type TeamsTold = Extract<DeskEvent, { kind: 'teams' }>['teams'];
+
+function withTeams(overview: Overview, teams: TeamsTold): Overview {
+  return { ...overview, teams: overview.teams.map((team) => ({ ...team, state: teams[team.id] ?? 'nobody' })) };
+}
+
 interface SiteProviderProps extends Pick<SiteShared, 'siteKey' | 'siteName' | 'zone' | 'role' | 'personName'> {
   readonly children: ReactNode;
   /** Tests give a fake one. */
@@ -48,9 +54,13 @@ export function SiteProvider({ children, port: given, siteKey, siteName, zone, r
   const notice = useCallback((error: unknown) => {
     if (error instanceof PortError && error.kind === 'signed-out') setSignedOut(true);
   }, []);
+  /** What the stream told last: an overview that was asked for before it must not take it back. */
+  const told = useRef<{ count: number; teams: TeamsTold }>({ count: 0, teams: {} });
   const reload = useCallback(async () => {
+    const { count } = told.current;
     try {
-      setOverview(await port.getOverview());
+      const next = await port.getOverview();
+      setOverview(told.current.count === count ? next : withTeams(next, told.current.teams));
     } catch (error) {
       notice(error);
     }
@@ -61,10 +71,10 @@ export function SiteProvider({ children, port: given, siteKey, siteName, zone, r
     return port.listen((event) => {
       if (event.kind === 'connection') setConnected(event.isOpen);
       if (event.kind === 'signed-out') setSignedOut(true);
-      if (event.kind === 'teams')
-        setOverview(
-          (before) => before && { ...before, teams: before.teams.map((team) => ({ ...team, state: event.teams[team.id] ?? 'nobody' })) },
-        );
+      if (event.kind === 'teams') {
+        told.current = { count: told.current.count + 1, teams: event.teams };
+        setOverview((before) => before && withTeams(before, event.teams));
+      }
       hearers.current.forEach((hear) => hear(event));
     });
   }, [port, reload]);
