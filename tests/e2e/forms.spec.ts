@@ -109,3 +109,25 @@ test('a design that came in two files: the launcher stands by the first, the win
   await expect(window.locator('.foot textarea')).toBeFocused();
   expect(asked).toHaveLength(2);
 });
+
+test('a visitor whose token ran out in an open page begins anew: the words come back to the field, with the form that goes before them', async ({
+  browser,
+}) => {
+  const desk = await enterAs(browser, house, 'conversations', { who: 'Rui' });
+  await beIn(desk, true);
+  const visitor = await visit(browser, `${house.site}/telescopes`);
+  await visitor.launcher.click();
+  const before = visitor.window.locator('[data-form=before]');
+  await before.getByRole('radio', { name: 'Just me' }).check();
+  await visitor.say('Is the small one free?');
+  await expect(before).toHaveCount(0);
+  const allowed = { 'Access-Control-Allow-Origin': new URL(house.site).origin };
+  await visitor.page.route('**/messages', (route) => route.fulfill({ status: 401, json: {}, headers: allowed }), { times: 1 });
+  await visitor.field.fill('And until when?');
+  await visitor.field.press('Enter');
+  await expect(before.getByRole('alert')).toHaveText('This one is needed.');
+  await expect(visitor.field).toHaveValue('And until when?');
+  await visitor.field.press('Enter');
+  await expect(before).toHaveCount(0);
+  await expect(visitor.window.locator('[data-entry]', { hasText: 'And until when?' })).toHaveCount(1);
+});

@@ -152,6 +152,7 @@ export function talkWith(
       if (response.status === 401) {
         setToken(null);
         pendingToken = null;
+        [conversation, entries] = [null, []]; // whoever cannot be known begins anew, with the form before a chat
         return 'later';
       }
       if (response.status === 429 || response.status >= 500) return 'later';
