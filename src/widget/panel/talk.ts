@@ -8,6 +8,7 @@ import type { PanelPort } from '../port';
 import { eventCutter } from './event-stream';
 import { newClientId, newSecret } from './ids';
 import { mergeEntries } from './merge';
+import { RETRY_MS, pause } from './retry';
 import { type UnsentStore, unsentStore } from './unsent';
 
 /** Something written here that the server has not acknowledged yet. */
@@ -62,7 +63,6 @@ export interface Talk {
 
 /** [S7] What has changed is known within five seconds; open windows do not all ask at once. */
 const NEWS_SPREAD_MS = 3000;
-const RETRY_MS = [1000, 2000, 4000, 8000, 15000, 30000] as const;
 
 /** The visitor's side of a conversation: an outbox that loses nothing, and a stream that resumes where it broke. */
 export function talkWith(
@@ -102,6 +102,13 @@ export function talkWith(
 
   const setToken = (token: string | null): void => port.memory.write({ ...port.memory.read(), token });
   if (!isToken(port.memory.read().token)) setToken(null);
+
+  /** Whoever cannot be known any more begins anew, with the form before a chat. */
+  const becomeUnknown = (): void => {
+    setToken(null);
+    pendingToken = null;
+    [conversation, entries, lastId] = [null, [], 0];
+  };
 
   const headers = (): Record<string, string> => {
     const { token } = port.memory.read();
@@ -150,9 +157,8 @@ export function talkWith(
         ? post('messages', { ...said, replies: one.before, trail: one.trail })
         : post('notes', { ...said, ...one.note }));
       if (response.status === 401) {
-        setToken(null);
-        pendingToken = null;
-        [conversation, entries] = [null, []]; // whoever cannot be known begins anew, with the form before a chat
+        becomeUnknown();
+        restartStream(true); // the old one would go on telling of the conversation it was opened for
         return 'later';
       }
       if (response.status === 429 || response.status >= 500) return 'later';
@@ -195,7 +201,7 @@ export function talkWith(
           signal: own.signal,
           headers: { ...headers(), 'Last-Event-ID': String(lastId) },
         });
-        if (response.status === 401) setToken(null);
+        if (response.status === 401) becomeUnknown();
         if (!response.ok || response.body === null) throw new Error(`The stream answered ${response.status}.`);
         tries = 0;
         setConnected(true);
@@ -240,7 +246,7 @@ export function talkWith(
   const begin = async (): Promise<void> => {
     if (port.memory.read().token === null) return;
     const response = await fetch(`${port.base}/conversation`, { credentials: 'omit', headers: headers() });
-    if (response.status === 401) setToken(null);
+    if (response.status === 401) becomeUnknown();
     if (!response.ok) return;
     const talk = (await response.json()) as VisitorTalk | { conversation: null };
     if (talk.conversation !== null) take(talk);
@@ -291,10 +297,6 @@ async function readAll(body: ReadableStream<Uint8Array>, hear: (name: string, id
   const decoder = new TextDecoder();
   const reader = body.getReader();
   for (let part = await reader.read(); !part.done; part = await reader.read()) cut(decoder.decode(part.value, { stream: true }));
-}
-
-function pause(ms: number): Promise<void> {
-  return new Promise((resolve) => setTimeout(resolve, ms));
 }
 
 /** [V8] A damaged one counts as none. */
