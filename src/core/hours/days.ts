@@ -8,8 +8,8 @@ export function weekdayOf(day: EpochDay): number {
 
 /** Month × 100 + day of a day, in the proleptic Gregorian calendar. */
 export function monthDayOf(day: EpochDay): MonthDay {
-  const { month, date } = civilOf(day);
-  return month * 100 + date;
+  const midnight = new Date(day * DAY_MS);
+  return (midnight.getUTCMonth() + 1) * 100 + midnight.getUTCDate();
 }
 
 export interface Civil {

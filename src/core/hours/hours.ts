@@ -49,20 +49,25 @@ export function localDayOf(zone: Zone, instant: EpochMs): EpochDay {
   return Math.floor((instant + offsetAt(zone, instant)) / DAY_MS);
 }
 
-/** Calendars never change, so what was worked out for a day holds as long as the calendar lives; a year of days at most. */
-const KEPT = new WeakMap<WireCalendar, { readonly zone: Zone; readonly spans: Map<EpochDay, readonly Span[]> }>();
 const KEPT_DAYS_MAX = 400;
 
-/** The spans that begin on a local date ([H3]), in order, with the night cut ([H7]) and imported closings out ([H11]). */
-export function spansOfDay({ calendar, zone }: Pick<Hours, 'calendar' | 'zone'>, day: EpochDay): readonly Span[] {
-  let kept = KEPT.get(calendar);
-  if (kept === undefined || kept.zone !== zone || kept.spans.size > KEPT_DAYS_MAX) KEPT.set(calendar, (kept = { zone, spans: new Map() }));
-  let spans = kept.spans.get(day);
-  if (spans === undefined) kept.spans.set(day, (spans = workOutDay(calendar, zone, day)));
-  return spans;
+type OfDay = (hours: Pick<Hours, 'calendar' | 'zone'>, day: EpochDay) => readonly Span[];
+
+/** Calendars never change, so what was worked out for a day holds as long as the calendar lives; a year of days at most. */
+function keeping(workOut: OfDay): OfDay {
+  const all = new WeakMap<WireCalendar, { readonly zone: Zone; readonly days: Map<EpochDay, readonly Span[]> }>();
+  return (hours, day) => {
+    const { calendar, zone } = hours;
+    let kept = all.get(calendar);
+    if (kept?.zone !== zone || kept.days.size > KEPT_DAYS_MAX) all.set(calendar, (kept = { zone, days: new Map() }));
+    const spans = kept.days.get(day) ?? workOut(hours, day);
+    kept.days.set(day, spans);
+    return spans;
+  };
 }
 
-function workOutDay(calendar: WireCalendar, zone: Zone, day: EpochDay): Span[] {
+/** The spans that begin on a local date ([H3]), in order, with the night cut ([H7]) and imported closings out ([H11]). */
+export const spansOfDay = /* @__PURE__ */ keeping(({ calendar, zone }, day) => {
   const { intervals, layer } = planOf(calendar, day);
   const next = planOf(calendar, day + 1);
   const nightEnds = next.endsNightBefore ? (spanOfWall(zone, (day + 1) * DAY_MS, (day + 2) * DAY_MS)?.from ?? Infinity) : Infinity;
@@ -71,7 +76,7 @@ function workOutDay(calendar: WireCalendar, zone: Zone, day: EpochDay): Span[] {
     return span === null || span.from >= nightEnds ? [] : [{ from: span.from, until: Math.min(span.until, nightEnds) }];
   });
   return layer === 'week' || layer === 'season' ? withoutClosings(spans, calendar) : spans;
-}
+});
 
 function withoutClosings(spans: readonly Span[], { closings }: WireCalendar): Span[] {
   let left = [...spans];
@@ -92,6 +97,9 @@ function withoutClosings(spans: readonly Span[], { closings }: WireCalendar): Sp
 /** A span reaches a day beyond its date at most; a wall clock that jumps a whole day (Apia, 2011) one more. */
 export const REACH_DAYS = 2;
 
+/** All spans that can cover an instant of a local date. */
+const spansNear = /* @__PURE__ */ keeping((hours, day) => [-2, -1, 0, 1, 2].flatMap((away) => spansOfDay(hours, day + away)));
+
 /** [H2] Whether it is open at an instant. */
 export function isOpenAt(hours: Hours, instant: EpochMs): boolean {
   const { override } = hours;
@@ -105,10 +113,8 @@ function isOpenByCalendar(hours: Hours, instant: EpochMs): boolean {
 
 /** The latest end of a span that covers an instant; the instant itself where none does. */
 function coveringEnd(hours: Hours, instant: EpochMs): EpochMs {
-  const day = localDayOf(hours.zone, instant);
   let end = instant;
-  for (let one = day - REACH_DAYS; one <= day + REACH_DAYS; one++)
-    for (const { from, until } of spansOfDay(hours, one)) if (from <= instant && until > end) end = until;
+  for (const { from, until } of spansNear(hours, localDayOf(hours.zone, instant))) if (from <= instant && until > end) end = until;
   return end;
 }
 

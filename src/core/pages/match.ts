@@ -49,7 +49,7 @@ function partOf(address: Address, part: WireRule[1]): string {
 
 /** [P9] *begins with* `/groups/` takes `/groups` too: the page that stands for the folder. */
 function isBareParent(seen: string, wanted: string): boolean {
-  return wanted.length > 1 && wanted.endsWith('/') && seen === wanted.slice(0, -1);
+  return seen !== '' && wanted.length - seen.length === 1 && wanted === `${seen}/`;
 }
 
 /** [P8] A–Z only; no locale has a say. */
