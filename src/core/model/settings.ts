@@ -1,6 +1,7 @@
 import { WIDGET_DEFAULTS } from './defaults';
 import type { Design, Widget } from './design';
 import type { Moment } from './moment';
+import type { WayId } from './way';
 
 /** A number an owner may set, which cannot be seen on the stage. Stored in seconds, days, px or how often. */
 export type SettingId =
@@ -101,6 +102,15 @@ export const SETTINGS_AT: Readonly<Record<Moment | 'everywhere', readonly Settin
   'nobody-home': [],
   'note-left': [],
   everywhere: ['offset', 'phoneOffset', 'launcherSize', 'wordsFrom', 'radius', 'textSize'],
+};
+
+/** Which settings make a way what it is. Those of a way that is not here are texts, people, hours or fields. */
+export const SETTINGS_OF_WAY: Readonly<Partial<Record<WayId, readonly SettingId[]>>> = {
+  W1: ['perVisit', 'gap', 'beforeClosing', 'afterTalk'],
+  W5: ['restDays'],
+  W10: ['slowReplyAfter', 'slowReplyNearbyAfter'],
+  W14: ['slowReplyTalkingAfter'],
+  W15: ['endsAfterQuiet'],
 };
 
 /** The stored value of a setting. */

@@ -32,3 +32,6 @@ export const WAYS: readonly Way[] = [
   { id: 'W18', from: 'nobody-home', to: 'at-the-door' },
   { id: 'W19', from: 'note-left', to: 'talking' },
 ];
+
+/** Ways that time alone can lead along, with nobody doing anything. The others take an act of the visitor's or of a responder's. */
+export const WAYS_BY_TIME: readonly WayId[] = ['W1', 'W3', 'W8', 'W10', 'W11', 'W14', 'W15', 'W18'];

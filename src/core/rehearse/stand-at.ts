@@ -1,7 +1,7 @@
 import { decide } from '../decide/decide';
 import type { Circumstances } from '../model/circumstances';
 import type { Moment, TeamState } from '../model/moment';
-import { MINUTE_MS, SECOND_MS } from '../model/units';
+import { DAY_MS, MINUTE_MS, SECOND_MS } from '../model/units';
 import type { PublishedSite } from '../wire/published-site';
 import type { ConversationFacts, Standing, VisitorEntry } from '../wire/talk';
 import { sampleIn } from './samples';
@@ -41,8 +41,14 @@ export function standAt(site: PublishedSite, base: Circumstances, moment: DrawnM
   if (leadsHere) return { site, circumstances, entries, needs: null };
   const needs: TeamState = DOORS[moment] === 'nobody-home' ? 'nobody' : 'in';
   const teams = Object.fromEntries(Object.keys(site.facts.teams).map((id) => [id, needs]));
-  const bent = { ...site, pointer: { ...site.pointer, teams } };
+  const bent = { ...site, pointer: { ...site.pointer, teams, overrides: needs === 'in' ? heldOpen(site, base) : site.pointer.overrides } };
   return { site: bent, circumstances: { ...circumstances, heardAt: base.now }, entries, needs };
+}
+
+/** Every calendar held open, so that who is in decides. */
+function heldOpen({ facts, pointer }: PublishedSite, { now }: Circumstances): PublishedSite['pointer']['overrides'] {
+  const open = { isOpen: true, until: now + DAY_MS, reason: '' };
+  return { ...pointer.overrides, ...Object.fromEntries(Object.keys(facts.calendars).map((id) => [id, open])) };
 }
 
 /** Which of the two doors a visit goes through to get to a moment. */

@@ -20,16 +20,21 @@ import { textName } from '../wording/texts';
 import { BrandField } from './BrandField';
 import { GateDeeds } from './GateDeeds';
 import { SettingFields } from './SettingFields';
+import { WaySettings } from './WaySettings';
+import type { DrawnWay } from './ways';
 
 export type Side = 'here' | 'everywhere';
+
+/** What is chosen beside the stones. */
+export type Aside = { readonly kind: 'gate' } | { readonly kind: 'way'; readonly way: DrawnWay } | null;
 
 export interface InspectorProps {
   readonly side: Side;
   readonly onSide: (side: Side) => void;
   readonly moment: DrawnMoment;
   readonly design: Design;
-  /** *Who can answer?* is chosen instead of a moment. */
-  readonly isGate: boolean;
+  /** *Who can answer?*, or a way, is chosen instead of a moment. */
+  readonly aside: Aside;
   readonly stateNow: WidgetState;
   readonly widget: Widget;
   /** Texts of this moment that other circumstances say instead, and how they read. */
@@ -39,6 +44,9 @@ export interface InspectorProps {
   readonly onCorner: (corner: Corner) => void;
   readonly onSetting: (setting: Setting, value: number | null) => void;
   readonly onDeed: (state: WidgetState, deed: Deed) => void;
+  readonly onChoose: (moment: DrawnMoment) => void;
+  readonly onGate: () => void;
+  readonly nameOfTeam: (id: string) => string;
 }
 
 /** What cannot be seen on the stage. Two sides and no more: this moment, and what holds everywhere. */
@@ -78,19 +86,20 @@ export function Inspector(props: InspectorProps) {
         ))}
       </Box>
       <Box role="tabpanel" id="inspector-panel" aria-labelledby={`side-${side}`} tabIndex={0} sx={{ p: 2, overflow: 'auto', flex: 1 }}>
-        {side === 'everywhere' ? (
-          <Everywhere {...props} />
-        ) : props.isGate ? (
-          <GateDeeds widget={props.widget} now={props.stateNow} onDeed={props.onDeed} />
-        ) : (
-          <Here {...props} />
-        )}
+        {side === 'everywhere' ? <Everywhere {...props} /> : <Here {...props} />}
       </Box>
     </Box>
   );
 }
 
-function Here({ moment, alsoSaid, outOfReach, design, widget, onSetting }: InspectorProps) {
+/** The settings of what is chosen: a moment, a way or the gatepost. */
+export function Here(props: InspectorProps) {
+  const { aside, widget, stateNow, onDeed } = props;
+  if (aside === null) return <OfMoment {...props} />;
+  return aside.kind === 'gate' ? <GateDeeds widget={widget} now={stateNow} onDeed={onDeed} /> : <WaySettings {...props} way={aside.way} />;
+}
+
+function OfMoment({ moment, alsoSaid, outOfReach, design, widget, onSetting }: InspectorProps) {
   const { name, what } = MOMENT_WORDS[moment];
   const ids = SETTINGS_AT[moment];
   return (

@@ -3,6 +3,7 @@
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { type KeyboardEvent, useMemo, useRef } from 'react';
+import type { WayId } from '../../core/model/way';
 import type { DrawnMoment, Standpoint } from '../../core/rehearse/stand-at';
 import { MOMENT_WORDS } from '../wording/moments';
 import { Footprints } from './Footprints';
@@ -25,10 +26,14 @@ export interface PathProps {
   /** *Who can answer?* is chosen. */
   readonly isGate: boolean;
   readonly onGate: () => void;
+  readonly chosenWay: WayId | null;
+  readonly onWay: (way: WayId) => void;
+  /** To the whole path. */
+  readonly onWhole: () => void;
 }
 
 /** The path at rest: fixed places, each stone drawn live. For a screen reader one ordered list, with its ways as "leads to". */
-export function Path({ stones, ways, chosen, onChoose, onEnter, gate, isGate, onGate }: PathProps) {
+export function Path({ stones, ways, chosen, onChoose, onEnter, gate, isGate, onGate, chosenWay, onWay, onWhole }: PathProps) {
   const box = useRef<HTMLDivElement>(null);
   const { width } = useSize(box);
   const measures = pathMeasures(width === 0 ? 1280 : width);
@@ -58,7 +63,7 @@ export function Path({ stones, ways, chosen, onChoose, onEnter, gate, isGate, on
       }}
     >
       <Box aria-hidden sx={{ position: 'absolute', insetInline: 0, top: 78, bottom: 0, bgcolor: 'var(--porch-lane)' }} />
-      <PathWays measures={measures} width={width} ways={ways} stones={stones} />
+      <PathWays measures={measures} width={width} ways={ways} stones={stones} chosen={chosenWay} onChoose={onWay} />
       <Box component="ol" onKeyDown={move} sx={{ m: 0, p: 0, listStyle: 'none' }}>
         {stones.map((stone) => (
           <StoneButton
@@ -78,6 +83,24 @@ export function Path({ stones, ways, chosen, onChoose, onEnter, gate, isGate, on
         isChosen={isGate}
         onChoose={onGate}
       />
+      <ButtonBase
+        aria-label="The whole path"
+        aria-keyshortcuts="P"
+        onClick={onWhole}
+        sx={{
+          position: 'absolute',
+          right: 12,
+          bottom: 10,
+          px: 1.25,
+          minHeight: 28,
+          fontSize: 12,
+          bgcolor: 'background.paper',
+          border: '1px solid var(--porch-edge)',
+          borderRadius: '10px',
+        }}
+      >
+        Whole path&nbsp;<b>P</b>
+      </ButtonBase>
     </Box>
   );
 }

@@ -1,14 +1,18 @@
 import type { WayId } from '../../core/model/way';
+import ButtonBase from '@mui/material/ButtonBase';
 import { SHORT_SIGNS_MAX } from '../wording/ways';
 import { LANE_TOP, PATH_HEIGHT, type PathMeasures, STONES, STONE_HEIGHT, WAYS_AT_REST, columnLeft } from './path-layout';
 import type { Stone } from './stones';
-import type { DrawnWay } from './ways';
+import { WayLine } from './WayLine';
+import { type DrawnWay, isWalkedWay } from './ways';
 
 interface PathWaysProps {
   readonly measures: PathMeasures;
   readonly width: number;
   readonly ways: readonly DrawnWay[];
   readonly stones: readonly Stone[];
+  readonly chosen: WayId | null;
+  readonly onChoose: (way: WayId) => void;
 }
 
 interface Drawing {
@@ -20,46 +24,54 @@ interface Drawing {
   readonly isLow?: boolean;
 }
 
-/** The ways at rest: fine curves with their short words; decorative, as each stone says where it leads. */
-export function PathWays({ measures, width, ways, stones }: PathWaysProps) {
-  const isWalked = (moment: string): boolean =>
-    stones.some((one) => one.moment === moment && (one.nearness === 'here' || one.nearness === 'on-the-way'));
+/**
+ * The ways at rest: fine curves with their short words, each of which opens its settings. Left out for a screen reader
+ * and the Tab key: stones say where they lead, and signposts open the same settings.
+ */
+export function PathWays({ measures, width, ways, stones, chosen, onChoose }: PathWaysProps) {
   const fits = measures.stoneWidth >= 150 ? SHORT_SIGNS_MAX : 6;
+  const drawn = WAYS_AT_REST.flatMap((id) => {
+    const way = ways.find((one) => one.id === id);
+    const drawing = DRAWINGS[id]?.(measures);
+    return way === undefined || drawing === undefined ? [] : [{ way, drawing }];
+  });
   return (
-    <svg aria-hidden width={width} height={PATH_HEIGHT} style={{ position: 'absolute', inset: 0 }}>
-      {WAYS_AT_REST.map((id) => {
-        const way = ways.find((one) => one.id === id);
-        const drawing = DRAWINGS[id]?.(measures);
-        if (way === undefined || drawing === undefined) return null;
-        const { d, x, y, anchor } = drawing;
-        return (
-          <g key={id} data-way={id}>
-            <path
-              d={d}
-              fill="none"
-              stroke={isWalked(way.from) && isWalked(way.to) ? 'var(--porch-ink)' : 'var(--porch-edge)'}
-              strokeWidth={isWalked(way.from) && isWalked(way.to) ? 3 : way.isIdle ? 1 : 1.5}
-              strokeDasharray={way.isIdle ? '2 4' : undefined}
-            />
-            {way.short.length > fits ? null : (
-              <text
-                x={x}
-                y={y}
-                textAnchor={anchor}
-                fontSize={12}
-                fill="var(--porch-ink)"
-                stroke={drawing.isLow ? 'var(--porch-lane)' : 'var(--porch-board)'}
-                strokeWidth={4}
-                paintOrder="stroke"
-                style={{ fontFamily: 'inherit' }}
-              >
-                {way.short}
-              </text>
-            )}
+    <div aria-hidden>
+      <svg width={width} height={PATH_HEIGHT} style={{ position: 'absolute', inset: 0 }}>
+        {drawn.map(({ way, drawing }) => (
+          <g key={way.id} data-way={way.id}>
+            <WayLine d={drawing.d} isWalked={isWalkedWay(way, stones)} isIdle={way.isIdle} isChosen={way.id === chosen} />
           </g>
-        );
-      })}
-    </svg>
+        ))}
+      </svg>
+      {drawn.map(({ way, drawing }) =>
+        way.short.length > fits ? null : (
+          <ButtonBase
+            key={way.id}
+            data-way-words={way.id}
+            tabIndex={-1}
+            onClick={() => onChoose(way.id)}
+            sx={{
+              position: 'absolute',
+              left: drawing.x,
+              top: drawing.y - 4,
+              transform: drawing.anchor === 'middle' ? 'translate(-50%, -50%)' : 'translateY(-50%)',
+              fontSize: 12,
+              lineHeight: '16px',
+              px: '3px',
+              ml: drawing.anchor === 'middle' ? 0 : '-3px',
+              whiteSpace: 'nowrap',
+              borderRadius: '6px',
+              bgcolor: drawing.isLow ? 'var(--porch-lane)' : 'background.paper',
+              ...(way.id === chosen ? { boxShadow: '0 0 0 2px var(--porch-door)' } : {}),
+              '&:hover': { textDecoration: 'underline' },
+            }}
+          >
+            {way.short}
+          </ButtonBase>
+        ),
+      )}
+    </div>
   );
 }
 

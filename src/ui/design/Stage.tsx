@@ -18,6 +18,7 @@ interface StageProps {
   readonly brand: string;
   readonly path: string;
   readonly device: Visitor['device'];
+  readonly scheme: 'day' | 'evening';
   readonly distance: 'near' | 'whole';
   readonly onNear: () => void;
   readonly texts: StageText;
@@ -27,7 +28,7 @@ interface StageProps {
 }
 
 /** The page with the real widget on it, and every text to be edited where it stands. */
-export function Stage({ standpoint, corner, brand, path, device, distance, onNear, texts, firstTextRef, children }: StageProps) {
+export function Stage({ standpoint, corner, brand, path, device, scheme, distance, onNear, texts, firstTextRef, children }: StageProps) {
   const box = useRef<HTMLDivElement>(null);
   const size = useSize(box);
   const [painted, setPainted] = useState<{ root: ShadowRoot; count: number } | null>(null);
@@ -38,13 +39,13 @@ export function Stage({ standpoint, corner, brand, path, device, distance, onNea
       site,
       circumstances,
       entries,
-      scheme: 'day' as const,
+      scheme,
       device,
       width: view.pageWidth,
       height: view.pageHeight,
       font: PAGE_FONT,
     }),
-    [site, circumstances, entries, device, view.pageWidth, view.pageHeight],
+    [site, circumstances, entries, scheme, device, view.pageWidth, view.pageHeight],
   );
   const onPainted = useCallback((root: ShadowRoot) => setPainted((before) => ({ root, count: (before?.count ?? 0) + 1 })), []);
   return (

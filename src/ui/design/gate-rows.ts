@@ -11,8 +11,12 @@ const DEED_WORDS: Readonly<Record<Deed, string>> = {
 };
 const SHORT: Readonly<Record<WidgetState, string>> = { in: 'in', nearby: 'nearby', busy: 'busy', nobody: 'nobody', closed: 'closed' };
 
-/** The rows of *Who can answer?*: every state this widget can be in, where it leads, and which one holds. */
-export function gateRows(widget: Widget, now: WidgetState): GateRow[] {
-  const states: readonly WidgetState[] = widget.calendarId === null ? ['in', 'busy', 'nobody'] : ['in', 'busy', 'nobody', 'closed'];
+const STATES: readonly WidgetState[] = ['in', 'nearby', 'busy', 'nobody', 'closed'];
+
+/** The rows of *Who can answer?*: every state this widget can be in, where it leads, and which one holds. At rest there is no room for *nearby* unless it holds. */
+export function gateRows(widget: Widget, now: WidgetState, areAll = false): GateRow[] {
+  const states: readonly WidgetState[] = STATES.filter(
+    (state) => (state !== 'closed' || widget.calendarId !== null) && (state !== 'nearby' || now === 'nearby' || areAll),
+  );
   return states.map((state) => ({ state, words: SHORT[state], leadsTo: DEED_WORDS[widget.deeds[state]], isNow: state === now }));
 }

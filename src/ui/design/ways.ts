@@ -1,7 +1,8 @@
 import type { Design, Widget } from '../../core/model/design';
-import { WAYS, type WayId } from '../../core/model/way';
+import { WAYS, WAYS_BY_TIME, type WayId } from '../../core/model/way';
 import type { Moment } from '../../core/model/moment';
 import { labelOfWay } from '../../core/rehearse/label-of-way';
+import type { Stone } from './stones';
 import { type WayWords, wayWords } from '../wording/ways';
 
 /** A way as it is drawn and said. */
@@ -20,4 +21,11 @@ export function waysOf(design: Design, widget: Widget, teamName: (id: string) =>
     if (label === null) return [];
     return [{ id, from, to, isIdle: label.code === 'no-invitations' || label.code === 'never-slow', ...wayWords(label, { teamName }) }];
   });
+}
+
+/** Whether this visitor goes along a way by themselves: both its ends are reached so, and time alone leads along it. */
+export function isWalkedWay({ id, from, to }: DrawnWay, stones: readonly Stone[]): boolean {
+  const isWalked = (moment: Moment): boolean =>
+    stones.some((one) => one.moment === moment && (one.nearness === 'here' || one.nearness === 'on-the-way'));
+  return WAYS_BY_TIME.includes(id) && isWalked(from) && isWalked(to);
 }

@@ -15,6 +15,7 @@ const KEYS: readonly (readonly [keys: string, does: string])[] = [
   ['Enter', 'Design: from the stone to the stage'],
   ['[ ]', 'Design: the situation before, and the next'],
   ['B', 'Design: all reasons'],
+  ['P', 'Design: the whole path, and back'],
   ['Ctrl Z', 'Design: undo'],
   ['Ctrl Shift Z', 'Design: redo'],
   ['Enter', 'Conversations: send'],

@@ -19,6 +19,14 @@ const GLOBAL = (
       ':root[data-scheme="dark"]': { ...variables('evening'), colorScheme: 'dark' },
       body: { overflowX: 'hidden' },
       ':focus-visible': { outline: '2px solid var(--porch-door)', outlineOffset: 2 },
+      // Where something is there to be printed, it alone is: with what it stands in, without what only a screen can use.
+      '@media print': {
+        'body:has([data-printed]) :not(:has([data-printed])):not([data-printed]):not([data-printed] *), [data-unprinted]': {
+          display: 'none !important',
+        },
+        '[data-printed]': { zoom: 0.78, overflow: 'visible !important', printColorAdjust: 'exact' },
+      },
+      '@page': { size: 'landscape', margin: '8mm' },
       '@media (prefers-reduced-motion: reduce)': {
         '*, *::before, *::after': { animationDuration: '0s !important', transitionDuration: '0s !important' },
       },

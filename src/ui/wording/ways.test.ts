@@ -38,7 +38,7 @@ describe('the words of ways', () => {
     ['W11', 'we close', 'we close meanwhile, or everybody leaves; it becomes a note'],
     ['W12', 'answered', 'answered after all'],
     ['W13', 'by mail', 'leaves an address'],
-    ['W14', 'off', 'off: a pause in a conversation is only a pause'],
+    ['W14', 'off', 'off: a pause is only a pause'],
     ['W15', 'ends', 'either side ends it, or 12 h pass in silence'],
     ['W16', 'again', 'asks something else'],
     ['W17', 'note', 'sends the note'],

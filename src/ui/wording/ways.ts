@@ -1,6 +1,6 @@
 import type { WidgetState } from '../../core/model/moment';
 import { SECOND_MS } from '../../core/model/units';
-import type { Headline, Part, WayLabel } from '../../core/rehearse/label-of-way';
+import { type Headline, type Part, type WayLabel, headlineOf } from '../../core/rehearse/label-of-way';
 import { LANGUAGES } from './languages';
 import { lengthWords } from './times';
 
@@ -60,7 +60,7 @@ export function wayWords(label: WayLabel, { teamName }: WayContext): WayWords {
     case 'no-reply':
       return { short: secondsWords(label.seconds), full: `no reply for ${secondsWords(label.seconds)}` };
     case 'never-slow':
-      return { short: 'off', full: 'off: a pause in a conversation is only a pause' };
+      return { short: 'off', full: 'off: a pause is only a pause' };
     case 'answered':
       return { short: 'answered', full: 'answered after all' };
     case 'leaves-address':
@@ -79,6 +79,11 @@ export function wayWords(label: WayLabel, { teamName }: WayContext): WayWords {
     case 'comes-back':
       return { short: 'returns', full: 'comes back, and it was answered' };
   }
+}
+
+/** When an invitation is due, in the words of a way. */
+export function headlineOfInvitation(invitation: Parameters<typeof headlineOf>[0]): string {
+  return headlineWords(headlineOf(invitation));
 }
 
 function invitationsWords(number: number, first: string): string {

@@ -1,0 +1,283 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import ButtonBase from '@mui/material/ButtonBase';
+import { type KeyboardEvent, type ReactNode, memo, useMemo, useRef } from 'react';
+import type { DrawnMoment, Standpoint } from '../../core/rehearse/stand-at';
+import type { WayId } from '../../core/model/way';
+import { MOMENT_WORDS } from '../wording/moments';
+import { Footprints } from './Footprints';
+import { STONES, neighbourOf } from './path-layout';
+import { PAGE_FONT } from './StandInPage';
+import type { Stone } from './stones';
+import { useSize } from './use-size';
+import { type DrawnWay, isWalkedWay } from './ways';
+import { WayLine } from './WayLine';
+import { type WholeMeasures, pictureLeft, wholeDrawings, wholeMeasures } from './whole-path-layout';
+import { WidgetTile } from './WidgetTile';
+
+interface WholePathProps {
+  readonly stones: readonly Stone[];
+  readonly ways: readonly DrawnWay[];
+  readonly chosen: DrawnMoment;
+  readonly onChoose: (moment: DrawnMoment) => void;
+  /** To the stage of the chosen stone. */
+  readonly onEnter: () => void;
+  readonly chosenWay: WayId | null;
+  readonly onWay: (way: WayId) => void;
+  /** *Who can answer?* as a table. */
+  readonly gate: ReactNode;
+  /** The settings of what is chosen, once they are asked for. */
+  readonly card: ReactNode;
+  /** Back to the stage, with the path at rest. */
+  readonly onClose: () => void;
+}
+
+/** The whole path (key P): every moment as it looks, every way with all its words; to be read, printed and followed. */
+export function WholePath({ stones, ways, chosen, onChoose, onEnter, chosenWay, onWay, gate, card, onClose }: WholePathProps) {
+  const box = useRef<HTMLDivElement>(null);
+  const { width, height } = useSize(box);
+  const measures = useMemo(() => wholeMeasures(width === 0 ? 1280 : width, height), [width, height]);
+  const drawings = useMemo(() => wholeDrawings(measures), [measures]);
+  const move = (event: KeyboardEvent): void => {
+    if (event.key === 'Enter') {
+      event.preventDefault();
+      return onEnter();
+    }
+    const next = neighbourOf(chosen, event.key);
+    if (next === null) return;
+    event.preventDefault();
+    onChoose(next);
+    box.current?.querySelector<HTMLElement>(`[data-stone="${next}"]`)?.focus();
+  };
+  const { picture } = measures;
+  const note = stones.find(({ moment }) => moment === 'note-left');
+  const letterLeft = pictureLeft(6, measures);
+  const letterTop = measures.top.lower + Math.round(picture.height * 0.64);
+  return (
+    <Box
+      ref={box}
+      component="nav"
+      aria-label="Whole path"
+      data-printed
+      sx={{ position: 'relative', flex: 1, minHeight: 0, overflow: 'auto', bgcolor: 'background.default' }}
+    >
+      <Box
+        sx={{ position: 'relative', height: measures.height, minWidth: pictureLeft(6, measures) + picture.width + 20, overflow: 'hidden' }}
+      >
+        <Box
+          aria-hidden
+          sx={{ position: 'absolute', insetInline: 0, top: measures.top.lower - 46, bottom: 0, bgcolor: 'var(--porch-lane)' }}
+        />
+        <LaneName top={8}>Somebody can answer</LaneName>
+        <LaneName top={measures.top.lower - 40}>Nobody can, or not yet</LaneName>
+        <svg aria-hidden width="100%" height={measures.height} style={{ position: 'absolute', inset: 0 }}>
+          {ways.map((way) => (
+            <WayLine
+              key={way.id}
+              d={drawings[way.id]?.d ?? ''}
+              isWalked={isWalkedWay(way, stones)}
+              isIdle={way.isIdle}
+              isChosen={way.id === chosenWay}
+            />
+          ))}
+          {note === undefined ? null : (
+            <WayLine d={`M${pictureLeft(5, measures) + picture.width} ${letterTop + 18}H${letterLeft}`} isWalked={false} isIdle={false} />
+          )}
+        </svg>
+        <Box component="ol" onKeyDown={move} sx={{ m: 0, p: 0, listStyle: 'none' }}>
+          {stones.map((stone) => (
+            <WholeStone
+              key={stone.moment}
+              stone={stone}
+              isChosen={stone.moment === chosen}
+              measures={measures}
+              ways={ways}
+              onChoose={onChoose}
+              onEnter={onEnter}
+            />
+          ))}
+        </Box>
+        <Box component="ul" aria-label="Ways" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+          {ways.map((way) => {
+            const words = drawings[way.id]?.words;
+            if (words === undefined) return null;
+            const against = stones.find(({ moment }) => moment === way.to)?.outOfReach ?? null;
+            return (
+              <Box
+                component="li"
+                key={way.id}
+                sx={{
+                  position: 'absolute',
+                  left: words.left,
+                  width: words.width,
+                  top: words.y,
+                  transform: words.side === 'above' ? 'translateY(-100%)' : words.side === 'on' ? 'translateY(-50%)' : undefined,
+                  display: 'flex',
+                  justifyContent: words.align === 'center' ? 'center' : words.align === 'end' ? 'flex-end' : 'flex-start',
+                  zIndex: way.id === chosenWay ? 2 : 1,
+                }}
+              >
+                <ButtonBase
+                  data-way-words={way.id}
+                  aria-pressed={way.id === chosenWay}
+                  aria-label={`${MOMENT_WORDS[way.from].name} to ${MOMENT_WORDS[way.to].name}: ${way.full}`}
+                  onClick={() => onWay(way.id)}
+                  sx={{
+                    fontSize: 12,
+                    lineHeight: '14px',
+                    textAlign: words.align,
+                    color: against === null ? 'text.primary' : 'text.secondary',
+                    borderRadius: '6px',
+                    px: '3px',
+                    minHeight: 24,
+                    overflowWrap: 'anywhere',
+                    bgcolor:
+                      words.side === 'on' ? (words.y > measures.top.lower - 46 ? 'var(--porch-lane)' : 'background.default') : undefined,
+                    ...(way.id === chosenWay ? { boxShadow: '0 0 0 2px var(--porch-door)', bgcolor: 'background.paper' } : {}),
+                    '&:hover': { textDecoration: 'underline' },
+                  }}
+                >
+                  {way.full}
+                </ButtonBase>
+              </Box>
+            );
+          })}
+        </Box>
+        <Box
+          aria-hidden
+          sx={{
+            position: 'absolute',
+            left: letterLeft - 94,
+            top: letterTop - 14,
+            width: 90,
+            textAlign: 'center',
+            fontSize: 12,
+            lineHeight: '14px',
+          }}
+        >
+          answered by mail
+        </Box>
+        <Box
+          sx={{
+            position: 'absolute',
+            left: letterLeft,
+            top: letterTop,
+            maxWidth: picture.width + 40,
+            px: 1.5,
+            py: 1,
+            fontSize: 13,
+            bgcolor: 'background.paper',
+            border: '1px solid var(--porch-edge)',
+            borderRadius: '8px',
+          }}
+        >
+          A letter to the visitor
+        </Box>
+        <Box sx={{ position: 'absolute', left: 16, bottom: 14, width: pictureLeft(3, measures) - 16 - 44 }}>{gate}</Box>
+        <Box data-unprinted sx={{ position: 'absolute', right: 12, bottom: 10, display: 'flex', gap: 1 }}>
+          <Button size="small" onClick={() => window.print()} sx={{ minHeight: 32 }}>
+            Print
+          </Button>
+          <Button size="small" variant="outlined" onClick={onClose} sx={{ minHeight: 32 }}>
+            Back to the stage (P)
+          </Button>
+        </Box>
+        {card}
+      </Box>
+    </Box>
+  );
+}
+
+function LaneName({ top, children }: { top: number; children: string }) {
+  return (
+    <Box component="h2" sx={{ position: 'absolute', left: 16, top, m: 0, fontSize: 13, fontWeight: 700, fontFamily: 'inherit' }}>
+      {children}
+    </Box>
+  );
+}
+
+interface WholeStoneProps {
+  readonly stone: Stone;
+  readonly isChosen: boolean;
+  readonly measures: WholeMeasures;
+  readonly ways: readonly DrawnWay[];
+  readonly onChoose: (moment: DrawnMoment) => void;
+  readonly onEnter: () => void;
+}
+
+function WholeStone({ stone, isChosen, measures, ways, onChoose, onEnter }: WholeStoneProps) {
+  const place = STONES.find(({ moment }) => moment === stone.moment);
+  if (place === undefined) return null;
+  const { picture } = measures;
+  const { name } = MOMENT_WORDS[stone.moment];
+  const isWalked = stone.nearness === 'here' || stone.nearness === 'on-the-way';
+  const leads = ways.filter(({ from }) => from === stone.moment).map(({ to, full }) => `leads to ${MOMENT_WORDS[to].name}: ${full}`);
+  const said = isWalked ? 'this visitor gets here by themselves' : '';
+  return (
+    <Box component="li" sx={{ position: 'absolute', left: pictureLeft(place.column, measures), top: measures.top[place.lane] }}>
+      <ButtonBase
+        data-stone={stone.moment}
+        aria-current={isChosen ? 'true' : undefined}
+        aria-label={[name, said, stone.words, stone.outOfReach ?? '', ...leads].filter(Boolean).join('. ')}
+        tabIndex={isChosen ? 0 : -1}
+        onClick={() => onChoose(stone.moment)}
+        onDoubleClick={onEnter}
+        sx={{
+          display: 'block',
+          width: picture.width,
+          textAlign: 'start',
+          borderRadius: '14px 16px 15px 17px',
+          '&:focus-visible': { outline: 'none' },
+          '&:focus-visible > :first-of-type': { boxShadow: '0 0 0 4px var(--porch-paper), 0 0 0 6px var(--porch-door)' },
+        }}
+      >
+        <Box
+          sx={{
+            width: picture.width,
+            height: picture.height,
+            borderRadius: '14px 16px 15px 17px',
+            overflow: 'hidden',
+            bgcolor: 'var(--porch-page)',
+            border: stone.outOfReach === null ? '1px solid var(--porch-edge)' : '1.5px dashed var(--porch-edge)',
+            ...(isChosen ? { outline: '2px solid var(--porch-door)', outlineOffset: '-1px', boxShadow: '0 3px 0 var(--porch-door)' } : {}),
+          }}
+        >
+          <Thumbnail standpoint={stone.standpoint} isDim={stone.outOfReach !== null} scale={picture.width / 360} />
+        </Box>
+        <Box sx={{ fontSize: 14, lineHeight: '20px', fontWeight: 600, mt: '4px', whiteSpace: 'nowrap' }}>
+          {name} {isWalked ? <Footprints /> : null}
+        </Box>
+        <Box
+          dir={stone.outOfReach === null ? stone.dir : 'ltr'}
+          sx={{
+            fontSize: 12,
+            lineHeight: '15px',
+            color: 'text.secondary',
+            display: '-webkit-box',
+            WebkitLineClamp: 2,
+            WebkitBoxOrient: 'vertical',
+            overflow: 'hidden',
+          }}
+        >
+          {stone.outOfReach ?? stone.words}
+        </Box>
+      </ButtonBase>
+    </Box>
+  );
+}
+
+/** The runtime at 112×156: live, and decorative. It is painted anew only where what it shows has changed. */
+const Thumbnail = memo(function Thumbnail({ standpoint, isDim, scale }: { standpoint: Standpoint; isDim: boolean; scale: number }) {
+  const { site, circumstances, entries } = standpoint;
+  const feed = useMemo(
+    () => ({ site, circumstances, entries, scheme: 'day' as const, width: 360, height: 501, font: PAGE_FONT }),
+    [site, circumstances, entries],
+  );
+  return (
+    <div style={isDim ? { opacity: 0.5 } : undefined}>
+      <WidgetTile feed={feed} scale={scale} />
+    </div>
+  );
+});

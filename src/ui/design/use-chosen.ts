@@ -1,0 +1,63 @@
+'use client';
+
+import { useSearchParams } from 'next/navigation';
+import { useCallback, useMemo, useState } from 'react';
+import type { WayId } from '../../core/model/way';
+import { DRAWN_MOMENTS, type DrawnMoment } from '../../core/rehearse/stand-at';
+import type { Side } from './Inspector';
+
+/** What is chosen on the path, and how the screen is set up around it. */
+export interface Chosen {
+  /** Null: the first stone that this visitor can reach. */
+  readonly moment: DrawnMoment | null;
+  readonly aside: 'gate' | WayId | null;
+  readonly side: Side;
+  /** Null: as the moment asks for. */
+  readonly distance: 'near' | 'whole' | null;
+  readonly scheme: 'day' | 'evening';
+  /** The path as a whole (key P), instead of stage and inspector. */
+  readonly isWhole: boolean;
+  /** Its settings lie open beside it. */
+  readonly isCardOpen: boolean;
+  readonly isPhoneStageOpen: boolean;
+}
+
+export interface ChosenActs {
+  choose(moment: DrawnMoment): void;
+  chooseAside(aside: 'gate' | WayId): void;
+  set(part: Partial<Chosen>): void;
+}
+
+/** Begins with what the page's address names: `moment` (a stone or `gate`), `side`, `path=whole`. */
+export function useChosen(): readonly [Chosen, ChosenActs] {
+  const params = useSearchParams();
+  const [chosen, setChosen] = useState<Chosen>(() => ({
+    moment: DRAWN_MOMENTS.find((one) => one === params.get('moment')) ?? null,
+    aside: params.get('moment') === 'gate' ? 'gate' : null,
+    side: params.get('side') === 'everywhere' ? 'everywhere' : 'here',
+    distance: null,
+    scheme: 'day',
+    isWhole: params.get('path') === 'whole',
+    isCardOpen: false,
+    isPhoneStageOpen: params.has('moment'),
+  }));
+  const set = useCallback((part: Partial<Chosen>) => setChosen((before) => ({ ...before, ...part })), []);
+  const acts = useMemo(
+    (): ChosenActs => ({
+      set,
+      choose: (moment) =>
+        setChosen((before) => ({
+          ...before,
+          moment,
+          aside: null,
+          distance: null,
+          side: 'here',
+          isPhoneStageOpen: true,
+          isCardOpen: before.isCardOpen && before.aside === null,
+        })),
+      chooseAside: (aside) => set({ aside, side: 'here', isCardOpen: true }),
+    }),
+    [set],
+  );
+  return [chosen, acts];
+}

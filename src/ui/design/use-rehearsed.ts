@@ -1,0 +1,77 @@
+'use client';
+
+import { useCallback, useMemo } from 'react';
+import { decide } from '../../core/decide/decide';
+import type { Circumstances } from '../../core/model/circumstances';
+import type { Design, Widget } from '../../core/model/design';
+import type { WidgetState } from '../../core/model/moment';
+import { type Situation, type Supposed, situationsOf, supposedSite, supposedVisitor } from '../../core/rehearse/suppose';
+import type { Overview } from '../../core/wire/desk';
+import type { PublishedSite } from '../../core/wire/published-site';
+import { teamName } from '../wording/states';
+import { draftSite } from './draft-site';
+import { type Near, type Stone, stonesOf } from './stones';
+import { useNear } from './use-near';
+import { type DrawnWay, waysOf } from './ways';
+
+/** A draft as it is for one visitor in the supposed circumstances: all that stage, path and Because draw. */
+export interface Rehearsed {
+  readonly site: PublishedSite;
+  readonly base: Circumstances;
+  /** The widget that is edited: the one that shows there, else the first. */
+  readonly widget: Widget;
+  readonly place: number;
+  /** The key of the widget that shows; null: none does. */
+  readonly shown: string | null;
+  readonly state: WidgetState;
+  readonly near: Near | null;
+  readonly stones: readonly Stone[];
+  readonly ways: readonly DrawnWay[];
+  readonly situations: readonly Situation[];
+  /** The place of the situation that is supposed; -1: none of them. */
+  readonly situation: number;
+  nameOfTeam(id: string): string;
+}
+
+/** Draws a draft for the supposed circumstances; else what is wrong with it, in words. */
+export function useRehearsed(design: Design, supposed: Supposed, overview: Overview): Rehearsed | string {
+  const { page, locale } = supposed;
+  const made = useMemo(() => draftSite(design, locale, overview), [design, locale, overview]);
+  const asItIs = made.ok ? made.value : null;
+  const site = useMemo(() => (asItIs === null ? null : supposedSite(asItIs, supposed)), [asItIs, supposed]);
+  const base = useMemo(() => supposedVisitor(supposed, overview.now), [supposed, overview.now]);
+  const decision = useMemo(() => (site === null ? null : decide(site, base)), [site, base]);
+  const shown = decision?.widget ?? null;
+  const place = Math.max(
+    0,
+    design.widgets.findIndex(({ key }) => key === shown),
+  );
+  const widget = design.widgets[place];
+  // The search may follow a little later; what stands on the stones may not.
+  const near = useNear(site, base);
+  const stones = useMemo(
+    () => (site !== null && widget !== undefined ? stonesOf(site, widget, base, near) : []),
+    [site, widget, base, near],
+  );
+  const calendarId = widget?.calendarId ?? null;
+  const situations = useMemo(
+    () =>
+      asItIs === null
+        ? []
+        : situationsOf(asItIs, calendarId, { page, locale: design.defaultLocale, locales: design.locales }, overview.now),
+    [asItIs, calendarId, page, design.defaultLocale, design.locales, overview.now],
+  );
+  const situation = useMemo(
+    () => situations.findIndex((one) => JSON.stringify(one.supposed) === JSON.stringify(supposed)),
+    [situations, supposed],
+  );
+  const nameOfTeam = useCallback((id: string) => teamName(overview.teams.find((team) => team.id === id)), [overview.teams]);
+  const invitation = near?.invitation ?? null;
+  const ways = useMemo(
+    () => (widget === undefined ? [] : waysOf(design, widget, nameOfTeam, invitation)),
+    [design, widget, nameOfTeam, invitation],
+  );
+  if (!made.ok) return `a text cannot be read (${made.errors[0]?.key})`;
+  if (widget === undefined || site === null || decision === null) return 'it has no widget';
+  return { site, base, widget, place, shown, state: decision.state, near, stones, ways, situations, situation, nameOfTeam };
+}
