@@ -35,4 +35,6 @@ export const LIMITS = {
   fieldHelpChars: 200,
   fieldOptions: 50,
   patchesPerChange: 200,
+  boardKeyChars: 200,
+  asides: 500,
 } as const;

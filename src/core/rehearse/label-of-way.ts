@@ -111,7 +111,7 @@ function invitationsLabel(code: 'invitations' | 'opens-by-itself', all: readonly
 }
 
 /** The least seconds after which an invitation can be due; Infinity where an act is needed. Negations take no time. */
-function earliest({ when }: Pick<Invitation, 'when'>): number {
+export function earliest({ when }: Pick<Invitation, 'when'>): number {
   const secondsOf = (item: Condition | Group): number => {
     if (isGroup(item)) return item.isNot ? 0 : joined(item.join, item.conditions.map(secondsOf));
     if (item.isNot) return 0;

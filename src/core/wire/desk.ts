@@ -31,6 +31,23 @@ export interface Overview {
   readonly now: EpochMs;
 }
 
+/** What loose boards are computed from besides the draft, and which of them were put aside. */
+export interface BoardFacts {
+  readonly peopleOf: Readonly<Record<string, number>>;
+  readonly publicUrl: string | null;
+  readonly siteAddress: string | null;
+  readonly isZoneConfirmed: boolean;
+  readonly asides: readonly BoardAside[];
+}
+
+/** A board that was put aside, with the reason, by whom and when. */
+export interface BoardAside {
+  readonly key: string;
+  readonly reason: string;
+  readonly personName: string;
+  readonly atMs: EpochMs;
+}
+
 /** What the screen is told of the draft. */
 export interface DraftView {
   readonly revision: number;

@@ -66,7 +66,12 @@ describe('migrateDatabase', () => {
 
   it('is harmless when nothing is pending', async () => {
     const db = openDatabase(':memory:');
-    expect(await migrateDatabase(db, '')).toEqual(['202611240001-foundations', '202611260001-calendars', '202611260002-form-replies']);
+    expect(await migrateDatabase(db, '')).toEqual([
+      '202611240001-foundations',
+      '202611260001-calendars',
+      '202611260002-form-replies',
+      '202611260003-boards-aside',
+    ]);
     expect(await migrateDatabase(db, '')).toEqual([]);
   });
 

@@ -4,12 +4,14 @@ import { type Migration, Migrator } from 'kysely';
 import * as foundations from './migrations/202611240001-foundations';
 import * as calendars from './migrations/202611260001-calendars';
 import * as formReplies from './migrations/202611260002-form-replies';
+import * as boardsAside from './migrations/202611260003-boards-aside';
 import { type Db, connectionOf } from './open';
 
 const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '202611240001-foundations': foundations,
   '202611260001-calendars': calendars,
   '202611260002-form-replies': formReplies,
+  '202611260003-boards-aside': boardsAside,
 };
 
 /** A migration that failed; the database is as it was before. */

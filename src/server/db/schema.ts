@@ -141,6 +141,7 @@ export interface Schema {
     written_ms: number | null;
     stored_ms: number;
   };
+  board_aside: { site_id: string; board_key: string; reason: string; person_id: string; at_ms: number };
   form_reply: {
     site_id: string;
     id: string;

@@ -28,6 +28,8 @@ const BODIES: Readonly<Record<string, object>> = {
   'POST draft': { clientId: newId(2), base: 1, patches: [brand('#000000')], label: 'x' },
   'POST draft/steps': { clientId: newId(3), kind: 'undo' },
   'POST publish': { revision: 1, remark: '' },
+  'POST boards/aside': { key: 'rule-swallowed a b', reason: 'On purpose.' },
+  'POST boards/back': { key: 'rule-swallowed a b' },
   'POST conversations/*/entries': { clientId: newId(4), body: 'mine now' },
   'POST conversations/*/end': {},
   'POST presence': { wish: 'in' },
@@ -77,7 +79,7 @@ describe('every route of the desk', () => {
   });
 });
 
-const TABLES = ['draft', 'draft_change', 'version', 'publication', 'entry', 'conversation', 'presence', 'published_file'];
+const TABLES = ['board_aside', 'draft', 'draft_change', 'version', 'publication', 'entry', 'conversation', 'presence', 'published_file'];
 function dump(): string {
   return JSON.stringify(TABLES.map((table) => connectionOf(house.db).prepare(`SELECT * FROM ${table}`).all()));
 }

@@ -16,11 +16,12 @@ import type { Role } from '../db/repositories/sites';
 import { UnwritableError } from '../db/transaction';
 import { readJson } from '../http/read-body';
 import { type Member, findMember, secretFrom } from '../http/who';
-import { ChangeInput, NothingInput, PublishInput, ReplyInput, StepInput, WishInput } from '../input/desk.input';
+import { AsideInput, BoardInput, ChangeInput, NothingInput, PublishInput, ReplyInput, StepInput, WishInput } from '../input/desk.input';
 import { parseInput } from '../input/parse-input';
 import type { State } from '../state';
 import { type DraftOutcome, getDraft, saveChange, stepDraft } from '../usecases/draft';
 import { sayWish, teamStates } from '../usecases/presence';
+import { boardFacts, putAside, takeBack } from '../usecases/boards';
 import { publishDraft } from '../usecases/publish';
 import { endByPerson } from '../usecases/end-talk';
 import { replyTo } from '../usecases/talk';
@@ -55,6 +56,9 @@ export const DESK_ROUTES: Readonly<Record<string, Route<never>>> = {
   'POST draft': route('designer', ChangeInput, async (call, input) => draftAnswer(await saveChange(call.state, actorOf(call), input))),
   'POST draft/steps': route('designer', StepInput, async (call, input) => draftAnswer(await stepDraft(call.state, actorOf(call), input))),
   'POST publish': route('designer', PublishInput, publishAnswer),
+  'GET boards': route('designer', undefined, async ({ state, member }) => json(200, await boardFacts(state, member.site), {})),
+  'POST boards/aside': route('designer', AsideInput, asideAnswer),
+  'POST boards/back': route('designer', BoardInput, backAnswer),
   'GET conversations': route('responder', undefined, listAnswer),
   'GET conversations/*': route('responder', undefined, oneAnswer),
   'POST conversations/*/entries': route('responder', ReplyInput, replyAnswer),
@@ -131,6 +135,18 @@ async function publishAnswer(call: DeskCall, input: PublishInput): Promise<Respo
   return outcome.ok
     ? json(200, { version: outcome.value }, {})
     : json(outcome.errors.revision === undefined ? 400 : 409, { errors: outcome.errors }, {});
+}
+
+async function asideAnswer(call: DeskCall, input: AsideInput): Promise<Response> {
+  const isAside = await putAside(call.state, actorOf(call), input);
+  return isAside
+    ? json(200, {}, {})
+    : refusal(409, 'So many boards are put aside that nobody sees what matters. Take some back first.', {});
+}
+
+async function backAnswer({ state, member }: DeskCall, { key }: BoardInput): Promise<Response> {
+  await takeBack(state, member.site.id, key);
+  return json(200, {}, {});
 }
 
 const PER_PAGE = 100;

@@ -12,6 +12,7 @@ import {
   Matches,
   MaxLength,
   Min,
+  MinLength,
   Type,
   Validate,
   ValidateNested,
@@ -52,6 +53,16 @@ export class ChangeInput {
   @IsArray()
   patches!: PatchInput[];
   @MaxLength(120) @IsString() label!: string;
+}
+
+/** A board by its key, and why it may stay as it is. */
+export class AsideInput {
+  @MaxLength(LIMITS.boardKeyChars) @MinLength(1) @IsString() key!: string;
+  @MaxLength(LIMITS.remarkChars) @Matches(/\S/, { message: 'Say why: somebody will wonder later.' }) @IsString() reason!: string;
+}
+
+export class BoardInput {
+  @MaxLength(LIMITS.boardKeyChars) @MinLength(1) @IsString() key!: string;
 }
 
 export class StepInput {

@@ -4,7 +4,7 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { tinykeys } from 'tinykeys';
+import type { Board } from '../../core/boards/board';
 import { explain } from '../../core/decide/explain';
 import { zoneOf } from '../../core/decide/hours-now';
 import { differencesOf } from '../../core/draft/differences';
@@ -13,7 +13,6 @@ import type { Design } from '../../core/model/design';
 import { pageShowing } from '../../core/rehearse/page-showing';
 import type { Overview } from '../../core/wire/desk';
 import { useSite } from '../frame/SiteContext';
-import { isTyping } from '../frame/SiteFrame';
 import { HIDDEN } from '../theme/hidden';
 import type { ReasonLink } from '../wording/because';
 import { changeSentence } from '../wording/changes';
@@ -33,7 +32,9 @@ import { Signposts } from './Signposts';
 import { Stage } from './Stage';
 import { StageControls } from './StageControls';
 import { stageTexts } from './stage-texts';
+import { useAskedWidget } from './use-asked-widget';
 import { useChosen } from './use-chosen';
+import { useDeskKeys } from './use-desk-keys';
 import { useRehearsed } from './use-rehearsed';
 import { useSupposed } from './use-supposed';
 import { WholePath } from './WholePath';
@@ -46,15 +47,17 @@ interface DesignDeskProps {
 
 /** The screen nobody else has: circumstances, stage, inspector, Because and path over one draft. */
 export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
-  const { siteName, zone } = useSite();
+  const { siteName, zone, boards, tellDesign } = useSite();
   const { design } = draft;
   const [supposed, suppose] = useSupposed(design);
   const [chosen, { choose, chooseAside, set }] = useChosen();
   const [isBecauseOpen, setBecauseOpen] = useState(false);
+  const openBecause = useCallback(() => setBecauseOpen(true), []);
   const [isPublishing, setPublishing] = useState(false);
   const firstText = useRef<HTMLButtonElement>(null);
   const isPhone = useMediaQuery('(max-width: 899.5px)', { noSsr: true });
-  const rehearsed = useRehearsed(design, supposed, overview);
+  const rehearsed = useRehearsed(design, supposed, overview, boards?.open ?? NO_BOARDS);
+  useEffect(() => tellDesign(design), [tellDesign, design]);
   const { situations, situation, place } = typeof rehearsed === 'string' ? NOTHING : rehearsed;
   const flip = useCallback(
     (by: number): void => {
@@ -64,18 +67,10 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
     },
     [situations, situation, suppose],
   );
-  useEffect(
-    () =>
-      tinykeys(window, {
-        '$mod+z': (event) => guardKey(event, () => saver.step('undo')),
-        '$mod+Shift+Z': (event) => guardKey(event, () => saver.step('redo')),
-        b: (event) => guardKey(event, () => setBecauseOpen(true)),
-        p: (event) => guardKey(event, () => set({ isWhole: !chosen.isWhole })),
-        '[': (event) => guardKey(event, () => flip(-1)),
-        ']': (event) => guardKey(event, () => flip(1)),
-      }),
-    [saver, set, chosen.isWhole, flip],
-  );
+  const [undo, redo] = useMemo(() => [() => void saver.step('undo'), () => void saver.step('redo')] as const, [saver]);
+  const whole = useCallback(() => set({ isWhole: !chosen.isWhole }), [set, chosen.isWhole]);
+  useDeskKeys({ undo, redo, because: openBecause, whole, flip });
+  useAskedWidget(design, rehearsed, supposed, suppose);
   const edits = useMemo(() => designEdits(saver, place), [saver, place]);
   const changes = useMemo(
     () =>
@@ -114,6 +109,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
     widget,
     alsoSaid: texts.alsoSaid(moment, (who) => suppose({ who })),
     outOfReach: stone.outOfReach,
+    boards: (boards?.open ?? NO_BOARDS).filter(({ widgetId }) => widgetId === null || widgetId === widget.id),
     onBrand: edits.setBrand,
     onCorner: edits.setCorner,
     onSetting: edits.setSetting,
@@ -273,6 +269,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
   );
 }
 
+const NO_BOARDS: readonly Board[] = [];
 const NOTHING = { situations: [], situation: -1, place: 0 } as const;
 
 function nameOfWidget({ widgets }: Design, key: string): string {
@@ -282,12 +279,6 @@ function nameOfWidget({ widgets }: Design, key: string): string {
 /** A card beside it stands on the other side. */
 function isFarRight(moment: string): boolean {
   return moment === 'waiting' || moment === 'talking' || moment === 'goodbye' || moment === 'slow-reply' || moment === 'note-left';
-}
-
-function guardKey(event: KeyboardEvent, act: () => void): void {
-  if (isTyping(event)) return;
-  event.preventDefault();
-  act();
 }
 
 /** [T9] Right-to-left mirrors the corner. */

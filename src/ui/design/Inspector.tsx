@@ -9,11 +9,13 @@ import RadioGroup from '@mui/material/RadioGroup';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import { CORNERS, type Corner, type Design, type Widget } from '../../core/model/design';
+import type { Board } from '../../core/boards/board';
 import { WIDGET_DEFAULTS } from '../../core/model/defaults';
 import type { Deed, WidgetState } from '../../core/model/moment';
 import { SETTINGS_AT, type Setting, settingValue } from '../../core/model/settings';
 import type { DrawnMoment } from '../../core/rehearse/stand-at';
 import type { CaseKey } from '../../core/words/catalogue';
+import { boardSentence } from '../wording/boards';
 import { cornerWords } from '../wording/changes';
 import { MOMENT_WORDS } from '../wording/moments';
 import { textName } from '../wording/texts';
@@ -40,6 +42,8 @@ export interface InspectorProps {
   /** Texts of this moment that other circumstances say instead, and how they read. */
   readonly alsoSaid: readonly { readonly key: CaseKey; readonly text: string; readonly show: () => void }[];
   readonly outOfReach: string | null;
+  /** Loose boards of this widget, wherever they can be mended. */
+  readonly boards: readonly Board[];
   readonly onBrand: (brand: string) => void;
   readonly onCorner: (corner: Corner) => void;
   readonly onSetting: (setting: Setting, value: number | null) => void;
@@ -99,7 +103,7 @@ export function Here(props: InspectorProps) {
   return aside.kind === 'gate' ? <GateDeeds widget={widget} now={stateNow} onDeed={onDeed} /> : <WaySettings {...props} way={aside.way} />;
 }
 
-function OfMoment({ moment, alsoSaid, outOfReach, design, widget, onSetting }: InspectorProps) {
+function OfMoment({ moment, boards, alsoSaid, outOfReach, design, widget, onSetting }: InspectorProps) {
   const { name, what } = MOMENT_WORDS[moment];
   const ids = SETTINGS_AT[moment];
   return (
@@ -113,6 +117,7 @@ function OfMoment({ moment, alsoSaid, outOfReach, design, widget, onSetting }: I
           In these circumstances a visitor does not get here: {outOfReach}. It is shown as it would be.
         </Typography>
       )}
+      <BoardsHere boards={boards.filter((one) => one.moment === moment || one.crack === moment)} />
       <Typography variant="body2" sx={{ mt: 2 }}>
         What can be seen is edited on the stage: choose a text where it stands.
       </Typography>
@@ -144,6 +149,26 @@ function OfMoment({ moment, alsoSaid, outOfReach, design, widget, onSetting }: I
       )}
     </>
   );
+}
+
+/** What is computed to be wrong or doubtful here. */
+function BoardsHere({ boards }: { boards: readonly Board[] }) {
+  return boards.map((one) => (
+    <Box
+      key={one.key}
+      role="note"
+      sx={{
+        mt: 1.5,
+        px: 1.25,
+        py: 0.75,
+        fontSize: 13,
+        borderInlineStart: `3px solid var(--porch-${one.level === 'mend' ? 'clay' : 'edge'})`,
+        bgcolor: 'var(--porch-lane)',
+      }}
+    >
+      {boardSentence(one)}
+    </Box>
+  ));
 }
 
 function Everywhere({ design, widget, onBrand, onCorner, onSetting }: InspectorProps) {

@@ -6,6 +6,7 @@ import { type KeyboardEvent, useMemo, useRef } from 'react';
 import type { WayId } from '../../core/model/way';
 import type { DrawnMoment, Standpoint } from '../../core/rehearse/stand-at';
 import { MOMENT_WORDS } from '../wording/moments';
+import { Crack } from './Crack';
 import { Footprints } from './Footprints';
 import { Gatepost, type GateRow } from './Gatepost';
 import { LANE_TOP, PATH_HEIGHT, type PathMeasures, STONES, STONE_HEIGHT, columnLeft, neighbourOf, pathMeasures } from './path-layout';
@@ -133,6 +134,7 @@ function StoneButton({
           isWalked ? 'this visitor gets here by themselves' : '',
           stone.words,
           stone.outOfReach ?? '',
+          stone.crack === null ? '' : `Dead end: ${stone.crack}`,
           ...leads,
         ]
           .filter(Boolean)
@@ -152,13 +154,14 @@ function StoneButton({
           textAlign: 'start',
           borderRadius: '16px 20px 17px 19px',
           bgcolor: 'background.paper',
-          border: stone.outOfReach === null ? '1px solid var(--porch-edge)' : '1.5px dashed var(--porch-edge)',
+          border: edgeOf(stone),
           ...(isChosen
             ? { outline: '2px solid var(--porch-door) !important', outlineOffset: '-1px', boxShadow: '0 3px 0 var(--porch-door)' }
             : {}),
           '&:focus-visible': { boxShadow: '0 0 0 4px var(--porch-board), 0 0 0 6px var(--porch-door)' },
         }}
       >
+        {stone.crack === null ? null : <Crack width={measures.stoneWidth} height={STONE_HEIGHT} />}
         {hasPicture ? <StonePicture standpoint={stone.standpoint} /> : null}
         <Box sx={{ minWidth: 0, flex: 1 }}>
           <Box
@@ -167,23 +170,30 @@ function StoneButton({
             {MOMENT_WORDS[stone.moment].name} {isWalked ? <Footprints /> : null}
           </Box>
           <Box
-            dir={stone.outOfReach === null ? stone.dir : 'ltr'}
+            dir={stone.outOfReach === null && stone.crack === null ? stone.dir : 'ltr'}
             sx={{
               fontSize: 12,
               lineHeight: '14px',
-              color: stone.outOfReach === null ? 'text.primary' : 'text.secondary',
+              color: stone.crack !== null ? 'var(--porch-clay)' : stone.outOfReach === null ? 'text.primary' : 'text.secondary',
+              position: 'relative',
               display: '-webkit-box',
               WebkitLineClamp: 2,
               WebkitBoxOrient: 'vertical',
               overflow: 'hidden',
             }}
           >
-            {stone.outOfReach ?? stone.words}
+            {stone.crack ?? stone.outOfReach ?? stone.words}
           </Box>
         </Box>
       </ButtonBase>
     </li>
   );
+}
+
+/** The line around a stone: clay where it is cracked, dashed where this visitor cannot get. */
+export function edgeOf({ crack, outOfReach }: Stone): string {
+  const colour = crack === null ? 'var(--porch-edge)' : 'var(--porch-clay)';
+  return outOfReach === null ? `${crack === null ? 1 : 1.5}px solid ${colour}` : `1.5px dashed ${colour}`;
 }
 
 /** The runtime at 32×44: a silhouette, decorative. */

@@ -7,7 +7,7 @@ import { Fragment, type ReactNode } from 'react';
 import type { DrawnMoment } from '../../core/rehearse/stand-at';
 import { MOMENT_WORDS } from '../wording/moments';
 import { Footprints } from './Footprints';
-import { StonePicture } from './Path';
+import { StonePicture, edgeOf } from './Path';
 import type { Stone } from './stones';
 import type { DrawnWay } from './ways';
 
@@ -81,7 +81,7 @@ export function PhonePath({ stones, ways, chosen, onChoose, onBack, stage, inspe
                     textAlign: 'start',
                     bgcolor: 'background.paper',
                     borderRadius: '16px 20px 17px 19px',
-                    border: stone.outOfReach === null ? '1px solid var(--porch-edge)' : '1.5px dashed var(--porch-edge)',
+                    border: edgeOf(stone),
                   }}
                 >
                   <StonePicture standpoint={stone.standpoint} />
@@ -90,10 +90,13 @@ export function PhonePath({ stones, ways, chosen, onChoose, onBack, stage, inspe
                       {MOMENT_WORDS[stone.moment].name} {RANKS[stone.nearness] < 2 ? <Footprints /> : null}
                     </Box>
                     <Box
-                      dir={stone.outOfReach === null ? stone.dir : 'ltr'}
-                      sx={{ fontSize: 13, color: stone.outOfReach === null ? 'text.primary' : 'text.secondary' }}
+                      dir={stone.outOfReach === null && stone.crack === null ? stone.dir : 'ltr'}
+                      sx={{
+                        fontSize: 13,
+                        color: stone.crack !== null ? 'var(--porch-clay)' : stone.outOfReach === null ? 'text.primary' : 'text.secondary',
+                      }}
                     >
-                      {stone.outOfReach ?? stone.words}
+                      {stone.crack === null ? (stone.outOfReach ?? stone.words) : `Dead end: ${stone.crack}`}
                     </Box>
                   </Box>
                 </ButtonBase>

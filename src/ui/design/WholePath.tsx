@@ -7,7 +7,9 @@ import { type KeyboardEvent, type ReactNode, memo, useMemo, useRef } from 'react
 import type { DrawnMoment, Standpoint } from '../../core/rehearse/stand-at';
 import type { WayId } from '../../core/model/way';
 import { MOMENT_WORDS } from '../wording/moments';
+import { Crack } from './Crack';
 import { Footprints } from './Footprints';
+import { edgeOf } from './Path';
 import { STONES, neighbourOf } from './path-layout';
 import { PAGE_FONT } from './StandInPage';
 import type { Stone } from './stones';
@@ -220,7 +222,9 @@ function WholeStone({ stone, isChosen, measures, ways, onChoose, onEnter }: Whol
       <ButtonBase
         data-stone={stone.moment}
         aria-current={isChosen ? 'true' : undefined}
-        aria-label={[name, said, stone.words, stone.outOfReach ?? '', ...leads].filter(Boolean).join('. ')}
+        aria-label={[name, said, stone.words, stone.outOfReach ?? '', stone.crack === null ? '' : `Dead end: ${stone.crack}`, ...leads]
+          .filter(Boolean)
+          .join('. ')}
         tabIndex={isChosen ? 0 : -1}
         onClick={() => onChoose(stone.moment)}
         onDoubleClick={onEnter}
@@ -240,28 +244,30 @@ function WholeStone({ stone, isChosen, measures, ways, onChoose, onEnter }: Whol
             borderRadius: '14px 16px 15px 17px',
             overflow: 'hidden',
             bgcolor: 'var(--porch-page)',
-            border: stone.outOfReach === null ? '1px solid var(--porch-edge)' : '1.5px dashed var(--porch-edge)',
+            position: 'relative',
+            border: edgeOf(stone),
             ...(isChosen ? { outline: '2px solid var(--porch-door)', outlineOffset: '-1px', boxShadow: '0 3px 0 var(--porch-door)' } : {}),
           }}
         >
           <Thumbnail standpoint={stone.standpoint} isDim={stone.outOfReach !== null} scale={picture.width / 360} />
+          {stone.crack === null ? null : <Crack width={picture.width} height={picture.height} />}
         </Box>
         <Box sx={{ fontSize: 14, lineHeight: '20px', fontWeight: 600, mt: '4px', whiteSpace: 'nowrap' }}>
           {name} {isWalked ? <Footprints /> : null}
         </Box>
         <Box
-          dir={stone.outOfReach === null ? stone.dir : 'ltr'}
+          dir={stone.outOfReach === null && stone.crack === null ? stone.dir : 'ltr'}
           sx={{
             fontSize: 12,
             lineHeight: '15px',
-            color: 'text.secondary',
+            color: stone.crack === null ? 'text.secondary' : 'var(--porch-clay)',
             display: '-webkit-box',
             WebkitLineClamp: 2,
             WebkitBoxOrient: 'vertical',
             overflow: 'hidden',
           }}
         >
-          {stone.outOfReach ?? stone.words}
+          {stone.crack ?? stone.outOfReach ?? stone.words}
         </Box>
       </ButtonBase>
     </Box>

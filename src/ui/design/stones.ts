@@ -20,6 +20,8 @@ export interface Stone {
   readonly nearness: Nearness;
   /** Why it cannot be reached in these circumstances; null: it can. */
   readonly outOfReach: string | null;
+  /** Why a visitor does not get on from here, as far as the loose boards tell; null: they do. */
+  readonly crack: string | null;
 }
 
 /** How near each moment is, and which invitation comes first, as far as it is known. */
@@ -63,6 +65,7 @@ export function stonesOf(site: PublishedSite, widget: Widget, base: Circumstance
       dir: site.design.dir,
       nearness,
       outOfReach: nearness === 'never' ? againstWords(moment, ground) : null,
+      crack: null,
     };
   });
 }

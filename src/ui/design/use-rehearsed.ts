@@ -1,6 +1,7 @@
 'use client';
 
 import { useCallback, useMemo } from 'react';
+import type { Board } from '../../core/boards/board';
 import { decide } from '../../core/decide/decide';
 import type { Circumstances } from '../../core/model/circumstances';
 import type { Design, Widget } from '../../core/model/design';
@@ -8,6 +9,7 @@ import type { WidgetState } from '../../core/model/moment';
 import { type Situation, type Supposed, situationsOf, supposedSite, supposedVisitor } from '../../core/rehearse/suppose';
 import type { Overview } from '../../core/wire/desk';
 import type { PublishedSite } from '../../core/wire/published-site';
+import { boardSentence } from '../wording/boards';
 import { teamName } from '../wording/states';
 import { draftSite } from './draft-site';
 import { type Near, type Stone, stonesOf } from './stones';
@@ -34,7 +36,7 @@ export interface Rehearsed {
 }
 
 /** Draws a draft for the supposed circumstances; else what is wrong with it, in words. */
-export function useRehearsed(design: Design, supposed: Supposed, overview: Overview): Rehearsed | string {
+export function useRehearsed(design: Design, supposed: Supposed, overview: Overview, boards: readonly Board[]): Rehearsed | string {
   const { page, locale } = supposed;
   const made = useMemo(() => draftSite(design, locale, overview), [design, locale, overview]);
   const asItIs = made.ok ? made.value : null;
@@ -49,10 +51,11 @@ export function useRehearsed(design: Design, supposed: Supposed, overview: Overv
   const widget = design.widgets[place];
   // The search may follow a little later; what stands on the stones may not.
   const near = useNear(site, base);
-  const stones = useMemo(
+  const whole = useMemo(
     () => (site !== null && widget !== undefined ? stonesOf(site, widget, base, near) : []),
     [site, widget, base, near],
   );
+  const stones = useMemo(() => withCracks(whole, boards, widget), [whole, boards, widget]);
   const calendarId = widget?.calendarId ?? null;
   const situations = useMemo(
     () =>
@@ -74,4 +77,14 @@ export function useRehearsed(design: Design, supposed: Supposed, overview: Overv
   if (!made.ok) return `a text cannot be read (${made.errors[0]?.key})`;
   if (widget === undefined || site === null || decision === null) return 'it has no widget';
   return { site, base, widget, place, shown, state: decision.state, near, stones, ways, situations, situation, nameOfTeam };
+}
+
+/** A board without a widget of its own cracks the stones of every widget. */
+function withCracks(stones: readonly Stone[], boards: readonly Board[], widget: Widget | undefined): readonly Stone[] {
+  const cracks = boards.filter(({ crack, widgetId }) => crack !== null && (widgetId === null || widgetId === widget?.id));
+  if (cracks.length === 0) return stones;
+  return stones.map((stone) => {
+    const found = cracks.find(({ crack }) => crack === stone.moment);
+    return found === undefined ? stone : { ...stone, crack: boardSentence(found) };
+  });
 }

@@ -35,15 +35,17 @@ export interface BeamProps {
 
 /** The bar at the top of every screen: where one is, who is in, and whose site it is. */
 export function Beam(props: BeamProps) {
-  const { siteKey, role } = useSite();
+  const { siteKey, role, boards } = useSite();
   const here = usePathname().split('/')[3] ?? 'today';
   const waiting = useWaitingCount();
+  const toMend = (boards?.open ?? []).filter(({ level }) => level === 'mend').length;
   const [isMenuOpen, setMenuOpen] = useState(false);
   const screens = SCREENS.filter((screen) => screen.hidesFrom !== role);
   const links = screens.map((screen) => (
     <BeamLink key={screen.path} href={`/s/${siteKey}/${screen.path}`} isHere={screen.path === here}>
       {screen.name}
-      {screen.path === 'conversations' && waiting > 0 ? <Count count={waiting} /> : null}
+      {screen.path === 'conversations' && waiting > 0 ? <Count count={waiting} of="waiting for us" /> : null}
+      {screen.path === 'today' && toMend > 0 ? <Count count={toMend} of="to mend" /> : null}
     </BeamLink>
   ));
   return (
@@ -152,11 +154,11 @@ function BeamLink({ href, isHere, children }: { href: string; isHere: boolean; c
   );
 }
 
-function Count({ count }: { count: number }) {
+function Count({ count, of }: { count: number; of: string }) {
   return (
     <Box
       component="span"
-      aria-label={`${count} waiting for us`}
+      aria-label={`${count} ${of}`}
       sx={{
         bgcolor: 'text.primary',
         color: 'background.paper',

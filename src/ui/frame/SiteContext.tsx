@@ -3,10 +3,11 @@
 import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useRef, useState } from 'react';
 import { httpPort } from './http-port';
 import type { Overview } from '../../core/wire/desk';
+import { type BoardActs, useBoards } from './use-boards';
 import { type DeskEvent, PortError, type SitePort } from './port';
 
 /** The site the person works on, shared by the frame and every screen in it. */
-export interface SiteShared {
+export interface SiteShared extends BoardActs {
   readonly siteKey: string;
   readonly siteName: string;
   readonly zone: string;
@@ -79,6 +80,7 @@ export function SiteProvider({ children, port: given, siteKey, siteName, zone, r
     });
   }, [port, reload]);
 
+  const { boards, tellDesign, putAside, takeBack } = useBoards(port, overview, role !== 'responder', notice);
   const shared = useMemo<SiteShared>(
     () => ({
       siteKey,
@@ -92,6 +94,10 @@ export function SiteProvider({ children, port: given, siteKey, siteName, zone, r
       isSignedOut,
       reload,
       notice,
+      boards,
+      tellDesign,
+      putAside,
+      takeBack,
       setWish: async (wish) => {
         await port.setWish(wish);
         await reload();
@@ -105,7 +111,23 @@ export function SiteProvider({ children, port: given, siteKey, siteName, zone, r
         return () => hearers.current.delete(hear);
       },
     }),
-    [siteKey, siteName, zone, role, personName, port, overview, isConnected, isSignedOut, reload, notice],
+    [
+      siteKey,
+      siteName,
+      zone,
+      role,
+      personName,
+      port,
+      overview,
+      isConnected,
+      isSignedOut,
+      reload,
+      notice,
+      boards,
+      tellDesign,
+      putAside,
+      takeBack,
+    ],
   );
   return <Context value={shared}>{children}</Context>;
 }

@@ -1,6 +1,6 @@
 import type { TeamState } from '../../core/model/moment';
 import type { VisitorEntry } from '../../core/wire/talk';
-import type { DeskConversation, DeskTalk, DraftView, Overview } from '../../core/wire/desk';
+import type { BoardFacts, DeskConversation, DeskTalk, DraftView, Overview } from '../../core/wire/desk';
 import { type DeskEvent, PortError, type SaveOutcome, type SitePort } from './port';
 
 /** The port over the application's stable addresses. */
@@ -25,6 +25,9 @@ export function httpPort(siteKey: string): SitePort {
     saveChange: (change) => save('draft', change),
     stepDraft: (step) => save('draft/steps', step),
     publish: async (asked) => (await post<{ version: number }>('publish', asked)).version,
+    getBoards: () => get<BoardFacts>('boards'),
+    putAside: async (key, reason) => void (await post('boards/aside', { key, reason })),
+    takeBack: async (key) => void (await post('boards/back', { key })),
     listConversations: (before) =>
       get<{ conversations: DeskConversation[]; hasMore: boolean }>(before === null ? 'conversations' : `conversations?before=${before}`),
     getConversation: (id) => get<DeskTalk>(`conversations/${id}`),

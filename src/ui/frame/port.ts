@@ -1,7 +1,7 @@
 import type { Patch } from '../../core/draft/patch';
 import type { TeamState } from '../../core/model/moment';
 import type { EpochMs } from '../../core/model/units';
-import type { DeskConversation, DeskTalk, DraftView, Overview } from '../../core/wire/desk';
+import type { BoardFacts, DeskConversation, DeskTalk, DraftView, Overview } from '../../core/wire/desk';
 import type { VisitorEntry } from '../../core/wire/talk';
 
 /** What the screens of a site need from the server. The page provides it once; tests give a fake one. */
@@ -12,6 +12,10 @@ export interface SitePort {
   saveChange(change: { clientId: string; base: number; patches: readonly Patch[]; label: string }): Promise<SaveOutcome>;
   stepDraft(step: { clientId: string; kind: 'undo' | 'redo' }): Promise<SaveOutcome>;
   publish(asked: { revision: number; remark: string }): Promise<number>;
+  getBoards(): Promise<BoardFacts>;
+  /** Puts a loose board aside, with the reason. */
+  putAside(key: string, reason: string): Promise<void>;
+  takeBack(key: string): Promise<void>;
   listConversations(before: EpochMs | null): Promise<{ conversations: DeskConversation[]; hasMore: boolean }>;
   getConversation(id: string): Promise<DeskTalk>;
   reply(id: string, said: { clientId: string; body: string }): Promise<VisitorEntry>;

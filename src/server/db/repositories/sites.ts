@@ -43,6 +43,12 @@ export async function getSite(db: Db, siteId: string): Promise<Site> {
   return toSite(await db.selectFrom('site').selectAll().where('id', '=', siteId).executeTakeFirstOrThrow());
 }
 
+/** Whether somebody has confirmed the zone that was guessed when the site was made. */
+export async function isZoneConfirmed(db: Db, siteId: string): Promise<boolean> {
+  const { zone_confirmed } = await db.selectFrom('site').select('zone_confirmed').where('id', '=', siteId).executeTakeFirstOrThrow();
+  return zone_confirmed === 1;
+}
+
 export async function listSitesOf(db: Db, personId: string): Promise<(Site & { role: Role })[]> {
   const rows = await db
     .selectFrom('site')

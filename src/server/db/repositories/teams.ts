@@ -39,6 +39,17 @@ export async function listTeams(db: Db, siteId: string): Promise<Team[]> {
   return rows.map((row) => ({ id: row.id, key: row.key, name: JSON.parse(row.name_json) as Team['name'] }));
 }
 
+/** How many people answer in each team that has any. */
+export async function countPeople(db: Db, siteId: string): Promise<Record<string, number>> {
+  const rows = await db
+    .selectFrom('team_member')
+    .select(({ fn }) => ['team_id', fn.countAll<number>().as('count')])
+    .where('site_id', '=', siteId)
+    .groupBy('team_id')
+    .execute();
+  return Object.fromEntries(rows.map(({ team_id, count }) => [team_id, count]));
+}
+
 /** Everybody who said to be in, per team; whether they answer pings, only the presence board knows. */
 export async function listMembersIn(db: Db, siteId: string): Promise<MemberIn[]> {
   const rows = await db

@@ -1,0 +1,78 @@
+import type { Design } from '../model/design';
+import type { EpochMs } from '../model/units';
+import type { FactsFileV1 } from '../wire/facts-file';
+import type { DrawnMoment } from '../rehearse/stand-at';
+
+/** What is computed to be wrong or doubtful (screens.md, "Loose boards"). */
+export const BOARD_CODES = [
+  'notes-without-recipient',
+  'mail-promised-no-mail-field',
+  'field-hidden-but-required',
+  'consent-without-link',
+  'team-gone',
+  'calendar-gone',
+  'hours-never-open',
+  'zone-unconfirmed',
+  'invitation-never',
+  'invitations-collide',
+  'two-speak-within-gap',
+  'invitation-needs-memory',
+  'case-unreachable',
+  'rule-swallowed',
+  'widget-swallowed',
+  'translation-missing',
+  'address-local-only',
+  'page-https-app-http',
+] as const;
+export type BoardCode = (typeof BOARD_CODES)[number];
+
+/** Codes of what has to be mended before publishing; the rest is worth a look. */
+const TO_MEND: ReadonlySet<BoardCode> = new Set([
+  'notes-without-recipient',
+  'mail-promised-no-mail-field',
+  'field-hidden-but-required',
+  'consent-without-link',
+  'team-gone',
+  'calendar-gone',
+  'hours-never-open',
+  'address-local-only',
+  'page-https-app-http',
+]);
+
+export interface Board {
+  /** The same for the same fault, however often it is computed: by it a board is put aside. */
+  readonly key: string;
+  readonly code: BoardCode;
+  readonly level: 'mend' | 'look';
+  /** The widget it is about; null: the site. */
+  readonly widgetId: string | null;
+  /** Where it can be mended on the path; null: elsewhere. */
+  readonly moment: DrawnMoment | 'gate' | null;
+  /** The stone a visitor cannot get on from because of it: it is drawn cracked. */
+  readonly crack: DrawnMoment | null;
+  /** What its sentence needs: names and numbers. */
+  readonly values: Readonly<Record<string, string | number>>;
+}
+
+/** What boards are computed from. */
+export interface BoardInput {
+  readonly design: Design;
+  /** Null: nothing was written yet. */
+  readonly facts: FactsFileV1 | null;
+  /** How many people answer in each team. */
+  readonly peopleOf: Readonly<Record<string, number>>;
+  /** Origin under which browsers reach us; null: this computer only. */
+  readonly publicUrl: string | null;
+  /** The owner's own site, as they gave it. */
+  readonly siteAddress: string | null;
+  readonly isZoneConfirmed: boolean;
+  readonly now: EpochMs;
+}
+
+type Rest = Partial<Pick<Board, 'level' | 'widgetId' | 'moment' | 'crack' | 'values'>>;
+
+/** A board about something: `about` tells it from others of its code. */
+export function board(code: BoardCode, about: readonly string[], rest: Rest = {}): Board {
+  const level = TO_MEND.has(code) ? 'mend' : 'look';
+  return { key: [code, ...about].join(' '), code, level, widgetId: null, moment: null, crack: null, values: {}, ...rest };
+}

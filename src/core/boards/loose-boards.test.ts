@@ -1,0 +1,233 @@
+import { describe, expect, it } from 'vitest';
+import { calendar, everyDay } from '../../../tests/made/hours';
+import { all, any, condition, invitations, not } from '../../../tests/made/invitations';
+import { DESK, EVENING, madeDesign, madeSite, pageRule } from '../../../tests/made/site';
+import type { Condition } from '../model/condition';
+import type { Widget } from '../model/design';
+import type { Field } from '../model/form';
+import type { BoardInput } from './board';
+import { looseBoards } from './loose-boards';
+import { takesAllOf } from './pages';
+
+const input = (change: Partial<BoardInput> = {}): BoardInput => ({
+  design: madeDesign(),
+  facts: madeSite().facts,
+  peopleOf: { [DESK]: 2 },
+  publicUrl: 'https://porch.example',
+  siteAddress: 'https://farrowisle.example',
+  isZoneConfirmed: true,
+  now: EVENING,
+  ...change,
+});
+const codesOf = (change: Partial<BoardInput> = {}) => looseBoards(input(change)).map(({ code }) => code);
+const widget = (change: Partial<Widget>) => codesOf({ design: madeDesign(change) });
+const rule = pageRule;
+const field = (change: Partial<Field>): Field => ({
+  id: 'one',
+  kind: 'short',
+  label: null,
+  own: { label: { en: 'One' }, help: {} },
+  isRequired: false,
+  least: null,
+  most: null,
+  options: [],
+  asButtons: false,
+  shownIf: null,
+  isKept: false,
+  link: null,
+  attribute: null,
+  ...change,
+});
+const mail = field({ id: 'mail', kind: 'email' });
+const forms = (before: Field[], note: Field[] = [mail]) => widget({ forms: { before, note, after: [] } });
+
+describe('loose boards', () => {
+  it('a site as we begin it has none', () => {
+    expect(codesOf()).toEqual([]);
+  });
+
+  it('each has a key of its own, by which it is put aside, and what is to be mended goes first', () => {
+    const design = madeDesign({
+      forms: { before: [field({ kind: 'consent', id: 'a' }), field({ kind: 'consent', id: 'b' })], note: [mail], after: [] },
+    });
+    const boards = looseBoards(
+      input({ design, isZoneConfirmed: false, facts: madeSite({ calendars: [calendar({ week: everyDay('17:30-23:00') })] }).facts }),
+    );
+    expect(new Set(boards.map(({ key }) => key)).size).toBe(boards.length);
+    expect(boards.map(({ level }) => level)).toEqual(['mend', 'mend', 'look']);
+  });
+
+  describe('people and hours', () => {
+    it('notes reach nobody where every team is empty; one that has people is enough', () => {
+      expect(codesOf({ peopleOf: {} })).toEqual(['notes-without-recipient']);
+      const design = madeDesign({ teams: [DESK, 'other'] });
+      const facts = madeSite({ teams: { [DESK]: 'in', other: 'in' } }).facts;
+      expect(codesOf({ design, facts, peopleOf: { other: 1 } })).toEqual([]);
+      const chatOnly = madeDesign({ deeds: { in: 'chat', nearby: 'chat', busy: 'chat', nobody: 'chat', closed: 'note' } });
+      expect(codesOf({ design: chatOnly, peopleOf: {} })).toEqual([]); // without hours it is never closed
+    });
+
+    it('[D6] teams and calendars that are gone', () => {
+      expect(widget({ teams: [DESK, 'gone'], calendarId: 'gone' })).toEqual(['team-gone', 'calendar-gone']);
+    });
+
+    it('hours that never come, though a closed season alone is none', () => {
+      const design = madeDesign({ calendarId: 'night' });
+      const never = madeSite({ calendars: [calendar({})] }).facts;
+      expect(codesOf({ design, facts: never })).toEqual(['hours-never-open']);
+      const season = { id: 's', name: 'Winter', from: 1101, to: 331, week: everyDay('00:00-00:00').map(() => []) };
+      const summer = madeSite({ calendars: [calendar({ week: everyDay('17:30-23:00'), seasons: [season] })] }).facts;
+      expect(codesOf({ design, facts: summer })).toEqual([]);
+    });
+  });
+
+  describe('forms', () => {
+    it('needed, and never seen: filled in by the page, after a field that comes later, or for an option that is not there', () => {
+      const choice = field({ id: 'who', kind: 'choice', options: [{ value: 'me', label: { en: 'Me' } }] });
+      expect(forms([field({ kind: 'hidden', isRequired: true, attribute: 'booking' })])).toEqual(['field-hidden-but-required']);
+      expect(forms([field({ isRequired: true, shownIf: { field: 'who', is: 'me' } }), choice])).toEqual(['field-hidden-but-required']);
+      expect(forms([choice, field({ isRequired: true, shownIf: { field: 'who', is: 'all' } })])).toEqual(['field-hidden-but-required']);
+      expect(forms([choice, field({ isRequired: true, shownIf: { field: 'who', is: 'me' } })])).toEqual([]);
+      expect(forms([choice, field({ shownIf: { field: 'who', is: 'all' } })])).toEqual([]);
+    });
+
+    it('consent needs a place to read about it', () => {
+      expect(forms([field({ kind: 'consent' })])).toEqual(['consent-without-link']);
+      expect(forms([field({ kind: 'consent', link: '/privacy' })])).toEqual([]);
+    });
+
+    it('an answer by mail is promised, by our words or the owner’s, and no address is asked for', () => {
+      expect(forms([], [])).toEqual(['mail-promised-no-mail-field']);
+      const said = (nobodyHome: string) =>
+        widget({ forms: { before: [], note: [], after: [] }, texts: { en: { nobodyHome, 'noteLeft.got': 'Thank you.' } } });
+      expect(said('We answer by e-mail.')).toEqual(['mail-promised-no-mail-field']);
+      expect(said('Tell us, we read everything.')).toEqual([]);
+    });
+  });
+
+  describe('invitations', () => {
+    const only = (change: Parameters<typeof invitations>[0], more: Partial<Widget> = {}) =>
+      looseBoards(input({ design: madeDesign({ ...invitations(change), ...more }) })).map(({ code, values }) => values['why'] ?? code);
+
+    it.each([
+      ['devices', { when: all(condition({ kind: 'device', devices: ['phone'] }), not({ kind: 'device', devices: ['phone', 'tablet'] })) }],
+      [
+        'languages',
+        { when: all(condition({ kind: 'language', languages: ['pt'] }), condition({ kind: 'language', languages: ['de', 'fr'] })) },
+      ],
+      ['visits', { when: all(condition({ kind: 'visit', is: 'first' }), condition({ kind: 'visit-number', atLeast: 2 })) }],
+      ['past', { when: all(condition({ kind: 'dates', from: 20_000, to: 20_010 })) }],
+      ['empty', { when: any() }],
+    ])('nobody ever gets it: %s', (why, change) => {
+      expect(only(change)).toContain(why);
+    });
+
+    it('what looks alike and can hold', () => {
+      expect(
+        only({ when: all(condition({ kind: 'language', languages: ['pt'] }), condition({ kind: 'language', languages: ['pt-br'] })) }),
+      ).toEqual([]);
+      expect(only({ when: all(condition({ kind: 'device', devices: ['phone'] }), not({ kind: 'device', devices: ['tablet'] })) })).toEqual(
+        [],
+      );
+      expect(only({ when: any(condition({ kind: 'visit', is: 'first' }), condition({ kind: 'visit', is: 'returning' })) })).toEqual([
+        'invitation-needs-memory',
+      ]);
+    });
+
+    it('single pages that the widget leaves out; one that it shows on is enough', () => {
+      const on = (...texts: string[]) => ({ when: all(condition({ kind: 'page', rules: texts.map((text) => rule('exact', text)) })) });
+      const pages = { showOn: [rule('begins-with', '/groups')], neverOn: [rule('exact', '/groups/private')] };
+      expect(only(on('/tonight'), { pages })).toEqual(['pages']);
+      expect(only(on('/groups/private'), { pages })).toEqual(['pages']);
+      expect(only(on('/tonight', '/groups/schools'), { pages })).toEqual([]);
+    });
+
+    it('where none of several can ever be got, Invited is cracked; one that can mends it', () => {
+      const dead = { when: any() };
+      const cracks = (...list: Parameters<typeof invitations>) =>
+        looseBoards(input({ design: madeDesign(invitations(...list)) })).map(({ crack }) => crack);
+      expect(cracks(dead, dead)).toEqual(['invited', 'invited']);
+      expect(cracks(dead, {})).toEqual([null]);
+    });
+
+    it('[I6] two that come due together, or too soon after each other, unless no visitor can get both', () => {
+      const after = (seconds: number, ...more: Condition[]) => ({ when: all(condition({ kind: 'on-page', seconds }), ...more) });
+      const pair = (...list: Parameters<typeof invitations>) => codesOf({ design: madeDesign(invitations(...list)) });
+      expect(pair(after(40), after(40))).toEqual(['invitations-collide']);
+      expect(pair(after(40), after(45))).toEqual(['two-speak-within-gap']);
+      expect(pair(after(40), after(4000))).toEqual([]);
+      const on = (one: 'phone' | 'desktop') => condition({ kind: 'device', devices: [one] });
+      expect(pair(after(40, on('phone')), after(40, on('desktop')))).toEqual([]);
+      const page = (text: string) => condition({ kind: 'page', rules: [rule('exact', text)] });
+      expect(pair(after(40, page('/tonight')), after(40, page('/groups')))).toEqual([]);
+      expect(pair(after(40, page('/tonight')), after(40))).toEqual(['invitations-collide']);
+    });
+  });
+
+  describe('pages', () => {
+    it('a rule that another takes all of, and a widget that comes after one for everything', () => {
+      const pages = { showOn: [rule('begins-with', '/groups'), rule('exact', '/groups/schools')], neverOn: [] };
+      expect(widget({ pages })).toEqual(['rule-swallowed']);
+      const made = madeDesign();
+      const [first] = made.widgets as [Widget];
+      const second = { ...first, id: '00000000id2', key: 'second', name: 'Second' };
+      expect(codesOf({ design: { ...made, widgets: [first, second] } })).toEqual(['widget-swallowed']);
+      const asked = { ...first, audience: [condition({ kind: 'device', devices: ['phone'] })] };
+      expect(codesOf({ design: { ...made, widgets: [asked, second] } })).toEqual([]);
+    });
+
+    it.each([
+      [rule('begins-with', '/a'), rule('exact', '/a/b'), true],
+      [rule('begins-with', '/a/'), rule('exact', '/a'), true], // [P9] the page that stands for the folder
+      [rule('begins-with', '/a'), rule('contains', '/a'), false],
+      [rule('contains', 'a'), rule('begins-with', '/a'), true],
+      [rule('contains', 'A'), rule('exact', '/a'), false],
+      [{ ...rule('contains', 'A'), ignoresCase: true }, rule('exact', '/a'), true],
+      [rule('exact', '/a'), { ...rule('exact', '/a'), ignoresCase: true }, false],
+      [rule('ends-with', '/b'), rule('begins-with', '/a/b'), false],
+      [{ ...rule('begins-with', '/a'), part: 'query' as const }, rule('exact', '/a'), false],
+      [rule('wildcard', '/a/*'), rule('exact', '/a/b'), false], // not certain from the texts alone
+    ])('%o takes all of %o: %s', (wide, narrow, is) => {
+      expect(takesAllOf(wide, narrow)).toBe(is);
+    });
+  });
+
+  describe('words', () => {
+    it('[T2] a language lacks what neither the owner nor we have worded; of a consent it has to be mended', () => {
+      const own = (label: Record<string, string>, kind: Field['kind'] = 'short') => ({
+        forms: { before: [field({ kind, own: { label, help: {} }, link: '/privacy' })], note: [mail], after: [] },
+      });
+      const boards = (change: Partial<Widget>, locales: string[]) =>
+        looseBoards(input({ design: madeDesign(change, { locales }) })).filter(({ code }) => code === 'translation-missing');
+      const note = field({ ...mail, own: { label: { en: 'Mail', pt: 'E-mail', de: 'E-Mail' }, help: {} } });
+      const only = ({ forms: own, ...rest }: Pick<Widget, 'forms'> & Partial<Widget>) => ({ ...rest, forms: { ...own, note: [note] } });
+      expect(boards(only(own({ en: 'Class size' })), ['en', 'pt'])).toMatchObject([{ level: 'look', values: { locale: 'pt', count: 1 } }]);
+      expect(boards(only(own({ en: 'I agree' }, 'consent')), ['en', 'pt'])).toMatchObject([{ level: 'mend' }]);
+      expect(boards(only(own({ en: 'Class size', pt: 'Alunos' })), ['en', 'pt-BR'])).toEqual([]);
+      expect(boards(only({ ...own({ en: 'A', de: 'A' }), texts: { en: { greeting: 'Good evening.' } } }), ['en', 'de'])).toEqual([]); // ours is there
+    });
+
+    it('[T4] a case after one that asks for less is never said', () => {
+      const own = (id: string, when: Widget['cases'][number]['when'], key: 'greeting' | 'nobodyHome' = 'greeting') => ({
+        id,
+        key,
+        when,
+        texts: { en: id },
+        without: {},
+      });
+      const night = ['state', 'closed'] as const;
+      const back = ['visit', 'returning'] as const;
+      expect(widget({ cases: [own('a', [back]), own('b', [night, back])] })).toEqual(['case-unreachable']);
+      expect(widget({ cases: [own('a', [night, back]), own('b', [back])] })).toEqual([]);
+      expect(widget({ cases: [own('a', [back]), own('b', [back], 'nobodyHome')] })).toEqual([]);
+    });
+  });
+
+  it('the address: this computer only, or one that a page over https may not load from', () => {
+    expect(codesOf({ publicUrl: null })).toEqual(['address-local-only']);
+    expect(codesOf({ publicUrl: 'http://localhost:4310' })).toEqual(['address-local-only']);
+    expect(codesOf({ publicUrl: 'http://127.0.0.1:4310' })).toEqual(['address-local-only']);
+    expect(codesOf({ publicUrl: 'http://porch.example' })).toEqual(['page-https-app-http']);
+    expect(codesOf({ publicUrl: 'http://porch.example', siteAddress: 'http://farrowisle.example' })).toEqual([]);
+  });
+});

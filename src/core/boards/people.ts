@@ -1,0 +1,45 @@
+import { isOpenAt, nextOpening } from '../hours/hours';
+import { toZone } from '../hours/zone';
+import type { Widget } from '../model/design';
+import { WIDGET_STATES } from '../model/moment';
+import { type Board, type BoardInput, board } from './board';
+
+/** Who answers, and when: teams and calendars that are gone or empty, hours that never come. */
+export function peopleBoards({ design, facts, peopleOf, isZoneConfirmed, now }: BoardInput): Board[] {
+  const { teams = {}, calendars = {}, zones = {} } = facts ?? {};
+  const boards = design.widgets.flatMap((widget): Board[] => {
+    const { id, name } = widget;
+    const gone = widget.teams.filter((team) => !Object.hasOwn(teams, team));
+    const hasPeople = widget.teams.some((team) => Object.hasOwn(teams, team) && (peopleOf[team] ?? 0) > 0);
+    const { calendarId } = widget;
+    return [
+      ...gone.map((team) => board('team-gone', [id, team], { widgetId: id, moment: 'gate', values: { name } })),
+      ...(calendarId !== null && !Object.hasOwn(calendars, calendarId)
+        ? [board('calendar-gone', [id], { widgetId: id, moment: 'gate', values: { name } })]
+        : []),
+      ...(!hasPeople && takesNotes(widget)
+        ? [board('notes-without-recipient', [id], { widgetId: id, moment: 'note-left', crack: 'note-left', values: { name } })]
+        : []),
+    ];
+  });
+  const used = new Set(design.widgets.flatMap(({ calendarId }) => calendarId ?? []));
+  const never = [...used].flatMap((id) => {
+    const calendar = Object.hasOwn(calendars, id) ? calendars[id] : undefined;
+    if (calendar === undefined) return [];
+    const hours = { calendar, zone: toZone(zones[calendar.zone] ?? []), override: null };
+    if (isOpenAt(hours, now) || nextOpening(hours, now) !== null) return [];
+    const names = design.widgets.filter(({ calendarId }) => calendarId === id).map(({ name }) => name);
+    return [board('hours-never-open', [id], { crack: 'at-the-door', values: { name: names.join(', ') } })];
+  });
+  const hasHours = Object.keys(calendars).length > 0;
+  return [
+    ...boards,
+    ...never,
+    ...(isZoneConfirmed || !hasHours ? [] : [board('zone-unconfirmed', [], { values: { zone: facts?.zone ?? '' } })]),
+  ];
+}
+
+/** Whether a note can be left at all ([S5]). */
+function takesNotes({ deeds, calendarId }: Widget): boolean {
+  return WIDGET_STATES.some((state) => deeds[state] === 'note' && (state !== 'closed' || calendarId !== null));
+}

@@ -1,0 +1,59 @@
+import { FORMS } from '../forms/fill';
+import type { Design, OwnCase, Widget } from '../model/design';
+import type { Locale } from '../model/units';
+import { OUR_TEXTS } from '../words/catalogue';
+import { type Board, type BoardInput, board } from './board';
+
+/** Words that a language lacks, and words that no circumstance can show. */
+export function wordBoards({ design }: BoardInput): Board[] {
+  const missing = design.locales
+    .filter((locale) => locale !== design.defaultLocale)
+    .flatMap((locale): Board[] => {
+      const { count, ofConsent } = missingIn(design, locale);
+      if (count === 0) return [];
+      return [board('translation-missing', [locale], { level: ofConsent > 0 ? 'mend' : 'look', values: { locale, count } })];
+    });
+  const unreachable = design.widgets.flatMap(({ id: widgetId, name, cases }) =>
+    cases.flatMap((one, index): Board[] => {
+      const before = cases.slice(0, index).find((other) => other.key === one.key && isWithin(other, one));
+      if (before === undefined) return [];
+      return [board('case-unreachable', [widgetId, one.id], { widgetId, values: { name, text: Object.values(one.texts)[0] ?? '' } })];
+    }),
+  );
+  return [...missing, ...unreachable];
+}
+
+/** First match wins ([T4]): whatever asks for no more than the one before it is never said. */
+function isWithin(before: OwnCase, one: OwnCase): boolean {
+  const asked = new Set(one.when.map((condition) => JSON.stringify(condition)));
+  return before.when.every((condition) => asked.has(JSON.stringify(condition)));
+}
+
+/** Texts that a locale has to borrow from the default language, as neither the owner nor we have worded them ([T2]). */
+function missingIn(design: Design, locale: Locale): { readonly count: number; readonly ofConsent: number } {
+  const { defaultLocale } = design;
+  const base = locale.split('-')[0] ?? locale;
+  const hasOurs = OUR_TEXTS[locale] !== undefined || OUR_TEXTS[base] !== undefined;
+  const lacks = (texts: Readonly<Record<Locale, string>>): boolean =>
+    (texts[defaultLocale] ?? '') !== '' && (texts[locale] ?? '') === '' && (texts[base] ?? '') === '';
+  const ofWidget = (widget: Widget): { all: boolean[]; consent: boolean[] } => {
+    const fields = FORMS.flatMap((place) => widget.forms[place]).filter(({ own }) => own !== null);
+    const labels = fields.map(({ own, kind }) => ({ kind, isMissing: lacks(own?.label ?? {}) }));
+    const options = FORMS.flatMap((place) => widget.forms[place]).flatMap((field) => field.options.map(({ label }) => lacks(label)));
+    const own = hasOurs ? [] : Object.keys(widget.texts[defaultLocale] ?? {});
+    const said = own.map((key) => (widget.texts[locale] as Readonly<Record<string, string>> | undefined)?.[key] === undefined);
+    return {
+      all: [
+        ...labels.map(({ isMissing }) => isMissing),
+        ...options,
+        ...said,
+        ...widget.invitations.filter(({ isOn, ours }) => isOn && (ours === null || !hasOurs)).map(({ texts }) => lacks(texts)),
+        ...widget.cases.map(({ texts }) => lacks(texts)),
+      ],
+      consent: labels.filter(({ kind }) => kind === 'consent').map(({ isMissing }) => isMissing),
+    };
+  };
+  const each = design.widgets.map(ofWidget);
+  const count = (pick: 'all' | 'consent'): number => each.flatMap((one) => one[pick]).filter(Boolean).length;
+  return { count: count('all'), ofConsent: count('consent') };
+}

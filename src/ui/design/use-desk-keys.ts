@@ -1,0 +1,40 @@
+'use client';
+
+import { useEffect } from 'react';
+import { tinykeys } from 'tinykeys';
+import { isTyping } from '../frame/SiteFrame';
+
+export interface DeskKeys {
+  undo(): void;
+  redo(): void;
+  /** All reasons. */
+  because(): void;
+  /** To the whole path, and back. */
+  whole(): void;
+  /** The situation before (−1) or the next one (1). */
+  flip(by: number): void;
+}
+
+/** The keys of the Design screen; whoever is typing keeps theirs. */
+export function useDeskKeys({ undo, redo, because, whole, flip }: DeskKeys): void {
+  useEffect(
+    () =>
+      tinykeys(window, {
+        '$mod+z': guarded(undo),
+        '$mod+Shift+Z': guarded(redo),
+        b: guarded(because),
+        p: guarded(whole),
+        '[': guarded(() => flip(-1)),
+        ']': guarded(() => flip(1)),
+      }),
+    [undo, redo, because, whole, flip],
+  );
+}
+
+function guarded(act: () => void): (event: KeyboardEvent) => void {
+  return (event) => {
+    if (isTyping(event)) return;
+    event.preventDefault();
+    act();
+  };
+}

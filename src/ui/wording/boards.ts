@@ -1,0 +1,109 @@
+import type { Board, BoardCode } from '../../core/boards/board';
+import { LANGUAGES } from './languages';
+
+type Values = Readonly<Record<string, string | number>>;
+
+/** What is wrong, in a sentence: what a visitor meets, not what a field holds. */
+export function boardSentence({ code, values }: Board): string {
+  return SENTENCES[code](values);
+}
+
+/** What to do about it, and where: a path below the site. */
+export function boardDeed({ code, widgetId, moment }: Board, widgetKeyOf: (id: string) => string | null): BoardDeed {
+  const path = PATHS[code];
+  if (path !== 'design') return { words: DEEDS[code], path };
+  const params = new URLSearchParams();
+  const key = widgetId === null ? null : widgetKeyOf(widgetId);
+  if (key !== null) params.set('widget', key);
+  if (moment !== null) params.set('moment', moment);
+  return { words: DEEDS[code], path: params.size === 0 ? path : `${path}?${params.toString()}` };
+}
+
+export interface BoardDeed {
+  readonly words: string;
+  readonly path: string;
+}
+
+const text = (value: string | number | undefined): string => String(value ?? '');
+
+const NEVER: Readonly<Record<string, string>> = {
+  past: 'its dates are over',
+  devices: 'it asks for devices that exclude each other',
+  languages: 'it asks for languages that exclude each other',
+  visits: 'it asks for a first visit and a returning one at once',
+  pages: 'the widget does not show on its pages',
+  limit: 'no invitation is allowed in a visit',
+  empty: 'it waits for any of nothing',
+};
+
+const SENTENCES: Readonly<Record<BoardCode, (values: Values) => string>> = {
+  'notes-without-recipient': ({ name }) => `Notes left at “${text(name)}” reach nobody: no team with people answers there.`,
+  'mail-promised-no-mail-field': ({ name }) => `“${text(name)}” promises an answer by mail, and its note does not ask for an address.`,
+  'field-hidden-but-required': ({ name, field }) =>
+    `“${text(field)}” of “${text(name)}” is needed and never seen: the form cannot be sent.`,
+  'consent-without-link': ({ name, field }) =>
+    `“${text(field)}” of “${text(name)}” asks to agree to something that cannot be read anywhere.`,
+  'team-gone': ({ name }) => `“${text(name)}” names a team that is gone.`,
+  'calendar-gone': ({ name }) => `“${text(name)}” follows hours that are gone: it goes by who is in.`,
+  'hours-never-open': ({ name }) => `By its hours “${text(name)}” is not open once in the next year.`,
+  'zone-unconfirmed': ({ zone }) =>
+    `Hours are read in ${text(zone).replaceAll('_', ' ') || 'a zone we guessed'}, which nobody has confirmed.`,
+  'invitation-never': ({ invitation, why }) =>
+    `“${text(invitation)}” can never be shown: ${NEVER[text(why)] ?? 'its conditions exclude each other'}.`,
+  'invitations-collide': ({ first, second }) => `“${text(first)}” and “${text(second)}” come due at the same second: one of them waits.`,
+  'two-speak-within-gap': ({ first, second, perVisit }) =>
+    perVisit === 1
+      ? `Where a visitor could get both, only “${text(first)}” is shown and “${text(second)}” is not: a visit has one invitation.`
+      : `“${text(second)}” comes sooner after “${text(first)}” than two invitations may: it waits.`,
+  'invitation-needs-memory': ({ name, count }) =>
+    `${count === 1 ? 'One invitation' : `${text(count)} invitations`} of “${text(name)}” must remember the visitor, which takes their consent: without it they are not shown.`,
+  'case-unreachable': ({ name, text: words }) => `“${text(words)}” at “${text(name)}” is never said: a case before it asks for less.`,
+  'rule-swallowed': ({ name, rule, by }) => `“${text(rule)}” of “${text(name)}” decides nothing: “${text(by)}” takes all of it.`,
+  'widget-swallowed': ({ name, by }) => `“${text(name)}” never has its turn: “${text(by)}” comes first on every page.`,
+  'translation-missing': ({ locale, count }) =>
+    `${LANGUAGES[text(locale)] ?? text(locale)} lacks ${count === 1 ? 'one text' : `${text(count)} texts`}: visitors read another language there.`,
+  'address-local-only': () => 'The tag’s address works only on this computer: PUBLIC_URL is not set.',
+  'page-https-app-http': () => 'Your site is https and Sunny Porch is not: browsers will not load the tag.',
+};
+
+const DEEDS: Readonly<Record<BoardCode, string>> = {
+  'notes-without-recipient': 'To people and hours',
+  'mail-promised-no-mail-field': 'Look at the note',
+  'field-hidden-but-required': 'Look at the form',
+  'consent-without-link': 'Look at the form',
+  'team-gone': 'Who can answer?',
+  'calendar-gone': 'Who can answer?',
+  'hours-never-open': 'To people and hours',
+  'zone-unconfirmed': 'To people and hours',
+  'invitation-never': 'Look at it',
+  'invitations-collide': 'Look at them',
+  'two-speak-within-gap': 'Look at them',
+  'invitation-needs-memory': 'Look at them',
+  'case-unreachable': 'Look at it',
+  'rule-swallowed': 'Look at it',
+  'widget-swallowed': 'Look at it',
+  'translation-missing': 'Look at them',
+  'address-local-only': 'To Install',
+  'page-https-app-http': 'To Install',
+};
+
+const PATHS: Readonly<Record<BoardCode, string>> = {
+  'notes-without-recipient': 'team',
+  'mail-promised-no-mail-field': 'design',
+  'field-hidden-but-required': 'design',
+  'consent-without-link': 'design',
+  'team-gone': 'design',
+  'calendar-gone': 'design',
+  'hours-never-open': 'team',
+  'zone-unconfirmed': 'team',
+  'invitation-never': 'design',
+  'invitations-collide': 'design',
+  'two-speak-within-gap': 'design',
+  'invitation-needs-memory': 'design',
+  'case-unreachable': 'design',
+  'rule-swallowed': 'design',
+  'widget-swallowed': 'design',
+  'translation-missing': 'design',
+  'address-local-only': 'install',
+  'page-https-app-http': 'install',
+};
