@@ -56,11 +56,10 @@ function dress(
   scheme: 'day' | 'evening',
 ): void {
   const { dir, locale } = site.design;
-  const isPhone = surroundings.device() === 'phone';
   root.dir = dir;
   root.lang = locale;
   root.dataset.corner = widget.place.corner;
-  root.dataset.device = surroundings.device();
+  const device = (root.dataset.device = surroundings.device());
   root.dataset.scheme = scheme;
   const isKnownHere = circumstances.visitor.visit === 'returning'; // they know what the mark is
   root.toggleAttribute('data-words', surroundings.width() >= widget.launcher.wordsFrom && !isKnownHere && !decision.isCountOnly);
@@ -68,7 +67,8 @@ function dress(
   const values = {
     ...widget.palette[scheme],
     size: `${widget.launcher.size}px`,
-    offset: `${isPhone ? widget.place.phoneOffset : widget.place.offset}px`,
+    offset: `${device === 'phone' ? widget.place.phoneOffset : widget.place.offset}px`,
+    lift: `${widget.place.lift ?? 0}px`,
     radius: `${widget.measures.radius}px`,
     'text-size': `${widget.measures.textSize}px`,
   };

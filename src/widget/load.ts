@@ -7,9 +7,9 @@ import type { PublishedSite } from '../core/wire/published-site';
 import { chooseLocale } from '../core/words/locale';
 import type { ServerClock } from './clock';
 
-export const NO_SITE = 'No site has the key in data-site. Copy the tag anew from Install.';
-const FOREIGN = "This page's address is not one of the site's.";
-const UNREACHABLE = 'The server could not be reached.';
+export const NO_SITE = 'No site has this data-site. Copy the tag anew from Install.';
+const FOREIGN = "This page is not one of the site's.";
+const UNREACHABLE = 'The server is out of reach.';
 
 export interface Loader {
   /** Reads the pointer, and the files it names that are not here yet. Null: nothing is published. Throws with a sentence for the webmaster’s console. */

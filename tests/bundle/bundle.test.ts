@@ -83,9 +83,9 @@ describe('what ships in the guest', () => {
 
 /** Lines for the webmaster's console, in English only. */
 const CONSOLE_ONLY = [
-  'No site has the key',
-  "This page's address",
-  'The server could not be reached',
+  'No site has this data-site',
+  'This page is not one of the site',
+  'The server is out of reach',
   'Something went wrong',
   'The tag stands twice',
   'The stream answered',

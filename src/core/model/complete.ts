@@ -18,6 +18,7 @@ function completedWidget(widget: Widget): Widget {
     ...widget,
     audience: known.audience ?? [],
     cases: known.cases ?? [],
+    place: { ...widget.place, lift: (widget.place as Partial<Widget['place']>).lift ?? 0 },
     timings: { ...widget.timings, slowReplyTalkingAfter: (widget.timings as Partial<Widget['timings']>).slowReplyTalkingAfter ?? null },
     forms: {
       before: widget.forms.before.map(completedField),

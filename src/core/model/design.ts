@@ -80,6 +80,8 @@ export interface Place {
   readonly corner: Corner;
   readonly offset: Px;
   readonly phoneOffset: Px;
+  /** Further from the upper or lower edge than from the side: above a bar that lies there. May be negative. */
+  readonly lift: Px;
 }
 
 export interface Launcher {

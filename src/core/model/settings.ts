@@ -17,6 +17,7 @@ export type SettingId =
   | 'endsAfterQuiet'
   | 'offset'
   | 'phoneOffset'
+  | 'lift'
   | 'launcherSize'
   | 'wordsFrom'
   | 'radius'
@@ -84,6 +85,7 @@ export const SETTINGS: Readonly<Record<SettingId, Setting>> = {
   endsAfterQuiet: setting('endsAfterQuiet', ['widget', 'timings', 'endsAfterQuiet'], HOURS, [3600, 7 * 86_400], ours.endsAfterQuiet),
   offset: setting('offset', ['widget', 'place', 'offset'], PX, [0, 400], ours.offset),
   phoneOffset: setting('phoneOffset', ['widget', 'place', 'phoneOffset'], PX, [0, 400], ours.phoneOffset),
+  lift: setting('lift', ['widget', 'place', 'lift'], PX, [-400, 400], ours.lift),
   launcherSize: setting('launcherSize', ['widget', 'launcher', 'size'], PX, [44, 96], ours.launcherSize),
   wordsFrom: setting('wordsFrom', ['widget', 'launcher', 'wordsFrom'], PX, [0, 10_000], ours.wordsFrom),
   radius: setting('radius', ['widget', 'look', 'radius'], PX, [0, 40], ours.radius),
@@ -101,7 +103,7 @@ export const SETTINGS_AT: Readonly<Record<Moment | 'everywhere', readonly Settin
   goodbye: ['endsAfterQuiet'],
   'nobody-home': [],
   'note-left': [],
-  everywhere: ['offset', 'phoneOffset', 'launcherSize', 'wordsFrom', 'radius', 'textSize'],
+  everywhere: ['offset', 'phoneOffset', 'lift', 'launcherSize', 'wordsFrom', 'radius', 'textSize'],
 };
 
 /** Which settings make a way what it is. Those of a way that is not here are texts, people, hours or fields. */

@@ -31,7 +31,8 @@ export interface WireWidget {
   readonly never: readonly WireRule[];
   /** [P15] Absent: everybody. */
   readonly audience?: readonly WireCondition[];
-  readonly place: { readonly corner: Corner; readonly offset: Px; readonly phoneOffset: Px };
+  /** `lift`: further from the upper or lower edge; absent: none. */
+  readonly place: { readonly corner: Corner; readonly offset: Px; readonly phoneOffset: Px; readonly lift?: Px };
   readonly launcher: { readonly form: 'lamp'; readonly size: Px; readonly wordsFrom: Px };
   readonly scheme: 'visitor' | 'day' | 'evening';
   /** CSS custom properties without their dashes, day and evening. */

@@ -1,5 +1,6 @@
 import { toWireField } from '../forms/compile';
 import { toWireCondition, toWireInvitation, toWireLimits, toWireRules } from '../invitations/compile';
+import { toWirePlace } from '../look/place';
 import { eveningPalette, dayPalette } from '../look/palette';
 import type { Design, OwnCase, Widget } from '../model/design';
 import type { Invitation } from '../model/invitation';
@@ -66,7 +67,7 @@ function toWireWidget(press: Press): WireWidget {
     ...(widget.audience.length === 0
       ? {}
       : { audience: widget.audience.map((one) => toWireCondition(one, patternFaults(press, 'audience'))) }),
-    place,
+    place: toWirePlace(place),
     launcher,
     scheme: look.scheme,
     palette: { day: dayPalette(look), evening: eveningPalette(look) },

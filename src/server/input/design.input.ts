@@ -47,6 +47,7 @@ class PlaceInput implements Place {
   @IsIn(CORNERS, { message: 'Choose one of the four corners.' }) corner!: Place['corner'];
   @WithinSetting('offset') offset!: number;
   @WithinSetting('phoneOffset') phoneOffset!: number;
+  @WithinSetting('lift') lift!: number;
 }
 
 class LauncherInput implements Launcher {

@@ -29,7 +29,7 @@ describe('parseInput', () => {
 
   it('names the field, down to its place in a list', () => {
     const [widget] = good().widgets;
-    const errors = errorsOf({ ...good(), widgets: [{ ...widget, place: { corner: 'middle', offset: 20, phoneOffset: 16 } }] });
+    const errors = errorsOf({ ...good(), widgets: [{ ...widget, place: { corner: 'middle', offset: 20, phoneOffset: 16, lift: 0 } }] });
     expect(errors).toEqual({ 'widgets.0.place.corner': 'Choose one of the four corners.' });
   });
 

@@ -3,9 +3,9 @@
 import Box from '@mui/material/Box';
 import Link from '@mui/material/Link';
 import Popover from '@mui/material/Popover';
-import { Fragment, useRef, useState } from 'react';
+import { Fragment, useRef } from 'react';
 import type { Verdict } from '../../core/decide/explain';
-import { type ReasonContext, type ReasonLink, type ReasonWords, wordsOf } from '../wording/because';
+import { type ReasonContext, type ReasonLink, type ReasonWords, nearMiss, verdictWords } from '../wording/because';
 
 interface BecauseProps {
   readonly verdicts: readonly Verdict[];
@@ -14,6 +14,8 @@ interface BecauseProps {
   readonly isOpen: boolean;
   readonly onOpen: (isOpen: boolean) => void;
 }
+
+const REASONS_MAX = 3;
 
 const GROUPS = [
   ['decided', 'Decided it'],
@@ -24,11 +26,11 @@ const GROUPS = [
 /** Why this visitor sees this: the engine's own reasons, decisive first, each leading to its setting. */
 export function Because({ verdicts, context, onLink, isOpen, onOpen }: BecauseProps) {
   const bar = useRef<HTMLDivElement>(null);
-  const [shown] = useState(3);
   const decided = verdicts
     .filter(({ standing }) => standing === 'decided')
-    .slice(0, shown)
-    .map(({ reason }) => wordsOf(reason, context));
+    .slice(0, REASONS_MAX)
+    .map((one) => verdictWords(one, context));
+  const near = nearMiss(verdicts);
   return (
     <Box
       ref={bar}
@@ -57,7 +59,12 @@ export function Because({ verdicts, context, onLink, isOpen, onOpen }: BecausePr
             <ReasonText words={words} onLink={onLink} />
           </Fragment>
         ))}
-        .
+        .{' '}
+        {near === null ? null : (
+          <>
+            <ReasonText words={verdictWords(near, context)} onLink={onLink} />.
+          </>
+        )}
       </Box>
       <Link
         component="button"
@@ -89,8 +96,8 @@ export function Because({ verdicts, context, onLink, isOpen, onOpen }: BecausePr
                   {title}
                 </Box>
                 <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
-                  {own.map(({ reason }) => {
-                    const words = wordsOf(reason, context);
+                  {own.map((one) => {
+                    const words = verdictWords(one, context);
                     return (
                       <li key={words.text}>
                         <ReasonText words={words} onLink={onLink} />
@@ -116,7 +123,7 @@ function ReasonText({ words, onLink }: { words: ReasonWords; onLink: (link: Reas
       type="button"
       color="inherit"
       onClick={() => onLink(link)}
-      sx={{ fontSize: 13, verticalAlign: 'baseline', textDecoration: 'underline' }}
+      sx={{ fontSize: 13, verticalAlign: 'baseline', textDecoration: 'underline', textAlign: 'start' }}
     >
       {text}
     </Link>

@@ -66,13 +66,22 @@ export function Circumstances(props: CircumstancesProps) {
       }}
     >
       <Word>Widget</Word>
-      <Choice label="Widget" value={widgetWords} maxWidth={110} options={widgets} chosen={shown ?? ''} onChoose={props.onWidget} />
+      <Choice
+        part="widget"
+        label="Widget"
+        value={widgetWords}
+        maxWidth={110}
+        options={widgets}
+        chosen={shown ?? ''}
+        onChoose={props.onWidget}
+      />
       <Word>on</Word>
-      <Sheet label="On the page" value={supposed.page} maxWidth={200}>
+      <Sheet part="where" label="On the page" value={supposed.page} maxWidth={200}>
         {(close) => <Where page={supposed.page} onPage={(page) => onSuppose({ page })} close={close} />}
       </Sheet>
       <Word>at</Word>
       <Sheet
+        part="when"
         label="At"
         value={supposed.at === null ? `now, ${wallOf(zone, now).slice(11)}` : wallWords(wallOf(zone, supposed.at))}
         maxWidth={150}
@@ -80,11 +89,12 @@ export function Circumstances(props: CircumstancesProps) {
         {(close) => <When {...props} now={now} close={close} />}
       </Sheet>
       <Word>to</Word>
-      <Sheet label="To" value={visitorWords(supposed)} maxWidth={230}>
+      <Sheet part="visitor" label="To" value={visitorWords(supposed)} maxWidth={230}>
         {() => <Who {...props} />}
       </Sheet>
       <Word>with</Word>
       <Choice
+        part="with"
         label="Who is in"
         value={whoWords}
         maxWidth={190}

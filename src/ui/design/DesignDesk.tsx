@@ -15,9 +15,11 @@ import type { Overview } from '../../core/wire/desk';
 import { useSite } from '../frame/SiteContext';
 import { HIDDEN } from '../theme/hidden';
 import type { ReasonLink } from '../wording/because';
+import { untilWords } from '../wording/times';
 import { changeSentence } from '../wording/changes';
 import { Because } from './Because';
 import { Circumstances } from './Circumstances';
+import { openPart } from './circumstance-parts';
 import type { DraftSaver, DraftState } from './draft-saver';
 import { DraftBar } from './DraftBar';
 import { designEdits } from './design-edits';
@@ -31,6 +33,7 @@ import { PublishDialog } from './PublishDialog';
 import { Signposts } from './Signposts';
 import { Stage } from './Stage';
 import { StageControls } from './StageControls';
+import { mirrored } from './stage-geometry';
 import { stageTexts } from './stage-texts';
 import { useAskedWidget } from './use-asked-widget';
 import { useChosen } from './use-chosen';
@@ -91,13 +94,19 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
   const texts = stageTexts({ design, widget, locale: supposed.locale, standpoint, dir: stone.dir, edits });
   const way = ways.find(({ id }) => id === chosen.aside);
   const toStage = (): void => set({ isWhole: false, isCardOpen: false });
+  const lookAt = (key: string): void => {
+    const wanted = design.widgets.find((one) => one.key === key);
+    const there = wanted === undefined ? null : pageShowing(site, wanted, supposed, overview.now);
+    if (there !== null) suppose({ page: there });
+  };
   const follow = (link: ReasonLink): void => {
     setBecauseOpen(false);
-    if (link === 'with') suppose({ who: supposed.who === 'in' ? 'nobody' : 'in' });
-    else
-      document
-        .querySelector<HTMLElement>(link === 'where' || link === 'pages' ? '[aria-label^="On the page"]' : '#side-everywhere')
-        ?.click();
+    if (link.to === 'that-widget') lookAt(link.key);
+    else if (link.to === 'gate') chooseAside('gate');
+    else if (link.to === 'invitation') {
+      choose('invited');
+      chooseAside('W1');
+    } else openPart(link.to);
   };
   const settings: InspectorProps = {
     side: chosen.side,
@@ -132,6 +141,10 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
       distance={distance}
       onNear={() => set({ distance: 'near' })}
       texts={texts}
+      place={widget.place}
+      widgetKey={widget.key}
+      onPlace={edits.setPlace}
+      onLauncher={() => set({ side: 'everywhere', aside: null })}
       firstTextRef={firstText}
     >
       {isPhone ? null : (
@@ -153,7 +166,12 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
   const because = (
     <Because
       verdicts={explain(site, stone.outOfReach === null ? standpoint.circumstances : base)}
-      context={{ teamName: ownTeam === undefined ? 'nobody' : nameOfTeam(ownTeam.id), widgetName: (key) => nameOfWidget(design, key) }}
+      context={{
+        teamName: ownTeam === undefined ? 'nobody' : nameOfTeam(ownTeam.id),
+        widgetName: (key) => nameOfWidget(design, key),
+        invitationName: (id) => widget.invitations.find((one) => one.id === id)?.name ?? 'An invitation',
+        untilWords: (instant) => untilWords(zoneOf(site, site.facts.zone), base.now, instant),
+      }}
       onLink={follow}
       isOpen={isBecauseOpen}
       onOpen={setBecauseOpen}
@@ -169,11 +187,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
         onSuppose={suppose}
         widgets={design.widgets.map(({ key, name }) => [key, name] as const)}
         shown={shown}
-        onWidget={(key) => {
-          const wanted = design.widgets.find((one) => one.key === key);
-          const there = wanted === undefined ? null : pageShowing(site, wanted, supposed, overview.now);
-          if (there !== null) suppose({ page: there });
-        }}
+        onWidget={lookAt}
         locales={design.locales}
         now={overview.now}
         zone={zoneOf(site, site.facts.zone)}
@@ -279,10 +293,4 @@ function nameOfWidget({ widgets }: Design, key: string): string {
 /** A card beside it stands on the other side. */
 function isFarRight(moment: string): boolean {
   return moment === 'waiting' || moment === 'talking' || moment === 'goodbye' || moment === 'slow-reply' || moment === 'note-left';
-}
-
-/** [T9] Right-to-left mirrors the corner. */
-function mirrored(corner: Design['widgets'][number]['place']['corner'], dir: 'ltr' | 'rtl') {
-  if (dir === 'ltr') return corner;
-  return (corner.endsWith('right') ? corner.replace('right', 'left') : corner.replace('left', 'right')) as typeof corner;
 }

@@ -3,11 +3,14 @@
 import Box from '@mui/material/Box';
 import { type ReactNode, type RefObject, useCallback, useMemo, useRef, useState } from 'react';
 import type { Visitor } from '../../core/model/circumstances';
-import type { Corner } from '../../core/model/design';
+import { toWirePlace } from '../../core/look/place';
+import type { Corner, Place } from '../../core/model/design';
+import type { PublishedSite } from '../../core/wire/published-site';
 import type { Standpoint } from '../../core/rehearse/stand-at';
 import { Awning } from './Awning';
 import { StageTexts, type StageText } from './StageTexts';
 import { PAGE_FONT, StandInPage } from './StandInPage';
+import { PlaceHandle } from './PlaceHandle';
 import { stageView } from './stage-geometry';
 import { useSize } from './use-size';
 import { WidgetTile } from './WidgetTile';
@@ -22,18 +25,42 @@ interface StageProps {
   readonly distance: 'near' | 'whole';
   readonly onNear: () => void;
   readonly texts: StageText;
+  /** Where the widget stands, as it is stored. */
+  readonly place: Place;
+  readonly widgetKey: string;
+  readonly onPlace: (place: Place) => void;
+  /** The launcher was chosen, not moved. */
+  readonly onLauncher: () => void;
   readonly firstTextRef: RefObject<HTMLButtonElement | null>;
   /** Signposts and the switch of distance. */
   readonly children: ReactNode;
 }
 
 /** The page with the real widget on it, and every text to be edited where it stands. */
-export function Stage({ standpoint, corner, brand, path, device, scheme, distance, onNear, texts, firstTextRef, children }: StageProps) {
+export function Stage({
+  standpoint,
+  corner,
+  brand,
+  path,
+  device,
+  scheme,
+  distance,
+  onNear,
+  texts,
+  place,
+  widgetKey,
+  onPlace,
+  onLauncher,
+  firstTextRef,
+  children,
+}: StageProps) {
   const box = useRef<HTMLDivElement>(null);
   const size = useSize(box);
   const [painted, setPainted] = useState<{ root: ShadowRoot; count: number } | null>(null);
-  const { site, circumstances, entries } = standpoint;
-  const view = stageView(size, corner, distance, circumstances.isWindowOpen, device);
+  const { circumstances, entries } = standpoint;
+  const [dragged, setDragged] = useState<Place | null>(null);
+  const site = useMemo(() => withPlace(standpoint.site, widgetKey, dragged), [standpoint.site, widgetKey, dragged]);
+  const view = stageView(size, corner, distance, circumstances.isWindowOpen, device, Math.max(0, place.lift));
   const feed = useMemo(
     () => ({
       site,
@@ -93,7 +120,28 @@ export function Stage({ standpoint, corner, brand, path, device, scheme, distanc
           firstTextRef={firstTextRef}
         />
       )}
+      {painted === null || size.width === 0 ? null : (
+        <PlaceHandle
+          stage={box}
+          root={painted.root}
+          paint={`${painted.count} ${view.left} ${view.top} ${view.scale}`}
+          view={view}
+          isPhone={device === 'phone'}
+          isMirrored={site.design.dir === 'rtl'}
+          place={place}
+          onDrag={setDragged}
+          onPlace={onPlace}
+          onChoose={onLauncher}
+        />
+      )}
       {children}
     </Box>
   );
+}
+
+/** The site with a widget where it is being dragged to. */
+function withPlace(site: PublishedSite, key: string, place: Place | null): PublishedSite {
+  if (place === null) return site;
+  const widgets = site.design.widgets.map((one) => (one.key === key ? { ...one, place: toWirePlace(place) } : one));
+  return { ...site, design: { ...site.design, widgets } };
 }

@@ -30,7 +30,15 @@ const PART = {
   textAlign: 'start',
 } as const;
 
+export type PartName = 'widget' | 'where' | 'when' | 'visitor' | 'with';
+
+/** Opens a part of the sentence, as if it had been chosen. */
+export function openPart(part: PartName): void {
+  document.querySelector<HTMLElement>(`[data-part=${part}]`)?.click();
+}
+
 interface PartProps {
+  readonly part: PartName;
   /** What the part is, for its accessible name. */
   readonly label: string;
   readonly value: string;
@@ -39,6 +47,7 @@ interface PartProps {
 
 /** A part of the sentence that is one of a few. */
 export function Choice<T extends string>({
+  part,
   label,
   value,
   maxWidth,
@@ -54,6 +63,7 @@ export function Choice<T extends string>({
   return (
     <>
       <ButtonBase
+        data-part={part}
         aria-label={`${label}: ${value}`}
         title={value}
         aria-haspopup="menu"
@@ -81,12 +91,13 @@ export function Choice<T extends string>({
 }
 
 /** A part of the sentence that opens a sheet under itself; the stage stays visible. */
-export function Sheet({ label, value, maxWidth, children }: PartProps & { readonly children: (close: () => void) => ReactNode }) {
+export function Sheet({ part, label, value, maxWidth, children }: PartProps & { readonly children: (close: () => void) => ReactNode }) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const close = (): void => setAnchor(null);
   return (
     <>
       <ButtonBase
+        data-part={part}
         aria-label={`${label} ${value}`}
         title={value}
         aria-haspopup="dialog"

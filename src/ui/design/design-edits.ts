@@ -1,4 +1,4 @@
-import type { Corner } from '../../core/model/design';
+import type { Corner, Place } from '../../core/model/design';
 import type { Deed, WidgetState } from '../../core/model/moment';
 import type { Setting } from '../../core/model/settings';
 import type { CaseKey } from '../../core/words/catalogue';
@@ -10,6 +10,7 @@ import type { DraftSaver } from './draft-saver';
 export interface DesignEdits {
   setBrand(brand: string): void;
   setCorner(corner: Corner): void;
+  setPlace(place: Place): void;
   setSetting(setting: Setting, value: number | null): void;
   setDeed(state: WidgetState, deed: Deed): void;
   setText(locale: string, key: CaseKey, text: string): void;
@@ -23,6 +24,8 @@ export function designEdits(saver: DraftSaver, widget: number): DesignEdits {
     setBrand: (brand) => saver.change([{ op: 'set', path: [...at, 'look', 'brand'], value: brand }], 'brand colour'),
     setCorner: (corner) =>
       saver.change([{ op: 'set', path: [...at, 'place', 'corner'], value: corner }], `launcher to the ${cornerWords(corner)}`),
+    setPlace: (place) =>
+      saver.change([{ op: 'set', path: [...at, 'place'], value: { ...place } }], `launcher to the ${cornerWords(place.corner)}`),
     setSetting: ({ id, of, path }, value) =>
       saver.change([{ op: 'set', path: [...(of === 'widget' ? at : []), ...path], value }], SETTING_WORDS[id].name.toLowerCase()),
     setDeed: (state, deed) => saver.change([{ op: 'set', path: [...at, 'deeds', state], value: deed }], 'who can answer'),

@@ -26,6 +26,7 @@ export function stageView(
   distance: 'near' | 'whole',
   isWindowOpen: boolean,
   device: Visitor['device'] = 'desktop',
+  lift: Px = 0,
 ): StageView {
   if (device !== 'desktop') return held(stage, SIZES[device], corner, distance);
   if (distance === 'whole') {
@@ -36,7 +37,8 @@ export function stageView(
   const isLow = isWindowOpen && stage.height < LOW_PX;
   const pageHeight = isLow ? stage.height - AWNING_PX : Math.max(800, stage.height);
   const left = corner.endsWith('right') ? stage.width - pageWidth : 0;
-  const below = isWindowOpen && !isLow && corner.startsWith('lower') ? AWNING_PX : 0;
+  // The window still hangs just below the awning where it stands higher on the page.
+  const below = isWindowOpen && !isLow && corner.startsWith('lower') ? AWNING_PX + lift : 0;
   const top = !isLow && corner.startsWith('lower') ? stage.height - pageHeight + below : AWNING_PX;
   return { pageWidth, pageHeight, scale: 1, left, top };
 }
@@ -58,4 +60,10 @@ function held(stage: { width: Px; height: Px }, page: { width: Px; height: Px },
   const left = corner.endsWith('right') ? far : free - far;
   const top = distance === 'near' && corner.startsWith('lower') ? stage.height - height : AWNING_PX;
   return { pageWidth: page.width, pageHeight: height, scale, left, top };
+}
+
+/** [T9] Right-to-left mirrors the corner. */
+export function mirrored(corner: Corner, dir: 'ltr' | 'rtl'): Corner {
+  if (dir === 'ltr') return corner;
+  return (corner.endsWith('right') ? corner.replace('right', 'left') : corner.replace('left', 'right')) as Corner;
 }

@@ -1,5 +1,5 @@
 import type { Difference } from '../../core/draft/differences';
-import type { Design } from '../../core/model/design';
+import type { Design, Place } from '../../core/model/design';
 import { isCaseKey } from '../../core/words/catalogue';
 import { SETTINGS, type Setting } from '../../core/model/settings';
 import { LANGUAGES } from './languages';
@@ -14,6 +14,14 @@ const CORNER_WORDS: Readonly<Record<string, string>> = {
 };
 
 /** The words for a corner. */
+/** Where a launcher stands: `lower right, 20 px from the side, 96 px from below`. */
+export function placeWords({ corner, offset, phoneOffset, lift }: Place, isPhone: boolean): string {
+  const side = isPhone ? phoneOffset : offset;
+  const edge = Math.max(0, side + lift);
+  if (edge === side) return `${cornerWords(corner)}, ${side} px from both edges`;
+  return `${cornerWords(corner)}, ${side} px from the side, ${edge} px from ${corner.startsWith('lower') ? 'below' : 'above'}`;
+}
+
 export function cornerWords(corner: string): string {
   return CORNER_WORDS[corner] ?? corner;
 }

@@ -14,6 +14,7 @@ export const SETTING_WORDS: Readonly<Record<SettingId, { readonly name: string; 
   endsAfterQuiet: { name: 'It ends by itself after silence of', what: 'An evening and a night; writing opens it again.' },
   offset: { name: 'From the edges, on larger screens', what: 'Small and out of the way.' },
   phoneOffset: { name: 'From the edges, on phones', what: 'A little closer, where room is scarce.' },
+  lift: { name: 'Further from the upper or lower edge', what: 'For a bar that lies there, such as one about cookies.' },
   launcherSize: { name: 'Size of the launcher', what: 'Easy to hit with a thumb.' },
   wordsFrom: { name: 'Words beside the mark, on pages from', what: 'On narrower ones the mark stands alone.' },
   radius: { name: 'Roundness of the window', what: 'As the look has it.' },

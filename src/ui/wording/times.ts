@@ -1,4 +1,6 @@
-import { HOUR_MS, MINUTE_MS, SECOND_MS } from '../../core/model/units';
+import { wallOf } from '../../core/hours/wall';
+import type { Zone } from '../../core/hours/zone';
+import { DAY_MS, HOUR_MS, MINUTE_MS, SECOND_MS } from '../../core/model/units';
 
 /** A length of time in words: 20 s, 3 min, 2 h 5 min, 30 h, 3 days. */
 export function lengthWords(ms: number): string {
@@ -35,4 +37,13 @@ export function pageWords(address: string): string {
 export function wallWords(wall: string): string {
   const day = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' });
   return `${day.format(Date.parse(`${wall.slice(0, 10)}T00:00Z`)).replace(',', '')}, ${wall.slice(11)}`;
+}
+
+/** An instant to come, by a zone's clock, as short as it is clear: `01:00` within a day, `Wed 17:30` within a week, else with its date. */
+export function untilWords(zone: Zone, now: number, instant: number): string {
+  const wall = wallOf(zone, instant);
+  if (instant - now < DAY_MS) return wall.slice(11);
+  if (instant - now >= 6 * DAY_MS) return wallWords(wall);
+  const day = new Intl.DateTimeFormat('en-GB', { weekday: 'short', timeZone: 'UTC' });
+  return `${day.format(Date.parse(`${wall.slice(0, 10)}T00:00Z`))} ${wall.slice(11)}`;
 }

@@ -1,17 +1,20 @@
 import { describe, expect, it } from 'vitest';
 import { SETTINGS } from '../../core/model/settings';
 import { boundsWords } from './settings';
+import { calendar, everyDay } from '../../../tests/made/hours';
+import { all, condition, invitations } from '../../../tests/made/invitations';
 import { DESK, madeDesign, madeSite, madeVisit } from '../../../tests/made/site';
+import { toZone } from '../../core/hours/zone';
 import { differencesOf } from '../../core/draft/differences';
 import { type Json, applyPatches, type Patch } from '../../core/draft/patch';
 import { explain } from '../../core/decide/explain';
 import { REASON_CODES } from '../../core/decide/reason';
 import { TEXT_KEYS } from '../../core/words/catalogue';
-import { wordsOf } from './because';
+import { type ReasonContext, nearMiss, verdictWords, wordsOf } from './because';
 import { changeSentence } from './changes';
 import { contrastSentence, toHex } from './colour';
 import { textName } from './texts';
-import { clockWords, lengthWords, pageWords } from './times';
+import { clockWords, lengthWords, pageWords, untilWords } from './times';
 
 describe('what stands beside a colour', () => {
   it('says the text that goes on it, and the ratio rounded down', () => {
@@ -51,22 +54,74 @@ describe('what will change, in words', () => {
   });
 });
 
+const CONTEXT: ReasonContext = {
+  teamName: 'Night desk',
+  widgetName: () => 'Everywhere',
+  invitationName: (id) => (id === 'invitation-a' ? 'Clear skies' : 'Moon walk'),
+  untilWords: (instant) => new Date(instant).toISOString().slice(11, 16),
+};
+
 describe('names and reasons', () => {
   it('every text and every reason has words of its own', () => {
     const names = TEXT_KEYS.map((key) => textName(key));
     expect(new Set(names).size).toBe(names.length);
-    const context = { teamName: 'Night desk', widgetName: (key: string) => key };
+    const context = { ...CONTEXT, widgetName: (key: string) => key };
     for (const code of REASON_CODES) expect(wordsOf({ about: 'moment', code, facts: {} }, context).text, code).not.toBe(code);
   });
 
   it('Because reads as the engine decided', () => {
-    const context = { teamName: 'Night desk', widgetName: () => 'Everywhere' };
+    const context = CONTEXT;
     const told = explain(madeSite({ teams: { [DESK]: 'in' } }), madeVisit()).map(({ reason }) => wordsOf(reason, context).text);
     expect(told).toEqual(['“Everywhere” takes /tonight', 'somebody of Night desk is in', 'the window is closed', 'the words are English']);
   });
 });
 
+describe('what an invitation lacks', () => {
+  const said = (list: Parameters<typeof invitations>, visit: Parameters<typeof madeVisit>[0] = {}) => {
+    const verdicts = explain(madeSite({ design: madeDesign(invitations(...list)) }), madeVisit(visit));
+    const near = nearMiss(verdicts);
+    const each = verdicts.filter(({ reason }) => reason.about === 'invitation').map((one) => verdictWords(one, CONTEXT));
+    return {
+      each: each.map(({ text }) => text),
+      near: near === null ? null : verdictWords(near, CONTEXT).text,
+      links: each.map(({ link }) => link),
+    };
+  };
+  const stay = (seconds: number) => condition({ kind: 'on-page', seconds });
+
+  it('time alone is said in seconds, and the nearest of several is the near miss', () => {
+    const told = said([{ when: all(stay(40)) }, { when: all(stay(13)) }]);
+    expect(told.each).toEqual(['“Clear skies” is 40 s short', '“Moon walk” is 13 s short']);
+    expect(told.near).toBe('“Moon walk” is 13 s short');
+    expect(told.links[0]).toEqual({ to: 'invitation', id: 'invitation-a' });
+  });
+
+  it('what no waiting brings is no near miss, and says what it asks for', () => {
+    const told = said([{ when: all(condition({ kind: 'device', devices: ['phone'] }), stay(40)) }]);
+    expect(told).toMatchObject({ each: ['“Clear skies” asks for another device and more time on the page (40 s short)'], near: null });
+  });
+
+  it('one that holds says what keeps it', () => {
+    expect(said([{ oncePer: { kind: 'visitor' } }]).each).toEqual(['“Clear skies” must remember the visitor, who has not agreed to that']);
+    const rest = { page: { hasDeclined: true } };
+    expect(said([{}], rest).each[0]).toMatch(/^“Clear skies” rests: the visitor has said no/);
+  });
+
+  it('hours say until when', () => {
+    const site = madeSite({ design: madeDesign({ calendarId: 'night' }), calendars: [calendar({ week: everyDay('19:00-21:00') })] });
+    const told = explain(site, madeVisit()).map((one) => verdictWords(one, CONTEXT));
+    expect(told).toContainEqual({ text: 'it is open by the hours until 22:00', link: { to: 'when' } });
+  });
+});
+
 describe('times', () => {
+  it('an instant to come is as short as it is clear', () => {
+    const zone = toZone([0, 60]); // an hour east of UTC
+    const now = Date.UTC(2026, 10, 25, 22);
+    const until = (hours: number) => untilWords(zone, now, now + hours * 3_600_000);
+    expect([until(2), until(23.5), until(26), until(24 * 6)]).toEqual(['01:00', '22:30', 'Fri 01:00', 'Tue 1 Dec, 23:00']);
+  });
+
   it('a length says the two units that matter', () => {
     expect([
       lengthWords(-5),

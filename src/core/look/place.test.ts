@@ -1,0 +1,56 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { CORNERS, type Place } from '../model/design';
+import { SETTINGS, settingFault } from '../model/settings';
+import { type Ground, SNAP_PX, cornerOf, placeAt, toWirePlace } from './place';
+
+const OURS: Place = { corner: 'lower-right', offset: 20, phoneOffset: 16, lift: 0 };
+const PAGE: Ground = { width: 1280, height: 800, launcher: { width: 56, height: 56 }, isPhone: false };
+
+describe('the place of the launcher', () => {
+  it('above a bar at the lower edge: as far from the side, further from below', () => {
+    const at = { x: 1280 - 56 - 22, y: 800 - 56 - 96 };
+    expect(placeAt(OURS, at, PAGE, true)).toEqual({ ...OURS, lift: 76 });
+    expect(placeAt(OURS, at, PAGE, false)).toEqual({ ...OURS, offset: 22, lift: 74 });
+  });
+
+  it('along the lower edge it stays low: further from the side than from below', () => {
+    expect(placeAt(OURS, { x: 1000, y: 800 - 56 - 20 }, PAGE, false)).toEqual({ ...OURS, offset: 224, lift: -204 });
+  });
+
+  it('over the middle it stands in the other corner; on phones it is their offset that changes', () => {
+    expect(placeAt(OURS, { x: 12, y: 10 }, PAGE, true)).toEqual({ ...OURS, corner: 'upper-left' });
+    const phone = { ...PAGE, width: 390, height: 844, isPhone: true };
+    expect(placeAt(OURS, { x: 300, y: 756 }, phone, false)).toEqual({ ...OURS, phoneOffset: 34, lift: -2 });
+  });
+
+  it('law: it stands where it was put, as far as the settings allow, and nothing that is stored is out of bounds', () => {
+    const point = fc.record({ x: fc.integer({ min: -50, max: 1300 }), y: fc.integer({ min: -50, max: 850 }) });
+    fc.assert(
+      fc.property(point, fc.boolean(), (at, snaps) => {
+        const made = placeAt(OURS, at, PAGE, snaps);
+        expect([settingFault(made.offset, SETTINGS.offset), settingFault(made.lift, SETTINGS.lift)]).toEqual([null, null]);
+        const stands = cornerOf(made, PAGE);
+        const held = (value: number, most: number): number => Math.min(Math.max(value, 0), most);
+        const [x, y] = [held(at.x, 1280 - 56), held(at.y, 800 - 56)];
+        const fromSide = Math.min(x, 1280 - 56 - x);
+        if (fromSide > 400) return;
+        expect(Math.abs(stands.x - x)).toBeLessThanOrEqual(snaps ? SNAP_PX : 0.5);
+        expect(Math.abs(stands.y - y)).toBeLessThanOrEqual(snaps ? SNAP_PX : 0.5);
+      }),
+      { numRuns: 3000, seed: 20261126 },
+    );
+  });
+
+  it('law: on pages it never hangs over an edge, whatever the offsets', () => {
+    const number = fc.integer({ min: 0, max: 400 });
+    fc.assert(
+      fc.property(fc.constantFrom(...CORNERS), number, number, fc.integer({ min: -400, max: 400 }), (corner, offset, phoneOffset, lift) => {
+        const wire = toWirePlace({ corner, offset, phoneOffset, lift });
+        expect(Math.min(offset, phoneOffset) + (wire.lift ?? 0)).toBeGreaterThanOrEqual(0);
+        if (Math.min(offset, phoneOffset) + lift >= 0) expect(wire.lift ?? 0).toBe(lift);
+      }),
+      { numRuns: 1000, seed: 20261126 },
+    );
+  });
+});

@@ -1,0 +1,74 @@
+import type { Page } from '@playwright/test';
+import { enterAs, expect, expectNoAxe, test, useHouse } from './house';
+
+const house = useHouse();
+
+const grip = (page: Page) => page.getByRole('region', { name: 'Stage' }).getByRole('button', { name: /^Place: / });
+const inspector = (page: Page) => page.getByRole('complementary', { name: 'Inspector' });
+
+async function drag(page: Page, by: { x: number; y: number }): Promise<void> {
+  const box = await grip(page).boundingBox();
+  if (box === null) throw new Error('Expected the launcher on the stage.');
+  const [x, y] = [box.x + 20, box.y + 20];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + by.x / 2, y + by.y / 2, { steps: 4 });
+  await page.mouse.move(x + by.x, y + by.y, { steps: 4 });
+}
+
+test('the launcher is dragged along the edges, says where it stands, snaps into corners, and is moved by keys as well', async ({
+  browser,
+}) => {
+  const page = await enterAs(browser, house, 'design?on=/tonight&moment=passing-by');
+  await expect(grip(page)).toHaveAccessibleName(/^Place: lower right, 20 px from both edges/);
+  await expectNoAxe(page, 'the stage with its grip');
+  await drag(page, { x: 0, y: -50 });
+  await expect(page.getByRole('status').filter({ hasText: 'from below' })).toHaveText(
+    /^lower right, 20 px from the side, \d+ px from below$/,
+  );
+  await page.mouse.up();
+  await expect(grip(page)).toHaveAccessibleName(/^Place: lower right, 20 px from the side, (9|1\d)\d px from below/);
+  await expect(page.getByRole('button', { name: 'Undo: launcher to the lower right' })).toBeVisible();
+  await drag(page, { x: 3, y: 52 }); // nearly in the corner
+  await page.mouse.up();
+  await expect(grip(page)).toHaveAccessibleName(/^Place: lower right, 20 px from both edges/);
+
+  await grip(page).focus();
+  await page.keyboard.press('ArrowUp');
+  await expect(grip(page)).toHaveAccessibleName(/^Place: lower right, 20 px from the side, 28 px from below/);
+  await page.keyboard.press('Shift+ArrowLeft');
+  await expect(grip(page)).toHaveAccessibleName(/^Place: lower left, 20 px from the side, 28 px from below/);
+  await page.keyboard.press('Shift+ArrowUp');
+  await expect(grip(page)).toHaveAccessibleName(/^Place: upper left, 20 px from both edges/);
+  await page.keyboard.press('Shift+ArrowDown');
+  await page.keyboard.press('Shift+ArrowRight');
+  await expect(grip(page)).toHaveAccessibleName(/^Place: lower right, 20 px from both edges/);
+
+  await grip(page).click({ position: { x: 10, y: 10 } }); // on its mark: the words beside it are edited where they stand
+  await expect(inspector(page).getByRole('heading', { name: 'Look and place' })).toBeVisible();
+  await expect(inspector(page).getByRole('radio', { name: 'lower right' })).toBeChecked();
+  await expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible(); // the next visitor of this house begins there
+});
+
+test('with the window open its head is the grip; in Arabic the page is the mirror; visitors get what was dropped', async ({ browser }) => {
+  const page = await enterAs(browser, house, 'design?on=/tonight&moment=at-the-door&with=in&locale=ar');
+  await expect(grip(page)).toHaveAccessibleName(/^Place: lower right, 20 px from both edges/);
+  await drag(page, { x: 0, y: -40 });
+  await page.mouse.up();
+  await expect(grip(page)).toHaveAccessibleName(/^Place: lower right, 20 px from the side, 60 px from below/);
+  await page.getByRole('button', { name: /^Publish/ }).click();
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /^Publish/ })
+    .click();
+  await expect(page.getByText(/is live/)).toBeVisible();
+
+  const site = await (await browser.newContext({ locale: 'en' })).newPage();
+  await site.setViewportSize({ width: 1000, height: 700 });
+  await site.goto(`${house.site}/tonight`);
+  const launcher = site.locator('sunny-porch .launcher');
+  await expect.poll(async () => (await launcher.boundingBox())?.y).toBe(700 - 60 - 56);
+  await launcher.click();
+  const window = site.locator('sunny-porch .window');
+  await expect.poll(async () => ((box) => (box === null ? null : box.y + box.height))(await window.boundingBox())).toBe(700 - 60);
+});
