@@ -173,7 +173,7 @@ function conditionsIn(item: WireItem): WireCondition[] {
 }
 
 /** Until the next clock reaches a threshold, or the engine wants to be asked; null: time alone brings nothing more. */
-function soonest({ site, circumstances, openedByItselfAt }: Walk, thresholds: Still['seconds']): number | null {
+export function soonest({ site, circumstances, openedByItselfAt }: Walk, thresholds: Still['seconds']): number | null {
   const { now, conversation } = circumstances;
   const { askAgainAt } = decide(site, circumstances);
   const waits = [
@@ -228,7 +228,7 @@ function pageSteps({ page }: Circumstances, { acts, percents, selectors }: Still
   ];
 }
 
-function newTalk({ site, circumstances: { now, ...rest } }: Walk): ConversationFacts {
+export function newTalk({ site, circumstances: { now, ...rest } }: Walk): ConversationFacts {
   return {
     id: 'reach',
     standing: 'asked',

@@ -118,7 +118,7 @@ function slowAfter({ design }: PublishedSite): number {
   return (Math.max(0, ...seconds) + 1) * SECOND_MS;
 }
 
-function entriesAt(locale: string, moment: DrawnMoment, now: number): VisitorEntry[] {
+export function entriesAt(locale: string, moment: DrawnMoment, now: number): VisitorEntry[] {
   const { question, answer, name } = sampleIn(locale);
   const entry = (seq: number, part: Pick<VisitorEntry, 'kind' | 'author' | 'body'>): VisitorEntry => ({
     id: seq,

@@ -5,17 +5,16 @@ import Box from '@mui/material/Box';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Board } from '../../core/boards/board';
+import { decide } from '../../core/decide/decide';
 import { explain } from '../../core/decide/explain';
 import { zoneOf } from '../../core/decide/hours-now';
 import { differencesOf } from '../../core/draft/differences';
 import type { Json } from '../../core/draft/patch';
-import type { Design } from '../../core/model/design';
 import { pageShowing } from '../../core/rehearse/page-showing';
 import type { Overview } from '../../core/wire/desk';
 import { useSite } from '../frame/SiteContext';
 import { HIDDEN } from '../theme/hidden';
 import type { ReasonLink } from '../wording/because';
-import { untilWords } from '../wording/times';
 import { changeSentence } from '../wording/changes';
 import { Because } from './Because';
 import { Circumstances } from './Circumstances';
@@ -30,6 +29,7 @@ import { Path } from './Path';
 import { PathCard } from './PathCard';
 import { PhonePath } from './PhonePath';
 import { PublishDialog } from './PublishDialog';
+import { reasonContext } from './reason-context';
 import { Signposts } from './Signposts';
 import { Stage } from './Stage';
 import { StageControls } from './StageControls';
@@ -39,7 +39,9 @@ import { useAskedWidget } from './use-asked-widget';
 import { useChosen } from './use-chosen';
 import { useDeskKeys } from './use-desk-keys';
 import { useRehearsed } from './use-rehearsed';
+import { TryDesk } from './TryDesk';
 import { useSupposed } from './use-supposed';
+import { useTried } from './use-tried';
 import { WholePath } from './WholePath';
 
 interface DesignDeskProps {
@@ -72,8 +74,13 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
   );
   const [undo, redo] = useMemo(() => [() => void saver.step('undo'), () => void saver.step('redo')] as const, [saver]);
   const whole = useCallback(() => set({ isWhole: !chosen.isWhole }), [set, chosen.isWhole]);
-  useDeskKeys({ undo, redo, because: openBecause, whole, flip });
   useAskedWidget(design, rehearsed, supposed, suppose);
+  const [tried, trying] = useTried(
+    typeof rehearsed === 'string' ? null : rehearsed.site,
+    typeof rehearsed === 'string' ? null : rehearsed.base,
+  );
+  const tryIt = useCallback(() => (tried === null ? trying.begin() : trying.stop()), [tried, trying]);
+  useDeskKeys({ undo, redo, because: openBecause, whole, flip, tryIt });
   const edits = useMemo(() => designEdits(saver, place), [saver, place]);
   const changes = useMemo(
     () =>
@@ -87,10 +94,11 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
     chosen.moment ?? stones.find(({ moment: one, outOfReach }) => one !== 'passing-by' && outOfReach === null)?.moment ?? 'at-the-door';
   const stone = stones.find((one) => one.moment === moment);
   if (stone === undefined) return null;
-  const { standpoint } = stone;
+  const standpoint = tried === null || isPhone ? stone.standpoint : tried.standpoint;
+  const momentNow = tried === null ? moment : decide(standpoint.site, standpoint.circumstances).moment;
   const corner = mirrored(widget.place.corner, stone.dir);
   const ownTeam = overview.teams.find(({ id }) => widget.teams.includes(id));
-  const distance = chosen.distance ?? (moment === 'passing-by' ? 'whole' : 'near');
+  const distance = chosen.distance ?? (momentNow === 'passing-by' ? 'whole' : 'near');
   const texts = stageTexts({ design, widget, locale: supposed.locale, standpoint, dir: stone.dir, edits });
   const way = ways.find(({ id }) => id === chosen.aside);
   const toStage = (): void => set({ isWhole: false, isCardOpen: false });
@@ -158,20 +166,16 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
             onDevice={(device) => suppose({ device })}
             onScheme={(scheme) => set({ scheme })}
           />
-          <Signposts moment={moment} ways={ways} onChoose={choose} onWay={chooseAside} corner={corner} />
+          {tried === null ? <Signposts moment={moment} ways={ways} onChoose={choose} onWay={chooseAside} corner={corner} /> : null}
         </>
       )}
     </Stage>
   );
+  const context = reasonContext(design, site, base.now, ownTeam === undefined ? 'nobody' : nameOfTeam(ownTeam.id));
   const because = (
     <Because
-      verdicts={explain(site, stone.outOfReach === null ? standpoint.circumstances : base)}
-      context={{
-        teamName: ownTeam === undefined ? 'nobody' : nameOfTeam(ownTeam.id),
-        widgetName: (key) => nameOfWidget(design, key),
-        invitationName: (id) => widget.invitations.find((one) => one.id === id)?.name ?? 'An invitation',
-        untilWords: (instant) => untilWords(zoneOf(site, site.facts.zone), base.now, instant),
-      }}
+      verdicts={explain(standpoint.site, tried !== null || stone.outOfReach === null ? standpoint.circumstances : base)}
+      context={context}
       onLink={follow}
       isOpen={isBecauseOpen}
       onOpen={setBecauseOpen}
@@ -219,6 +223,8 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
             inspector={<Inspector {...settings} />}
           />
         </>
+      ) : tried !== null ? (
+        <TryDesk tried={tried} here={momentNow} stage={stage} because={because} context={context} onStop={trying.stop} />
       ) : chosen.isWhole ? (
         <>
           {because}
@@ -269,6 +275,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
             isGate={chosen.aside === 'gate'}
             onGate={() => chooseAside('gate')}
             onWhole={() => set({ isWhole: true })}
+            onTry={trying.begin}
           />
         </>
       )}
@@ -285,10 +292,6 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
 
 const NO_BOARDS: readonly Board[] = [];
 const NOTHING = { situations: [], situation: -1, place: 0 } as const;
-
-function nameOfWidget({ widgets }: Design, key: string): string {
-  return widgets.find((one) => one.key === key)?.name ?? key;
-}
 
 /** A card beside it stands on the other side. */
 function isFarRight(moment: string): boolean {

@@ -31,10 +31,12 @@ export interface PathProps {
   readonly onWay: (way: WayId) => void;
   /** To the whole path. */
   readonly onWhole: () => void;
+  /** To a visit that is tried. */
+  readonly onTry: () => void;
 }
 
 /** The path at rest: fixed places, each stone drawn live. For a screen reader one ordered list, with its ways as "leads to". */
-export function Path({ stones, ways, chosen, onChoose, onEnter, gate, isGate, onGate, chosenWay, onWay, onWhole }: PathProps) {
+export function Path({ stones, ways, chosen, onChoose, onEnter, gate, isGate, onGate, chosenWay, onWay, onWhole, onTry }: PathProps) {
   const box = useRef<HTMLDivElement>(null);
   const { width } = useSize(box);
   const measures = pathMeasures(width === 0 ? 1280 : width);
@@ -84,25 +86,33 @@ export function Path({ stones, ways, chosen, onChoose, onEnter, gate, isGate, on
         isChosen={isGate}
         onChoose={onGate}
       />
-      <ButtonBase
-        aria-label="The whole path"
-        aria-keyshortcuts="P"
-        onClick={onWhole}
-        sx={{
-          position: 'absolute',
-          right: 12,
-          bottom: 10,
-          px: 1.25,
-          minHeight: 28,
-          fontSize: 12,
-          bgcolor: 'background.paper',
-          border: '1px solid var(--porch-edge)',
-          borderRadius: '10px',
-        }}
-      >
-        Whole path&nbsp;<b>P</b>
-      </ButtonBase>
+      <Box sx={{ position: 'absolute', right: 12, bottom: 8, display: 'flex', flexDirection: 'column', gap: 0.5, alignItems: 'flex-end' }}>
+        <PathButton label="Try a visit" keys="T" onClick={onTry} />
+        <PathButton label="The whole path" keys="P" onClick={onWhole} />
+      </Box>
     </Box>
+  );
+}
+
+function PathButton({ label, keys, onClick }: { label: string; keys: string; onClick: () => void }) {
+  return (
+    <ButtonBase
+      aria-keyshortcuts={keys}
+      onClick={onClick}
+      sx={{
+        px: 1.25,
+        minHeight: 28,
+        fontSize: 12,
+        bgcolor: 'background.paper',
+        border: '1px solid var(--porch-edge)',
+        borderRadius: '10px',
+      }}
+    >
+      {label}
+      <Box component="b" aria-hidden sx={{ ml: 0.75 }}>
+        {keys}
+      </Box>
+    </ButtonBase>
   );
 }
 

@@ -13,10 +13,12 @@ export interface DeskKeys {
   whole(): void;
   /** The situation before (−1) or the next one (1). */
   flip(by: number): void;
+  /** To a visit that is tried, and back. */
+  tryIt(): void;
 }
 
 /** The keys of the Design screen; whoever is typing keeps theirs. */
-export function useDeskKeys({ undo, redo, because, whole, flip }: DeskKeys): void {
+export function useDeskKeys({ undo, redo, because, whole, flip, tryIt }: DeskKeys): void {
   useEffect(
     () =>
       tinykeys(window, {
@@ -24,10 +26,11 @@ export function useDeskKeys({ undo, redo, because, whole, flip }: DeskKeys): voi
         '$mod+Shift+Z': guarded(redo),
         b: guarded(because),
         p: guarded(whole),
+        t: guarded(tryIt),
         '[': guarded(() => flip(-1)),
         ']': guarded(() => flip(1)),
       }),
-    [undo, redo, because, whole, flip],
+    [undo, redo, because, whole, flip, tryIt],
   );
 }
 

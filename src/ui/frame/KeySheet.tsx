@@ -16,6 +16,7 @@ const KEYS: readonly (readonly [keys: string, does: string])[] = [
   ['[ ]', 'Design: the situation before, and the next'],
   ['B', 'Design: all reasons'],
   ['P', 'Design: the whole path, and back'],
+  ['T', 'Design: try a visit, and back'],
   ['Ctrl Z', 'Design: undo'],
   ['Ctrl Shift Z', 'Design: redo'],
   ['Enter', 'Conversations: send'],

@@ -1,0 +1,202 @@
+import { decide } from '../decide/decide';
+import { explain, type Verdict } from '../decide/explain';
+import type { Circumstances } from '../model/circumstances';
+import { DAY_MS, type EpochMs, type Seconds } from '../model/units';
+import type { PublishedSite } from '../wire/published-site';
+import type { ConversationFacts } from '../wire/talk';
+import { heldStill, newTalk, soonest } from './reach';
+import { sampleIn } from './samples';
+import { addressOf } from './suppose';
+import { type Act, type Seen, type Walk, beginWalk, doAct, openTab, waitUntil } from './walk';
+
+/** One step of a visit that is tried: time passes, or somebody does something. */
+export type TriedStep =
+  | { readonly kind: 'wait'; readonly seconds: Seconds }
+  | { readonly kind: 'page'; readonly path: string }
+  | { readonly kind: 'scroll'; readonly percent: number }
+  | { readonly kind: PlainStep };
+
+export const PLAIN_STEPS = ['hide', 'show', 'leave', 'open', 'close', 'yes', 'no', 'write', 'answer', 'end', 'tomorrow'] as const;
+export type PlainStep = (typeof PLAIN_STEPS)[number];
+
+/** So many steps a visit may have, and so long one wait may be. */
+export const TRIED_STEPS_MAX = 100;
+const WAIT_MAX: Seconds = 7 * 86_400;
+
+/** A visit walked through `decide`, as it is told in order: `walks[0]` is the arrival, `walks[n]` stands after step n. */
+export function tryVisit(site: PublishedSite, start: Circumstances, steps: readonly TriedStep[]): Walk[] {
+  const walks = [beginWalk(site, start)];
+  for (const step of steps) walks.push(stepped(walks[walks.length - 1] as Walk, step));
+  return walks;
+}
+
+function stepped(walk: Walk, step: TriedStep): Walk {
+  const { now, conversation: talk } = walk.circumstances;
+  const told = (change: Partial<ConversationFacts>): Act => ({ kind: 'told', conversation: { ...(talk ?? newTalk(walk)), ...change } });
+  switch (step.kind) {
+    case 'wait':
+      return waitUntil(walk, now + step.seconds * 1000);
+    case 'page':
+      return doAct(walk, { kind: 'page', address: addressOf(step.path) });
+    case 'scroll':
+      return doAct(walk, { kind: 'scroll', percent: step.percent });
+    case 'leave':
+      return doAct(walk, { kind: 'pulse', pulse: { kind: 'leaving' } });
+    case 'yes':
+      return doAct(walk, { kind: 'accept' });
+    case 'no':
+      return doAct(walk, { kind: 'decline' });
+    case 'write':
+      return doAct(
+        walk,
+        walk.circumstances.moment === 'nobody-home'
+          ? told({ standing: 'note', noteMail: 'visitor@example.org', lastMs: now, waitingMs: now })
+          : told({ standing: 'asked', askedMs: now, lastMs: now, waitingMs: now, endedBy: null }),
+      );
+    case 'answer':
+      return doAct(
+        walk,
+        told({ standing: 'joined', joinedMs: now, lastMs: now, waitingMs: null, responderName: sampleIn(walk.site.design.locale).name }),
+      );
+    case 'end':
+      return doAct(walk, told({ standing: 'ended', endedMs: now, endedBy: 'visitor' }));
+    case 'tomorrow':
+      return nextDay(walk);
+    default:
+      return doAct(walk, { kind: step.kind });
+  }
+}
+
+/** The tab is closed; the same browser comes to the same page a day later, with what it remembers. */
+function nextDay(walk: Walk): Walk {
+  const { circumstances } = doAct(walk, { kind: 'hide' });
+  const later = { ...circumstances, now: circumstances.now + DAY_MS, moment: null, isWindowOpen: false, invited: null, asksAgain: false };
+  const opened = openTab(walk.site, later);
+  return { ...opened, seen: [...walk.seen, ...opened.seen] };
+}
+
+/** What can be done where a walk stands, besides going on, waiting and coming back tomorrow. */
+export function doableSteps({ site, circumstances }: Walk): PlainStep[] {
+  const { page, moment, isWindowOpen, conversation } = circumstances;
+  if (!page.isVisible) return ['show'];
+  const { widget, state } = decide(site, circumstances);
+  const canAnswer = state === 'in' || state === 'nearby' || state === 'busy';
+  const isAsked = conversation?.standing === 'asked';
+  return [
+    'hide',
+    'leave',
+    ...(widget !== null && !isWindowOpen ? (['open'] as const) : []),
+    ...(moment === 'invited' ? (['yes', 'no'] as const) : []),
+    ...(isWindowOpen ? (['close'] as const) : []),
+    ...(moment === 'at-the-door' || moment === 'nobody-home' ? (['write'] as const) : []),
+    ...(isAsked && canAnswer ? (['answer'] as const) : []),
+    ...(isAsked || conversation?.standing === 'joined' ? (['end'] as const) : []),
+  ];
+}
+
+/** What time alone brings next. */
+export interface NextThing {
+  /** Until then. */
+  readonly seconds: Seconds;
+  /** What it is; null: only words or the lamp change. */
+  readonly seen: Seen | null;
+}
+
+/** What time alone changes next of what this visitor sees; null: nothing within a day. */
+export function nextThing(walk: Walk): NextThing | null {
+  const thresholds = heldStill(walk.site, walk.circumstances).seconds;
+  const before = lookOf(walk);
+  let here = walk;
+  for (let turn = 0; turn < TURNS_MAX; turn++) {
+    const wait = soonest(here, thresholds);
+    if (wait === null || here.circumstances.now + wait > walk.circumstances.now + DAY_MS) return null;
+    here = waitUntil(here, here.circumstances.now + wait);
+    if (lookOf(here) === before) continue;
+    const seconds = Math.ceil((here.circumstances.now - walk.circumstances.now) / 1000);
+    return { seconds, seen: here.seen[walk.seen.length] ?? null };
+  }
+  return null;
+}
+const TURNS_MAX = 60;
+
+/** What of a decision a visitor can see. */
+function lookOf({ site, circumstances, seen }: Walk): string {
+  const { widget, moment, state, lines } = decide(site, circumstances);
+  return JSON.stringify([
+    widget,
+    moment,
+    state,
+    circumstances.invited?.id,
+    circumstances.isWindowOpen,
+    seen.length,
+    lines.map(({ key }) => key),
+  ]);
+}
+
+/** The invitations of the widget that shows: on the screen or due, standing ready, and not (with the reasons). */
+export interface Standings {
+  readonly shown: string | null;
+  readonly ready: readonly Verdict[];
+  readonly not: readonly Verdict[];
+}
+
+export function standingsOf({ site, circumstances }: Walk): Standings {
+  const of = (standing: Verdict['standing']) => verdicts.filter((one) => one.standing === standing && one.reason.about === 'invitation');
+  const verdicts = explain(site, circumstances);
+  const shown = circumstances.invited?.id ?? null;
+  const isOther = ({ reason }: Verdict): boolean => reason.facts['invitation'] !== shown;
+  return { shown, ready: of('ready').filter(isOther), not: of('failed').filter(isOther) };
+}
+
+/** Something on the time axis: what was done, or what came of it. Ms since the arrival. */
+export interface OnAxis {
+  readonly at: number;
+  readonly kind: 'step' | 'moment' | 'invited' | 'withdrawn';
+  readonly step: TriedStep | null;
+  /** A moment's name, or an invitation's id. */
+  readonly what: string | null;
+}
+
+export function axisOf(walks: readonly Walk[], steps: readonly TriedStep[]): OnAxis[] {
+  const start = startOf(walks);
+  return walks.flatMap((walk, index): OnAxis[] => {
+    const [before, step] = [walks[index - 1], steps[index - 1]];
+    const seen = walk.seen
+      .slice(before?.seen.length ?? 0)
+      .map((one): OnAxis => ({ at: one.at - start, kind: one.kind, step: null, what: one.kind === 'moment' ? one.moment : one.id }));
+    if (before === undefined || step === undefined || step.kind === 'wait') return seen;
+    const at = (step.kind === 'tomorrow' ? walk : before).circumstances.now - start;
+    return [{ at, kind: 'step', step, what: null }, ...seen];
+  });
+}
+
+/** When the visitor arrived. */
+export function startOf(walks: readonly Walk[]): EpochMs {
+  return walks[0]?.circumstances.now ?? 0;
+}
+
+/** Steps as they stand in an address: `w40~p/tonight~s50~hide`. */
+export function writeSteps(steps: readonly TriedStep[]): string {
+  return steps
+    .map((step) => {
+      if (step.kind === 'wait') return `w${step.seconds}`;
+      if (step.kind === 'page') return `p${step.path.replaceAll('~', '%7E')}`;
+      return step.kind === 'scroll' ? `s${step.percent}` : step.kind;
+    })
+    .join('~');
+}
+
+/** The same, read back; what cannot be read is left out. */
+export function readSteps(text: string): TriedStep[] {
+  return text
+    .split('~')
+    .slice(0, TRIED_STEPS_MAX)
+    .flatMap((part): TriedStep[] => {
+      const plain = PLAIN_STEPS.find((one) => one === part);
+      if (plain !== undefined) return [{ kind: plain }];
+      if (/^p\//.test(part) && part.length <= 500) return [{ kind: 'page', path: part.slice(1) }];
+      const number = Number(/^[ws](\d{1,6})$/.exec(part)?.[1]);
+      if (part.startsWith('w') && number >= 1 && number <= WAIT_MAX) return [{ kind: 'wait', seconds: number }];
+      return part.startsWith('s') && number >= 1 && number <= 100 ? [{ kind: 'scroll', percent: number }] : [];
+    });
+}

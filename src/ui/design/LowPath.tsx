@@ -1,0 +1,51 @@
+import Box from '@mui/material/Box';
+import { DRAWN_MOMENTS, type DrawnMoment } from '../../core/rehearse/stand-at';
+import type { Moment } from '../../core/model/moment';
+import { MOMENT_WORDS } from '../wording/moments';
+import { Footprints } from './Footprints';
+
+interface LowPathProps {
+  readonly here: Moment;
+  /** Where the visit has been. */
+  readonly walked: ReadonlySet<Moment>;
+}
+
+/** The path on one line: nine names, where the visit stands, and its footprints. */
+export function LowPath({ here, walked }: LowPathProps) {
+  const wordOf = (moment: DrawnMoment): string => (moment === here ? ', here' : walked.has(moment) ? ', was here' : '');
+  return (
+    <Box
+      component="nav"
+      aria-label="Path of this visit"
+      sx={{ height: 40, flex: 'none', bgcolor: 'var(--porch-lane)', borderTop: '1px solid var(--porch-rail)', overflow: 'hidden' }}
+    >
+      <Box
+        component="ol"
+        sx={{ m: 0, px: 2, height: '100%', listStyle: 'none', display: 'flex', alignItems: 'center', gap: { md: 1.5, lg: 3 } }}
+      >
+        {DRAWN_MOMENTS.map((moment) => (
+          <Box
+            component="li"
+            key={moment}
+            aria-current={moment === here ? 'step' : undefined}
+            aria-label={`${MOMENT_WORDS[moment].name}${wordOf(moment)}`}
+            sx={{
+              fontSize: 13,
+              whiteSpace: 'nowrap',
+              display: 'flex',
+              alignItems: 'center',
+              gap: 0.5,
+              minHeight: 28,
+              fontWeight: moment === here ? 700 : 400,
+              color: moment === here || walked.has(moment) ? 'text.primary' : 'text.secondary',
+              borderBottom: moment === here ? '2px solid var(--porch-door)' : '2px solid transparent',
+            }}
+          >
+            {MOMENT_WORDS[moment].name}
+            {walked.has(moment) ? <Footprints size={12} /> : null}
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,56 @@
+'use client';
+
+import { useSearchParams } from 'next/navigation';
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import type { Circumstances } from '../../core/model/circumstances';
+import { decide } from '../../core/decide/decide';
+import { type Standpoint, entriesAt } from '../../core/rehearse/stand-at';
+import { TRIED_STEPS_MAX, type TriedStep, readSteps, tryVisit, writeSteps } from '../../core/rehearse/try-visit';
+import type { Walk } from '../../core/rehearse/walk';
+import type { PublishedSite } from '../../core/wire/published-site';
+
+/** A visit that is being tried: its steps, and how it went so far. */
+export interface Tried {
+  readonly steps: readonly TriedStep[];
+  readonly walks: readonly Walk[];
+  readonly last: Walk;
+  readonly standpoint: Standpoint;
+  /** Takes a step more; nothing where there are as many as a visit may have. */
+  go(step: TriedStep): void;
+  /** Takes the last step back. */
+  back(): void;
+  anew(): void;
+}
+
+export interface TryActs {
+  begin(): void;
+  stop(): void;
+}
+
+/** Null while none is tried. Its steps stand in the page's address (`?try=…`), so that it can be sent. */
+export function useTried(site: PublishedSite | null, base: Circumstances | null): readonly [Tried | null, TryActs] {
+  const asked = useSearchParams().get('try');
+  const [steps, setSteps] = useState<readonly TriedStep[] | null>(() => (asked === null ? null : readSteps(asked)));
+  useEffect(() => {
+    const params = new URLSearchParams(location.search);
+    const before = params.toString();
+    if (steps === null) params.delete('try');
+    else params.set('try', writeSteps(steps));
+    const next = params.toString();
+    if (next !== before) history.replaceState(null, '', next === '' ? location.pathname : `?${next}`);
+  }, [steps]);
+  const walks = useMemo(() => (steps === null || site === null || base === null ? null : tryVisit(site, base, steps)), [steps, site, base]);
+  const go = useCallback((step: TriedStep) => setSteps((before) => [...(before ?? []), step].slice(0, TRIED_STEPS_MAX)), []);
+  const back = useCallback(() => setSteps((before) => (before ?? []).slice(0, -1)), []);
+  const anew = useCallback(() => setSteps([]), []);
+  const acts = useMemo(() => ({ begin: anew, stop: () => setSteps(null) }), [anew]);
+  const tried = useMemo((): Tried | null => {
+    const last = walks?.at(-1);
+    if (steps === null || walks === null || last === undefined) return null;
+    const { circumstances } = last;
+    const { moment } = decide(last.site, circumstances);
+    const entries = circumstances.conversation === null ? [] : entriesAt(last.site.design.locale, moment, circumstances.now);
+    return { steps, walks, last, standpoint: { site: last.site, circumstances, entries, needs: null }, go, back, anew };
+  }, [steps, walks, go, back, anew]);
+  return [tried, acts];
+}
