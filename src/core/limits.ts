@@ -37,4 +37,5 @@ export const LIMITS = {
   patchesPerChange: 200,
   boardKeyChars: 200,
   asides: 500,
+  keptVisits: 50,
 } as const;

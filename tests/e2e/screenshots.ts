@@ -35,6 +35,12 @@ test('Design, Conversations, Today, Install and the widget on the site', async (
   await desk.goto(`${house.app}/s/${house.siteKey}/design?on=/tonight&moment=waiting`);
   await expect(desk.getByRole('region', { name: 'Stage' }).locator('sunny-porch .window')).toBeVisible();
   await take(desk, 'design');
+  await desk.goto(`${house.app}/s/${house.siteKey}/design?on=/tonight&path=whole`);
+  await expect(desk.getByRole('navigation', { name: 'Whole path' }).locator('sunny-porch .launcher').first()).toBeVisible();
+  await take(desk, 'design-whole-path');
+  await desk.goto(`${house.app}/s/${house.siteKey}/design?on=/tonight&try=w10~s50~w30`);
+  await expect(desk.getByRole('complementary', { name: 'Try a visit' })).toContainText('is on the screen');
+  await take(desk, 'design-try');
 });
 
 test('Design in the evening in Arabic, and on a phone', async ({ browser }) => {

@@ -62,3 +62,32 @@ test('who arrives, when and with whom is what the circumstances say, and the eng
   await page.setViewportSize({ width: 1024, height: 768 });
   await expectNoSidewaysScroll(page);
 });
+
+test('a visit is kept as a check: it is walked with every change of the draft, and told before publishing', async ({ browser }) => {
+  const page = await enterAs(browser, house, 'design?on=/tonight&with=in&try=w40');
+  const panel = page.getByRole('complementary', { name: 'Try a visit' });
+  const keep = panel.getByRole('form', { name: 'Keep it as a check' });
+  await keep.getByLabel('Who is it?').fill('Somebody who stays');
+  await keep.getByRole('combobox').click();
+  await page.getByRole('option', { name: 'must get “Clear skies”' }).click();
+  await keep.getByRole('button', { name: 'Keep' }).click();
+  const kept = panel.getByRole('region', { name: 'Kept visits' });
+  await expect(kept).toContainText('✓Somebody who stays must get “Clear skies”.');
+
+  await panel.getByRole('button', { name: 'Back to designing' }).click();
+  await page.locator('[data-stone=invited]').click();
+  await page.getByRole('complementary', { name: 'Inspector' }).getByLabel('Invitations in one visit, at most').fill('0');
+  await page.getByRole('button', { name: /^Publish 1 change/ }).click();
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByRole('alert')).toContainText('1 of 1 kept visits does not come to what it must');
+  await expect(dialog.getByRole('alert')).toContainText('it gets no invitation and ends at Passing by');
+  await expectNoAxe(page, 'publishing with a check that does not hold');
+  await dialog.getByRole('button', { name: 'Not yet' }).click();
+  await page.getByRole('button', { name: /^Undo/ }).click();
+
+  await page.getByRole('button', { name: 'Try a visit' }).click();
+  await kept.getByRole('button', { name: 'Walk it: Somebody who stays' }).click();
+  await expect(panel).toContainText('“Clear skies” is on the screen');
+  await kept.getByRole('button', { name: 'Remove: Somebody who stays' }).click();
+  await expect(kept).toHaveCount(0);
+});

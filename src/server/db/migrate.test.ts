@@ -71,6 +71,7 @@ describe('migrateDatabase', () => {
       '202611260001-calendars',
       '202611260002-form-replies',
       '202611260003-boards-aside',
+      '202611260004-kept-visits',
     ]);
     expect(await migrateDatabase(db, '')).toEqual([]);
   });

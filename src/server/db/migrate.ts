@@ -5,6 +5,7 @@ import * as foundations from './migrations/202611240001-foundations';
 import * as calendars from './migrations/202611260001-calendars';
 import * as formReplies from './migrations/202611260002-form-replies';
 import * as boardsAside from './migrations/202611260003-boards-aside';
+import * as keptVisits from './migrations/202611260004-kept-visits';
 import { type Db, connectionOf } from './open';
 
 const MIGRATIONS: Readonly<Record<string, Migration>> = {
@@ -12,6 +13,7 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '202611260001-calendars': calendars,
   '202611260002-form-replies': formReplies,
   '202611260003-boards-aside': boardsAside,
+  '202611260004-kept-visits': keptVisits,
 };
 
 /** A migration that failed; the database is as it was before. */

@@ -29,6 +29,15 @@ const BODIES: Readonly<Record<string, object>> = {
   'POST draft/steps': { clientId: newId(3), kind: 'undo' },
   'POST publish': { revision: 1, remark: '' },
   'POST boards/aside': { key: 'rule-swallowed a b', reason: 'On purpose.' },
+  'POST visits': {
+    id: 'kept-visit-0000001',
+    name: 'A teacher',
+    supposed: { page: '/tonight', at: 1_795_640_400_000, visit: 'first', device: 'desktop', locale: 'en', who: 'in' },
+    held: {},
+    steps: 'w40~open',
+    expects: { kind: 'ends-at', moment: 'at-the-door' },
+  },
+  'POST visits/remove': { id: 'kept-visit-0000001' },
   'POST boards/back': { key: 'rule-swallowed a b' },
   'POST conversations/*/entries': { clientId: newId(4), body: 'mine now' },
   'POST conversations/*/end': {},
@@ -79,7 +88,18 @@ describe('every route of the desk', () => {
   });
 });
 
-const TABLES = ['board_aside', 'draft', 'draft_change', 'version', 'publication', 'entry', 'conversation', 'presence', 'published_file'];
+const TABLES = [
+  'kept_visit',
+  'board_aside',
+  'draft',
+  'draft_change',
+  'version',
+  'publication',
+  'entry',
+  'conversation',
+  'presence',
+  'published_file',
+];
 function dump(): string {
   return JSON.stringify(TABLES.map((table) => connectionOf(house.db).prepare(`SELECT * FROM ${table}`).all()));
 }

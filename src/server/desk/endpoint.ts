@@ -17,14 +17,17 @@ import { UnwritableError } from '../db/transaction';
 import { readJson } from '../http/read-body';
 import { type Member, findMember, secretFrom } from '../http/who';
 import { AsideInput, BoardInput, ChangeInput, NothingInput, PublishInput, ReplyInput, StepInput, WishInput } from '../input/desk.input';
+import { ForgetVisitInput, KeepInput } from '../input/kept-visit.input';
 import { parseInput } from '../input/parse-input';
 import type { State } from '../state';
 import { type DraftOutcome, getDraft, saveChange, stepDraft } from '../usecases/draft';
 import { sayWish, teamStates } from '../usecases/presence';
 import { boardFacts, putAside, takeBack } from '../usecases/boards';
+import { forgetVisit, keepVisit } from '../usecases/kept-visits';
 import { publishDraft } from '../usecases/publish';
 import { endByPerson } from '../usecases/end-talk';
 import { replyTo } from '../usecases/talk';
+import { listKeptVisits } from '../db/repositories/kept-visits';
 import { listOverrides } from '../db/repositories/calendars';
 import { readFacts } from '../usecases/facts';
 import { describeForms } from '../usecases/forms';
@@ -59,6 +62,11 @@ export const DESK_ROUTES: Readonly<Record<string, Route<never>>> = {
   'GET boards': route('designer', undefined, async ({ state, member }) => json(200, await boardFacts(state, member.site), {})),
   'POST boards/aside': route('designer', AsideInput, asideAnswer),
   'POST boards/back': route('designer', BoardInput, backAnswer),
+  'GET visits': route('designer', undefined, async ({ state, member }) =>
+    json(200, { visits: await listKeptVisits(state.db, member.site.id) }, {}),
+  ),
+  'POST visits': route('designer', KeepInput, keepAnswer),
+  'POST visits/remove': route('designer', ForgetVisitInput, forgetAnswer),
   'GET conversations': route('responder', undefined, listAnswer),
   'GET conversations/*': route('responder', undefined, oneAnswer),
   'POST conversations/*/entries': route('responder', ReplyInput, replyAnswer),
@@ -142,6 +150,16 @@ async function asideAnswer(call: DeskCall, input: AsideInput): Promise<Response>
   return isAside
     ? json(200, {}, {})
     : refusal(409, 'So many boards are put aside that nobody sees what matters. Take some back first.', {});
+}
+
+async function keepAnswer({ state, member }: DeskCall, input: KeepInput): Promise<Response> {
+  const kept = await keepVisit(state, member.site.id, input);
+  return kept.ok ? json(200, { visits: kept.value }, {}) : json(400, { errors: kept.errors }, {});
+}
+
+async function forgetAnswer({ state, member }: DeskCall, { id }: ForgetVisitInput): Promise<Response> {
+  await forgetVisit(state, member.site.id, id);
+  return json(200, {}, {});
 }
 
 async function backAnswer({ state, member }: DeskCall, { key }: BoardInput): Promise<Response> {

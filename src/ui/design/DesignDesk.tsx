@@ -26,6 +26,7 @@ import { gateRows } from './gate-rows';
 import { GateTable } from './GateTable';
 import { Here, Inspector, type InspectorProps } from './Inspector';
 import { Path } from './Path';
+import { isFarRight } from './path-layout';
 import { PathCard } from './PathCard';
 import { PhonePath } from './PhonePath';
 import { PublishDialog } from './PublishDialog';
@@ -224,7 +225,12 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
           />
         </>
       ) : tried !== null ? (
-        <TryDesk tried={tried} here={momentNow} stage={stage} because={because} context={context} onStop={trying.stop} />
+        <TryDesk
+          {...{ tried, design, rehearsed, supposed, stage, because, context }}
+          here={momentNow}
+          onSuppose={suppose}
+          onStop={trying.stop}
+        />
       ) : chosen.isWhole ? (
         <>
           {because}
@@ -285,6 +291,8 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
         revision={draft.revision}
         changes={changes === null ? null : changes.map((one) => changeSentence(one, design))}
         nextVersion={(overview.version ?? 0) + 1}
+        design={design}
+        nameOfInvitation={context.invitationName}
       />
     </Box>
   );
@@ -292,8 +300,3 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
 
 const NO_BOARDS: readonly Board[] = [];
 const NOTHING = { situations: [], situation: -1, place: 0 } as const;
-
-/** A card beside it stands on the other side. */
-function isFarRight(moment: string): boolean {
-  return moment === 'waiting' || moment === 'talking' || moment === 'goodbye' || moment === 'slow-reply' || moment === 'note-left';
-}

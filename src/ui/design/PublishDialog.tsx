@@ -11,9 +11,12 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { toast } from 'sonner';
+import type { Design } from '../../core/model/design';
 import { LIMITS } from '../../core/limits';
 import { PortError } from '../frame/port';
 import { useSite } from '../frame/SiteContext';
+import { CheckSentence } from './KeptVisits';
+import { useKept } from './use-kept';
 
 interface PublishDialogProps {
   readonly isOpen: boolean;
@@ -22,10 +25,12 @@ interface PublishDialogProps {
   /** Null: nothing was published yet. */
   readonly changes: readonly string[] | null;
   readonly nextVersion: number;
+  readonly design: Design;
+  readonly nameOfInvitation: (id: string) => string;
 }
 
 /** Says in words what will change, and makes it live. */
-export function PublishDialog({ isOpen, onClose, revision, changes, nextVersion }: PublishDialogProps) {
+export function PublishDialog({ isOpen, onClose, revision, changes, nextVersion, design, nameOfInvitation }: PublishDialogProps) {
   const { port, reload, notice, siteKey } = useSite();
   const [remark, setRemark] = useState('');
   const [fault, setFault] = useState<string | null>(null);
@@ -73,6 +78,7 @@ export function PublishDialog({ isOpen, onClose, revision, changes, nextVersion 
             </Box>
           </>
         )}
+        <Checks design={design} nameOf={nameOfInvitation} />
         <TextField
           label="A remark for later (if you like)"
           fullWidth
@@ -94,5 +100,31 @@ export function PublishDialog({ isOpen, onClose, revision, changes, nextVersion 
         </Button>
       </DialogActions>
     </Dialog>
+  );
+}
+
+/** What the kept visits come to: those that do not hold are told one by one. They warn, and do not forbid. */
+function Checks({ design, nameOf }: { design: Design; nameOf: (id: string) => string }) {
+  const { all: checks } = useKept(design);
+  if (checks.length === 0) return null;
+  const broken = checks.filter(({ result }) => result?.holds !== true);
+  if (broken.length === 0)
+    return (
+      <Alert severity="success" sx={{ mt: 2 }}>
+        {checks.length === 1 ? 'The kept visit comes to what it must.' : `All ${checks.length} kept visits come to what they must.`}
+      </Alert>
+    );
+  return (
+    <Alert severity="warning" sx={{ mt: 2 }}>
+      {broken.length} of {checks.length} kept visits {broken.length === 1 ? 'does' : 'do'} not come to what{' '}
+      {broken.length === 1 ? 'it' : 'they'} must:
+      <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
+        {broken.map((one) => (
+          <li key={one.visit.id}>
+            <CheckSentence checked={one} nameOf={nameOf} />
+          </li>
+        ))}
+      </Box>
+    </Alert>
   );
 }

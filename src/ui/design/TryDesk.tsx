@@ -1,10 +1,18 @@
 import Box from '@mui/material/Box';
 import { type ReactNode, useMemo } from 'react';
+import type { Design } from '../../core/model/design';
 import type { Moment } from '../../core/model/moment';
+import { heldAt } from '../../core/rehearse/kept-visit';
+import type { Supposed } from '../../core/rehearse/suppose';
+import { readSteps, startOf, writeSteps } from '../../core/rehearse/try-visit';
+import { newClientId } from '../frame/new-client-id';
 import type { ReasonContext } from '../wording/because';
+import { KeepForm, KeptVisits } from './KeptVisits';
 import { LowPath } from './LowPath';
 import { TryBar } from './TryBar';
 import { TryPanel } from './TryPanel';
+import { useKept } from './use-kept';
+import type { Rehearsed } from './use-rehearsed';
 import type { Tried } from './use-tried';
 
 interface TryDeskProps {
@@ -15,16 +23,51 @@ interface TryDeskProps {
   readonly because: ReactNode;
   readonly context: ReasonContext;
   readonly onStop: () => void;
+  readonly design: Design;
+  readonly rehearsed: Rehearsed;
+  readonly supposed: Supposed;
+  /** To the circumstances a kept visit has. */
+  readonly onSuppose: (supposed: Supposed) => void;
 }
 
 /** A visit that is tried, instead of inspector and path: the same stage, its time, and what is due. */
-export function TryDesk({ tried, here, stage, because, context, onStop }: TryDeskProps) {
+export function TryDesk({ tried, here, stage, because, context, onStop, design, rehearsed, supposed, onSuppose }: TryDeskProps) {
+  const { state, widget } = rehearsed;
+  const kept = useKept(design);
   const walked = useMemo(() => new Set(tried.last.seen.flatMap((one) => (one.kind === 'moment' ? [one.moment] : []))), [tried.last]);
+  // Kept, it has a time and people of its own: it comes to the same whenever it is run.
+  const fixed = { ...supposed, at: supposed.at ?? startOf(tried.walks), who: supposed.who ?? (state === 'closed' ? 'nobody' : state) };
   return (
     <>
       <Box sx={{ display: 'grid', gridTemplateColumns: { md: '1fr 280px', lg: '1fr 336px' }, flex: 1, minHeight: 0 }}>
         <Box sx={{ display: 'flex', minWidth: 0, minHeight: 0 }}>{stage}</Box>
-        <TryPanel tried={tried} context={context} onStop={onStop} />
+        <TryPanel tried={tried} context={context} onStop={onStop}>
+          <KeepForm
+            moment={here}
+            got={tried.last.seen.flatMap((one) => (one.kind === 'invited' ? [one.id] : []))}
+            invitations={widget.invitations.filter(({ isOn }) => isOn)}
+            nameOf={context.invitationName}
+            onKeep={(name, expects) =>
+              kept.keep({
+                id: newClientId(),
+                name,
+                supposed: fixed,
+                held: heldAt(rehearsed.site.pointer.overrides, fixed.at),
+                steps: writeSteps(tried.steps),
+                expects,
+              })
+            }
+          />
+          <KeptVisits
+            all={kept.all}
+            nameOf={context.invitationName}
+            onTry={({ visit }) => {
+              onSuppose(visit.supposed);
+              tried.set(readSteps(visit.steps));
+            }}
+            onRemove={kept.remove}
+          />
+        </TryPanel>
       </Box>
       <TryBar tried={tried} nameOfInvitation={context.invitationName} />
       {because}

@@ -15,10 +15,12 @@ interface TryPanelProps {
   readonly tried: Tried;
   readonly context: ReasonContext;
   readonly onStop: () => void;
+  /** What may be kept as a check, and what was. */
+  readonly children: React.ReactNode;
 }
 
 /** What is due, what stands ready, and why the rest is not, where a visit that is tried stands. */
-export function TryPanel({ tried: { walks, last }, context, onStop }: TryPanelProps) {
+export function TryPanel({ tried: { walks, last }, context, onStop, children }: TryPanelProps) {
   const { shown, ready, not } = useMemo(() => standingsOf(last), [last]);
   const next = useMemo(() => nextThing(last), [last]);
   const { moment, widget } = decide(last.site, last.circumstances);
@@ -43,6 +45,7 @@ export function TryPanel({ tried: { walks, last }, context, onStop }: TryPanelPr
       </Line>
       <Verdicts title="Stands ready" all={ready} context={context} />
       <Verdicts title="Will not, so far" all={not} context={context} />
+      {children}
       <Button size="small" variant="outlined" onClick={onStop} sx={{ mt: 2 }}>
         Back to designing
       </Button>

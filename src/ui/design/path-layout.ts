@@ -1,4 +1,5 @@
 import type { DrawnMoment } from '../../core/rehearse/stand-at';
+import type { Moment } from '../../core/model/moment';
 import type { WayId } from '../../core/model/way';
 
 /** Where a stone stands: column 1 to 6, upper lane or lower. */
@@ -62,4 +63,9 @@ export function neighbourOf(moment: DrawnMoment, key: string): DrawnMoment | nul
   if (other === here.lane) return null;
   const nearest = [...lane(other)].sort((a, b) => Math.abs(a.column - here.column) - Math.abs(b.column - here.column))[0];
   return nearest?.moment ?? null;
+}
+
+/** Whether a moment stands in the right half: a card beside it stands on the other side. */
+export function isFarRight(moment: Moment): boolean {
+  return (STONES.find((stone) => stone.moment === moment)?.column ?? 1) > 3;
 }

@@ -20,6 +20,7 @@ export interface Tried {
   /** Takes the last step back. */
   back(): void;
   anew(): void;
+  set(steps: readonly TriedStep[]): void;
 }
 
 export interface TryActs {
@@ -50,7 +51,7 @@ export function useTried(site: PublishedSite | null, base: Circumstances | null)
     const { circumstances } = last;
     const { moment } = decide(last.site, circumstances);
     const entries = circumstances.conversation === null ? [] : entriesAt(last.site.design.locale, moment, circumstances.now);
-    return { steps, walks, last, standpoint: { site: last.site, circumstances, entries, needs: null }, go, back, anew };
+    return { steps, walks, last, standpoint: { site: last.site, circumstances, entries, needs: null }, go, back, anew, set: setSteps };
   }, [steps, walks, go, back, anew]);
   return [tried, acts];
 }

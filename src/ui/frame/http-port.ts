@@ -1,3 +1,4 @@
+import type { KeptVisit } from '../../core/rehearse/kept-visit';
 import type { TeamState } from '../../core/model/moment';
 import type { VisitorEntry } from '../../core/wire/talk';
 import type { BoardFacts, DeskConversation, DeskTalk, DraftView, Overview } from '../../core/wire/desk';
@@ -28,6 +29,9 @@ export function httpPort(siteKey: string): SitePort {
     getBoards: () => get<BoardFacts>('boards'),
     putAside: async (key, reason) => void (await post('boards/aside', { key, reason })),
     takeBack: async (key) => void (await post('boards/back', { key })),
+    getKeptVisits: async () => (await get<{ visits: KeptVisit[] }>('visits')).visits,
+    keepVisit: async (visit) => (await post<{ visits: KeptVisit[] }>('visits', visit)).visits,
+    removeVisit: async (id) => void (await post('visits/remove', { id })),
     listConversations: (before) =>
       get<{ conversations: DeskConversation[]; hasMore: boolean }>(before === null ? 'conversations' : `conversations?before=${before}`),
     getConversation: (id) => get<DeskTalk>(`conversations/${id}`),

@@ -1,5 +1,6 @@
 import type { Patch } from '../../core/draft/patch';
 import type { TeamState } from '../../core/model/moment';
+import type { KeptVisit } from '../../core/rehearse/kept-visit';
 import type { EpochMs } from '../../core/model/units';
 import type { BoardFacts, DeskConversation, DeskTalk, DraftView, Overview } from '../../core/wire/desk';
 import type { VisitorEntry } from '../../core/wire/talk';
@@ -16,6 +17,9 @@ export interface SitePort {
   /** Puts a loose board aside, with the reason. */
   putAside(key: string, reason: string): Promise<void>;
   takeBack(key: string): Promise<void>;
+  getKeptVisits(): Promise<readonly KeptVisit[]>;
+  keepVisit(visit: KeptVisit): Promise<readonly KeptVisit[]>;
+  removeVisit(id: string): Promise<void>;
   listConversations(before: EpochMs | null): Promise<{ conversations: DeskConversation[]; hasMore: boolean }>;
   getConversation(id: string): Promise<DeskTalk>;
   reply(id: string, said: { clientId: string; body: string }): Promise<VisitorEntry>;

@@ -1,4 +1,5 @@
 import type { NextThing, OnAxis, PlainStep, TriedStep } from '../../core/rehearse/try-visit';
+import type { CheckResult, Expectation } from '../../core/rehearse/kept-visit';
 import type { Moment } from '../../core/model/moment';
 import { MOMENT_WORDS } from './moments';
 
@@ -61,4 +62,16 @@ export function clockOf(ms: number): string {
   const two = (value: number): string => String(value).padStart(2, '0');
   const clock = hours > 0 ? `${hours}:${two(minutes)}:${two(seconds % 60)}` : `${minutes}:${two(seconds % 60)}`;
   return days === 0 ? clock : `${days} day${days === 1 ? '' : 's'} ${clock}`;
+}
+
+/** What a kept visit must come to. */
+export function expectationWords(expects: Expectation, nameOf: (id: string) => string): string {
+  if (expects.kind === 'ends-at') return `must end at ${MOMENT_WORDS[expects.moment].name}`;
+  return `${expects.kind === 'gets' ? 'must get' : 'must not get'} “${nameOf(expects.invitation)}”`;
+}
+
+/** What it came to instead. */
+export function resultWords({ moment, got }: CheckResult, nameOf: (id: string) => string): string {
+  const list = got.length === 0 ? 'no invitation' : new Intl.ListFormat('en').format([...new Set(got)].map((id) => `“${nameOf(id)}”`));
+  return `it gets ${list} and ends at ${MOMENT_WORDS[moment].name}`;
 }

@@ -1,0 +1,38 @@
+import type { KeptVisit } from '../../../core/rehearse/kept-visit';
+import type { Db } from '../open';
+
+/** The kept visits of a site, in the order they were kept. */
+export async function listKeptVisits(db: Db, siteId: string): Promise<KeptVisit[]> {
+  const rows = await db.selectFrom('kept_visit').selectAll().where('site_id', '=', siteId).orderBy('position').orderBy('id').execute();
+  return rows.map(({ id, name, visit_json, expects_json }) => ({
+    id,
+    name,
+    ...(JSON.parse(visit_json) as Pick<KeptVisit, 'supposed' | 'held' | 'steps'>),
+    expects: JSON.parse(expects_json) as KeptVisit['expects'],
+  }));
+}
+
+/** Kept twice under one id it is kept once. */
+export async function insertKeptVisit(
+  db: Db,
+  siteId: string,
+  { id, name, supposed, held, steps, expects }: KeptVisit,
+  position: number,
+): Promise<void> {
+  await db
+    .insertInto('kept_visit')
+    .values({
+      site_id: siteId,
+      id,
+      name,
+      visit_json: JSON.stringify({ supposed, held, steps }),
+      expects_json: JSON.stringify(expects),
+      position,
+    })
+    .onConflict((on) => on.columns(['site_id', 'id']).doNothing())
+    .execute();
+}
+
+export async function removeKeptVisit(db: Db, siteId: string, id: string): Promise<void> {
+  await db.deleteFrom('kept_visit').where('site_id', '=', siteId).where('id', '=', id).execute();
+}

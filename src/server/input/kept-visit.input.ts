@@ -1,0 +1,57 @@
+import { ID, isRecord } from './shared.input';
+import { LIMITS } from '../../core/limits';
+import { TEAM_STATES, type TeamState } from '../../core/model/moment';
+import type { EpochMs } from '../../core/model/units';
+import {
+  IsIn,
+  IsInt,
+  IsObject,
+  IsString,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  Type,
+  Validate,
+  ValidateNested,
+  ValidatorConstraint,
+  type ValidatorConstraintInterface,
+} from './validators';
+
+class SupposedInput {
+  @Matches(/^\//) @MaxLength(LIMITS.pageAddressChars) @IsString() page!: string;
+  @Max(4_102_444_800_000) @Min(1) @IsInt() at!: EpochMs;
+  @IsIn(['first', 'returning']) visit!: 'first' | 'returning';
+  @IsIn(['desktop', 'tablet', 'phone']) device!: 'desktop' | 'tablet' | 'phone';
+  @MaxLength(LIMITS.localeChars) @IsString() locale!: string;
+  @IsIn(TEAM_STATES) who!: TeamState;
+}
+
+@ValidatorConstraint({ name: 'held' })
+class HeldFits implements ValidatorConstraintInterface {
+  validate(value: unknown): boolean {
+    return (
+      isRecord(value) &&
+      Object.keys(value).length <= 50 &&
+      Object.entries(value).every(([id, is]) => ID.test(id) && typeof is === 'boolean')
+    );
+  }
+  defaultMessage(): string {
+    return 'What was held by hand is yes or no, by calendar.';
+  }
+}
+
+/** A visit to be kept as a check. */
+export class KeepInput {
+  @Matches(/^[\w-]{16,40}$/) @IsString() id!: string;
+  @MaxLength(80) @Matches(/\S/, { message: 'Give it a name.' }) @IsString() name!: string;
+  @ValidateNested() @Type(() => SupposedInput) @IsObject() supposed!: SupposedInput;
+  @Validate(HeldFits) held!: Readonly<Record<string, boolean>>;
+  @MaxLength(8000) @IsString() steps!: string;
+  /** Read by `readExpectation`. */
+  @IsObject() expects!: object;
+}
+
+export class ForgetVisitInput {
+  @Matches(/^[\w-]{16,40}$/) @IsString() id!: string;
+}

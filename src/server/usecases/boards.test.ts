@@ -1,0 +1,75 @@
+import { beforeEach, describe, expect, it } from 'vitest';
+import { type House, type MadePorch, madeHouse, madePorch } from '../../../tests/made/house';
+import type { KeptVisit } from '../../core/rehearse/kept-visit';
+import type { BoardFacts } from '../../core/wire/desk';
+import { LIMITS } from '../../core/limits';
+
+let house: House;
+let porch: MadePorch;
+beforeEach(async () => {
+  house = await madeHouse();
+  porch = await madePorch(house, 'farrowisle');
+});
+const read = async <T>(response: Response): Promise<T> => (await response.json()) as T;
+
+describe('boards that are put aside', () => {
+  const facts = async (of = porch) => read<BoardFacts>(await of.desk('GET boards'));
+  const aside = (key: string, reason: string) => porch.desk('POST boards/aside', { key, reason });
+
+  it('with a reason and by whom; a second reason takes the first one’s place; taken back they are gone', async () => {
+    expect((await aside('rule-swallowed a', '  ')).status).toBe(400);
+    expect((await aside('rule-swallowed a', 'On purpose.')).status).toBe(200);
+    expect((await aside('rule-swallowed a', 'Still on purpose.')).status).toBe(200);
+    const { asides, peopleOf } = await facts();
+    expect(asides).toMatchObject([{ key: 'rule-swallowed a', reason: 'Still on purpose.' }]);
+    expect(Object.values(peopleOf)).toEqual([1]);
+    await porch.desk('POST boards/back', { key: 'rule-swallowed a' });
+    expect((await facts()).asides).toEqual([]);
+  });
+
+  it('[threat 2] of one site are not another’s', async () => {
+    const other = await madePorch(house, 'elsewhere');
+    await aside('rule-swallowed a', 'On purpose.');
+    expect((await facts(other)).asides).toEqual([]);
+    await other.desk('POST boards/back', { key: 'rule-swallowed a' });
+    expect((await facts()).asides).toHaveLength(1);
+  });
+});
+
+describe('kept visits', () => {
+  const list = async () => (await read<{ visits: KeptVisit[] }>(await porch.desk('GET visits'))).visits;
+  const visit = (number: number, change: object = {}) => ({
+    id: `kept-visit-${String(number).padStart(8, '0')}`,
+    name: 'A teacher',
+    supposed: { page: '/tonight', at: 1_795_640_400_000, visit: 'first', device: 'desktop', locale: 'en', who: 'in' },
+    held: { '00000000night': true },
+    steps: 'w40~nonsense~open',
+    expects: { kind: 'ends-at', moment: 'at-the-door' },
+    ...change,
+  });
+
+  it('are kept once each, with the steps that can be read, and removed', async () => {
+    await porch.desk('POST visits', visit(1));
+    await porch.desk('POST visits', visit(1));
+    expect(await list()).toEqual([{ ...visit(1), steps: 'w40~open' }]);
+    await porch.desk('POST visits/remove', { id: visit(1).id });
+    expect(await list()).toEqual([]);
+  });
+
+  it('are refused where they say nothing that can be checked', async () => {
+    const wrong = [
+      { held: { night: 'yes' } },
+      { expects: { kind: 'gets' } },
+      { name: ' ' },
+      { supposed: { ...visit(1).supposed, page: 'https://elsewhere.example' } },
+    ];
+    for (const change of wrong) expect((await porch.desk('POST visits', visit(1, change))).status).toBe(400);
+    expect(await list()).toEqual([]);
+  });
+
+  it('are so many at most', async () => {
+    for (let number = 0; number < LIMITS.keptVisits; number++) await porch.desk('POST visits', visit(number));
+    expect((await porch.desk('POST visits', visit(999))).status).toBe(400);
+    expect(await list()).toHaveLength(LIMITS.keptVisits);
+  });
+});
