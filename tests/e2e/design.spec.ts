@@ -154,6 +154,7 @@ test('the server is killed before a save is answered: not saved is said, and the
 test('a session that ran out: sign in where one was, the draft intact', async ({ browser }) => {
   const page = await enterAs(browser, house, 'design');
   await page.getByRole('tab', { name: 'Everywhere' }).click();
+  await expect(page.getByLabel(/^\d+ to mend$/)).toBeVisible(); // everything the screen asks for has come
   await page.context().clearCookies();
   await page.getByRole('button', { name: '#34518c' }).click();
   const dialog = page.getByRole('dialog', { name: 'Your session has ended' });

@@ -90,3 +90,11 @@ test('at rest the short words of a way open its settings, and a signpost does th
   await expect(inspector).toContainText('Clear skies');
   await expect(inspector).toContainText('40 s on /tonight');
 });
+
+test('on a phone *Who can answer?* stands below the walk, and opens its deeds', async ({ browser }) => {
+  const page = await enterAs(browser, house, 'design?on=/tonight&with=nobody', { viewport: { width: 390, height: 844 } });
+  await page.getByRole('button', { name: /^Who can answer.*Now nobody: Nobody home/ }).click();
+  await expect(page.getByRole('combobox', { name: 'Nobody is in (now)' })).toBeVisible();
+  await page.getByRole('button', { name: /Back to the path/ }).click();
+  await expect(page.getByRole('button', { name: /^Who can answer/ })).toBeVisible();
+});

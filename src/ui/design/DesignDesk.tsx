@@ -7,7 +7,6 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Board } from '../../core/boards/board';
 import { decide } from '../../core/decide/decide';
 import { explain } from '../../core/decide/explain';
-import { zoneOf } from '../../core/decide/hours-now';
 import { differencesOf } from '../../core/draft/differences';
 import type { Json } from '../../core/draft/patch';
 import { pageShowing } from '../../core/rehearse/page-showing';
@@ -17,10 +16,9 @@ import { HIDDEN } from '../theme/hidden';
 import type { ReasonLink } from '../wording/because';
 import { changeSentence } from '../wording/changes';
 import { Because } from './Because';
-import { Circumstances } from './Circumstances';
+import { DeskCircumstances } from './DeskCircumstances';
 import { openPart } from './circumstance-parts';
 import type { DraftSaver, DraftState } from './draft-saver';
-import { DraftBar } from './DraftBar';
 import { designEdits } from './design-edits';
 import { gateRows } from './gate-rows';
 import { GateTable } from './GateTable';
@@ -90,7 +88,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
   );
   if (typeof rehearsed === 'string') return <Alert severity="error">The draft cannot be drawn: {rehearsed}. Undo the last change.</Alert>;
 
-  const { site, base, widget, shown, state, stones, ways, nameOfTeam } = rehearsed;
+  const { site, base, widget, state, stones, ways, nameOfTeam } = rehearsed;
   const moment =
     chosen.moment ?? stones.find(({ moment: one, outOfReach }) => one !== 'passing-by' && outOfReach === null)?.moment ?? 'at-the-door';
   const stone = stones.find((one) => one.moment === moment);
@@ -173,6 +171,16 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
     </Stage>
   );
   const context = reasonContext(design, site, base.now, ownTeam === undefined ? 'nobody' : nameOfTeam(ownTeam.id));
+  const gateTable = (
+    <GateTable
+      rows={gateRows(widget, state, true)}
+      isChosen={chosen.aside === 'gate'}
+      onChoose={() => {
+        chooseAside('gate');
+        set({ isPhoneStageOpen: true });
+      }}
+    />
+  );
   const because = (
     <Because
       verdicts={explain(standpoint.site, tried !== null || stone.outOfReach === null ? standpoint.circumstances : base)}
@@ -187,30 +195,14 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
       <Box component="h1" sx={HIDDEN}>
         Design of {siteName}
       </Box>
-      <Circumstances
-        supposed={supposed}
+      <DeskCircumstances
+        {...{ saver, draft, overview, rehearsed, supposed, zone }}
+        team={ownTeam}
+        changeCount={changes === null ? null : changes.length}
         onSuppose={suppose}
-        widgets={design.widgets.map(({ key, name }) => [key, name] as const)}
-        shown={shown}
         onWidget={lookAt}
-        locales={design.locales}
-        now={overview.now}
-        zone={zoneOf(site, site.facts.zone)}
-        zoneName={zone}
-        teamName={ownTeam === undefined ? 'nobody' : nameOfTeam(ownTeam.id)}
-        teamState={ownTeam?.state ?? 'nobody'}
-        situations={situations}
-        situation={situation}
-        onSituation={(index) => suppose(situations[index]?.supposed ?? {})}
-      >
-        <DraftBar
-          draft={draft}
-          saver={saver}
-          changeCount={changes === null ? null : changes.length}
-          nextVersion={(overview.version ?? 0) + 1}
-          onPublish={() => setPublishing(true)}
-        />
-      </Circumstances>
+        onPublish={() => setPublishing(true)}
+      />
       {isPhone ? (
         <>
           {because}
@@ -222,6 +214,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
             onBack={() => set({ isPhoneStageOpen: false })}
             stage={stage}
             inspector={<Inspector {...settings} />}
+            gate={gateTable}
           />
         </>
       ) : tried !== null ? (
@@ -245,9 +238,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
             onEnter={toStage}
             chosenWay={way?.id ?? null}
             onWay={chooseAside}
-            gate={
-              <GateTable rows={gateRows(widget, state, true)} isChosen={chosen.aside === 'gate'} onChoose={() => chooseAside('gate')} />
-            }
+            gate={gateTable}
             onClose={toStage}
             card={
               chosen.isCardOpen ? (

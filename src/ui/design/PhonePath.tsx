@@ -20,13 +20,15 @@ interface PhonePathProps {
   readonly onBack: () => void;
   readonly stage: ReactNode;
   readonly inspector: ReactNode;
+  /** *Who can answer?* as a table. */
+  readonly gate: ReactNode;
 }
 
 /** What this visitor gets to by themselves goes first, then what they can reach, then the rest. */
 const RANKS: Readonly<Record<Stone['nearness'], number>> = { here: 0, 'on-the-way': 1, possible: 2, never: 3 };
 
 /** On a phone the path is a walk downwards: what this visitor can reach first, then the rest, dashed. A stone opens its stage. */
-export function PhonePath({ stones, ways, chosen, onChoose, onBack, stage, inspector }: PhonePathProps) {
+export function PhonePath({ stones, ways, chosen, onChoose, onBack, stage, inspector, gate }: PhonePathProps) {
   if (chosen !== null) {
     return (
       <Box>
@@ -105,6 +107,7 @@ export function PhonePath({ stones, ways, chosen, onChoose, onBack, stage, inspe
           );
         })}
       </Box>
+      <Box sx={{ mt: 2 }}>{gate}</Box>
     </Box>
   );
 }

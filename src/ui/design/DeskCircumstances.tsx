@@ -1,0 +1,56 @@
+import { zoneOf } from '../../core/decide/hours-now';
+import type { Supposed } from '../../core/rehearse/suppose';
+import type { Overview, TeamNow } from '../../core/wire/desk';
+import { Circumstances } from './Circumstances';
+import type { DraftSaver, DraftState } from './draft-saver';
+import { DraftBar } from './DraftBar';
+import type { Rehearsed } from './use-rehearsed';
+
+interface DeskCircumstancesProps {
+  readonly saver: DraftSaver;
+  readonly draft: DraftState;
+  readonly overview: Overview;
+  readonly rehearsed: Rehearsed;
+  readonly supposed: Supposed;
+  /** Of the site, by its name. */
+  readonly zone: string;
+  /** The first team of the widget; undefined: none that there is. */
+  readonly team: TeamNow | undefined;
+  /** Null: nothing was published yet. */
+  readonly changeCount: number | null;
+  readonly onSuppose: (part: Partial<Supposed>) => void;
+  readonly onWidget: (key: string) => void;
+  readonly onPublish: () => void;
+}
+
+/** The sentence of circumstances over a draft, with the draft's own bar at its end. */
+export function DeskCircumstances({ saver, draft, overview, rehearsed, supposed, zone, team, ...rest }: DeskCircumstancesProps) {
+  const { site, shown, situations, situation, nameOfTeam } = rehearsed;
+  const { widgets, locales } = draft.design;
+  return (
+    <Circumstances
+      supposed={supposed}
+      onSuppose={rest.onSuppose}
+      widgets={widgets.map(({ key, name }) => [key, name] as const)}
+      shown={shown}
+      onWidget={rest.onWidget}
+      locales={locales}
+      now={overview.now}
+      zone={zoneOf(site, site.facts.zone)}
+      zoneName={zone}
+      teamName={team === undefined ? 'nobody' : nameOfTeam(team.id)}
+      teamState={team?.state ?? 'nobody'}
+      situations={situations}
+      situation={situation}
+      onSituation={(index) => rest.onSuppose(situations[index]?.supposed ?? {})}
+    >
+      <DraftBar
+        draft={draft}
+        saver={saver}
+        changeCount={rest.changeCount}
+        nextVersion={(overview.version ?? 0) + 1}
+        onPublish={rest.onPublish}
+      />
+    </Circumstances>
+  );
+}
