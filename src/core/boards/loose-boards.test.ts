@@ -1,9 +1,12 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { calendar, everyDay } from '../../../tests/made/hours';
 import { all, any, condition, invitations, not } from '../../../tests/made/invitations';
 import { DESK, EVENING, madeDesign, madeSite, pageRule } from '../../../tests/made/site';
 import type { Condition } from '../model/condition';
-import type { Widget } from '../model/design';
+import type { PageRule, Widget } from '../model/design';
+import { toWireRule } from '../pages/compile-rules';
+import { ruleTakes } from '../pages/match';
 import type { Field } from '../model/form';
 import type { BoardInput } from './board';
 import { looseBoards } from './loose-boards';
@@ -190,6 +193,28 @@ describe('loose boards', () => {
     ])('%o takes all of %o: %s', (wide, narrow, is) => {
       expect(takesAllOf(wide, narrow)).toBe(is);
     });
+  });
+
+  it('law: what one rule is said to take all of, it takes wherever the other does', () => {
+    const kind = fc.constantFrom('exact' as const, 'begins-with' as const, 'contains' as const, 'ends-with' as const);
+    const text = fc.stringMatching(/^\/?[abAÉé/]{1,4}$/).filter((one) => !one.includes('//'));
+    const rules = fc.record({ kind, text, ignoresCase: fc.boolean() }).map((one): PageRule => ({ ...rule(one.kind, one.text), ...one }));
+    const paths = fc.array(fc.stringMatching(/^\/[abAÉé/]{0,5}$/), { minLength: 1, maxLength: 20 });
+    const takes = (one: PageRule, path: string): boolean => {
+      const wire = toWireRule(one);
+      return wire.ok && ruleTakes(wire.value, { host: 'x', path, query: [], fragment: '', whole: `x${path}` });
+    };
+    let found = 0;
+    fc.assert(
+      fc.property(rules, rules, paths, (wide, narrow, all) => {
+        if (!takesAllOf(wide, narrow)) return;
+        found++;
+        for (const path of [...all, narrow.text, narrow.text.replace(/\/$/, ''), `${narrow.text}b`])
+          if (takes(narrow, path)) expect([wide, narrow, path, takes(wide, path)]).toEqual([wide, narrow, path, true]);
+      }),
+      { numRuns: 20_000, seed: 20261126 },
+    );
+    expect(found).toBeGreaterThan(500);
   });
 
   describe('words', () => {

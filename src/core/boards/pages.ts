@@ -1,4 +1,5 @@
 import type { PageRule, Widget } from '../model/design';
+import { lowered } from '../pages/match';
 import { type Board, type BoardInput, board } from './board';
 
 /** Page rules that never decide anything, and widgets whose turn never comes ([P13], [P14]). */
@@ -30,7 +31,7 @@ export function takesAllOf(wide: PageRule, narrow: PageRule): boolean {
   if (wide.part !== narrow.part) return false;
   const isFolded = wide.ignoresCase || wide.part === 'host';
   if (!isFolded && narrow.ignoresCase) return false;
-  const [whole, part] = isFolded ? [wide.text.toLowerCase(), narrow.text.toLowerCase()] : [wide.text, narrow.text];
+  const [whole, part] = isFolded ? [lowered(wide.text), lowered(narrow.text)] : [wide.text, narrow.text];
   if (wide.kind === narrow.kind && whole === part) return true;
   const isPlain = narrow.kind === 'exact' || narrow.kind === 'begins-with' || narrow.kind === 'contains' || narrow.kind === 'ends-with';
   if (!isPlain) return false;
@@ -41,7 +42,8 @@ export function takesAllOf(wide: PageRule, narrow: PageRule): boolean {
         (narrow.kind === 'begins-with' && part.startsWith(whole))
       );
     case 'contains':
-      return part.includes(whole);
+      // [P9] A folder's beginning takes the page that stands for it too, which lacks the last stroke.
+      return (narrow.kind === 'begins-with' ? part.replace(/\/$/, '') : part).includes(whole);
     case 'ends-with':
       return (narrow.kind === 'exact' || narrow.kind === 'ends-with') && part.endsWith(whole);
     default:

@@ -53,6 +53,6 @@ function isBareParent(seen: string, wanted: string): boolean {
 }
 
 /** [P8] A–Z only; no locale has a say. */
-function lowered(text: string): string {
+export function lowered(text: string): string {
   return text.replace(/[A-Z]/g, (sign) => sign.toLowerCase());
 }

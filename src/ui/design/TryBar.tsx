@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { type ReactNode, useEffect, useMemo, useRef, useState } from 'react';
-import { axisOf, doableSteps, nextThing, startOf } from '../../core/rehearse/try-visit';
+import { axisOf, doableSteps, startOf } from '../../core/rehearse/try-visit';
 import { STEP_WORDS, axisWords, clockOf } from '../wording/tried';
 import type { Tried } from './use-tried';
 
@@ -18,8 +18,7 @@ const gapPx = (ms: number): number => 10 + 26 * Math.log2(1 + ms / 2000);
 
 /** The time of a visit that is tried, and all that can be done next. */
 export function TryBar({ tried, nameOfInvitation }: TryBarProps) {
-  const { walks, steps, last, go, back, anew } = tried;
-  const next = useMemo(() => nextThing(last), [last]);
+  const { walks, steps, last, next, go, back, anew } = tried;
   const start = startOf(walks);
   const now = last.circumstances.now - start;
   return (

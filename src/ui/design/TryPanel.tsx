@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography';
 import { useMemo } from 'react';
 import { decide } from '../../core/decide/decide';
 import type { Verdict } from '../../core/decide/explain';
-import { nextThing, standingsOf, startOf } from '../../core/rehearse/try-visit';
+import { standingsOf, startOf } from '../../core/rehearse/try-visit';
 import { type ReasonContext, verdictWords } from '../wording/because';
 import { MOMENT_WORDS } from '../wording/moments';
 import { pageWords } from '../wording/times';
@@ -20,9 +20,8 @@ interface TryPanelProps {
 }
 
 /** What is due, what stands ready, and why the rest is not, where a visit that is tried stands. */
-export function TryPanel({ tried: { walks, last }, context, onStop, children }: TryPanelProps) {
+export function TryPanel({ tried: { walks, last, next }, context, onStop, children }: TryPanelProps) {
   const { shown, ready, not } = useMemo(() => standingsOf(last), [last]);
-  const next = useMemo(() => nextThing(last), [last]);
   const { moment, widget } = decide(last.site, last.circumstances);
   const now = last.circumstances.now - startOf(walks);
   return (

@@ -5,7 +5,7 @@ import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { Circumstances } from '../../core/model/circumstances';
 import { decide } from '../../core/decide/decide';
 import { type Standpoint, entriesAt } from '../../core/rehearse/stand-at';
-import { TRIED_STEPS_MAX, type TriedStep, readSteps, tryVisit, writeSteps } from '../../core/rehearse/try-visit';
+import { type NextThing, TRIED_STEPS_MAX, type TriedStep, nextThing, readSteps, tryVisit, writeSteps } from '../../core/rehearse/try-visit';
 import type { Walk } from '../../core/rehearse/walk';
 import type { PublishedSite } from '../../core/wire/published-site';
 
@@ -15,6 +15,8 @@ export interface Tried {
   readonly walks: readonly Walk[];
   readonly last: Walk;
   readonly standpoint: Standpoint;
+  /** What time alone brings next; null: nothing within a day. */
+  readonly next: NextThing | null;
   /** Takes a step more; nothing where there are as many as a visit may have. */
   go(step: TriedStep): void;
   /** Takes the last step back. */
@@ -51,7 +53,17 @@ export function useTried(site: PublishedSite | null, base: Circumstances | null)
     const { circumstances } = last;
     const { moment } = decide(last.site, circumstances);
     const entries = circumstances.conversation === null ? [] : entriesAt(last.site.design.locale, moment, circumstances.now);
-    return { steps, walks, last, standpoint: { site: last.site, circumstances, entries, needs: null }, go, back, anew, set: setSteps };
+    return {
+      steps,
+      walks,
+      last,
+      standpoint: { site: last.site, circumstances, entries, needs: null },
+      next: nextThing(last),
+      go,
+      back,
+      anew,
+      set: setSteps,
+    };
   }, [steps, walks, go, back, anew]);
   return [tried, acts];
 }
