@@ -240,7 +240,7 @@ describe('loose boards', () => {
         texts: { en: id },
         without: {},
       });
-      const night = ['state', 'closed'] as const;
+      const night = ['state', 'in'] as const;
       const back = ['visit', 'returning'] as const;
       expect(widget({ cases: [own('a', [back]), own('b', [night, back])] })).toEqual(['case-unreachable']);
       expect(widget({ cases: [own('a', [night, back]), own('b', [back])] })).toEqual([]);

@@ -1,6 +1,7 @@
 import { FORMS } from '../forms/fill';
-import type { Design, OwnCase, Widget } from '../model/design';
+import type { Design, Widget } from '../model/design';
 import type { Locale } from '../model/units';
+import { unheardCases } from '../words/cases';
 import { OUR_TEXTS } from '../words/catalogue';
 import { type Board, type BoardInput, board } from './board';
 
@@ -13,20 +14,15 @@ export function wordBoards({ design }: BoardInput): Board[] {
       if (count === 0) return [];
       return [board('translation-missing', [locale], { level: ofConsent > 0 ? 'mend' : 'look', values: { locale, count } })];
     });
-  const unreachable = design.widgets.flatMap(({ id: widgetId, name, cases }) =>
-    cases.flatMap((one, index): Board[] => {
-      const before = cases.slice(0, index).find((other) => other.key === one.key && isWithin(other, one));
-      if (before === undefined) return [];
-      return [board('case-unreachable', [widgetId, one.id], { widgetId, values: { name, text: Object.values(one.texts)[0] ?? '' } })];
-    }),
+  const unreachable = design.widgets.flatMap((widget) =>
+    unheardCases(design, widget).map(({ id, texts }) =>
+      board('case-unreachable', [widget.id, id], {
+        widgetId: widget.id,
+        values: { name: widget.name, text: Object.values(texts)[0] ?? '' },
+      }),
+    ),
   );
   return [...missing, ...unreachable];
-}
-
-/** First match wins ([T4]): whatever asks for no more than the one before it is never said. */
-function isWithin(before: OwnCase, one: OwnCase): boolean {
-  const asked = new Set(one.when.map((condition) => JSON.stringify(condition)));
-  return before.when.every((condition) => asked.has(JSON.stringify(condition)));
 }
 
 /** Texts that a locale has to borrow from the default language, as neither the owner nor we have worded them ([T2]). */

@@ -9,8 +9,8 @@ import { SITE_STATES_MAX } from '../pages/compile-pattern';
 import { statesOfRules } from '../pages/compile-rules';
 import type { PatternFault } from '../pages/pattern-tree';
 import { type Result, fail, ok } from '../result';
-import { type CaseKey, MAYBE_UNKNOWN, RIGHT_TO_LEFT, TEXT_KEYS, type TextKey, entryOf, isCaseKey } from '../words/catalogue';
-import { type TextFault, compileText } from '../words/compile';
+import { type CaseKey, RIGHT_TO_LEFT, TEXT_KEYS, type TextKey, entryOf, isCaseKey } from '../words/catalogue';
+import { type TextFault, compileText, unknownsOf } from '../words/compile';
 import { inLocale, textOf } from '../words/texts-of';
 import type { DesignFileV1, Message, WireCase, WireItem, WireRule, WireText, WireWidget } from './design-file';
 
@@ -149,15 +149,4 @@ function compile({ widget, locale, faults }: Press, name: string, key: TextKey, 
   const [unknown] = unknownsOf(result.value);
   if (unknown !== undefined && (second === undefined || name.endsWith('/without'))) tell({ code: 'needs-without', at: 0, name: unknown });
   return result.value;
-}
-
-/** Names of values in a compiled message that may be unknown ([T6]), also inside of its choices. */
-export function unknownsOf(message: Message): string[] {
-  if (typeof message === 'string') return [];
-  return message.flatMap((piece) => {
-    if (typeof piece === 'string' || piece[0] === '#') return [];
-    const last = piece[piece.length - 1];
-    const inside = typeof last === 'object' ? Object.values(last).flatMap(unknownsOf) : [];
-    return MAYBE_UNKNOWN.includes(piece[1]) ? [piece[1], ...inside] : inside;
-  });
 }

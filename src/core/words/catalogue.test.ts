@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { madeHearer } from '../../../tests/made/site';
+import { madeDesign, madeHearer } from '../../../tests/made/site';
+import type { Widget } from '../model/design';
 import { TEAM_STATES } from '../model/moment';
 import { MAYBE_UNKNOWN, OUR_TEXTS, TEXT_KEYS, type CaseKey, entryOf, isCaseKey, textKeyOf } from './catalogue';
-import { caseKeyOf } from './case-of';
 import { compileText } from './compile';
+import { pickedWording } from './wordings';
 
 const LOCALES = Object.keys(OUR_TEXTS);
 const KEYS = Object.keys(OUR_TEXTS['en'] ?? {}) as CaseKey[];
@@ -48,8 +49,9 @@ describe('the catalogue', () => {
   it('[S4] no text speaks of a person in nobody, closed or unknown', () => {
     for (const key of ['launcher.words', 'launcher.name', 'status', 'nobodyHome'] as const)
       for (const state of ['nobody', 'closed'] as const) {
-        const said = caseKeyOf(key, madeHearer({ state }), { siteName: 'Farrow Isle' });
-        expect(OUR_TEXTS['en']?.[said], said).not.toMatch(/somebody is|ask /i);
+        const design = madeDesign();
+        const said = pickedWording(design, design.widgets[0] as Widget, key, madeHearer({ state }), {});
+        expect(OUR_TEXTS['en']?.[said as CaseKey], said).not.toMatch(/somebody is|ask /i);
       }
   });
 

@@ -1,7 +1,7 @@
 import { type MessageFormatElement, TYPE, parse } from '@formatjs/icu-messageformat-parser';
 import { type Result, fail, ok } from '../result';
 import type { Message, Piece } from '../wire/design-file';
-import type { VariableType } from './catalogue';
+import { MAYBE_UNKNOWN, type VariableType } from './catalogue';
 
 /** What is wrong with a text, and the code unit where ([T3], [T5]). */
 export interface TextFault {
@@ -85,4 +85,15 @@ function toForms(
 function placeOf(error: unknown): number {
   const location = (error as { location?: { start?: { offset?: number } } }).location;
   return location?.start?.offset ?? 0;
+}
+
+/** Names of values in a compiled message that may be unknown ([T6]), also inside of its choices. */
+export function unknownsOf(message: Message): string[] {
+  if (typeof message === 'string') return [];
+  return message.flatMap((piece) => {
+    if (typeof piece === 'string' || piece[0] === '#') return [];
+    const last = piece[piece.length - 1];
+    const inside = typeof last === 'object' ? Object.values(last).flatMap(unknownsOf) : [];
+    return MAYBE_UNKNOWN.includes(piece[1]) ? [piece[1], ...inside] : inside;
+  });
 }

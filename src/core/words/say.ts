@@ -52,7 +52,8 @@ export function holds(condition: CaseCondition, hearer: Hearer): boolean {
   return condition[0] === 'closed-by' && condition[1] === hearer.closedBy;
 }
 
-function isSayable(message: Message, values: Values): boolean {
+/** Whether all values that a message uses are known ([T6]). */
+export function isSayable(message: Message, values: Values): boolean {
   if (typeof message === 'string') return true;
   return message.every(
     (piece) =>

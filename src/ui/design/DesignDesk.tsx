@@ -19,6 +19,7 @@ import { Because } from './Because';
 import { DeskCircumstances } from './DeskCircumstances';
 import { openPart } from './circumstance-parts';
 import type { DraftSaver, DraftState } from './draft-saver';
+import { DeskCases } from './DeskCases';
 import { designEdits } from './design-edits';
 import { gateRows } from './gate-rows';
 import { GateTable } from './GateTable';
@@ -98,7 +99,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
   const corner = mirrored(widget.place.corner, stone.dir);
   const ownTeam = overview.teams.find(({ id }) => widget.teams.includes(id));
   const distance = chosen.distance ?? (momentNow === 'passing-by' ? 'whole' : 'near');
-  const texts = stageTexts({ design, widget, locale: supposed.locale, standpoint, dir: stone.dir, edits });
+  const texts = stageTexts(moment, { design, widget, locale: supposed.locale, standpoint, dir: stone.dir, edits, nameOfTeam });
   const way = ways.find(({ id }) => id === chosen.aside);
   const toStage = (): void => set({ isWhole: false, isCardOpen: false });
   const lookAt = (key: string): void => {
@@ -123,7 +124,8 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
     aside: chosen.aside === 'gate' ? { kind: 'gate' } : way === undefined ? null : { kind: 'way', way },
     stateNow: state,
     widget,
-    alsoSaid: texts.alsoSaid(moment, (who) => suppose({ who })),
+    alsoSaid: texts.alsoSaid,
+    onEdit: (key) => set({ editing: key, cased: key, distance: 'near' }),
     outOfReach: stone.outOfReach,
     boards: (boards?.open ?? NO_BOARDS).filter(({ widgetId }) => widgetId === null || widgetId === widget.id),
     onBrand: edits.setBrand,
@@ -137,6 +139,15 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
     onGate: () => chooseAside('gate'),
     nameOfTeam,
   };
+  const cases = (
+    <DeskCases
+      {...{ design, rehearsed, supposed, moment, texts, edits, corner }}
+      now={overview.now}
+      asked={chosen.cased}
+      onText={(cased) => set({ cased })}
+      onSuppose={suppose}
+    />
+  );
   const stage = (
     <Stage
       standpoint={standpoint}
@@ -153,6 +164,8 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
       onPlace={edits.setPlace}
       onLauncher={() => set({ side: 'everywhere', aside: null })}
       firstTextRef={firstText}
+      editing={chosen.editing}
+      onEdit={(key) => set({ editing: key, ...(key === null ? {} : { cased: texts.cased.find((one) => one === key) ?? null }) })}
     >
       {isPhone ? null : (
         <>
@@ -165,6 +178,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
             onDevice={(device) => suppose({ device })}
             onScheme={(scheme) => set({ scheme })}
           />
+          {tried === null ? cases : null}
           {tried === null ? <Signposts moment={moment} ways={ways} onChoose={choose} onWay={chooseAside} corner={corner} /> : null}
         </>
       )}
@@ -213,6 +227,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
             onChoose={choose}
             onBack={() => set({ isPhoneStageOpen: false })}
             stage={stage}
+            cases={cases}
             inspector={<Inspector {...settings} />}
             gate={gateTable}
           />

@@ -14,11 +14,11 @@ import { WIDGET_DEFAULTS } from '../../core/model/defaults';
 import type { Deed, WidgetState } from '../../core/model/moment';
 import { SETTINGS_AT, type Setting, settingValue } from '../../core/model/settings';
 import type { DrawnMoment } from '../../core/rehearse/stand-at';
-import type { CaseKey } from '../../core/words/catalogue';
+import type { TextKey } from '../../core/words/catalogue';
+import type { MomentTexts } from './stage-texts';
 import { boardSentence } from '../wording/boards';
 import { cornerWords } from '../wording/changes';
 import { MOMENT_WORDS } from '../wording/moments';
-import { textName } from '../wording/texts';
 import { BrandField } from './BrandField';
 import { GateDeeds } from './GateDeeds';
 import { SettingFields } from './SettingFields';
@@ -39,8 +39,10 @@ export interface InspectorProps {
   readonly aside: Aside;
   readonly stateNow: WidgetState;
   readonly widget: Widget;
-  /** Texts of this moment that other circumstances say instead, and how they read. */
-  readonly alsoSaid: readonly { readonly key: CaseKey; readonly text: string; readonly show: () => void }[];
+  /** Texts of this moment that do not stand there from the beginning. */
+  readonly alsoSaid: MomentTexts['alsoSaid'];
+  /** Edits a text on the stage, where it stands or over it. */
+  readonly onEdit: (key: TextKey) => void;
   readonly outOfReach: string | null;
   /** Loose boards of this widget, wherever they can be mended. */
   readonly boards: readonly Board[];
@@ -103,7 +105,7 @@ export function Here(props: InspectorProps) {
   return aside.kind === 'gate' ? <GateDeeds widget={widget} now={stateNow} onDeed={onDeed} /> : <WaySettings {...props} way={aside.way} />;
 }
 
-function OfMoment({ moment, boards, alsoSaid, outOfReach, design, widget, onSetting }: InspectorProps) {
+function OfMoment({ moment, boards, alsoSaid, onEdit, outOfReach, design, widget, onSetting }: InspectorProps) {
   const { name, what } = MOMENT_WORDS[moment];
   const ids = SETTINGS_AT[moment];
   return (
@@ -136,10 +138,16 @@ function OfMoment({ moment, boards, alsoSaid, outOfReach, design, widget, onSett
       {alsoSaid.length === 0 ? null : (
         <Section title={`Also said here (${alsoSaid.length})`}>
           <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
-            {alsoSaid.map(({ key, text, show }) => (
+            {alsoSaid.map(({ key, name, text }) => (
               <Box component="li" key={key} sx={{ py: 0.75 }}>
-                <Box sx={{ fontSize: 12, color: 'text.secondary' }}>{textName(key)}</Box>
-                <Link component="button" type="button" color="inherit" onClick={show} sx={{ fontSize: 13, textAlign: 'start' }}>
+                <Box sx={{ fontSize: 12, color: 'text.secondary' }}>{name}</Box>
+                <Link
+                  component="button"
+                  type="button"
+                  color="inherit"
+                  onClick={() => onEdit(key)}
+                  sx={{ fontSize: 13, textAlign: 'start' }}
+                >
                   {text}
                 </Link>
               </Box>

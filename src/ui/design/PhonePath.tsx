@@ -19,6 +19,8 @@ interface PhonePathProps {
   readonly onChoose: (moment: DrawnMoment) => void;
   readonly onBack: () => void;
   readonly stage: ReactNode;
+  /** Under the stage: who hears what. */
+  readonly cases: ReactNode;
   readonly inspector: ReactNode;
   /** *Who can answer?* as a table. */
   readonly gate: ReactNode;
@@ -28,7 +30,7 @@ interface PhonePathProps {
 const RANKS: Readonly<Record<Stone['nearness'], number>> = { here: 0, 'on-the-way': 1, possible: 2, never: 3 };
 
 /** On a phone the path is a walk downwards: what this visitor can reach first, then the rest, dashed. A stone opens its stage. */
-export function PhonePath({ stones, ways, chosen, onChoose, onBack, stage, inspector, gate }: PhonePathProps) {
+export function PhonePath({ stones, ways, chosen, onChoose, onBack, stage, cases, inspector, gate }: PhonePathProps) {
   if (chosen !== null) {
     return (
       <Box>
@@ -38,6 +40,7 @@ export function PhonePath({ stones, ways, chosen, onChoose, onBack, stage, inspe
           </Button>
         </Box>
         <Box sx={{ height: 534, display: 'flex' }}>{stage}</Box>
+        <Box sx={{ p: 1.5, pb: 0 }}>{cases}</Box>
         {inspector}
       </Box>
     );

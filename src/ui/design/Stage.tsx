@@ -8,7 +8,7 @@ import type { Corner, Place } from '../../core/model/design';
 import type { PublishedSite } from '../../core/wire/published-site';
 import type { Standpoint } from '../../core/rehearse/stand-at';
 import { Awning } from './Awning';
-import { StageTexts, type StageText } from './StageTexts';
+import { type SaidKey, StageTexts, type StageText } from './StageTexts';
 import { PAGE_FONT, StandInPage } from './StandInPage';
 import { PlaceHandle } from './PlaceHandle';
 import { stageView } from './stage-geometry';
@@ -32,6 +32,8 @@ interface StageProps {
   /** The launcher was chosen, not moved. */
   readonly onLauncher: () => void;
   readonly firstTextRef: RefObject<HTMLButtonElement | null>;
+  readonly editing: SaidKey | null;
+  readonly onEdit: (key: SaidKey | null) => void;
   /** Signposts and the switch of distance. */
   readonly children: ReactNode;
 }
@@ -52,6 +54,8 @@ export function Stage({
   onPlace,
   onLauncher,
   firstTextRef,
+  editing,
+  onEdit,
   children,
 }: StageProps) {
   const box = useRef<HTMLDivElement>(null);
@@ -118,6 +122,8 @@ export function Stage({
           onNear={onNear}
           texts={texts}
           firstTextRef={firstTextRef}
+          open={editing}
+          onOpen={onEdit}
         />
       )}
       {painted === null || size.width === 0 ? null : (

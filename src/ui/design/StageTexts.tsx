@@ -3,24 +3,31 @@
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { type RefObject, useLayoutEffect, useState } from 'react';
-import type { CaseKey, TextKey } from '../../core/words/catalogue';
-import { textName } from '../wording/texts';
+import type { TextKey } from '../../core/words/catalogue';
+import type { InvitationKey, WordingKey } from '../../core/words/wordings';
 import { TextEditor } from './TextEditor';
+
+/** What can be said at a place: a text in one of its cases, or an invitation. */
+export type SaidKey = TextKey | InvitationKey;
 
 /** What the stage needs to edit texts: which words stand under a key now, and how to change them. */
 export interface StageText {
-  caseKeyOf(key: TextKey): CaseKey;
-  textOf(key: CaseKey): string;
-  isOwn(key: CaseKey): boolean;
+  wordingAt(key: SaidKey): WordingKey;
+  textOf(key: WordingKey): string;
+  nameOf(key: WordingKey): string;
+  /** There are own words where ours could stand. */
+  isOwn(key: WordingKey): boolean;
+  /** UTF-16 code units. */
+  atMost(key: WordingKey): number;
   /** Null where the text can be used; else why not. */
-  faultOf(key: CaseKey, text: string): string | null;
-  change(key: CaseKey, text: string): void;
-  backToOurs(key: CaseKey): void;
+  faultOf(key: WordingKey, text: string): string | null;
+  change(key: WordingKey, text: string): void;
+  backToOurs(key: WordingKey): void;
   readonly dir: 'ltr' | 'rtl';
 }
 
 interface Spot {
-  readonly key: TextKey;
+  readonly key: SaidKey;
   readonly left: number;
   readonly top: number;
   readonly width: number;
@@ -36,26 +43,28 @@ interface StageTextsProps {
   readonly onNear: () => void;
   readonly texts: StageText;
   readonly firstTextRef: RefObject<HTMLButtonElement | null>;
+  /** The text that is being edited; it need not be one that stands there now. */
+  readonly open: SaidKey | null;
+  readonly onOpen: (key: SaidKey | null) => void;
 }
 
 /** A button over every text of the widget, where it stands; choosing one edits it there. */
-export function StageTexts({ stage, root, paint, isNear, onNear, texts, firstTextRef }: StageTextsProps) {
+export function StageTexts({ stage, root, paint, isNear, onNear, texts, firstTextRef, open, onOpen }: StageTextsProps) {
   const [spots, setSpots] = useState<readonly Spot[]>([]);
-  const [open, setOpen] = useState<TextKey | null>(null);
   useLayoutEffect(() => {
     if (stage.current !== null) setSpots(spotsIn(root, stage.current));
   }, [stage, root, paint]);
-  const editing = spots.find(({ key }) => key === open);
+  const editing = open === null ? null : (spots.find(({ key }) => key === open) ?? elsewhere(root, stage.current, open));
   return (
     <Box role="group" aria-label="Texts on the stage">
       {spots.map((spot, index) => (
         <ButtonBase
           key={`${spot.key} ${index}`}
           ref={index === 0 ? firstTextRef : undefined}
-          aria-label={`Edit ${textName(texts.caseKeyOf(spot.key))}: ${texts.textOf(texts.caseKeyOf(spot.key))}`}
+          aria-label={`Edit ${texts.nameOf(texts.wordingAt(spot.key))}: ${texts.textOf(texts.wordingAt(spot.key))}`}
           onClick={() => {
             if (!isNear) onNear();
-            setOpen(spot.key);
+            onOpen(spot.key);
           }}
           sx={{
             position: 'absolute',
@@ -71,14 +80,14 @@ export function StageTexts({ stage, root, paint, isNear, onNear, texts, firstTex
           }}
         />
       ))}
-      {editing === undefined || !isNear ? null : (
+      {editing === null || !isNear ? null : (
         <TextEditor
-          key={texts.caseKeyOf(editing.key)}
+          key={texts.wordingAt(editing.key)}
           spot={editing}
           stage={stage}
-          textKey={texts.caseKeyOf(editing.key)}
+          wording={texts.wordingAt(editing.key)}
           texts={texts}
-          onClose={() => setOpen(null)}
+          onClose={() => onOpen(null)}
         />
       )}
     </Box>
@@ -90,7 +99,7 @@ function spotsIn(root: ShadowRoot, stage: HTMLElement): Spot[] {
   const found = new Map<string, Spot>();
   for (const element of root.querySelectorAll<HTMLElement>('[data-say]')) {
     const box = element.getBoundingClientRect();
-    const key = element.dataset.say as TextKey;
+    const key = element.dataset.say as SaidKey;
     const isSeen =
       box.width > 4 &&
       box.height > 4 &&
@@ -102,4 +111,13 @@ function spotsIn(root: ShadowRoot, stage: HTMLElement): Spot[] {
       found.set(key, { key, left: box.left - frame.left, top: box.top - frame.top, width: box.width, height: box.height });
   }
   return [...found.values()];
+}
+
+/** Where a text that does not stand there now is edited: across the foot of the window, or beside the launcher. */
+function elsewhere(root: ShadowRoot, stage: HTMLElement | null, key: SaidKey): Spot | null {
+  const box = (root.querySelector('.window') ?? root.querySelector('.launcher'))?.getBoundingClientRect();
+  const frame = stage?.getBoundingClientRect();
+  if (box === undefined || frame === undefined || box.width < 4) return null;
+  const width = Math.max(box.width - 64, 240);
+  return { key, left: box.left - frame.left + (box.width - width) / 2, top: box.bottom - frame.top - 150, width, height: 44 };
 }

@@ -3,14 +3,13 @@
 import Box from '@mui/material/Box';
 import Link from '@mui/material/Link';
 import { type RefObject, useEffect, useRef, useState } from 'react';
-import { type CaseKey, entryOf, textKeyOf } from '../../core/words/catalogue';
-import { textName } from '../wording/texts';
+import type { WordingKey } from '../../core/words/wordings';
 import type { StageText } from './StageTexts';
 
 interface TextEditorProps {
   readonly spot: { readonly left: number; readonly top: number; readonly width: number; readonly height: number };
   readonly stage: RefObject<HTMLDivElement | null>;
-  readonly textKey: CaseKey;
+  readonly wording: WordingKey;
   readonly texts: StageText;
   readonly onClose: () => void;
 }
@@ -18,19 +17,20 @@ interface TextEditorProps {
 const WIDTH_MIN = 240;
 
 /** Edits one text where it stands, with its bound, what is left, and the way back to ours. */
-export function TextEditor({ spot, stage, textKey, texts, onClose }: TextEditorProps) {
-  const [text, setText] = useState(() => texts.textOf(textKey));
+export function TextEditor({ spot, stage, wording, texts, onClose }: TextEditorProps) {
+  const [text, setText] = useState(() => texts.textOf(wording));
   const field = useRef<HTMLTextAreaElement>(null);
   const [place] = useState(spot);
   useEffect(() => {
     field.current?.focus();
     field.current?.select();
   }, []);
-  const { atMost } = entryOf(textKeyOf(textKey));
-  const fault = texts.faultOf(textKey, text);
+  const atMost = texts.atMost(wording);
+  const name = texts.nameOf(wording);
+  const fault = texts.faultOf(wording, text);
   const type = (next: string): void => {
     setText(next);
-    if (next.length <= atMost && texts.faultOf(textKey, next) === null) texts.change(textKey, next);
+    if (next.length <= atMost && texts.faultOf(wording, next) === null) texts.change(wording, next);
   };
   const width = Math.max(WIDTH_MIN, place.width + 24);
   const stageWidth = stage.current?.clientWidth ?? width;
@@ -41,7 +41,7 @@ export function TextEditor({ spot, stage, textKey, texts, onClose }: TextEditorP
   return (
     <Box
       role="dialog"
-      aria-label={textName(textKey)}
+      aria-label={name}
       onBlur={(event) => {
         if (!event.currentTarget.contains(event.relatedTarget)) onClose();
       }}
@@ -67,7 +67,7 @@ export function TextEditor({ spot, stage, textKey, texts, onClose }: TextEditorP
         ref={field}
         value={text}
         dir={texts.dir}
-        aria-label={textName(textKey)}
+        aria-label={name}
         aria-invalid={fault !== null || text.length > atMost}
         aria-describedby="text-editor-hint"
         onChange={(event) => type(event.target.value)}
@@ -100,13 +100,13 @@ export function TextEditor({ spot, stage, textKey, texts, onClose }: TextEditorP
         }}
       >
         <span>{hint(fault, text.length, atMost)}</span>
-        {texts.isOwn(textKey) ? (
+        {texts.isOwn(wording) ? (
           <Link
             component="button"
             type="button"
             sx={{ fontSize: 12, ml: 'auto' }}
             onClick={() => {
-              texts.backToOurs(textKey);
+              texts.backToOurs(wording);
               onClose();
             }}
           >

@@ -1,7 +1,13 @@
 import type { Corner, Place } from '../../core/model/design';
 import type { Deed, WidgetState } from '../../core/model/moment';
 import type { Setting } from '../../core/model/settings';
-import type { CaseKey } from '../../core/words/catalogue';
+import type { Json } from '../../core/draft/patch';
+import type { CaseCondition } from '../../core/wire/design-file';
+import { movedCase, newCase } from '../../core/words/cases';
+import type { TextKey } from '../../core/words/catalogue';
+import { type WordingKey, wordingPatches } from '../../core/words/wordings';
+import { newClientId } from '../frame/new-client-id';
+import { wordingName } from '../wording/cases';
 import { cornerWords } from '../wording/changes';
 import { SETTING_WORDS } from '../wording/settings';
 import { textName } from '../wording/texts';
@@ -13,13 +19,23 @@ export interface DesignEdits {
   setPlace(place: Place): void;
   setSetting(setting: Setting, value: number | null): void;
   setDeed(state: WidgetState, deed: Deed): void;
-  setText(locale: string, key: CaseKey, text: string): void;
-  backToOurs(locale: string, key: CaseKey): void;
+  setText(locale: string, key: WordingKey, text: string): void;
+  backToOurs(locale: string, key: WordingKey): void;
+  /** After the owner's other ones, before ours; says what is said otherwise. */
+  addCase(key: TextKey, when: readonly CaseCondition[]): void;
+  setCase(id: string, when: readonly CaseCondition[]): void;
+  moveCase(id: string, by: -1 | 1): void;
+  removeCase(id: string): void;
 }
 
 /** The edits of the Design screen as patches of the draft, each with the words that undo shows. `widget` is its place in the order. */
 export function designEdits(saver: DraftSaver, widget: number): DesignEdits {
   const at = ['widgets', widget] as const;
+  const nameOf = (key: WordingKey): string => {
+    const one = saver.state().design.widgets[widget];
+    return one === undefined ? '' : wordingName(one, key, () => 'a team');
+  };
+  const placeOf = (id: string): number => saver.state().design.widgets[widget]?.cases.findIndex((one) => one.id === id) ?? -1;
   return {
     setBrand: (brand) => saver.change([{ op: 'set', path: [...at, 'look', 'brand'], value: brand }], 'brand colour'),
     setCorner: (corner) =>
@@ -30,13 +46,28 @@ export function designEdits(saver: DraftSaver, widget: number): DesignEdits {
       saver.change([{ op: 'set', path: [...(of === 'widget' ? at : []), ...path], value }], SETTING_WORDS[id].name.toLowerCase()),
     setDeed: (state, deed) => saver.change([{ op: 'set', path: [...at, 'deeds', state], value: deed }], 'who can answer'),
     setText: (locale, key, text) => {
-      const texts = saver.state().design.widgets[widget]?.texts[locale];
-      const path = [...at, 'texts', locale];
-      const label = textName(key).toLowerCase();
-      if (texts === undefined) saver.change([{ op: 'set', path, value: { [key]: text } }], label);
-      else saver.change([{ op: 'set', path: [...path, key], value: text }], label);
+      const { design } = saver.state();
+      saver.change(wordingPatches(design, widget, locale, key, text), nameOf(key).toLowerCase());
     },
     backToOurs: (locale, key) =>
-      saver.change([{ op: 'remove', path: [...at, 'texts', locale, key] }], `${textName(key).toLowerCase()} back to ours`),
+      saver.change(wordingPatches(saver.state().design, widget, locale, key, null), `${nameOf(key).toLowerCase()} back to ours`),
+    addCase: (key, when) => {
+      const { design } = saver.state();
+      const one = design.widgets[widget];
+      if (one === undefined) return;
+      const made = { ...newCase(design, one, key, newClientId()), when };
+      saver.change(
+        [{ op: 'set', path: [...at, 'cases', one.cases.length], value: made as unknown as Json }],
+        `a case of ${textName(key).toLowerCase()}`,
+      );
+    },
+    setCase: (id, when) =>
+      saver.change([{ op: 'set', path: [...at, 'cases', placeOf(id), 'when'], value: when as unknown as Json }], 'when a case is said'),
+    moveCase: (id, by) => {
+      const one = saver.state().design.widgets[widget];
+      const patches = one === undefined ? [] : movedCase(one, widget, id, by);
+      if (patches.length > 0) saver.change(patches, 'order of the cases');
+    },
+    removeCase: (id) => saver.change([{ op: 'remove', path: [...at, 'cases', placeOf(id)] }], 'a case taken away'),
   };
 }

@@ -1,13 +1,16 @@
 import { decide } from '../../core/decide/decide';
 import type { Design, Widget } from '../../core/model/design';
 import type { DrawnMoment, Standpoint } from '../../core/rehearse/stand-at';
-import { type CaseKey, type TextKey, entryOf, isCaseKey, textKeyOf } from '../../core/words/catalogue';
-import { caseKeyOf } from '../../core/words/case-of';
-import { compileText } from '../../core/words/compile';
+import { alsoSaidAt } from '../../core/words/also-said';
+import { FIRST_TEXT } from '../../core/words/cases';
+import { type TextKey, TEXT_KEYS, entryOf } from '../../core/words/catalogue';
+import { type TextFault, compileText } from '../../core/words/compile';
 import { hearerOf } from '../../core/words/hearer';
-import { isOwnText, textOf } from '../../core/words/texts-of';
+import { say } from '../../core/words/say';
+import { type WordingKey, boundsOf, hasOursBeneath, pickedWording, wordingFault, wordingOf } from '../../core/words/wordings';
+import { wordingName } from '../wording/cases';
 import type { DesignEdits } from './design-edits';
-import type { StageText } from './StageTexts';
+import type { SaidKey, StageText } from './StageTexts';
 
 interface StageTextsOptions {
   readonly design: Design;
@@ -16,66 +19,78 @@ interface StageTextsOptions {
   readonly standpoint: Standpoint;
   readonly dir: 'ltr' | 'rtl';
   readonly edits: DesignEdits;
+  nameOfTeam(id: string): string;
 }
 
 export interface MomentTexts extends StageText {
-  /** Texts of a moment that other states say instead of what is seen; `show` makes the stage say them. */
-  alsoSaid(moment: DrawnMoment, suppose: (who: 'in' | 'nobody') => void): { key: CaseKey; text: string; show: () => void }[];
+  /** The texts that stand at this moment and may have cases, the one it is known by first. */
+  readonly cased: readonly TextKey[];
+  /** Texts of the moment that do not stand there from the beginning, and how they read. */
+  readonly alsoSaid: readonly { readonly key: TextKey; readonly name: string; readonly text: string }[];
 }
 
 /** The texts of the stage: which words stand there in these circumstances, and how to change them. */
-export function stageTexts({ design, widget, locale, standpoint, dir, edits }: StageTextsOptions): MomentTexts {
+export function stageTexts(
+  moment: DrawnMoment,
+  { design, widget, locale, standpoint, dir, edits, nameOfTeam }: StageTextsOptions,
+): MomentTexts {
   const decision = decide(standpoint.site, standpoint.circumstances);
   const { site, circumstances } = standpoint;
   const live = site.design.widgets.find(({ key }) => key === (decision.widget ?? widget.key)) ?? site.design.widgets[0];
   if (live === undefined) throw new Error('Expected a design with a widget.');
   const hearer = hearerOf({ site, widget: live, decision, circumstances }, -new Date(circumstances.now).getTimezoneOffset());
   const valuesOf = (key: TextKey) => decision.lines.find((one) => one.key === key)?.values ?? {};
-  const current = (key: TextKey): CaseKey => caseKeyOf(key, hearer, valuesOf(key));
+  const wordingAt = (key: SaidKey): WordingKey =>
+    isTextKey(key) ? pickedWording(design, widget, key, { ...hearer, locale }, valuesOf(key)) : key;
+  const textOf = (key: WordingKey): string => wordingOf(design, widget, locale, key);
+  // As it reads, with something in the place of every value.
+  const sampled = (text: string, key: TextKey): string => {
+    const compiled = compileText(text, entryOf(key).variables);
+    const values = { ...SAMPLE_VALUES, siteName: design.siteName, closingTime: circumstances.now, openingTime: circumstances.now };
+    return compiled.ok ? say(compiled.value, { ...values, ...valuesOf(key) }, { ...hearer, locale }) : text;
+  };
+  const standing = decision.lines.flatMap(({ key }) => (isTextKey(key) ? [key] : []));
+  const first = moment === 'invited' ? [] : [FIRST_TEXT[moment]];
   return {
     dir,
-    caseKeyOf: current,
-    textOf: (key) => textOf(design, widget, locale, key),
-    isOwn: (key) => isOwnText(widget, locale, key),
+    wordingAt,
+    textOf,
+    nameOf: (key) => wordingName(widget, key, nameOfTeam),
+    isOwn: (key) => hasOursBeneath(widget, locale, key),
+    atMost: (key) => boundsOf(widget, key).atMost,
     faultOf: (key, text) => {
-      const compiled = compileText(text, entryOf(textKeyOf(key)).variables);
-      return compiled.ok ? null : faultWords(compiled.errors.code, compiled.errors.name, Object.keys(entryOf(textKeyOf(key)).variables));
+      const fault = wordingFault(design, widget, locale, key, text);
+      return fault === null ? null : faultWords(fault, Object.keys(boundsOf(widget, key).variables));
     },
     change: (key, text) => edits.setText(locale, key, text),
     backToOurs: (key) => edits.backToOurs(locale, key),
-    alsoSaid: (moment, suppose) =>
-      SEEN[moment].flatMap((key) =>
-        ['', ...entryOf(key).cases.map(({ id }) => `#${id}`)]
-          .map((suffix) => `${key}${suffix}`)
-          .filter((one): one is CaseKey => isCaseKey(one) && one !== current(key) && REACHABLE.test(one))
-          .map((one) => ({
-            key: one,
-            text: textOf(design, widget, locale, one),
-            show: () => suppose(one.includes('#') ? 'in' : 'nobody'),
-          })),
-      ),
+    cased: moment === 'invited' ? [] : [...new Set([...first, ...standing])],
+    alsoSaid: alsoSaidAt(moment, widget)
+      .filter((key) => key === 'launcher.name' || !standing.includes(key))
+      .map((key) => ({ key, name: wordingName(widget, wordingAt(key), nameOfTeam), text: sampled(textOf(wordingAt(key)), key) })),
   };
 }
 
-/** Texts with cases that stand at each moment. */
-const SEEN: Readonly<Record<DrawnMoment, readonly TextKey[]>> = {
-  'passing-by': ['launcher.words'],
-  invited: [],
-  'slow-reply': [],
-  'at-the-door': [],
-  waiting: [],
-  talking: [],
-  goodbye: [],
-  'nobody-home': [],
-  'note-left': [],
+const SAMPLE_VALUES = {
+  count: 2,
+  over: 3,
+  left: 40,
+  bound: 3,
+  place: 2,
+  email: 'visitor@example.org',
+  responderName: 'Inês',
+  promise: '5 min',
 };
 
-/** Cases that presence in its first form can bring about. */
-const REACHABLE = /^[^#]+$|#(in|somebody)$/;
+function isTextKey(key: string): key is TextKey {
+  return (TEXT_KEYS as readonly string[]).includes(key);
+}
 
-function faultWords(code: string, name: string, known: readonly string[]): string {
+function faultWords({ code, name }: TextFault, known: readonly string[]): string {
   if (code === 'unknown-variable')
     return `{${name}} is not known here. Known: ${known.map((one) => `{${one}}`).join(', ')}. Not saved yet.`;
   if (code === 'wrong-type') return `{${name}} is not a number. Not saved yet.`;
+  if (code === 'needs-without') return `{${name}} is not always known, and nothing else would be said then. Not saved yet.`;
+  if (code === 'not-offered') return `{${name}} cannot be written that way. Not saved yet.`;
   return 'A brace { or } is without its other half. Not saved yet.';
 }

@@ -4,7 +4,9 @@ import { useSearchParams } from 'next/navigation';
 import { useCallback, useMemo, useState } from 'react';
 import type { WayId } from '../../core/model/way';
 import { DRAWN_MOMENTS, type DrawnMoment } from '../../core/rehearse/stand-at';
+import type { TextKey } from '../../core/words/catalogue';
 import type { Side } from './Inspector';
+import type { SaidKey } from './StageTexts';
 
 /** What is chosen on the path, and how the screen is set up around it. */
 export interface Chosen {
@@ -20,6 +22,10 @@ export interface Chosen {
   /** Its settings lie open beside it. */
   readonly isCardOpen: boolean;
   readonly isPhoneStageOpen: boolean;
+  /** The text that is being edited on the stage. */
+  readonly editing: SaidKey | null;
+  /** The text whose cases are shown; null: the one the moment is known by. */
+  readonly cased: TextKey | null;
 }
 
 export interface ChosenActs {
@@ -40,6 +46,8 @@ export function useChosen(): readonly [Chosen, ChosenActs] {
     isWhole: params.get('path') === 'whole',
     isCardOpen: false,
     isPhoneStageOpen: params.has('moment'),
+    editing: null,
+    cased: null,
   }));
   const set = useCallback((part: Partial<Chosen>) => setChosen((before) => ({ ...before, ...part })), []);
   const acts = useMemo(
@@ -52,6 +60,8 @@ export function useChosen(): readonly [Chosen, ChosenActs] {
           aside: null,
           distance: null,
           side: 'here',
+          editing: null,
+          cased: null,
           isPhoneStageOpen: true,
           isCardOpen: before.isCardOpen && before.aside === null,
         })),

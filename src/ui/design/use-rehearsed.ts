@@ -19,6 +19,8 @@ import { type DrawnWay, waysOf } from './ways';
 /** A draft as it is for one visitor in the supposed circumstances: all that stage, path and Because draw. */
 export interface Rehearsed {
   readonly site: PublishedSite;
+  /** The same with people as they are. */
+  readonly asItIs: PublishedSite;
   readonly base: Circumstances;
   /** The widget that is edited: the one that shows there, else the first. */
   readonly widget: Widget;
@@ -75,8 +77,8 @@ export function useRehearsed(design: Design, supposed: Supposed, overview: Overv
     [design, widget, nameOfTeam, invitation],
   );
   if (!made.ok) return `a text cannot be read (${made.errors[0]?.key})`;
-  if (widget === undefined || site === null || decision === null) return 'it has no widget';
-  return { site, base, widget, place, shown, state: decision.state, near, stones, ways, situations, situation, nameOfTeam };
+  if (widget === undefined || site === null || asItIs === null || decision === null) return 'it has no widget';
+  return { site, asItIs, base, widget, place, shown, state: decision.state, near, stones, ways, situations, situation, nameOfTeam };
 }
 
 /** A board without a widget of its own cracks the stones of every widget. */

@@ -1,7 +1,9 @@
 import type { Difference } from '../../core/draft/differences';
-import type { Design, Place } from '../../core/model/design';
+import type { PatchPath } from '../../core/draft/patch';
+import type { Design, OwnCase, Place, Widget } from '../../core/model/design';
 import { isCaseKey } from '../../core/words/catalogue';
 import { SETTINGS, type Setting } from '../../core/model/settings';
+import { caseWords, wordingName } from './cases';
 import { LANGUAGES } from './languages';
 import { SETTING_WORDS, settingWords } from './settings';
 import { textName } from './texts';
@@ -13,7 +15,6 @@ const CORNER_WORDS: Readonly<Record<string, string>> = {
   'upper-left': 'upper left',
 };
 
-/** The words for a corner. */
 /** Where a launcher stands: `lower right, 20 px from the side, 96 px from below`. */
 export function placeWords({ corner, offset, phoneOffset, lift }: Place, isPhone: boolean): string {
   const side = isPhone ? phoneOffset : offset;
@@ -22,6 +23,7 @@ export function placeWords({ corner, offset, phoneOffset, lift }: Place, isPhone
   return `${cornerWords(corner)}, ${side} px from the side, ${edge} px from ${corner.startsWith('lower') ? 'below' : 'above'}`;
 }
 
+/** The words for a corner. */
 export function cornerWords(corner: string): string {
   return CORNER_WORDS[corner] ?? corner;
 }
@@ -43,7 +45,34 @@ export function changeSentence({ path, before, after }: Difference, design: Desi
     const language = LANGUAGES[rest[1]] ?? rest[1];
     return `${lead}${textName(rest[2])} in ${language}: ${before === undefined ? 'ours' : quoted(before)} → ${after === undefined ? 'ours' : quoted(after)}`;
   }
+  if (rest[0] === 'cases' || rest[0] === 'invitations') return `${lead}${wordsChanged(rest, before, after, widget)}`;
   return `${lead}${path.join(' › ')}`;
+}
+
+/** A change among the cases or the invitations of a widget. */
+function wordsChanged([list, place, part, locale]: PatchPath, before: unknown, after: unknown, widget: Widget | undefined): string {
+  if (widget === undefined || typeof place !== 'number') return list === 'cases' ? casesChanged(before, after) : 'Other invitations';
+  const one = widget[list === 'cases' ? 'cases' : 'invitations'][place];
+  const name = one === undefined ? '' : wordingName(widget, list === 'cases' ? `case:${one.id}` : `invitation:${one.id}`, () => 'a team');
+  if (part === 'id') return list === 'cases' ? 'The cases stand in another order' : 'The invitations stand in another order';
+  if (part === 'when') return `${name}: said to somebody else than before`;
+  const isWords = (part === 'texts' || part === 'without') && typeof locale === 'string';
+  if (!isWords) return `${name}: ${String(part)}`;
+  const language = `${LANGUAGES[locale] ?? locale}${part === 'without' ? ', without the time' : ''}`;
+  return `${name} in ${language}: ${before === undefined ? 'ours' : quoted(before)} → ${after === undefined ? 'ours' : quoted(after)}`;
+}
+
+/** Cases that came or went. */
+function casesChanged(before: unknown, after: unknown): string {
+  const [old, now] = [casesIn(before), casesIn(after)];
+  const said = ({ key, when }: OwnCase): string => `${textName(key)} (${caseWords(when, () => 'a team')})`;
+  const come = now.filter(({ id }) => !old.some((one) => one.id === id)).map((one) => `new: ${said(one)}`);
+  const gone = old.filter(({ id }) => !now.some((one) => one.id === id)).map((one) => `gone: ${said(one)}`);
+  return `Cases, ${[...come, ...gone].join('; ')}`;
+}
+
+function casesIn(value: unknown): readonly OwnCase[] {
+  return Array.isArray(value) ? (value as OwnCase[]) : [];
 }
 
 function settingAt(of: Setting['of'], place: string): Setting | undefined {

@@ -46,6 +46,27 @@ describe('what will change, in words', () => {
     ]);
   });
 
+  it('tells a case that came from its words, its conditions and its place', () => {
+    const one = { id: 'aaaaaaaa', key: 'greeting', when: [['visit', 'returning']], texts: { en: 'Again!' }, without: {} };
+    const other = { ...one, id: 'bbbbbbbb', when: [['language', 'pt']] };
+    const before = madeDesign({ cases: [one, other] as never });
+    const said = (...patches: Patch[]) => {
+      const after = applyPatches(before, patches).value;
+      return differencesOf(before as unknown as Json, after as unknown as Json).map((change) => changeSentence(change, after));
+    };
+    const at = ['widgets', 0, 'cases'];
+    expect(said({ op: 'set', path: [...at, 2], value: { ...one, id: 'cccccccc', when: [['visit', 'first']] } as unknown as Json })).toEqual(
+      ['Cases, new: Greeting (first visit)'],
+    );
+    expect(said({ op: 'remove', path: [...at, 0] })).toEqual(['Cases, gone: Greeting (returning)']);
+    expect(said({ op: 'set', path: [...at, 0, 'texts', 'en'], value: 'Hello again' })).toEqual([
+      'Greeting (returning) in English: “Again!” → “Hello again”',
+    ]);
+    expect(said({ op: 'set', path: [...at, 1, 'when', 0, 1], value: 'en' })).toEqual([
+      'Greeting (English): said to somebody else than before',
+    ]);
+  });
+
   it('says back to ours where an own text went', () => {
     const before = madeDesign({ texts: { en: { greeting: 'Hello' } } });
     const after = applyPatches(before, [{ op: 'remove', path: ['widgets', 0, 'texts', 'en', 'greeting'] }]).value;

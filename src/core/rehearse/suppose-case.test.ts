@@ -1,0 +1,64 @@
+import { describe, expect, it } from 'vitest';
+import { at, calendar, day, everyDay, utc } from '../../../tests/made/hours';
+import { EVENING, madeDesign, madeSite } from '../../../tests/made/site';
+import type { HoursException } from '../model/calendar';
+import type { CaseCondition } from '../wire/design-file';
+import { supposeCase } from './suppose-case';
+import type { Supposed } from './suppose';
+import type { DrawnMoment } from './stand-at';
+
+const PLAIN: Supposed = { page: '/tonight', at: null, visit: 'first', device: 'phone', locale: 'en', who: null };
+const week = everyDay('19:00-21:00 21:30-23:00');
+const holiday: HoursException = {
+  id: 'eve',
+  name: 'Christmas Eve',
+  days: { kind: 'holiday', day: day('2026-12-24') },
+  intervals: [],
+  endsNightBefore: false,
+};
+
+function look(
+  when: CaseCondition[],
+  change: { moment?: DrawnMoment; before?: CaseCondition[][]; now?: number; supposed?: Partial<Supposed> } = {},
+) {
+  const { moment = 'nobody-home', before = [], now = EVENING } = change;
+  const site = madeSite({
+    design: madeDesign({ calendarId: 'night' }, { locales: ['en', 'pt'] }),
+    calendars: [calendar({ week, exceptions: [holiday] })],
+  });
+  const stand = { site, widgetKey: 'everywhere', calendarId: 'night', moment, locales: ['en', 'pt'], now };
+  const found = supposeCase(stand, when, before, { ...PLAIN, ...change.supposed });
+  return found === null ? null : { ...found, at: utc(found.at) };
+}
+
+describe('supposeCase', () => {
+  it('leaves everything as it is where the case is heard already', () => {
+    expect(look([['state', 'in']], { moment: 'at-the-door' })).toEqual({ ...PLAIN, at: null });
+  });
+
+  it('supposes no more than it takes: a visitor, a language, people', () => {
+    expect(look([['visit', 'returning']], { moment: 'at-the-door' })).toEqual({ ...PLAIN, at: null, visit: 'returning' });
+    expect(look([['language', 'pt']], { moment: 'at-the-door' })).toEqual({ ...PLAIN, at: null, locale: 'pt' });
+    expect(look([['state', 'nobody']])).toEqual({ ...PLAIN, at: null, who: 'nobody' });
+    expect(look([], { moment: 'at-the-door', before: [[['visit', 'first']]] })).toMatchObject({ visit: 'returning' });
+  });
+
+  it('finds the next break, and the next holiday from its first minute, though midnight opens and closes nothing', () => {
+    expect(look([['closed-by', 'break']])).toMatchObject({ at: '2026-11-25T22:00Z', who: null });
+    expect(look([['closed-by', 'holiday']])).toMatchObject({ at: '2026-12-24T01:00Z' });
+    expect(look([['closed-by', 'outside']])).toMatchObject({ at: '2026-11-26T00:00Z' });
+  });
+
+  it('from a closed hour, an open one for who is in', () => {
+    expect(look([['state', 'busy']], { moment: 'at-the-door', now: at('2026-11-25T03:00') })).toMatchObject({
+      at: '2026-11-25T20:00Z',
+      who: 'busy',
+    });
+  });
+
+  it('null where it never comes about: nothing is imported, and nobody is home only where a note is the deed', () => {
+    expect(look([['closed-by', 'import']])).toBeNull();
+    expect(look([['state', 'in']])).toBeNull();
+    expect(look([], { moment: 'at-the-door', before: [[['visit', 'first']], [['visit', 'returning']]] })).toBeNull();
+  });
+});

@@ -1,0 +1,130 @@
+import { describe, expect, it } from 'vitest';
+import { EVENING, madeDesign, madeHearer } from '../../../tests/made/site';
+import { applyPatches } from '../draft/patch';
+import type { OwnCase, Widget } from '../model/design';
+import { casesOf, movedCase, newCase, unheardCases } from './cases';
+import { hasOursBeneath, pickedWording, wordingFault, wordingOf, wordingPatches, type WordingKey } from './wordings';
+
+const own = (id: string, when: OwnCase['when'], change: Partial<OwnCase> = {}): OwnCase => ({
+  id,
+  key: 'greeting',
+  when,
+  texts: { en: id },
+  without: {},
+  ...change,
+});
+const RETURNING = ['visit', 'returning'] as const;
+const made = (change: Partial<Widget> = {}) => {
+  const design = madeDesign(change, { locales: ['en', 'pt'] });
+  return { design, widget: design.widgets[0] as Widget };
+};
+
+describe('pickedWording', () => {
+  const picked = (change: Partial<Widget>, key: 'greeting' | 'nobodyHome', hearer = {}, values = {}) => {
+    const { design, widget } = made(change);
+    return pickedWording(design, widget, key, madeHearer(hearer), values);
+  };
+
+  it('[T4] the owner’s own cases come before ours, in their order', () => {
+    const cases = [own('portuguese', [['language', 'pt']]), own('again', [RETURNING])];
+    expect(picked({ cases }, 'greeting', { visit: 'returning' })).toBe('case:again');
+    expect(picked({ cases }, 'greeting', { visit: 'returning', locale: 'pt' })).toBe('case:portuguese');
+    expect(picked({}, 'greeting', { visit: 'returning' })).toBe('greeting#returning');
+    expect(picked({ cases }, 'greeting', { visit: 'first' })).toBe('greeting');
+  });
+
+  it('[T6] second words only where the words themselves lack a value: closed with an opening time lacks no holiday’s name', () => {
+    expect(picked({}, 'nobodyHome', { state: 'closed' }, { openingTime: EVENING })).toBe('nobodyHome#closed');
+    expect(picked({}, 'nobodyHome', { state: 'closed' })).toBe('nobodyHome#closed/without');
+    const cases = [
+      own('night', [['state', 'closed']], { key: 'nobodyHome', texts: { en: 'Back {openingTime}.' }, without: { en: 'Back.' } }),
+    ];
+    expect(picked({ cases }, 'nobodyHome', { state: 'closed' })).toBe('case:night/without');
+    const plain = [own('night', [['state', 'closed']], { key: 'nobodyHome', without: { en: 'never said' } })];
+    expect(picked({ cases: plain }, 'nobodyHome', { state: 'closed' })).toBe('case:night');
+  });
+});
+
+describe('wordingPatches', () => {
+  const invitation = madeDesign().widgets[0]?.invitations.find(({ ours }) => ours !== null);
+  if (invitation === undefined) throw new Error('Expected an invitation of ours.');
+  const asked: WordingKey = `invitation:${invitation.id}`;
+  const cases = [own('first', [RETURNING]), own('second', [['language', 'pt']], { without: { en: 'without' } })];
+
+  it('every wording says what was written into it, in that language alone, and ours again where it had ours', () => {
+    for (const key of ['greeting', 'nobodyHome#closed/without', 'case:second', 'case:second/without', asked] as const) {
+      const { design, widget } = made({ cases, texts: {} });
+      const written = applyPatches(design, wordingPatches(design, 0, 'pt', key, 'Olá')).value;
+      const after = written.widgets[0] as Widget;
+      expect([key, wordingOf(written, after, 'pt', key)]).toEqual([key, 'Olá']);
+      expect(wordingOf(written, after, 'en', key)).toBe(wordingOf(design, widget, 'en', key));
+      if (!hasOursBeneath(after, 'pt', key)) continue;
+      const back = applyPatches(written, wordingPatches(written, 0, 'pt', key, null)).value;
+      expect(wordingOf(back, back.widgets[0] as Widget, 'pt', key)).toBe(wordingOf(design, widget, 'pt', key));
+    }
+    expect(hasOursBeneath(made({ cases }).widget, 'en', 'case:second')).toBe(false);
+  });
+
+  it('of a wording that is gone: nothing', () => {
+    expect(wordingPatches(made().design, 0, 'en', 'case:gone', 'x')).toEqual([]);
+    expect(wordingPatches(made().design, 0, 'en', 'invitation:gone', 'x')).toEqual([]);
+  });
+});
+
+describe('wordingFault', () => {
+  it('[T6] a value that may be unknown is taken only where there are second words, and never in those', () => {
+    const { design, widget } = made({ cases: [own('night', [RETURNING], { key: 'nobodyHome', without: { en: 'Back.' } })] });
+    const fault = (key: WordingKey, text: string) => wordingFault(design, widget, 'en', key, text)?.code ?? null;
+    expect(fault('nobodyHome', 'Back {openingTime}.')).toBe('needs-without');
+    expect(fault('nobodyHome#closed', 'Back {openingTime}.')).toBe(null);
+    expect(fault('nobodyHome#closed/without', 'Back {openingTime}.')).toBe('needs-without');
+    expect(fault('case:night', 'Back {openingTime}.')).toBe(null);
+    expect(fault('greeting', 'Good {weather}.')).toBe('unknown-variable');
+  });
+});
+
+describe('cases', () => {
+  it('of a text: own, ours, otherwise', () => {
+    const { widget } = made({ cases: [own('a', [RETURNING]), own('b', [RETURNING], { key: 'status' })] });
+    expect(casesOf(widget, 'greeting').map(({ wording, isOwn }) => [wording, isOwn])).toEqual([
+      ['case:a', true],
+      ['greeting#returning', false],
+      ['greeting', false],
+    ]);
+  });
+
+  it('a new one says in every language what is said otherwise, and can be published as it is', () => {
+    const { design, widget } = made();
+    const one = newCase(design, widget, 'nobodyHome', 'new');
+    expect(one.texts).toEqual({ en: wordingOf(design, widget, 'en', 'nobodyHome'), pt: wordingOf(design, widget, 'pt', 'nobodyHome') });
+    const with_ = { ...widget, cases: [one] };
+    expect(wordingFault(design, with_, 'pt', 'case:new', 'Voltamos {openingTime}.')).toBe(null);
+  });
+
+  it('one is moved over its neighbour of the same text, not over those of others', () => {
+    const cases = [own('a', [RETURNING]), own('x', [RETURNING], { key: 'status' }), own('b', [['language', 'pt']])];
+    const { design, widget } = made({ cases });
+    const order = (id: string, by: -1 | 1) =>
+      applyPatches(design, movedCase(widget, 0, id, by)).value.widgets[0]?.cases.map((one) => one.id);
+    expect(order('b', -1)).toEqual(['b', 'x', 'a']);
+    expect(order('a', 1)).toEqual(['b', 'x', 'a']);
+    expect(order('a', -1)).toEqual(['a', 'x', 'b']);
+    expect(order('x', 1)).toEqual(['a', 'x', 'b']);
+  });
+
+  it('nobody hears one that asks what cannot be, or that others say before: together, not each alone', () => {
+    const unheard = (cases: OwnCase[], change: Partial<Widget> = {}) => {
+      const { design, widget } = made({ cases, calendarId: 'night', ...change });
+      return unheardCases(design, widget).map(({ id }) => id);
+    };
+    expect(unheard([own('a', [RETURNING, ['visit', 'first']])])).toEqual(['a']);
+    expect(unheard([own('a', [['language', 'de']])])).toEqual(['a']);
+    expect(unheard([own('en', [['language', 'en']]), own('pt', [['language', 'pt']]), own('all', [RETURNING])])).toEqual(['all']);
+    expect(unheard([own('all', [RETURNING]), own('en', [['language', 'en']])])).toEqual([]);
+    const noted = [own('a', [['state', 'in']], { key: 'nobodyHome' })];
+    expect(unheard(noted)).toEqual(['a']);
+    const { deeds } = made().widget;
+    expect(unheard(noted, { deeds: { ...deeds, in: 'note' } })).toEqual([]);
+    expect(unheard([own('a', [['closed-by', 'holiday']], { key: 'nobodyHome' })], { calendarId: null })).toEqual(['a']);
+  });
+});

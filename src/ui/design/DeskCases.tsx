@@ -1,0 +1,82 @@
+'use client';
+
+import { useMemo, useState } from 'react';
+import type { Corner, Design } from '../../core/model/design';
+import type { DrawnMoment } from '../../core/rehearse/stand-at';
+import { supposeCase } from '../../core/rehearse/suppose-case';
+import type { Supposed } from '../../core/rehearse/suppose';
+import type { EpochMs } from '../../core/model/units';
+import type { CaseCondition } from '../../core/wire/design-file';
+import { casesOf, offeredConditions, unheardCases } from '../../core/words/cases';
+import type { TextKey } from '../../core/words/catalogue';
+import { caseWords } from '../wording/cases';
+import { CaseNotches } from './CaseNotches';
+import type { DesignEdits } from './design-edits';
+import type { MomentTexts } from './stage-texts';
+import type { Rehearsed } from './use-rehearsed';
+
+interface DeskCasesProps {
+  readonly corner: Corner;
+  readonly design: Design;
+  readonly rehearsed: Rehearsed;
+  readonly supposed: Supposed;
+  readonly now: EpochMs;
+  readonly moment: DrawnMoment;
+  readonly texts: MomentTexts;
+  readonly edits: DesignEdits;
+  /** The text whose cases are asked for; null: the one the moment is known by. */
+  readonly asked: TextKey | null;
+  readonly onText: (text: TextKey) => void;
+  readonly onSuppose: (supposed: Supposed) => void;
+}
+
+/** The cases of a text at a moment, and what can be done with them; nothing where nothing has cases. */
+export function DeskCases({ design, rehearsed, supposed, now, moment, texts, edits, asked, corner, onText, onSuppose }: DeskCasesProps) {
+  const { widget, asItIs, nameOfTeam } = rehearsed;
+  const text = texts.cased.find((one) => one === asked) ?? texts.cased[0];
+  const cases = useMemo(() => (text === undefined ? [] : casesOf(widget, text)), [widget, text]);
+  const offered = useMemo(() => (text === undefined ? [] : offeredConditions(design, widget, text)), [design, widget, text]);
+  const unheard = useMemo(() => unheardCases(design, widget).map(({ id }) => `case:${id}` as const), [design, widget]);
+  const [missed, setMissed] = useState<{ readonly at: string; readonly words: string } | null>(null);
+  if (text === undefined) return null;
+  const here = `${widget.id} ${moment} ${text}`;
+  const look = (when: readonly CaseCondition[], before: readonly (readonly CaseCondition[])[]): void => {
+    const stand = { site: asItIs, widgetKey: widget.key, calendarId: widget.calendarId, moment, locales: design.locales, now };
+    const found = supposeCase(stand, when, before, supposed);
+    setMissed(found === null ? { at: here, words: `“${caseWords(when, nameOfTeam)}” does not come about here in the next year.` } : null);
+    if (found !== null) onSuppose(found);
+  };
+  const own = cases.filter(({ isOwn }) => isOwn).map(({ when }) => when);
+  return (
+    <CaseNotches
+      texts={texts.cased}
+      text={text}
+      onText={onText}
+      cases={cases}
+      picked={texts.wordingAt(text)}
+      unheard={unheard}
+      offered={offered}
+      corner={corner}
+      message={missed?.at === here ? missed.words : null}
+      nameOfTeam={nameOfTeam}
+      onLook={({ when, wording }) =>
+        look(
+          when,
+          cases
+            .slice(
+              0,
+              cases.findIndex((one) => one.wording === wording),
+            )
+            .map((one) => one.when),
+        )
+      }
+      onAdd={(condition) => {
+        edits.addCase(text, [condition]);
+        look([condition], own);
+      }}
+      onChange={edits.setCase}
+      onMove={edits.moveCase}
+      onRemove={edits.removeCase}
+    />
+  );
+}

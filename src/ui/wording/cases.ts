@@ -1,0 +1,46 @@
+import type { Widget } from '../../core/model/design';
+import type { WidgetState } from '../../core/model/moment';
+import type { CaseCondition } from '../../core/wire/design-file';
+import { isCaseKey } from '../../core/words/catalogue';
+import { type WordingKey, invitationOf, ownCaseOf } from '../../core/words/wordings';
+import { LANGUAGES } from './languages';
+import { textName } from './texts';
+
+export const CASE_STATE_WORDS: Readonly<Record<WidgetState, string>> = {
+  in: 'somebody in',
+  nearby: 'somebody nearby',
+  busy: 'all busy',
+  nobody: 'nobody in',
+  closed: 'closed',
+};
+
+export const CLOSED_BY_WORDS: Readonly<Record<string, string>> = {
+  break: 'on a break',
+  holiday: 'a holiday',
+  outside: 'outside the hours',
+  exception: 'other hours that day',
+  import: 'an imported closing',
+  override: 'closed by hand',
+};
+
+/** What a case asks, in a few words: `returning, Português`. */
+export function caseWords(when: readonly CaseCondition[], nameOfTeam: (id: string) => string): string {
+  return when.length === 0 ? 'otherwise' : when.map((one) => conditionWords(one, nameOfTeam)).join(', ');
+}
+
+function conditionWords(condition: CaseCondition, nameOfTeam: (id: string) => string): string {
+  const [kind, ...values] = condition;
+  if (kind === 'state') return values.map((one) => CASE_STATE_WORDS[one as WidgetState]).join(' or ');
+  const [value = ''] = values;
+  if (kind === 'visit') return value === 'first' ? 'first visit' : 'returning';
+  if (kind === 'team') return nameOfTeam(value);
+  return kind === 'language' ? (LANGUAGES[value] ?? value) : (CLOSED_BY_WORDS[value] ?? value);
+}
+
+/** What a wording is called on screen: of a text, in which case; of an invitation, by its name. */
+export function wordingName(widget: Widget, key: WordingKey, nameOfTeam: (id: string) => string): string {
+  if (isCaseKey(key)) return textName(key);
+  const own = ownCaseOf(widget, key);
+  if (own === undefined) return `Invitation “${invitationOf(widget, key)?.name ?? ''}”`;
+  return `${textName(own.key)} (${caseWords(own.when, nameOfTeam)}${key.endsWith('/without') ? ', without the time' : ''})`;
+}

@@ -1,0 +1,107 @@
+import type { Page } from '@playwright/test';
+import { beIn, enterAs, expect, expectNoAxe, test, useHouse, visit } from './house';
+
+const house = useHouse();
+
+const stage = (page: Page) => page.getByRole('region', { name: 'Stage' });
+const notches = (page: Page) => page.getByRole('group', { name: /who hears what$/ });
+const notch = (page: Page, name: RegExp) => notches(page).getByRole('listitem').getByRole('button', { name });
+const said = (page: Page, key: string) => stage(page).locator(`sunny-porch [data-say="${key}"]`);
+const isSaved = (page: Page) => expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible();
+const areNamed = (page: Page, names: string[]) =>
+  expect(notches(page).getByRole('listitem').locator('button[aria-pressed]')).toHaveText(names);
+
+async function write(page: Page, name: RegExp, text: string): Promise<void> {
+  await stage(page).getByRole('group', { name: 'Texts on the stage' }).getByRole('button', { name }).click();
+  const field = page.getByRole('textbox', { name });
+  await field.fill(text);
+  await field.press('Escape');
+}
+
+test('a case is added for somebody, worded on the stage, put first, heard by them alone, and taken away', async ({ browser }) => {
+  const page = await enterAs(browser, house, 'design?on=/tonight&moment=at-the-door&with=in');
+  await beIn(page, true);
+  await expect(notch(page, /^otherwise, said now/)).toHaveAttribute('aria-pressed', 'true');
+  await areNamed(page, ['returning, Português', 'returning', 'otherwise']);
+
+  await notches(page).getByRole('button', { name: '+ for somebody else' }).click();
+  await page.getByRole('menuitem', { name: 'returning' }).click();
+  // Now the stage shows it, and it says what it said before.
+  await expect(page.getByRole('button', { name: /^To returning/ })).toBeVisible();
+  await expect(said(page, 'greeting')).toHaveText('Good evening. What would you like to know about the night?');
+  await write(page, /Greeting \(returning\)/, 'Back for another night?');
+  await expect(said(page, 'greeting')).toHaveText('Back for another night?');
+
+  await notches(page).getByRole('button', { name: 'Change the case: returning', exact: true }).click();
+  const sheet = page.getByRole('dialog', { name: 'When it is said' });
+  await expectNoAxe(page, 'the sheet of a case');
+  await sheet.getByRole('button', { name: 'Earlier' }).click();
+  await expect(sheet.getByRole('button', { name: 'Earlier' })).toBeDisabled();
+  await page.keyboard.press('Escape');
+  await areNamed(page, ['returning', 'returning, Português', 'returning', 'otherwise']);
+  // What asks for less stands before what asks for more: nobody hears that any longer.
+  await expect(notch(page, /^returning, Português, nobody hears it/)).toBeVisible();
+
+  // Whoever is asked for by a notch is supposed: a first visit, then somebody who was here.
+  await notch(page, /^otherwise/).click();
+  await expect(page.getByRole('button', { name: /^To first visit/ })).toBeVisible();
+  await expect(said(page, 'greeting')).toHaveText(/^Good evening/);
+  await notch(page, /^returning, ours/).click();
+  await expect(notches(page).getByRole('status')).toHaveText('“returning” does not come about here in the next year.');
+  await isSaved(page);
+
+  await page.getByRole('button', { name: /^Publish 2 changes|^Publish 1 change/ }).click();
+  await expect(page.getByRole('dialog')).toContainText('new: Greeting (returning)');
+  await page.getByRole('dialog').getByRole('button', { name: 'Publish', exact: true }).click();
+  await expect(page.getByText('Version 2 is live.')).toBeVisible();
+  const visitor = await visit(browser, `${house.site}/tonight`);
+  await visitor.launcher.click();
+  await expect(visitor.window.locator('[data-say=greeting]')).toHaveText(/^Good evening/);
+
+  await notches(page).getByRole('button', { name: 'Change the case: returning', exact: true }).click();
+  await sheet.getByRole('button', { name: 'Take away' }).click();
+  await areNamed(page, ['returning, Português', 'returning', 'otherwise']);
+  await page.keyboard.press('Control+z');
+  await expect(notches(page).getByRole('listitem')).toHaveCount(4);
+  await isSaved(page);
+});
+
+test('a notch finds the hour in which it is said: the next break, a holiday; ours can be worded, not taken away', async ({ browser }) => {
+  const page = await enterAs(browser, house, 'design?on=/tonight&moment=nobody-home');
+  await notch(page, /^a holiday/).click();
+  await expect(notch(page, /^a holiday, said now, ours/)).toBeVisible();
+  await expect(said(page, 'nobodyHome')).toContainText(/: back/);
+  await expect(notches(page).getByRole('button', { name: /^Change the case: a holiday/ })).toHaveCount(0);
+  await notch(page, /^on a break, ours/).click();
+  await expect(notches(page).getByRole('status')).toContainText('does not come about');
+  await notch(page, /^on a break/)
+    .first()
+    .click();
+  await expect(said(page, 'nobodyHome')).toContainText('We are carrying the telescopes out');
+  await write(page, /Nobody home \(on a break\)/, 'Back with the telescopes at {openingTime, time, short}.');
+  await expect(said(page, 'nobodyHome')).toHaveText(/^Back with the telescopes at \d/);
+  await isSaved(page);
+});
+
+test('an invitation and its replies are worded where they show; a text that does not stand there is edited over the window', async ({
+  browser,
+}) => {
+  const page = await enterAs(browser, house, 'design?on=/tonight&moment=invited&with=in');
+  await expect(stage(page).locator('sunny-porch .invitation-words')).toBeVisible();
+  await write(page, /Invitation “/, 'The sky has cleared. Shall we tell you the way up?');
+  await expect(stage(page).locator('sunny-porch .invitation-words')).toHaveText('The sky has cleared. Shall we tell you the way up?');
+  await write(page, /Reply: yes/, 'Tell me');
+  await expect(page.getByRole('navigation', { name: 'Path' }).getByRole('button', { name: /^Invited/ })).toContainText(
+    'The sky has cleared',
+  );
+  await isSaved(page);
+
+  await page.goto(`${house.app}/s/${house.siteKey}/design?on=/tonight&moment=nobody-home`);
+  const inspector = page.getByRole('complementary', { name: 'Inspector' });
+  await inspector.getByRole('button', { name: 'Something is missing around the @.' }).click();
+  const field = stage(page).getByRole('textbox', { name: 'E-mail has a slip' });
+  await field.fill('Please look at the @ once more.');
+  await field.press('Escape');
+  await expect(inspector.getByRole('button', { name: 'Please look at the @ once more.' })).toBeVisible();
+  await isSaved(page);
+});
