@@ -38,4 +38,5 @@ export const LIMITS = {
   boardKeyChars: 200,
   asides: 500,
   keptVisits: 50,
+  recipients: 10,
 } as const;

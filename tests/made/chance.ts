@@ -112,6 +112,7 @@ export function anyDesign(dice: Dice): Design {
     audience: dice.flip(0.2) ? [{ kind: 'device', devices: ['desktop'], isNot: dice.flip(0.3) }] : [],
     deeds: { in: 'chat', nearby: 'chat', busy: dice.pick(['queue', 'note'] as const), nobody: dice.pick(DEEDS), closed: dice.pick(DEEDS) },
     invitations: Array.from({ length: dice.int(0, 7) }, (_, index) => anyInvitation(dice, `invite-${place}-${index}`)),
+    talks: { keepsWaiting: dice.flip(), offersAgain: dice.flip() },
     timings: { ...base.timings, slowReplyTalkingAfter: dice.flip() ? 600 : null },
   }));
   const limits = {

@@ -74,6 +74,26 @@ describe('momentOf', () => {
     expect(momentAt(open({ conversation: madeTalk(), moment: 'nobody-home', now: after(95) }), 'nobody', 'note')).toBe('nobody-home');
   });
 
+  it('[M5] where it is to go on waiting, an answer by mail is offered at once, not after the delay', () => {
+    const waits = open({ conversation: madeTalk(), moment: 'waiting' });
+    const ground = { state: 'nobody', deed: 'note', timings: TIMINGS } as const;
+    expect(momentOf(waits, { ...ground, talks: { keepsWaiting: true } }).moment).toBe('slow-reply');
+    expect(momentOf(waits, { ...ground, state: 'in', deed: 'chat', talks: { keepsWaiting: true } }).moment).toBe('waiting');
+  });
+
+  it('[M4] where nothing else may be asked at once, goodbye holds for ten minutes, and then the door is open again', () => {
+    const ended = madeTalk({ standing: 'ended', endedMs: after(0) });
+    const at = (seconds: number) =>
+      momentOf(open({ conversation: ended, now: after(seconds) }), {
+        state: 'in',
+        deed: 'chat',
+        timings: TIMINGS,
+        talks: { offersAgain: false },
+      });
+    expect(at(599)).toMatchObject({ moment: 'goodbye', next: after(600) });
+    expect(at(600).moment).toBe('at-the-door');
+  });
+
   it('[M6] from goodbye and from an invitation the way leads to the door first, and from there on', () => {
     const asksAgain = { conversation: madeTalk({ standing: 'ended' }), asksAgain: true } as const;
     expect(momentAt(open({ ...asksAgain, moment: 'goodbye' }), 'nobody', 'note')).toBe('at-the-door');

@@ -1,6 +1,6 @@
 import type { Circumstances } from '../model/circumstances';
 import type { Deed, Moment, WidgetState } from '../model/moment';
-import { type EpochMs, SECOND_MS } from '../model/units';
+import { type EpochMs, MINUTE_MS, SECOND_MS } from '../model/units';
 import type { WireWidget } from '../wire/design-file';
 import type { ConversationFacts } from '../wire/talk';
 import type { ReasonCode } from './reason';
@@ -17,7 +17,11 @@ export interface Ground {
   readonly state: WidgetState;
   readonly deed: Deed;
   readonly timings: WireWidget['timings'];
+  readonly talks?: WireWidget['talks'];
 }
+
+/** [M4] Where nothing else may be asked at once, the door is open again so long after a conversation ended. */
+export const GOODBYE_HOLDS_MS = 10 * MINUTE_MS;
 
 /** Where a visitor stands ([M1]–[M5]), from the conversation's facts, the deed of the state and the widget's timings. */
 export function momentOf(circumstances: Circumstances, ground: Ground): MomentVerdict {
@@ -33,8 +37,16 @@ export function momentOf(circumstances: Circumstances, ground: Ground): MomentVe
     case 'note':
       return verdict('note-left', 'note-sent');
     case 'ended':
-      return circumstances.asksAgain ? byDeed(circumstances, ground, 'asks-again') : verdict('goodbye', 'ended');
+      return afterGoodbye(conversation, circumstances, ground);
   }
+}
+
+/** [M4] Something else may be asked at once, or, where that is not offered, once goodbye was said a while ago. */
+function afterGoodbye(conversation: ConversationFacts, circumstances: Circumstances, ground: Ground): MomentVerdict {
+  if (circumstances.asksAgain) return byDeed(circumstances, ground, 'asks-again');
+  if (ground.talks?.offersAgain !== false) return verdict('goodbye', 'ended');
+  const opens = (conversation.endedMs ?? quietAt(conversation, ground)) + GOODBYE_HOLDS_MS;
+  return circumstances.now < opens ? verdict('goodbye', 'ended', opens) : byDeed(circumstances, ground, 'asks-again');
 }
 
 /** [M6] From *goodbye* and *invited* the way leads to the door first (W16, W4), and from there on (W8). */
@@ -72,7 +84,10 @@ function whileTalking(conversation: ConversationFacts, ground: Ground, now: Epoc
 function whileWaiting(conversation: ConversationFacts, { moment, now }: Circumstances, ground: Ground): MomentVerdict {
   const ends = quietAt(conversation, ground);
   if (moment === 'slow-reply') return verdict('slow-reply', 'no-reply-yet', ends);
-  if (!canBeAnswered(ground.deed)) return verdict('nobody-home', 'nobody-left-to-answer', ends);
+  if (!canBeAnswered(ground.deed))
+    return ground.talks?.keepsWaiting === true
+      ? verdict('slow-reply', 'nobody-left-to-answer', ends)
+      : verdict('nobody-home', 'nobody-left-to-answer', ends);
   const at = slowReplyAt(conversation, ground);
   if (now < at) return verdict('waiting', 'asked', Math.min(at, ends));
   return moment === 'nobody-home' ? verdict('waiting', 'asked', ends) : verdict('slow-reply', 'no-reply-yet', ends);

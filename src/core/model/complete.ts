@@ -20,6 +20,7 @@ function completedWidget(widget: Widget): Widget {
     cases: known.cases ?? [],
     place: { ...widget.place, lift: (widget.place as Partial<Widget['place']>).lift ?? 0 },
     timings: { ...widget.timings, slowReplyTalkingAfter: (widget.timings as Partial<Widget['timings']>).slowReplyTalkingAfter ?? null },
+    talks: { keepsWaiting: known.talks?.keepsWaiting ?? false, offersAgain: known.talks?.offersAgain ?? true },
     forms: {
       before: widget.forms.before.map(completedField),
       note: widget.forms.note.map(completedField),

@@ -47,6 +47,8 @@ export const WIDGET_DEFAULTS = {
   slowReplyAfter: { value: 90, why: 'offer-mail-before-they-leave' },
   slowReplyNearbyAfter: { value: 240, why: 'people-have-to-walk' },
   endsAfterQuiet: { value: 12 * 3600, why: 'an-evening-and-a-night' },
+  keepsWaiting: { value: false, why: 'nobody-waits-at-a-closed-door' },
+  offersAgain: { value: true, why: 'one-question-leads-to-another' },
   invitationsPerVisit: { value: 1, why: 'asked-once-is-enough' },
   invitationGap: { value: 120, why: 'asked-once-is-enough' },
   invitationsBeforeClosing: { value: 600, why: 'nobody-invited-to-a-closing-door' },
@@ -56,7 +58,7 @@ export const WIDGET_DEFAULTS = {
     value: { in: 'chat', nearby: 'chat', busy: 'queue', nobody: 'note', closed: 'note' },
     why: 'say-who-is-there',
   },
-} as const satisfies Record<string, Reasoned<string | number | Readonly<Record<WidgetState, Deed>>>>;
+} as const satisfies Record<string, Reasoned<string | number | boolean | Readonly<Record<WidgetState, Deed>>>>;
 
 /** A complete, publishable widget after three answers. `ids` gives new ids. */
 export function defaultDesign(siteName: string, locale: Locale, brand: HexColor, ids: () => string): Design {
@@ -97,6 +99,7 @@ export function defaultWidget(brand: HexColor, ids: () => string): Widget {
       slowReplyTalkingAfter: null,
       endsAfterQuiet: ours.endsAfterQuiet.value,
     },
+    talks: { keepsWaiting: ours.keepsWaiting.value, offersAgain: ours.offersAgain.value },
     forms: {
       before: [],
       note: [

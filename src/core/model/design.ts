@@ -38,6 +38,7 @@ export interface Widget {
   readonly look: Look;
   readonly deeds: Readonly<Record<WidgetState, Deed>>;
   readonly timings: Timings;
+  readonly talks: Talks;
   readonly forms: Forms;
   readonly invitations: readonly Invitation[];
   /** The owner's own words, per locale; what is absent is ours (the catalogue). */
@@ -109,6 +110,14 @@ export interface Timings {
   /** [M3] While talking; null: off. */
   readonly slowReplyTalkingAfter: Seconds | null;
   readonly endsAfterQuiet: Seconds;
+}
+
+/** How conversations go where there is a choice. */
+export interface Talks {
+  /** [M5] Who waits when nobody can answer any more goes on waiting, and is offered an answer by mail; else it becomes a note. */
+  readonly keepsWaiting: boolean;
+  /** [M4] After goodbye something else may be asked at once. */
+  readonly offersAgain: boolean;
 }
 
 export interface Forms {

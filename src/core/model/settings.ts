@@ -3,7 +3,7 @@ import type { Design, Widget } from './design';
 import type { Moment } from './moment';
 import type { WayId } from './way';
 
-/** A number an owner may set, which cannot be seen on the stage. Stored in seconds, days, px or how often. */
+/** What an owner may set that cannot be seen on the stage: a number of seconds, days, px or times, or a switch, 1 for on. */
 export type SettingId =
   | 'perVisit'
   | 'gap'
@@ -15,6 +15,8 @@ export type SettingId =
   | 'slowReplyNearbyAfter'
   | 'slowReplyTalkingAfter'
   | 'endsAfterQuiet'
+  | 'keepsWaiting'
+  | 'offersAgain'
   | 'offset'
   | 'phoneOffset'
   | 'lift'
@@ -29,7 +31,7 @@ export interface Setting {
   readonly of: 'widget' | 'design';
   readonly path: readonly [string, string];
   /** What it is typed in; stored values are `size` times as large. */
-  readonly unit: 'seconds' | 'minutes' | 'hours' | 'days' | 'px' | 'times';
+  readonly unit: 'seconds' | 'minutes' | 'hours' | 'days' | 'px' | 'times' | 'switch';
   readonly size: number;
   /** Bounds of the stored value, which the server holds too. */
   readonly least: number;
@@ -57,6 +59,11 @@ function setting(
 
 const [SECONDS, MINUTES, HOURS] = [['seconds', 1] as const, ['minutes', 60] as const, ['hours', 3600] as const];
 const PX = ['px', 1] as const;
+const SWITCH = ['switch', 1] as const;
+
+function asSwitch({ value, why }: { readonly value: boolean; readonly why: string }): { readonly value: number; readonly why: string } {
+  return { value: value ? 1 : 0, why };
+}
 
 /** Every setting by its name, with bounds that field and server share. */
 export const SETTINGS: Readonly<Record<SettingId, Setting>> = {
@@ -83,6 +90,8 @@ export const SETTINGS: Readonly<Record<SettingId, Setting>> = {
     true,
   ),
   endsAfterQuiet: setting('endsAfterQuiet', ['widget', 'timings', 'endsAfterQuiet'], HOURS, [3600, 7 * 86_400], ours.endsAfterQuiet),
+  keepsWaiting: setting('keepsWaiting', ['widget', 'talks', 'keepsWaiting'], SWITCH, [0, 1], asSwitch(ours.keepsWaiting)),
+  offersAgain: setting('offersAgain', ['widget', 'talks', 'offersAgain'], SWITCH, [0, 1], asSwitch(ours.offersAgain)),
   offset: setting('offset', ['widget', 'place', 'offset'], PX, [0, 400], ours.offset),
   phoneOffset: setting('phoneOffset', ['widget', 'place', 'phoneOffset'], PX, [0, 400], ours.phoneOffset),
   lift: setting('lift', ['widget', 'place', 'lift'], PX, [-400, 400], ours.lift),
@@ -97,10 +106,10 @@ export const SETTINGS_AT: Readonly<Record<Moment | 'everywhere', readonly Settin
   'passing-by': [],
   invited: ['perVisit', 'gap', 'beforeClosing', 'afterTalk', 'restDays'],
   'at-the-door': [],
-  waiting: ['comfortAfter', 'slowReplyAfter', 'slowReplyNearbyAfter'],
+  waiting: ['comfortAfter', 'slowReplyAfter', 'slowReplyNearbyAfter', 'keepsWaiting'],
   talking: ['slowReplyTalkingAfter', 'endsAfterQuiet'],
   'slow-reply': ['slowReplyAfter', 'slowReplyNearbyAfter', 'slowReplyTalkingAfter'],
-  goodbye: ['endsAfterQuiet'],
+  goodbye: ['endsAfterQuiet', 'offersAgain'],
   'nobody-home': [],
   'note-left': [],
   everywhere: ['offset', 'phoneOffset', 'lift', 'launcherSize', 'wordsFrom', 'radius', 'textSize'],
@@ -111,8 +120,10 @@ export const SETTINGS_OF_WAY: Readonly<Partial<Record<WayId, readonly SettingId[
   W1: ['perVisit', 'gap', 'beforeClosing', 'afterTalk'],
   W5: ['restDays'],
   W10: ['slowReplyAfter', 'slowReplyNearbyAfter'],
+  W11: ['keepsWaiting'],
   W14: ['slowReplyTalkingAfter'],
   W15: ['endsAfterQuiet'],
+  W16: ['offersAgain'],
 };
 
 /** The stored value of a setting. */
@@ -120,6 +131,7 @@ export function settingValue(design: Design, widget: Widget, { of, path }: Setti
   const owner: object = of === 'design' ? design : widget;
   const part = (owner as Readonly<Record<string, Readonly<Record<string, unknown>>>>)[path[0]] ?? {};
   const value = part[path[1]];
+  if (typeof value === 'boolean') return value ? 1 : 0;
   return typeof value === 'number' ? value : null;
 }
 

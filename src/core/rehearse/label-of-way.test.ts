@@ -97,12 +97,17 @@ describe('labelOfWay', () => {
     expect(label('W15', { timings: { ...timings, endsAfterQuiet: 3600 } })).toEqual({ code: 'ends', quietSeconds: 3600 });
   });
 
-  it('W2, W12, W13, W16, W19 have nothing to set', () => {
-    expect((['W2', 'W12', 'W13', 'W16', 'W19'] as const).map((way) => label(way)?.code)).toEqual([
+  it('W11, W16: whether a question stays when we close, and whether another may follow', () => {
+    const talks = { keepsWaiting: true, offersAgain: false };
+    expect([label('W11', { talks }), label('W16', { talks })]).toEqual([{ code: 'stays-waiting' }, { code: 'asks-nothing-else' }]);
+    expect(label('W16')).toEqual({ code: 'asks-again' });
+  });
+
+  it('W2, W12, W13, W19 have nothing to set', () => {
+    expect((['W2', 'W12', 'W13', 'W19'] as const).map((way) => label(way)?.code)).toEqual([
       'by-hand',
       'answered',
       'leaves-address',
-      'asks-again',
       'comes-back',
     ]);
   });

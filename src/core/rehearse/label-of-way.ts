@@ -33,7 +33,9 @@ export type WayLabel =
   | { readonly code: 'answered' }
   | { readonly code: 'leaves-address' }
   | { readonly code: 'ends'; readonly quietSeconds: number }
+  | { readonly code: 'stays-waiting' }
   | { readonly code: 'asks-again' }
+  | { readonly code: 'asks-nothing-else' }
   | { readonly code: 'sends-note'; readonly asksMail: boolean }
   | { readonly code: 'returns-open'; readonly opens: boolean }
   | { readonly code: 'comes-back' };
@@ -44,7 +46,7 @@ export type WayLabel =
  * `first` names it where that is known. An unknown way has none.
  */
 export function labelOfWay(design: Design, widget: Widget, way: WayId, first: string | null = null): WayLabel | null {
-  const { timings, deeds, forms, calendarId } = widget;
+  const { timings, talks, deeds, forms, calendarId } = widget;
   const closes = calendarId !== null && deeds.closed === 'note';
   const leaves = deeds.nobody === 'note';
   const words = (key: 'invitation.yes' | 'invitation.no') => textOf(design, widget, design.defaultLocale, key);
@@ -75,7 +77,7 @@ export function labelOfWay(design: Design, widget: Widget, way: WayId, first: st
     case 'W10':
       return { code: 'no-answer', seconds: timings.slowReplyAfter };
     case 'W11':
-      return { code: 'leave-meanwhile', closes, leaves };
+      return talks.keepsWaiting ? { code: 'stays-waiting' } : { code: 'leave-meanwhile', closes, leaves };
     case 'W12':
       return { code: 'answered' };
     case 'W13':
@@ -85,7 +87,7 @@ export function labelOfWay(design: Design, widget: Widget, way: WayId, first: st
     case 'W15':
       return { code: 'ends', quietSeconds: timings.endsAfterQuiet };
     case 'W16':
-      return { code: 'asks-again' };
+      return { code: talks.offersAgain ? 'asks-again' : 'asks-nothing-else' };
     case 'W17':
       return { code: 'sends-note', asksMail: forms.note.some(({ kind }) => kind === 'email') };
     case 'W18':

@@ -47,6 +47,8 @@ export interface WireWidget {
     readonly slowReplyTalkingAfter?: Seconds | null;
     readonly endsAfterQuiet: Seconds;
   };
+  /** Absent: who waits when nobody can answer any more leaves a note, and something else may be asked after goodbye. */
+  readonly talks?: { readonly keepsWaiting?: true; readonly offersAgain?: false };
   readonly forms: { readonly before: readonly WireField[]; readonly note: readonly WireField[]; readonly after?: readonly WireField[] };
   /** In order ([I4]); those that are off are left out. */
   readonly invitations: readonly WireInvitation[];

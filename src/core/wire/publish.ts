@@ -74,6 +74,7 @@ function toWireWidget(press: Press): WireWidget {
     measures: { radius: look.radius, textSize: look.textSize },
     deeds: widget.deeds,
     timings: widget.timings,
+    ...toWireTalks(widget),
     forms: { before: fields(widget.forms.before), note: fields(widget.forms.note), after: fields(widget.forms.after) },
     invitations: live.map((one) => toWireInvitation(one, patternFaults(press, `invitation:${one.id}`))),
     words: Object.fromEntries([
@@ -81,6 +82,13 @@ function toWireWidget(press: Press): WireWidget {
       ...live.map((one) => [`invitation:${one.id}`, toInvitationText(press, one)] as const),
     ]),
   };
+}
+
+/** Only what is not as it usually is. */
+function toWireTalks({ talks }: Widget): Pick<WireWidget, 'talks'> {
+  const { keepsWaiting, offersAgain } = talks;
+  if (!keepsWaiting && offersAgain) return {};
+  return { talks: { ...(keepsWaiting ? { keepsWaiting } : {}), ...(offersAgain ? {} : { offersAgain }) } };
 }
 
 function patternFaults({ widget, locale, faults }: Press, key: string) {

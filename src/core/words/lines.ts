@@ -54,7 +54,7 @@ function openLines(moment: Moment, { presence, widget, circumstances }: Settled)
       return [always(line('status', opening(hours))), ...untilClosing(state, hours), always(line('greeting'))];
     case 'waiting':
     case 'slow-reply':
-      return [always(line('waiting.status')), ...waitingLines(moment, presence, widget.timings, circumstances)];
+      return [always(line('waiting.status')), ...waitingLines(moment, presence, widget, circumstances)];
     case 'talking':
       return [line('talking.status', { responderName }), line('talking.joined', { responderName })].map(always);
     case 'goodbye':
@@ -76,7 +76,7 @@ function openLines(moment: Moment, { presence, widget, circumstances }: Settled)
 function waitingLines(
   moment: Moment,
   { hours, state }: Presence,
-  { comfortAfter }: WireWidget['timings'],
+  { timings: { comfortAfter }, talks }: WireWidget,
   { conversation: talk }: Circumstances,
 ): Timed[] {
   if (moment === 'slow-reply')
@@ -87,7 +87,9 @@ function waitingLines(
     always(line('waiting.first')),
     ...(state === 'busy' && talk?.place ? [always(line('waiting.place', { place: talk.place }))] : []),
     { line: line('waiting.comfort'), from: since + comfortAfter * SECOND_MS },
-    ...(closes === null ? [] : [{ line: line('waiting.closing', { closingTime: closes }), from: closes - CLOSING_SHOWS_MS }]),
+    ...(closes === null || talks?.keepsWaiting === true
+      ? []
+      : [{ line: line('waiting.closing', { closingTime: closes }), from: closes - CLOSING_SHOWS_MS }]),
   ];
 }
 

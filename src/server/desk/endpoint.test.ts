@@ -38,6 +38,7 @@ const BODIES: Readonly<Record<string, object>> = {
     expects: { kind: 'ends-at', moment: 'at-the-door' },
   },
   'POST visits/remove': { id: 'kept-visit-0000001' },
+  'POST recipients': { teamId: 'teamoftheirs01', mails: ['porch@farrowisle.example'] },
   'POST boards/back': { key: 'rule-swallowed a b' },
   'POST conversations/*/entries': { clientId: newId(4), body: 'mine now' },
   'POST conversations/*/end': {},
@@ -73,6 +74,21 @@ describe('every route of the desk', () => {
     expect((await porch.desk(route.replace('*', id), BODIES[route] ?? {})).status).toBe(401);
   });
 
+  it('[threat 2] notes of another site’s team cannot be had by mail; those of one’s own can, at valid addresses, each once', async () => {
+    const other = await madePorch(house, 'elsewhere');
+    const teamOf = async (who: typeof porch) =>
+      Object.keys((await read<{ recipients: Record<string, string[]> }>(await who.desk('GET recipients'))).recipients);
+    const [theirs = ''] = await teamOf(other);
+    const [ours = ''] = await teamOf(porch);
+    const before = dump();
+    expect((await porch.desk('POST recipients', { teamId: theirs, mails: ['me@farrowisle.example'] })).status).toBe(404);
+    expect((await porch.desk('POST recipients', { teamId: ours, mails: ['a@b.example\r\nBcc: x@y.example'] })).status).toBe(400);
+    expect((await porch.desk('POST recipients', { teamId: ours, mails: ['a@b.example', 'a@b.example'] })).status).toBe(400);
+    expect(dump()).toBe(before);
+    expect((await porch.desk('POST recipients', { teamId: ours, mails: ['notes@farrowisle.example'] })).status).toBe(200);
+    expect(await read(await porch.desk('GET recipients'))).toMatchObject({ recipients: { [ours]: ['notes@farrowisle.example'] } });
+  });
+
   it('every route has a body in this test, so that a new one is tried too', () => {
     expect(ROUTES.filter((route) => route.startsWith('POST') && BODIES[route] === undefined)).toEqual([]);
   });
@@ -89,6 +105,7 @@ describe('every route of the desk', () => {
 });
 
 const TABLES = [
+  'team',
   'kept_visit',
   'board_aside',
   'draft',

@@ -11,12 +11,22 @@ import {
 } from '../db/repositories/conversations';
 import { versionInForce } from '../../core/publishing/in-force';
 import { findNewestVersion, listPublications } from '../db/repositories/publications';
-import { findWish, listTeams } from '../db/repositories/teams';
+import { findWish, listRecipients, listTeams, writeRecipients } from '../db/repositories/teams';
 import type { Role } from '../db/repositories/sites';
-import { UnwritableError } from '../db/transaction';
+import { UnwritableError, inTransaction } from '../db/transaction';
 import { readJson } from '../http/read-body';
 import { type Member, findMember, secretFrom } from '../http/who';
-import { AsideInput, BoardInput, ChangeInput, NothingInput, PublishInput, ReplyInput, StepInput, WishInput } from '../input/desk.input';
+import {
+  AsideInput,
+  BoardInput,
+  ChangeInput,
+  NothingInput,
+  PublishInput,
+  RecipientsInput,
+  ReplyInput,
+  StepInput,
+  WishInput,
+} from '../input/desk.input';
 import { ForgetVisitInput, KeepInput } from '../input/kept-visit.input';
 import { parseInput } from '../input/parse-input';
 import type { State } from '../state';
@@ -62,6 +72,10 @@ export const DESK_ROUTES: Readonly<Record<string, Route<never>>> = {
   'GET boards': route('designer', undefined, async ({ state, member }) => json(200, await boardFacts(state, member.site), {})),
   'POST boards/aside': route('designer', AsideInput, asideAnswer),
   'POST boards/back': route('designer', BoardInput, backAnswer),
+  'GET recipients': route('designer', undefined, async ({ state, member }) =>
+    json(200, { recipients: await listRecipients(state.db, member.site.id) }, {}),
+  ),
+  'POST recipients': route('designer', RecipientsInput, recipientsAnswer),
   'GET visits': route('designer', undefined, async ({ state, member }) =>
     json(200, { visits: await listKeptVisits(state.db, member.site.id) }, {}),
   ),
@@ -160,6 +174,11 @@ async function keepAnswer({ state, member }: DeskCall, input: KeepInput): Promis
 async function forgetAnswer({ state, member }: DeskCall, { id }: ForgetVisitInput): Promise<Response> {
   await forgetVisit(state, member.site.id, id);
   return json(200, {}, {});
+}
+
+async function recipientsAnswer({ state, member }: DeskCall, { teamId, mails }: RecipientsInput): Promise<Response> {
+  const isThere = await inTransaction(state.db, (tx) => writeRecipients(tx, member.site.id, teamId, mails));
+  return isThere ? json(200, {}, {}) : refusal(404, 'There is no such team.', {});
 }
 
 async function backAnswer({ state, member }: DeskCall, { key }: BoardInput): Promise<Response> {

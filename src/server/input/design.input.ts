@@ -8,6 +8,7 @@ import {
   type PageList,
   type Place,
   SCHEMES,
+  type Talks,
   type Timings,
   type Widget,
 } from '../../core/model/design';
@@ -22,6 +23,7 @@ import {
   ArrayUnique,
   Equals,
   IsArray,
+  IsBoolean,
   IsIn,
   IsString,
   Matches,
@@ -72,6 +74,11 @@ class TimingsInput implements Timings {
   @WithinSetting('endsAfterQuiet') endsAfterQuiet!: number;
 }
 
+class TalksInput implements Talks {
+  @IsBoolean() keepsWaiting!: boolean;
+  @IsBoolean() offersAgain!: boolean;
+}
+
 class DeedsInput {
   @IsIn(DEEDS) in!: Widget['deeds']['in'];
   @IsIn(DEEDS) nearby!: Widget['deeds']['in'];
@@ -116,6 +123,7 @@ class WidgetInput implements Widget {
   @ValidateNested() @Type(() => LookInput) look!: LookInput;
   @ValidateNested() @Type(() => DeedsInput) deeds!: DeedsInput;
   @ValidateNested() @Type(() => TimingsInput) timings!: TimingsInput;
+  @ValidateNested() @Type(() => TalksInput) talks!: TalksInput;
   @ValidateNested() @Type(() => FormsInput) forms!: FormsInput;
   @Validate(AudienceFits) audience!: Condition[];
   @ArrayUnique((one: Invitation) => one.id, { message: 'Two invitations have the same id.' })

@@ -1,5 +1,7 @@
 import type { Json, PatchPath } from '../../core/draft/patch';
+import { isMailShaped } from '../../core/forms/mail';
 import { LIMITS } from '../../core/limits';
+import { ID } from './shared.input';
 import {
   Allow,
   ArrayMaxSize,
@@ -56,6 +58,27 @@ export class ChangeInput {
 }
 
 /** A board by its key, and why it may stay as it is. */
+@ValidatorConstraint({ name: 'mails' })
+class MailsFit implements ValidatorConstraintInterface {
+  validate(value: unknown): boolean {
+    return (
+      Array.isArray(value) &&
+      value.length <= LIMITS.recipients &&
+      new Set(value).size === value.length &&
+      value.every((one) => typeof one === 'string' && isMailShaped(one))
+    );
+  }
+  defaultMessage(): string {
+    return `At most ${LIMITS.recipients} mail addresses, each once.`;
+  }
+}
+
+/** Who gets the notes of a team by mail. */
+export class RecipientsInput {
+  @Matches(ID) @IsString() teamId!: string;
+  @Validate(MailsFit) mails!: string[];
+}
+
 export class AsideInput {
   @MaxLength(LIMITS.boardKeyChars) @MinLength(1) @IsString() key!: string;
   @MaxLength(LIMITS.remarkChars) @Matches(/\S/, { message: 'Say why: somebody will wonder later.' }) @IsString() reason!: string;

@@ -19,6 +19,7 @@ import { Because } from './Because';
 import { DeskCircumstances } from './DeskCircumstances';
 import { openPart } from './circumstance-parts';
 import type { DraftSaver, DraftState } from './draft-saver';
+import { ClashDialog } from './ClashDialog';
 import { DeskCases } from './DeskCases';
 import { designEdits } from './design-edits';
 import { gateRows } from './gate-rows';
@@ -60,6 +61,13 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
   const openBecause = useCallback(() => setBecauseOpen(true), []);
   const [isPublishing, setPublishing] = useState(false);
   const firstText = useRef<HTMLButtonElement>(null);
+  // Enter leads from the whole path to the first text of a stage that is not there yet.
+  const wantsText = useRef(false);
+  const takeFirstText = useCallback((button: HTMLButtonElement | null) => {
+    firstText.current = button;
+    if (button !== null && wantsText.current) button.focus();
+    if (button !== null) wantsText.current = false;
+  }, []);
   const isPhone = useMediaQuery('(max-width: 899.5px)', { noSsr: true });
   const rehearsed = useRehearsed(design, supposed, overview, boards?.open ?? NO_BOARDS);
   useEffect(() => tellDesign(design), [tellDesign, design]);
@@ -163,7 +171,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
       widgetKey={widget.key}
       onPlace={edits.setPlace}
       onLauncher={() => set({ side: 'everywhere', aside: null })}
-      firstTextRef={firstText}
+      firstTextRef={takeFirstText}
       editing={chosen.editing}
       onEdit={(key) => set({ editing: key, ...(key === null ? {} : { cased: texts.cased.find((one) => one === key) ?? null }) })}
     >
@@ -250,7 +258,10 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
               choose(next);
               if (next === moment && chosen.aside === null) set({ isCardOpen: true });
             }}
-            onEnter={toStage}
+            onEnter={() => {
+              wantsText.current = true;
+              toStage();
+            }}
             chosenWay={way?.id ?? null}
             onWay={chooseAside}
             gate={gateTable}
@@ -291,6 +302,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
           />
         </>
       )}
+      <ClashDialog clashes={draft.clashes} onChoose={saver.choose} />
       <PublishDialog
         isOpen={isPublishing}
         onClose={() => setPublishing(false)}

@@ -21,6 +21,7 @@ import { cornerWords } from '../wording/changes';
 import { MOMENT_WORDS } from '../wording/moments';
 import { BrandField } from './BrandField';
 import { GateDeeds } from './GateDeeds';
+import { Recipients } from './Recipients';
 import { SettingFields } from './SettingFields';
 import { WaySettings } from './WaySettings';
 import type { DrawnWay } from './ways';
@@ -105,7 +106,7 @@ export function Here(props: InspectorProps) {
   return aside.kind === 'gate' ? <GateDeeds widget={widget} now={stateNow} onDeed={onDeed} /> : <WaySettings {...props} way={aside.way} />;
 }
 
-function OfMoment({ moment, boards, alsoSaid, onEdit, outOfReach, design, widget, onSetting }: InspectorProps) {
+function OfMoment({ moment, boards, alsoSaid, onEdit, outOfReach, design, widget, onSetting, nameOfTeam }: InspectorProps) {
   const { name, what } = MOMENT_WORDS[moment];
   const ids = SETTINGS_AT[moment];
   return (
@@ -135,6 +136,7 @@ function OfMoment({ moment, boards, alsoSaid, onEdit, outOfReach, design, widget
           </Box>
         </Section>
       )}
+      {moment === 'note-left' ? <Recipients teams={widget.teams} nameOfTeam={nameOfTeam} /> : null}
       {alsoSaid.length === 0 ? null : (
         <Section title={`Also said here (${alsoSaid.length})`}>
           <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>

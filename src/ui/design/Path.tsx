@@ -2,16 +2,18 @@
 
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
-import { type KeyboardEvent, useMemo, useRef } from 'react';
+import { useMemo, useRef } from 'react';
 import type { WayId } from '../../core/model/way';
 import type { DrawnMoment, Standpoint } from '../../core/rehearse/stand-at';
 import { MOMENT_WORDS } from '../wording/moments';
 import { Crack } from './Crack';
 import { Footprints } from './Footprints';
 import { Gatepost, type GateRow } from './Gatepost';
-import { LANE_TOP, PATH_HEIGHT, type PathMeasures, STONES, STONE_HEIGHT, columnLeft, neighbourOf, pathMeasures } from './path-layout';
+import { LANE_TOP, PATH_HEIGHT, type PathMeasures, STONES, STONE_HEIGHT, columnLeft, pathMeasures } from './path-layout';
 import { PathWays } from './PathWays';
+import { stoneName } from './stone-name';
 import type { Stone } from './stones';
+import { usePathKeys } from './use-path-keys';
 import { useSize } from './use-size';
 import { PAGE_FONT } from './StandInPage';
 import type { DrawnWay } from './ways';
@@ -40,17 +42,7 @@ export function Path({ stones, ways, chosen, onChoose, onEnter, gate, isGate, on
   const box = useRef<HTMLDivElement>(null);
   const { width } = useSize(box);
   const measures = pathMeasures(width === 0 ? 1280 : width);
-  const move = (event: KeyboardEvent): void => {
-    if (event.key === 'Enter') {
-      event.preventDefault();
-      return onEnter();
-    }
-    const next = neighbourOf(chosen, event.key);
-    if (next === null) return;
-    event.preventDefault();
-    onChoose(next);
-    box.current?.querySelector<HTMLElement>(`[data-stone="${next}"]`)?.focus();
-  };
+  const move = usePathKeys({ box, chosen, onChoose, onEnter });
   return (
     <Box
       ref={box}
@@ -130,7 +122,6 @@ function StoneButton({
   onChoose: (moment: DrawnMoment) => void;
 }) {
   const place = STONES.find(({ moment }) => moment === stone.moment);
-  const leads = ways.filter(({ from }) => from === stone.moment).map(({ to, full }) => `leads to ${MOMENT_WORDS[to].name}: ${full}`);
   const isWalked = stone.nearness === 'here' || stone.nearness === 'on-the-way';
   const hasPicture = measures.stoneWidth >= 150;
   if (place === undefined) return null;
@@ -139,16 +130,7 @@ function StoneButton({
       <ButtonBase
         data-stone={stone.moment}
         aria-current={isChosen ? 'true' : undefined}
-        aria-label={[
-          MOMENT_WORDS[stone.moment].name,
-          isWalked ? 'this visitor gets here by themselves' : '',
-          stone.words,
-          stone.outOfReach ?? '',
-          stone.crack === null ? '' : `Dead end: ${stone.crack}`,
-          ...leads,
-        ]
-          .filter(Boolean)
-          .join('. ')}
+        aria-label={stoneName(stone, ways)}
         tabIndex={isChosen ? 0 : -1}
         onClick={() => onChoose(stone.moment)}
         sx={{

@@ -71,6 +71,19 @@ function SettingField({ setting, value, onChange }: SettingFieldProps) {
     if (text.trim() !== '' && settingFault(next, setting) === null) onChange(next);
   };
   const isOff = value === null && typed === null;
+  if (setting.unit === 'switch')
+    return (
+      <Box sx={{ mb: 1.75 }}>
+        <FormControlLabel
+          control={<Switch size="small" checked={value === 1} onChange={(event) => onChange(event.target.checked ? 1 : 0)} />}
+          label={name}
+          slotProps={{ typography: { variant: 'body2', sx: { fontWeight: 600 } } }}
+        />
+        <Typography variant="body2" color="text.secondary" sx={{ fontSize: 12 }}>
+          {what}
+        </Typography>
+      </Box>
+    );
   return (
     <Box sx={{ mb: 1.75 }}>
       {setting.canBeOff ? (

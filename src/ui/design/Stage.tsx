@@ -1,7 +1,7 @@
 'use client';
 
 import Box from '@mui/material/Box';
-import { type ReactNode, type RefObject, useCallback, useMemo, useRef, useState } from 'react';
+import { type ReactNode, useCallback, useMemo, useRef, useState } from 'react';
 import type { Visitor } from '../../core/model/circumstances';
 import { toWirePlace } from '../../core/look/place';
 import type { Corner, Place } from '../../core/model/design';
@@ -31,7 +31,7 @@ interface StageProps {
   readonly onPlace: (place: Place) => void;
   /** The launcher was chosen, not moved. */
   readonly onLauncher: () => void;
-  readonly firstTextRef: RefObject<HTMLButtonElement | null>;
+  readonly firstTextRef: (button: HTMLButtonElement | null) => void;
   readonly editing: SaidKey | null;
   readonly onEdit: (key: SaidKey | null) => void;
   /** Signposts and the switch of distance. */

@@ -42,7 +42,7 @@ interface StageTextsProps {
   readonly isNear: boolean;
   readonly onNear: () => void;
   readonly texts: StageText;
-  readonly firstTextRef: RefObject<HTMLButtonElement | null>;
+  readonly firstTextRef: (button: HTMLButtonElement | null) => void;
   /** The text that is being edited; it need not be one that stands there now. */
   readonly open: SaidKey | null;
   readonly onOpen: (key: SaidKey | null) => void;

@@ -9,6 +9,7 @@ import type { DrawnMoment } from '../../core/rehearse/stand-at';
 import { inLocale, textOf } from '../../core/words/texts-of';
 import { MOMENT_WORDS } from '../wording/moments';
 import { headlineOfInvitation } from '../wording/ways';
+import { Recipients } from './Recipients';
 import { SettingFields } from './SettingFields';
 import type { DrawnWay } from './ways';
 
@@ -103,13 +104,16 @@ function Own({ way, design, widget, onChoose, onGate, nameOfTeam }: WaySettingsP
       return toStage('slow-reply', 'Word the offer on the stage');
     case 'W17':
       return (
-        <Fields
-          title="Asked with a note"
-          none="Nothing is asked: no answer can be sent by mail."
-          fields={widget.forms.note}
-          design={design}
-          widget={widget}
-        />
+        <>
+          <Fields
+            title="Asked with a note"
+            none="Nothing is asked: no answer can be sent by mail."
+            fields={widget.forms.note}
+            design={design}
+            widget={widget}
+          />
+          <Recipients teams={widget.teams} nameOfTeam={nameOfTeam} />
+        </>
       );
     case 'W16':
       return toStage('goodbye', 'Word it on the stage');

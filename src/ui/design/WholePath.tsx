@@ -3,16 +3,18 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
-import { type KeyboardEvent, type ReactNode, memo, useMemo, useRef } from 'react';
+import { type ReactNode, memo, useMemo, useRef } from 'react';
 import type { DrawnMoment, Standpoint } from '../../core/rehearse/stand-at';
 import type { WayId } from '../../core/model/way';
 import { MOMENT_WORDS } from '../wording/moments';
 import { Crack } from './Crack';
 import { Footprints } from './Footprints';
 import { edgeOf } from './Path';
-import { STONES, neighbourOf } from './path-layout';
+import { STONES } from './path-layout';
 import { PAGE_FONT } from './StandInPage';
+import { stoneName } from './stone-name';
 import type { Stone } from './stones';
+import { usePathKeys } from './use-path-keys';
 import { useSize } from './use-size';
 import { type DrawnWay, isWalkedWay } from './ways';
 import { WayLine } from './WayLine';
@@ -42,17 +44,7 @@ export function WholePath({ stones, ways, chosen, onChoose, onEnter, chosenWay, 
   const { width, height } = useSize(box);
   const measures = useMemo(() => wholeMeasures(width === 0 ? 1280 : width, height), [width, height]);
   const drawings = useMemo(() => wholeDrawings(measures), [measures]);
-  const move = (event: KeyboardEvent): void => {
-    if (event.key === 'Enter') {
-      event.preventDefault();
-      return onEnter();
-    }
-    const next = neighbourOf(chosen, event.key);
-    if (next === null) return;
-    event.preventDefault();
-    onChoose(next);
-    box.current?.querySelector<HTMLElement>(`[data-stone="${next}"]`)?.focus();
-  };
+  const move = usePathKeys({ box, chosen, onChoose, onEnter });
   const { picture } = measures;
   const note = stones.find(({ moment }) => moment === 'note-left');
   const letterLeft = pictureLeft(6, measures);
@@ -215,16 +207,12 @@ function WholeStone({ stone, isChosen, measures, ways, onChoose, onEnter }: Whol
   const { picture } = measures;
   const { name } = MOMENT_WORDS[stone.moment];
   const isWalked = stone.nearness === 'here' || stone.nearness === 'on-the-way';
-  const leads = ways.filter(({ from }) => from === stone.moment).map(({ to, full }) => `leads to ${MOMENT_WORDS[to].name}: ${full}`);
-  const said = isWalked ? 'this visitor gets here by themselves' : '';
   return (
     <Box component="li" sx={{ position: 'absolute', left: pictureLeft(place.column, measures), top: measures.top[place.lane] }}>
       <ButtonBase
         data-stone={stone.moment}
         aria-current={isChosen ? 'true' : undefined}
-        aria-label={[name, said, stone.words, stone.outOfReach ?? '', stone.crack === null ? '' : `Dead end: ${stone.crack}`, ...leads]
-          .filter(Boolean)
-          .join('. ')}
+        aria-label={stoneName(stone, ways)}
         tabIndex={isChosen ? 0 : -1}
         onClick={() => onChoose(stone.moment)}
         onDoubleClick={onEnter}
@@ -262,13 +250,29 @@ function WholeStone({ stone, isChosen, measures, ways, onChoose, onEnter }: Whol
             lineHeight: '15px',
             color: stone.crack === null ? 'text.secondary' : 'var(--porch-clay)',
             display: '-webkit-box',
-            WebkitLineClamp: 2,
+            WebkitLineClamp: stone.cases.length === 0 ? 2 : 1,
             WebkitBoxOrient: 'vertical',
             overflow: 'hidden',
           }}
         >
           {stone.crack ?? stone.outOfReach ?? stone.words}
         </Box>
+        {stone.cases.length === 0 ? null : (
+          <Box
+            aria-hidden
+            title={stone.cases.join(', ')}
+            sx={{
+              fontSize: 11,
+              lineHeight: '15px',
+              whiteSpace: 'nowrap',
+              overflow: 'hidden',
+              textOverflow: 'ellipsis',
+              width: picture.width + 64,
+            }}
+          >
+            {stone.cases.map((one) => `‹${one}›`).join(' ')}
+          </Box>
+        )}
       </ButtonBase>
     </Box>
   );

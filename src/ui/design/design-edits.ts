@@ -42,8 +42,11 @@ export function designEdits(saver: DraftSaver, widget: number): DesignEdits {
       saver.change([{ op: 'set', path: [...at, 'place', 'corner'], value: corner }], `launcher to the ${cornerWords(corner)}`),
     setPlace: (place) =>
       saver.change([{ op: 'set', path: [...at, 'place'], value: { ...place } }], `launcher to the ${cornerWords(place.corner)}`),
-    setSetting: ({ id, of, path }, value) =>
-      saver.change([{ op: 'set', path: [...(of === 'widget' ? at : []), ...path], value }], SETTING_WORDS[id].name.toLowerCase()),
+    setSetting: ({ id, of, path, unit }, value) =>
+      saver.change(
+        [{ op: 'set', path: [...(of === 'widget' ? at : []), ...path], value: unit === 'switch' ? value === 1 : value }],
+        SETTING_WORDS[id].name.toLowerCase(),
+      ),
     setDeed: (state, deed) => saver.change([{ op: 'set', path: [...at, 'deeds', state], value: deed }], 'who can answer'),
     setText: (locale, key, text) => {
       const { design } = saver.state();

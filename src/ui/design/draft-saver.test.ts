@@ -83,6 +83,35 @@ describe('draftSaver', () => {
     expect(saver.state().design).toEqual(server.view().design);
   });
 
+  it('of the same text theirs stands, both are told, and mine is stored only once it is chosen', async () => {
+    const server = madeServer();
+    const saver = saverFor(server);
+    const greet = (text: string): Patch => ({ op: 'set', path: ['widgets', 0, 'texts', 'en', 'greeting'], value: text });
+    server.somebodyElse({ op: 'set', path: ['widgets', 0, 'texts', 'en'], value: { greeting: 'Good evening', status: 'In' } });
+    saver.change([{ op: 'set', path: ['widgets', 0, 'texts', 'en'], value: { greeting: 'Hello' } }], 'greeting');
+    saver.change([brand('#111111')], 'brand colour');
+    await vi.advanceTimersByTimeAsync(1000);
+    expect(saver.state().clashes).toEqual([{ path: greet('').path, mine: 'Hello', theirs: 'Good evening', label: 'greeting' }]);
+    expect(saver.state().design.widgets[0]).toMatchObject({ texts: { en: { greeting: 'Good evening' } }, look: { brand: '#111111' } });
+    expect(saver.state().standing).toBe('saved');
+    saver.choose('mine');
+    await vi.advanceTimersByTimeAsync(1000);
+    expect(server.view().design.widgets[0]?.texts).toEqual({ en: { greeting: 'Hello', status: 'In' } });
+    expect(saver.state().clashes).toEqual([]);
+  });
+
+  it('of the same text, keeping theirs stores nothing', async () => {
+    const server = madeServer();
+    const saver = saverFor(server);
+    server.somebodyElse(brand('#222222'));
+    saver.change([brand('#111111')], 'brand colour');
+    await vi.advanceTimersByTimeAsync(1000);
+    const { revision } = server.view();
+    saver.choose('theirs');
+    await vi.advanceTimersByTimeAsync(1000);
+    expect([server.view().revision, brandOf(saver), saver.state().clashes]).toEqual([revision, '#222222', []]);
+  });
+
   it('takes a refused change back and tells it, and goes on with the next', async () => {
     const server = madeServer();
     const refused = vi.fn();

@@ -1,4 +1,5 @@
-import { type Patch, PatchError, applyPatches } from '../../core/draft/patch';
+import { type Json, type Patch, PatchError, applyPatches } from '../../core/draft/patch';
+import { type Clash, rebase } from '../../core/draft/rebase';
 import type { Design } from '../../core/model/design';
 import { newClientId } from '../frame/new-client-id';
 import type { DraftView } from '../../core/wire/desk';
@@ -13,6 +14,13 @@ export interface DraftState {
   readonly why: string | null;
   readonly undoLabel: string | null;
   readonly redoLabel: string | null;
+  /** What somebody else has changed meanwhile, in another way than here: theirs stands until somebody chooses. */
+  readonly clashes: readonly LabelledClash[];
+}
+
+/** A place that two have changed, with what was done here in words. */
+export interface LabelledClash extends Clash {
+  readonly label: string;
 }
 
 export interface DraftSaver {
@@ -20,6 +28,8 @@ export interface DraftSaver {
   /** Reaches the screen at once, the server soon. Changes of one place in a row are saved as one. */
   change(patches: readonly Patch[], label: string): void;
   step(kind: 'undo' | 'redo'): void;
+  /** Ends the first clash: theirs stays, or what was done here is put in its place. */
+  choose(which: 'mine' | 'theirs'): void;
   /** Tries at once what is still to be saved. */
   retry(): void;
   /** Whether something would be lost by leaving now. */
@@ -53,6 +63,7 @@ export function draftSaver(
   let tries = 0;
   let timer: ReturnType<typeof setTimeout> | null = null;
   let isStopped = false;
+  let clashes: readonly LabelledClash[] = [];
 
   const waiting = (): readonly Pending[] => (flying === null ? queue : [flying, ...queue]);
   const local = (): Design =>
@@ -78,9 +89,10 @@ export function draftSaver(
     on.change();
     try {
       const outcome = await offer(next);
+      const before = server.design;
       server = outcome.view;
       flying = null;
-      if (outcome.kind === 'behind') queue = [next, ...queue];
+      if (outcome.kind === 'behind') queue = [next, ...queue].flatMap((one) => onTop(one, before));
       why = null;
       tries = 0;
     } catch (error) {
@@ -98,10 +110,28 @@ export function draftSaver(
     if (queue.length > 0) later(0);
   };
 
+  /** Something done here, as it is done to a draft that somebody else has changed; nothing where it only clashes. */
+  const onTop = (one: Pending, before: Design): Pending[] => {
+    if (one.kind !== 'change') return [one];
+    const { patches, clashes: found, isLost } = rebase(one.patches, asJson(before), asJson(server.design));
+    clashes = [...clashes, ...found.map((clash) => ({ ...clash, label: one.label }))];
+    if (isLost) on.refused('What you changed was taken away by somebody else meanwhile.');
+    return patches.length === 0 ? [] : [{ ...one, patches }];
+  };
+
   const offer = (one: Pending): Promise<SaveOutcome> =>
     one.kind === 'change'
       ? port.saveChange({ clientId: one.clientId, base: server.revision, patches: one.patches, label: one.label })
       : port.stepDraft({ clientId: one.clientId, kind: one.kind });
+
+  const change = (patches: readonly Patch[], label: string): void => {
+    const last = queue.at(-1);
+    const joins = last !== undefined && last.kind === 'change' && last.label === label && isSamePlace(last.patches, patches);
+    const entry: Pending = { clientId: joins ? last.clientId : newClientId(), kind: 'change', patches, label };
+    queue = joins ? [...queue.slice(0, -1), entry] : [...queue, entry];
+    show();
+    if (why === null) later(DEBOUNCE_MS);
+  };
 
   return {
     state: () => ({
@@ -111,15 +141,19 @@ export function draftSaver(
       why,
       undoLabel: waiting().at(-1)?.label ?? server.undoLabel,
       redoLabel: waiting().length > 0 ? null : server.redoLabel,
+      clashes,
     }),
-    change: (patches, label) => {
-      const last = queue.at(-1);
-      const joins = last !== undefined && last.kind === 'change' && last.label === label && isSamePlace(last.patches, patches);
-      const entry: Pending = { clientId: joins ? last.clientId : newClientId(), kind: 'change', patches, label };
-      queue = joins ? [...queue.slice(0, -1), entry] : [...queue, entry];
-      show();
-      if (why === null) later(DEBOUNCE_MS);
+    choose: (which) => {
+      const [first, ...rest] = clashes;
+      clashes = rest;
+      if (which === 'mine' && first !== undefined)
+        change(
+          [first.mine === undefined ? { op: 'remove', path: first.path } : { op: 'set', path: first.path, value: first.mine }],
+          first.label,
+        );
+      else show();
     },
+    change,
     step: (kind) => {
       queue = [...queue, { clientId: newClientId(), kind, patches: [], label: kind }];
       on.change();
@@ -149,4 +183,8 @@ function isSamePlace(a: readonly Patch[], b: readonly Patch[]): boolean {
     a.length === b.length &&
     a.every((patch, index) => patch.op === 'set' && b[index]?.op === 'set' && patch.path.join('/') === b[index].path.join('/'))
   );
+}
+
+function asJson(design: Design): Json {
+  return design as unknown as Json;
 }

@@ -13,7 +13,7 @@ const of = (stones: ReturnType<typeof stonesOf>, moment: string) => stones.find(
 
 describe('stones', () => {
   it('say by themselves what time alone brings, what is possible, and why the rest is not', () => {
-    const stones = stonesOf(site, widget, base, nearOf(site, base));
+    const stones = stonesOf(site, widget, base, nearOf(site, base), String);
     expect([of(stones, 'passing-by')?.nearness, of(stones, 'invited')?.nearness, of(stones, 'talking')?.nearness]).toEqual([
       'here',
       'on-the-way',
@@ -25,7 +25,7 @@ describe('stones', () => {
 
   it('what was worked out before everybody left says nothing of now', () => {
     const empty = supposedSite(site, { who: 'nobody' });
-    const stones = stonesOf(empty, widget, base, nearOf(site, base));
+    const stones = stonesOf(empty, widget, base, nearOf(site, base), String);
     expect(of(stones, 'at-the-door')?.outOfReach).toBe('not while nobody is in');
     expect(of(stones, 'nobody-home')?.outOfReach).toBeNull();
     expect(of(stones, 'invited')?.nearness).not.toBe('on-the-way');
@@ -34,7 +34,7 @@ describe('stones', () => {
   it('a widget without invitations that are on has no stone to be invited at', () => {
     const plain = madeDesign();
     const quiet = madeSite({ design: plain });
-    const stones = stonesOf(quiet, plain.widgets[0] ?? widget, base, nearOf(quiet, base));
+    const stones = stonesOf(quiet, plain.widgets[0] ?? widget, base, nearOf(quiet, base), String);
     expect(of(stones, 'invited')).toMatchObject({ nearness: 'never', outOfReach: 'no invitations', words: '' });
   });
 });

@@ -6,9 +6,11 @@ import { firstInvited } from '../../core/rehearse/first-invited';
 import { type Nearness, reach } from '../../core/rehearse/reach';
 import { DRAWN_MOMENTS, type DrawnMoment, type Standpoint, standAt } from '../../core/rehearse/stand-at';
 import type { PublishedSite } from '../../core/wire/published-site';
+import { type CaseOfText, FIRST_TEXT, casesOf } from '../../core/words/cases';
 import { textKeyOf } from '../../core/words/catalogue';
 import { hearerOf } from '../../core/words/hearer';
 import { say } from '../../core/words/say';
+import { caseWords } from '../wording/cases';
 import { FIRST_WORDS } from '../wording/moments';
 import { againstWords } from '../wording/reach';
 
@@ -16,6 +18,8 @@ export interface Stone {
   readonly moment: DrawnMoment;
   readonly standpoint: Standpoint;
   readonly words: string;
+  /** For whom its first text is said differently, in words; empty: for nobody. */
+  readonly cases: readonly string[];
   readonly dir: 'ltr' | 'rtl';
   readonly nearness: Nearness;
   /** Why it cannot be reached in these circumstances; null: it can. */
@@ -51,7 +55,13 @@ export function nearOf(site: PublishedSite, base: Circumstances): Near {
  * Every stone as the engine draws it for these circumstances, with the first words said there. Until the search has
  * followed, a stone is as far as the two doors tell.
  */
-export function stonesOf(site: PublishedSite, widget: Widget, base: Circumstances, near: Near | null): Stone[] {
+export function stonesOf(
+  site: PublishedSite,
+  widget: Widget,
+  base: Circumstances,
+  near: Near | null,
+  nameOfTeam: (id: string) => string,
+): Stone[] {
   const { widget: shown, state } = decide(site, base);
   const known = near !== null && near.base === base && near.shown === shown && near.state === state ? near : null;
   const ground = { isShown: shown !== null, state, hasInvitations: widget.invitations.some(({ isOn }) => isOn), why: null };
@@ -62,12 +72,17 @@ export function stonesOf(site: PublishedSite, widget: Widget, base: Circumstance
       moment,
       standpoint,
       words: firstWords(standpoint, widget, moment),
+      cases: casesAt(widget, moment).map(({ when }) => caseWords(when, nameOfTeam)),
       dir: site.design.dir,
       nearness,
       outOfReach: nearness === 'never' ? againstWords(moment, ground) : null,
       crack: null,
     };
   });
+}
+
+function casesAt(widget: Widget, moment: DrawnMoment): readonly CaseOfText[] {
+  return moment === 'invited' ? [] : casesOf(widget, FIRST_TEXT[moment]).slice(0, -1);
 }
 
 function guessed(moment: DrawnMoment, { needs, circumstances }: Standpoint, { isShown }: { readonly isShown: boolean }): Nearness {

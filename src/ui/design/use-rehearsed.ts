@@ -51,11 +51,12 @@ export function useRehearsed(design: Design, supposed: Supposed, overview: Overv
     design.widgets.findIndex(({ key }) => key === shown),
   );
   const widget = design.widgets[place];
+  const nameOfTeam = useCallback((id: string) => teamName(overview.teams.find((team) => team.id === id)), [overview.teams]);
   // The search may follow a little later; what stands on the stones may not.
   const near = useNear(site, base);
   const whole = useMemo(
-    () => (site !== null && widget !== undefined ? stonesOf(site, widget, base, near) : []),
-    [site, widget, base, near],
+    () => (site !== null && widget !== undefined ? stonesOf(site, widget, base, near, nameOfTeam) : []),
+    [site, widget, base, near, nameOfTeam],
   );
   const stones = useMemo(() => withCracks(whole, boards, widget), [whole, boards, widget]);
   const calendarId = widget?.calendarId ?? null;
@@ -70,7 +71,6 @@ export function useRehearsed(design: Design, supposed: Supposed, overview: Overv
     () => situations.findIndex((one) => JSON.stringify(one.supposed) === JSON.stringify(supposed)),
     [situations, supposed],
   );
-  const nameOfTeam = useCallback((id: string) => teamName(overview.teams.find((team) => team.id === id)), [overview.teams]);
   const invitation = near?.invitation ?? null;
   const ways = useMemo(
     () => (widget === undefined ? [] : waysOf(design, widget, nameOfTeam, invitation)),

@@ -1,7 +1,7 @@
 import type { Design, Widget } from '../../core/model/design';
 import { WAYS, WAYS_BY_TIME, type WayId } from '../../core/model/way';
 import type { Moment } from '../../core/model/moment';
-import { labelOfWay } from '../../core/rehearse/label-of-way';
+import { type WayLabel, labelOfWay } from '../../core/rehearse/label-of-way';
 import type { Stone } from './stones';
 import { type WayWords, wayWords } from '../wording/ways';
 
@@ -19,9 +19,12 @@ export function waysOf(design: Design, widget: Widget, teamName: (id: string) =>
   return WAYS.flatMap(({ id, from, to }) => {
     const label = labelOfWay(design, widget, id, first);
     if (label === null) return [];
-    return [{ id, from, to, isIdle: label.code === 'no-invitations' || label.code === 'never-slow', ...wayWords(label, { teamName }) }];
+    return [{ id, from, to, isIdle: IDLE.has(label.code), ...wayWords(label, { teamName }) }];
   });
 }
+
+/** Labels of ways that lead nowhere as things are set. */
+const IDLE: ReadonlySet<WayLabel['code']> = new Set(['no-invitations', 'never-slow', 'stays-waiting', 'asks-nothing-else']);
 
 /** Whether this visitor goes along a way by themselves: both its ends are reached so, and time alone leads along it. */
 export function isWalkedWay({ id, from, to }: DrawnWay, stones: readonly Stone[]): boolean {

@@ -29,6 +29,8 @@ export function httpPort(siteKey: string): SitePort {
     getBoards: () => get<BoardFacts>('boards'),
     putAside: async (key, reason) => void (await post('boards/aside', { key, reason })),
     takeBack: async (key) => void (await post('boards/back', { key })),
+    getRecipients: async () => (await get<{ recipients: Record<string, string[]> }>('recipients')).recipients,
+    setRecipients: async (teamId, mails) => void (await post('recipients', { teamId, mails })),
     getKeptVisits: async () => (await get<{ visits: KeptVisit[] }>('visits')).visits,
     keepVisit: async (visit) => (await post<{ visits: KeptVisit[] }>('visits', visit)).visits,
     removeVisit: async (id) => void (await post('visits/remove', { id })),

@@ -17,6 +17,9 @@ export interface SitePort {
   /** Puts a loose board aside, with the reason. */
   putAside(key: string, reason: string): Promise<void>;
   takeBack(key: string): Promise<void>;
+  /** Mail addresses that get the notes of each team. */
+  getRecipients(): Promise<Readonly<Record<string, readonly string[]>>>;
+  setRecipients(teamId: string, mails: readonly string[]): Promise<void>;
   getKeptVisits(): Promise<readonly KeptVisit[]>;
   keepVisit(visit: KeptVisit): Promise<readonly KeptVisit[]>;
   removeVisit(id: string): Promise<void>;

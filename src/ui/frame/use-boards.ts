@@ -12,6 +12,8 @@ export interface Boards {
   /** What has to be mended first. */
   readonly open: readonly Board[];
   readonly aside: readonly { readonly board: Board; readonly aside: BoardAside }[];
+  /** How many people answer in each team. */
+  readonly peopleOf: BoardFacts['peopleOf'];
 }
 
 export interface BoardActs {
@@ -47,6 +49,7 @@ export function useBoards(port: SitePort, overview: Overview | null, isDesigner:
     if (all === null || facts === null) return null;
     const asideOf = (board: Board): BoardAside | undefined => facts.asides.find(({ key }) => key === board.key);
     return {
+      peopleOf: facts.peopleOf,
       open: all.filter((one) => asideOf(one) === undefined),
       aside: all.flatMap((board) => {
         const aside = asideOf(board);

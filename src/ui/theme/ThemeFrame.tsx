@@ -42,6 +42,7 @@ export function ThemeFrame({ children }: { children: ReactNode }) {
       {GLOBAL}
       {children}
       <Toaster
+        style={{ fontFamily: 'inherit' }}
         position="bottom-center"
         toastOptions={{
           style: {

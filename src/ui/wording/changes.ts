@@ -80,6 +80,7 @@ function settingAt(of: Setting['of'], place: string): Setting | undefined {
 }
 
 function amount(value: unknown, setting: Setting): string {
+  if (typeof value === 'boolean') return settingWords(value ? 1 : 0, setting);
   return settingWords(typeof value === 'number' ? value : null, setting);
 }
 

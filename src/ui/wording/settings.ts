@@ -12,6 +12,8 @@ export const SETTING_WORDS: Readonly<Record<SettingId, { readonly name: string; 
   slowReplyNearbyAfter: { name: 'The same, while somebody is nearby', what: 'People have to walk to the desk.' },
   slowReplyTalkingAfter: { name: 'While talking, it is offered after', what: 'Off: a pause in a conversation is only a pause.' },
   endsAfterQuiet: { name: 'It ends by itself after silence of', what: 'An evening and a night; writing opens it again.' },
+  keepsWaiting: { name: 'Who waits when we close goes on waiting', what: 'Off: it becomes a note, and is not forgotten.' },
+  offersAgain: { name: 'Something else may be asked at once', what: 'Off: the door opens again ten minutes after goodbye.' },
   offset: { name: 'From the edges, on larger screens', what: 'Small and out of the way.' },
   phoneOffset: { name: 'From the edges, on phones', what: 'A little closer, where room is scarce.' },
   lift: { name: 'Further from the upper or lower edge', what: 'For a bar that lies there, such as one about cookies.' },
@@ -21,7 +23,15 @@ export const SETTING_WORDS: Readonly<Record<SettingId, { readonly name: string; 
   textSize: { name: 'Size of the text', what: 'The visitor’s own enlargement comes on top.' },
 };
 
-const UNITS: Readonly<Record<Setting['unit'], string>> = { seconds: 's', minutes: 'min', hours: 'h', days: 'days', px: 'px', times: '' };
+const UNITS: Readonly<Record<Setting['unit'], string>> = {
+  seconds: 's',
+  minutes: 'min',
+  hours: 'h',
+  days: 'days',
+  px: 'px',
+  times: '',
+  switch: '',
+};
 
 /** The unit a setting is typed in; empty for a count. */
 export function unitWords({ unit }: Setting): string {
@@ -30,6 +40,7 @@ export function unitWords({ unit }: Setting): string {
 
 /** A stored value as it is typed, with its unit: `90 s`, `12 h`, `off`. */
 export function settingWords(value: number | null, setting: Setting): string {
+  if (setting.unit === 'switch') return value === 1 ? 'on' : 'off';
   return value === null ? 'off' : `${value / setting.size} ${unitWords(setting)}`.trim();
 }
 

@@ -67,6 +67,10 @@ export function wayWords(label: WayLabel, { teamName }: WayContext): WayWords {
       return { short: 'by mail', full: 'leaves an address' };
     case 'ends':
       return { short: 'ends', full: `either side ends it, or ${secondsWords(label.quietSeconds)} pass in silence` };
+    case 'stays-waiting':
+      return { short: 'we close', full: 'we close meanwhile; the question stays, and an answer by mail is offered' };
+    case 'asks-nothing-else':
+      return { short: 'no more', full: 'asks nothing else: the door opens again ten minutes later' };
     case 'asks-again':
       return { short: 'again', full: 'asks something else' };
     case 'sends-note':

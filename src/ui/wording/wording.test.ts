@@ -169,9 +169,10 @@ describe('settings in words', () => {
   const differ = (path: (string | number)[], before: Json, after: Json) => changeSentence({ path, before, after }, madeDesign());
 
   it('every setting has a name, and a change of it is a sentence with its unit', () => {
-    for (const { of, path } of Object.values(SETTINGS)) {
-      const said = differ(of === 'widget' ? ['widgets', 0, ...path] : [...path], 3600, 7200);
-      expect(said).toMatch(/^[A-Z].*: [\d.]+( \w+)? → [\d.]+( \w+)?$/);
+    for (const { of, path, unit } of Object.values(SETTINGS)) {
+      const place = of === 'widget' ? ['widgets', 0, ...path] : [...path];
+      if (unit === 'switch') expect(differ(place, false, true)).toMatch(/^[A-Z].*: off → on$/);
+      else expect(differ(place, 3600, 7200)).toMatch(/^[A-Z].*: [\d.]+( \w+)? → [\d.]+( \w+)?$/);
     }
     expect(differ(['widgets', 0, 'timings', 'slowReplyAfter'], 90, 75)).toBe('An answer by mail is offered after: 90 s → 75 s');
     expect(differ(['widgets', 0, 'timings', 'slowReplyTalkingAfter'], null, 600)).toBe('While talking, it is offered after: off → 10 min');

@@ -90,7 +90,7 @@ function keepInside(event: TargetedKeyboardEvent<HTMLElement>): void {
 
 function Body(props: WindowProps) {
   const { heard, voice, talk, acts, draft } = props;
-  const { decision } = heard;
+  const { decision, widget } = heard;
   if (decision.moment === 'nobody-home') {
     return (
       <div class="note">
@@ -130,9 +130,11 @@ function Body(props: WindowProps) {
           </p>
         )}
         {decision.moment === 'goodbye' ? (
-          <button type="button" class="button send wide" data-say="goodbye.again" onClick={acts.askAgain}>
-            {voice('goodbye.again')}
-          </button>
+          widget.talks?.offersAgain === false ? null : (
+            <button type="button" class="button send wide" data-say="goodbye.again" onClick={acts.askAgain}>
+              {voice('goodbye.again')}
+            </button>
+          )
         ) : (
           <Composer {...props} />
         )}

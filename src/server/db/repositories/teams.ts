@@ -39,6 +39,23 @@ export async function listTeams(db: Db, siteId: string): Promise<Team[]> {
   return rows.map((row) => ({ id: row.id, key: row.key, name: JSON.parse(row.name_json) as Team['name'] }));
 }
 
+/** Mail addresses that get the notes of each team, besides its people. */
+export async function listRecipients(db: Db, siteId: string): Promise<Record<string, string[]>> {
+  const rows = await db.selectFrom('team').select(['id', 'mail_to_json']).where('site_id', '=', siteId).execute();
+  return Object.fromEntries(rows.map((row) => [row.id, JSON.parse(row.mail_to_json) as string[]]));
+}
+
+/** Whether there is such a team in the site. */
+export async function writeRecipients(db: Db, siteId: string, teamId: string, mails: readonly string[]): Promise<boolean> {
+  const { numUpdatedRows } = await db
+    .updateTable('team')
+    .set({ mail_to_json: JSON.stringify(mails) })
+    .where('site_id', '=', siteId)
+    .where('id', '=', teamId)
+    .executeTakeFirst();
+  return numUpdatedRows > 0n;
+}
+
 /** How many people answer in each team that has any. */
 export async function countPeople(db: Db, siteId: string): Promise<Record<string, number>> {
   const rows = await db
