@@ -38,5 +38,6 @@ export const LIMITS = {
   boardKeyChars: 200,
   asides: 500,
   keptVisits: 50,
+  keptSituations: 50,
   recipients: 10,
 } as const;

@@ -105,3 +105,23 @@ test('an invitation and its replies are worded where they show; a text that does
   await expect(inspector.getByRole('button', { name: 'Please look at the @ once more.' })).toBeVisible();
   await isSaved(page);
 });
+
+test('one’s own circumstances are kept under a name, flipped through like ours, by a colleague too, and taken away', async ({ browser }) => {
+  const page = await enterAs(browser, house, 'design?on=/groups/schools&visit=returning&device=phone&locale=pt');
+  const situation = page.getByRole('group', { name: 'Situation' });
+  await expect(situation).toContainText('Your own');
+  await situation.getByRole('button', { name: 'Keep these circumstances' }).click();
+  await page.getByRole('textbox', { name: 'Name' }).fill('A teacher who comes back');
+  await page.keyboard.press('Enter');
+  await expect(situation).toContainText(/A teacher who comes back, (\d) of \1/);
+  await page.keyboard.press(']');
+  await expect(situation).toContainText('Now, 1 of');
+
+  const colleague = await enterAs(browser, house, 'design');
+  await expect(colleague.getByRole('group', { name: 'Situation' })).toContainText('Now, 1 of 9');
+  await colleague.keyboard.press('[');
+  await expect(colleague.getByRole('button', { name: /^To returning · Português · phone/ })).toBeVisible();
+  await expect(colleague.getByRole('button', { name: /^On the page \/groups\/schools/ })).toBeVisible();
+  await colleague.getByRole('button', { name: 'Remove: A teacher who comes back' }).click();
+  await expect(colleague.getByRole('group', { name: 'Situation' })).toContainText('Your own');
+});

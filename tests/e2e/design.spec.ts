@@ -266,11 +266,11 @@ test('what cannot be seen is set beside the stage: at once in the words of the w
 }) => {
   const page = await enterAs(browser, house, 'design?on=/tonight&moment=waiting');
   const inspector = page.getByRole('complementary', { name: 'Inspector' });
-  await expect(inspector).toContainText('3 settings, as we would have them.');
+  await expect(inspector).toContainText('4 settings, as we would have them.');
   const offered = inspector.getByLabel('An answer by mail is offered after');
   await offered.fill('75');
   await expect(stone(page, 'Waiting')).toHaveAccessibleName(/leads to Slow reply: no answer in 75 s/);
-  await expect(inspector).toContainText('3 settings, 1 changed from ours.');
+  await expect(inspector).toContainText('4 settings, 1 changed from ours.');
   await offered.fill('4000');
   await expect(inspector).toContainText('A whole number from 10 to 3600 s. Not saved yet.');
   await expect(stone(page, 'Waiting')).toHaveAccessibleName(/no answer in 75 s/);

@@ -44,6 +44,13 @@ export interface Situation {
   readonly supposed: Supposed;
 }
 
+/** Circumstances an owner keeps under a name of their own. */
+export interface KeptSituation {
+  readonly id: string;
+  readonly name: string;
+  readonly supposed: Supposed;
+}
+
 /**
  * The situations that are worth looking at on this site (screens.md): worked out, never typed. Those that there are
  * not, such as a closed hour where there are no hours, are left out. The page stays.

@@ -72,6 +72,7 @@ describe('migrateDatabase', () => {
       '202611260002-form-replies',
       '202611260003-boards-aside',
       '202611260004-kept-visits',
+      '202611260005-kept-situations',
     ]);
     expect(await migrateDatabase(db, '')).toEqual([]);
   });

@@ -6,6 +6,7 @@ import * as calendars from './migrations/202611260001-calendars';
 import * as formReplies from './migrations/202611260002-form-replies';
 import * as boardsAside from './migrations/202611260003-boards-aside';
 import * as keptVisits from './migrations/202611260004-kept-visits';
+import * as keptSituations from './migrations/202611260005-kept-situations';
 import { type Db, connectionOf } from './open';
 
 const MIGRATIONS: Readonly<Record<string, Migration>> = {
@@ -14,6 +15,7 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '202611260002-form-replies': formReplies,
   '202611260003-boards-aside': boardsAside,
   '202611260004-kept-visits': keptVisits,
+  '202611260005-kept-situations': keptSituations,
 };
 
 /** A migration that failed; the database is as it was before. */

@@ -37,6 +37,12 @@ const BODIES: Readonly<Record<string, object>> = {
     steps: 'w40~open',
     expects: { kind: 'ends-at', moment: 'at-the-door' },
   },
+  'POST situations': {
+    id: 'kept-situation-001',
+    name: 'A teacher, in summer',
+    supposed: { page: 'https://farrowisle.example/tonight', at: null, visit: 'first', device: 'desktop', locale: 'en', who: null },
+  },
+  'POST situations/remove': { id: 'kept-situation-001' },
   'POST visits/remove': { id: 'kept-visit-0000001' },
   'POST recipients': { teamId: 'teamoftheirs01', mails: ['porch@farrowisle.example'] },
   'POST boards/back': { key: 'rule-swallowed a b' },
@@ -89,6 +95,18 @@ describe('every route of the desk', () => {
     expect(await read(await porch.desk('GET recipients'))).toMatchObject({ recipients: { [ours]: ['notes@farrowisle.example'] } });
   });
 
+  it('a situation is kept once however often it is sent, also at no certain time, and taken away by its own site alone', async () => {
+    const other = await madePorch(house, 'elsewhere');
+    const listed = async () =>
+      (await read<{ situations: { name: string; supposed: { at: null } }[] }>(await porch.desk('GET situations'))).situations;
+    for (let count = 0; count < 2; count++) expect((await porch.desk('POST situations', BODIES['POST situations'] ?? {})).status).toBe(200);
+    expect(await listed()).toMatchObject([{ name: 'A teacher, in summer', supposed: { at: null, who: null } }]);
+    expect((await other.desk('POST situations/remove', { id: 'kept-situation-001' })).status).toBe(200);
+    expect(await listed()).toHaveLength(1);
+    await porch.desk('POST situations/remove', { id: 'kept-situation-001' });
+    expect(await listed()).toEqual([]);
+  });
+
   it('every route has a body in this test, so that a new one is tried too', () => {
     expect(ROUTES.filter((route) => route.startsWith('POST') && BODIES[route] === undefined)).toEqual([]);
   });
@@ -107,6 +125,7 @@ describe('every route of the desk', () => {
 const TABLES = [
   'team',
   'kept_visit',
+  'kept_situation',
   'board_aside',
   'draft',
   'draft_change',

@@ -27,13 +27,15 @@ import {
   StepInput,
   WishInput,
 } from '../input/desk.input';
-import { ForgetVisitInput, KeepInput } from '../input/kept-visit.input';
+import { ForgetVisitInput, KeepInput, KeepSituationInput } from '../input/kept-visit.input';
 import { parseInput } from '../input/parse-input';
 import type { State } from '../state';
 import { type DraftOutcome, getDraft, saveChange, stepDraft } from '../usecases/draft';
 import { sayWish, teamStates } from '../usecases/presence';
 import { boardFacts, putAside, takeBack } from '../usecases/boards';
 import { forgetVisit, keepVisit } from '../usecases/kept-visits';
+import { forgetSituation, keepSituation } from '../usecases/kept-situations';
+import { listKeptSituations } from '../db/repositories/kept-situations';
 import { publishDraft } from '../usecases/publish';
 import { endByPerson } from '../usecases/end-talk';
 import { replyTo } from '../usecases/talk';
@@ -80,6 +82,14 @@ export const DESK_ROUTES: Readonly<Record<string, Route<never>>> = {
     json(200, { visits: await listKeptVisits(state.db, member.site.id) }, {}),
   ),
   'POST visits': route('designer', KeepInput, keepAnswer),
+  'GET situations': route('designer', undefined, async ({ state, member }) =>
+    json(200, { situations: await listKeptSituations(state.db, member.site.id) }, {}),
+  ),
+  'POST situations': route('designer', KeepSituationInput, situationAnswer),
+  'POST situations/remove': route('designer', ForgetVisitInput, async ({ state, member }, { id }) => {
+    await forgetSituation(state, member.site.id, id);
+    return json(200, {}, {});
+  }),
   'POST visits/remove': route('designer', ForgetVisitInput, forgetAnswer),
   'GET conversations': route('responder', undefined, listAnswer),
   'GET conversations/*': route('responder', undefined, oneAnswer),
@@ -169,6 +179,11 @@ async function asideAnswer(call: DeskCall, input: AsideInput): Promise<Response>
 async function keepAnswer({ state, member }: DeskCall, input: KeepInput): Promise<Response> {
   const kept = await keepVisit(state, member.site.id, input);
   return kept.ok ? json(200, { visits: kept.value }, {}) : json(400, { errors: kept.errors }, {});
+}
+
+async function situationAnswer({ state, member }: DeskCall, input: KeepSituationInput): Promise<Response> {
+  const kept = await keepSituation(state, member.site.id, input);
+  return kept.ok ? json(200, { situations: kept.value }, {}) : json(400, { errors: kept.errors }, {});
 }
 
 async function forgetAnswer({ state, member }: DeskCall, { id }: ForgetVisitInput): Promise<Response> {

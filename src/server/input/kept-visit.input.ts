@@ -13,18 +13,39 @@ import {
   Min,
   Type,
   Validate,
+  ValidateIf,
   ValidateNested,
   ValidatorConstraint,
   type ValidatorConstraintInterface,
 } from './validators';
 
-class SupposedInput {
-  @Matches(/^\//) @MaxLength(LIMITS.pageAddressChars) @IsString() page!: string;
-  @Max(4_102_444_800_000) @Min(1) @IsInt() at!: EpochMs;
+class CircumstancesInput {
+  @Matches(/^(\/|https?:\/\/)/i) @MaxLength(LIMITS.pageAddressChars) @IsString() page!: string;
   @IsIn(['first', 'returning']) visit!: 'first' | 'returning';
   @IsIn(['desktop', 'tablet', 'phone']) device!: 'desktop' | 'tablet' | 'phone';
   @MaxLength(LIMITS.localeChars) @IsString() locale!: string;
+}
+
+class SupposedInput extends CircumstancesInput {
+  @Max(4_102_444_800_000) @Min(1) @IsInt() at!: EpochMs;
   @IsIn(TEAM_STATES) who!: TeamState;
+}
+
+/** Null: now, and whoever is in then. */
+class SituationInput extends CircumstancesInput {
+  @Max(4_102_444_800_000)
+  @Min(1)
+  @IsInt()
+  @ValidateIf((one: SituationInput) => one.at !== null)
+  at!: EpochMs | null;
+  @IsIn(TEAM_STATES) @ValidateIf((one: SituationInput) => one.who !== null) who!: TeamState | null;
+}
+
+/** Circumstances to be kept under a name. */
+export class KeepSituationInput {
+  @Matches(/^[\w-]{16,40}$/) @IsString() id!: string;
+  @MaxLength(80) @Matches(/\S/, { message: 'Give it a name.' }) @IsString() name!: string;
+  @ValidateNested() @Type(() => SituationInput) @IsObject() supposed!: SituationInput;
 }
 
 @ValidatorConstraint({ name: 'held' })

@@ -3,7 +3,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import FormControlLabel from '@mui/material/FormControlLabel';
-import IconButton from '@mui/material/IconButton';
 import Radio from '@mui/material/Radio';
 import RadioGroup from '@mui/material/RadioGroup';
 import TextField from '@mui/material/TextField';
@@ -12,12 +11,13 @@ import { type ReactNode, useState } from 'react';
 import { instantOf, wallOf } from '../../core/hours/wall';
 import type { Zone } from '../../core/hours/zone';
 import { TEAM_STATES, type TeamState } from '../../core/model/moment';
-import type { Situation, Supposed } from '../../core/rehearse/suppose';
+import type { Supposed } from '../../core/rehearse/suppose';
 import { LANGUAGES } from '../wording/languages';
-import { SITUATION_WORDS } from '../wording/situations';
 import { STATE_WORDS } from '../wording/states';
 import { wallWords } from '../wording/times';
 import { Choice, Sheet, Word } from './circumstance-parts';
+import { SituationArrows } from './SituationArrows';
+import type { Situations } from './use-situations';
 
 export interface CircumstancesProps {
   readonly supposed: Supposed;
@@ -33,10 +33,7 @@ export interface CircumstancesProps {
   readonly zoneName: string;
   readonly teamName: string;
   readonly teamState: TeamState;
-  readonly situations: readonly Situation[];
-  /** Which of the situations these circumstances are; -1: one's own. */
-  readonly situation: number;
-  readonly onSituation: (index: number) => void;
+  readonly situations: Situations;
   readonly children: ReactNode;
 }
 
@@ -102,7 +99,7 @@ export function Circumstances(props: CircumstancesProps) {
         chosen={who}
         onChoose={(next) => onSuppose({ who: next === 'now' ? null : next })}
       />
-      <Situations {...props} />
+      <SituationArrows {...props.situations} />
       <Box sx={{ flex: 1 }} />
       {props.children}
     </Box>
@@ -112,38 +109,6 @@ export function Circumstances(props: CircumstancesProps) {
 function visitorWords({ visit, locale, device }: Supposed): string {
   return [visit === 'first' ? 'first visit' : 'returning', LANGUAGES[locale] ?? locale, device].join(' · ');
 }
-
-/** ◂ Now, 1 of 8 ▸ */
-function Situations({ situations, situation, onSituation }: CircumstancesProps) {
-  const [code] = situations[situation] === undefined ? [null] : [situations[situation].code];
-  const name = code === null ? 'Your own' : SITUATION_WORDS[code];
-  const many = situations.length;
-  return (
-    <Box role="group" aria-label="Situation" sx={{ display: 'flex', alignItems: 'center', minWidth: 0, flex: '0 1 auto', ml: { md: 0.5 } }}>
-      <IconButton
-        size="small"
-        aria-label="The situation before"
-        onClick={() => onSituation((Math.max(situation, 0) + many - 1) % many)}
-        sx={ARROW}
-      >
-        ◂
-      </IconButton>
-      <Box
-        role="status"
-        title={name}
-        sx={{ whiteSpace: 'nowrap', overflow: 'hidden', textOverflow: 'ellipsis', minWidth: 24, maxWidth: 170, px: 0.25 }}
-      >
-        {name}
-        {situation < 0 ? '' : `, ${situation + 1} of ${many}`}
-      </Box>
-      <IconButton size="small" aria-label="The next situation" onClick={() => onSituation((situation + 1) % many)} sx={ARROW}>
-        ▸
-      </IconButton>
-    </Box>
-  );
-}
-
-const ARROW = { fontSize: 15, width: 28, height: 28, color: 'text.primary', flex: 'none' } as const;
 
 function Where({ page, onPage, close }: { page: string; onPage: (page: string) => void; close: () => void }) {
   const [typed, setTyped] = useState(page);

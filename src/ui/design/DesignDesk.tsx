@@ -41,6 +41,7 @@ import { useChosen } from './use-chosen';
 import { useDeskKeys } from './use-desk-keys';
 import { useRehearsed } from './use-rehearsed';
 import { TryDesk } from './TryDesk';
+import { useSituations } from './use-situations';
 import { useSupposed } from './use-supposed';
 import { useTried } from './use-tried';
 import { WholePath } from './WholePath';
@@ -71,15 +72,9 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
   const isPhone = useMediaQuery('(max-width: 899.5px)', { noSsr: true });
   const rehearsed = useRehearsed(design, supposed, overview, boards?.open ?? NO_BOARDS);
   useEffect(() => tellDesign(design), [tellDesign, design]);
-  const { situations, situation, place } = typeof rehearsed === 'string' ? NOTHING : rehearsed;
-  const flip = useCallback(
-    (by: number): void => {
-      const from = situation < 0 && by < 0 ? situations.length : situation;
-      const next = situations[(from + by + situations.length) % situations.length];
-      if (next !== undefined) suppose(next.supposed);
-    },
-    [situations, situation, suppose],
-  );
+  const { situations: computed, place } = typeof rehearsed === 'string' ? NOTHING : rehearsed;
+  const situations = useSituations(computed, supposed, suppose);
+  const { flip } = situations;
   const [undo, redo] = useMemo(() => [() => void saver.step('undo'), () => void saver.step('redo')] as const, [saver]);
   const whole = useCallback(() => set({ isWhole: !chosen.isWhole }), [set, chosen.isWhole]);
   useAskedWidget(design, rehearsed, supposed, suppose);
@@ -218,7 +213,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
         Design of {siteName}
       </Box>
       <DeskCircumstances
-        {...{ saver, draft, overview, rehearsed, supposed, zone }}
+        {...{ saver, draft, overview, rehearsed, supposed, zone, situations }}
         team={ownTeam}
         changeCount={changes === null ? null : changes.length}
         onSuppose={suppose}
@@ -317,4 +312,4 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
 }
 
 const NO_BOARDS: readonly Board[] = [];
-const NOTHING = { situations: [], situation: -1, place: 0 } as const;
+const NOTHING = { situations: [], place: 0 } as const;

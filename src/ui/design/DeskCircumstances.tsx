@@ -4,6 +4,7 @@ import type { Overview, TeamNow } from '../../core/wire/desk';
 import { Circumstances } from './Circumstances';
 import type { DraftSaver, DraftState } from './draft-saver';
 import { DraftBar } from './DraftBar';
+import type { Situations } from './use-situations';
 import type { Rehearsed } from './use-rehearsed';
 
 interface DeskCircumstancesProps {
@@ -18,6 +19,7 @@ interface DeskCircumstancesProps {
   readonly team: TeamNow | undefined;
   /** Null: nothing was published yet. */
   readonly changeCount: number | null;
+  readonly situations: Situations;
   readonly onSuppose: (part: Partial<Supposed>) => void;
   readonly onWidget: (key: string) => void;
   readonly onPublish: () => void;
@@ -25,7 +27,7 @@ interface DeskCircumstancesProps {
 
 /** The sentence of circumstances over a draft, with the draft's own bar at its end. */
 export function DeskCircumstances({ saver, draft, overview, rehearsed, supposed, zone, team, ...rest }: DeskCircumstancesProps) {
-  const { site, shown, situations, situation, nameOfTeam } = rehearsed;
+  const { site, shown, nameOfTeam } = rehearsed;
   const { widgets, locales } = draft.design;
   return (
     <Circumstances
@@ -40,9 +42,7 @@ export function DeskCircumstances({ saver, draft, overview, rehearsed, supposed,
       zoneName={zone}
       teamName={team === undefined ? 'nobody' : nameOfTeam(team.id)}
       teamState={team?.state ?? 'nobody'}
-      situations={situations}
-      situation={situation}
-      onSituation={(index) => rest.onSuppose(situations[index]?.supposed ?? {})}
+      situations={rest.situations}
     >
       <DraftBar
         draft={draft}

@@ -32,8 +32,6 @@ export interface Rehearsed {
   readonly stones: readonly Stone[];
   readonly ways: readonly DrawnWay[];
   readonly situations: readonly Situation[];
-  /** The place of the situation that is supposed; -1: none of them. */
-  readonly situation: number;
   nameOfTeam(id: string): string;
 }
 
@@ -67,10 +65,6 @@ export function useRehearsed(design: Design, supposed: Supposed, overview: Overv
         : situationsOf(asItIs, calendarId, { page, locale: design.defaultLocale, locales: design.locales }, overview.now),
     [asItIs, calendarId, page, design.defaultLocale, design.locales, overview.now],
   );
-  const situation = useMemo(
-    () => situations.findIndex((one) => JSON.stringify(one.supposed) === JSON.stringify(supposed)),
-    [situations, supposed],
-  );
   const invitation = near?.invitation ?? null;
   const ways = useMemo(
     () => (widget === undefined ? [] : waysOf(design, widget, nameOfTeam, invitation)),
@@ -78,7 +72,7 @@ export function useRehearsed(design: Design, supposed: Supposed, overview: Overv
   );
   if (!made.ok) return `a text cannot be read (${made.errors[0]?.key})`;
   if (widget === undefined || site === null || asItIs === null || decision === null) return 'it has no widget';
-  return { site, asItIs, base, widget, place, shown, state: decision.state, near, stones, ways, situations, situation, nameOfTeam };
+  return { site, asItIs, base, widget, place, shown, state: decision.state, near, stones, ways, situations, nameOfTeam };
 }
 
 /** A board without a widget of its own cracks the stones of every widget. */

@@ -1,3 +1,4 @@
+import type { KeptSituation } from '../../core/rehearse/suppose';
 import type { KeptVisit } from '../../core/rehearse/kept-visit';
 import type { TeamState } from '../../core/model/moment';
 import type { VisitorEntry } from '../../core/wire/talk';
@@ -31,6 +32,9 @@ export function httpPort(siteKey: string): SitePort {
     takeBack: async (key) => void (await post('boards/back', { key })),
     getRecipients: async () => (await get<{ recipients: Record<string, string[]> }>('recipients')).recipients,
     setRecipients: async (teamId, mails) => void (await post('recipients', { teamId, mails })),
+    getSituations: async () => (await get<{ situations: KeptSituation[] }>('situations')).situations,
+    keepSituation: async (situation) => (await post<{ situations: KeptSituation[] }>('situations', situation)).situations,
+    removeSituation: async (id) => void (await post('situations/remove', { id })),
     getKeptVisits: async () => (await get<{ visits: KeptVisit[] }>('visits')).visits,
     keepVisit: async (visit) => (await post<{ visits: KeptVisit[] }>('visits', visit)).visits,
     removeVisit: async (id) => void (await post('visits/remove', { id })),

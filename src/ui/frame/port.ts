@@ -1,6 +1,7 @@
 import type { Patch } from '../../core/draft/patch';
 import type { TeamState } from '../../core/model/moment';
 import type { KeptVisit } from '../../core/rehearse/kept-visit';
+import type { KeptSituation } from '../../core/rehearse/suppose';
 import type { EpochMs } from '../../core/model/units';
 import type { BoardFacts, DeskConversation, DeskTalk, DraftView, Overview } from '../../core/wire/desk';
 import type { VisitorEntry } from '../../core/wire/talk';
@@ -20,6 +21,9 @@ export interface SitePort {
   /** Mail addresses that get the notes of each team. */
   getRecipients(): Promise<Readonly<Record<string, readonly string[]>>>;
   setRecipients(teamId: string, mails: readonly string[]): Promise<void>;
+  getSituations(): Promise<readonly KeptSituation[]>;
+  keepSituation(situation: KeptSituation): Promise<readonly KeptSituation[]>;
+  removeSituation(id: string): Promise<void>;
   getKeptVisits(): Promise<readonly KeptVisit[]>;
   keepVisit(visit: KeptVisit): Promise<readonly KeptVisit[]>;
   removeVisit(id: string): Promise<void>;

@@ -1,0 +1,27 @@
+import { LIMITS } from '../../core/limits';
+import type { KeptSituation } from '../../core/rehearse/suppose';
+import { type Result, fail, ok } from '../../core/result';
+import { insertKeptSituation, listKeptSituations, removeKeptSituation } from '../db/repositories/kept-situations';
+import { inTransaction } from '../db/transaction';
+import type { KeepSituationInput } from '../input/kept-visit.input';
+import type { State } from '../state';
+
+/** Keeps circumstances under a name; sent twice they are kept once. */
+export async function keepSituation(
+  { db }: Pick<State, 'db'>,
+  siteId: string,
+  { id, name, supposed }: KeepSituationInput,
+): Promise<Result<KeptSituation[]>> {
+  const { page, at, visit, device, locale, who } = supposed;
+  return inTransaction(db, async (tx): Promise<Result<KeptSituation[]>> => {
+    const all = await listKeptSituations(tx, siteId);
+    if (all.length >= LIMITS.keptSituations)
+      return fail({ '': `A site keeps ${LIMITS.keptSituations} situations at most. Remove one first.` });
+    await insertKeptSituation(tx, siteId, { id, name, supposed: { page, at, visit, device, locale, who } }, all.length);
+    return ok(await listKeptSituations(tx, siteId));
+  });
+}
+
+export async function forgetSituation({ db }: Pick<State, 'db'>, siteId: string, id: string): Promise<void> {
+  await inTransaction(db, (tx) => removeKeptSituation(tx, siteId, id));
+}
