@@ -7,6 +7,7 @@ import { readLogLine } from '../src/formats/traffic/access-log';
 import { hashOf, newSecret } from '../src/server/ids';
 import { benchDecide, benchHours, benchPages, benchRule, perSecond } from './engine';
 import { type Running, fill, start, stop } from './house';
+import { typeOnStage } from './stage';
 import { barePairs, roundTrips } from './round-trip';
 
 // Ratios hold from machine to machine, figures do not: each line stands against a reference measured in the same run.
@@ -128,6 +129,20 @@ function signIn(dataDir: string): string {
   return `porch=${secret}`;
 }
 
+/** The stage follows what is typed, the words of the path in the same frame, the pictures soon after. */
+async function benchStage(house: Running, siteKey: string, cookie: string): Promise<void> {
+  const typed = await typeOnStage(house.origin, siteKey, cookie);
+  const p95 = (part: 'stage' | 'words' | 'picture') =>
+    percentile(
+      typed.map((one) => one[part]),
+      0.95,
+    ).toFixed(0);
+  const same = typed.filter(({ isSameFrame }) => isSameFrame).length;
+  say(`stage follows a letter in   p95 ${p95('stage')} ms (goal 50)`);
+  say(`words of the path           p95 ${p95('words')} ms, in the same frame ${same} of ${typed.length} times`);
+  say(`thumbnail                   p95 ${p95('picture')} ms (goal 300)`);
+}
+
 benchDecide();
 await benchRule();
 benchHours();
@@ -139,6 +154,7 @@ await benchStart(dataDir);
 const cookie = signIn(dataDir);
 const house = await start('dist/server/entry.mjs', { PORCH_DATA: dataDir, TRUSTED_PROXIES: '127.0.0.1' });
 await benchFile(house, siteKey, dataDir);
+await benchStage(house, siteKey, cookie);
 await benchRoundTrips(house, siteKey, cookie);
 stop(house);
 process.exit(0);

@@ -1,11 +1,12 @@
-import { decide } from '../core/decide/decide';
+import { decided } from '../core/rehearse/decided';
 import type { Circumstances, Visitor } from '../core/model/circumstances';
 import type { PublishedSite } from '../core/wire/published-site';
 import type { VisitorEntry } from '../core/wire/talk';
 import { addSheet, buildFrame, setFont } from './frame';
 import { paintStill } from './panel/paint-still';
 import { deviceOf } from './surroundings';
-import { voiceOf } from './voice';
+import type { Heard } from '../core/words/hearer';
+import { type Voice, voiceOf } from './voice';
 
 /** What a tile shows: a published site, made-up circumstances, and what was said so far. */
 export interface Feed {
@@ -23,8 +24,34 @@ export interface Feed {
 export interface Tile {
   /** The shadow root, for finding where a text stands (`data-say`). */
   readonly root: ShadowRoot;
-  update(feed: Feed): void;
+  /** Whether anything had to be painted anew. */
+  update(feed: Feed): boolean;
   unmount(): void;
+}
+
+/** What was drawn last: all of its look, and every text it asked for with what it got. */
+interface Drawn {
+  readonly look: string;
+  readonly said: readonly Said[];
+}
+type Said = readonly [key: Parameters<Voice>[0], values: Parameters<Voice>[1], words: string];
+
+function saysTheSame(said: readonly Said[], voice: Voice): boolean {
+  return said.every(([key, values, words]) => voice(key, values) === words);
+}
+
+/** Everything but the words that a picture is made of: where it is equal, so is the picture. */
+function lookOf({ site, circumstances, entries, ...how }: Feed, { widget, decision }: Heard): string {
+  const { state, isStateKnown, closedBy, moment, isCountOnly, lines } = decision;
+  const { key, teams, calendar, place, launcher, scheme, palette, measures, forms, talks } = widget;
+  const { now, isWindowOpen, invited, conversation, unread, visitor, page } = circumstances;
+  const { locale, dir, siteName } = site.design;
+  return JSON.stringify([
+    [state, isStateKnown, closedBy, moment, isCountOnly, lines],
+    [key, teams, calendar, place, launcher, scheme, palette, measures, forms, talks],
+    [now, isWindowOpen, invited, conversation, unread, visitor, page.address, entries],
+    [locale, dir, siteName, site.facts.teams, how.scheme, how.device, how.width, how.height, how.font],
+  ]);
 }
 
 /** A tile is its own viewport, and lies among others. */
@@ -50,18 +77,32 @@ export function mount(place: HTMLElement, first: Feed): Tile {
   });
   addSheet(root, TILE_CSS);
   frame.root.setAttribute('data-still', '');
-  const update = (next: Feed): void => {
+  let drawn: Drawn | null = null;
+  const update = (next: Feed): boolean => {
     feed = next;
     const { site, circumstances } = next;
-    const decision = decide(site, circumstances);
+    const decision = decided(site, circumstances);
     const widget = site.design.widgets.find((one) => one.key === decision.widget);
     frame.root.hidden = widget === undefined;
-    if (widget === undefined) return;
-    setFont(frame.root, next.font);
+    if (widget === undefined) {
+      drawn = null;
+      return true;
+    }
     const heard = { site, widget, decision, circumstances };
     const voice = voiceOf(heard);
-    frame.paint(heard, voice);
-    paintStill(root, frame.place, { heard, voice, entries: next.entries });
+    const look = lookOf(next, heard);
+    if (drawn !== null && drawn.look === look && saysTheSame(drawn.said, voice)) return false;
+    const said: Said[] = [];
+    const listening: Voice = (key, values) => {
+      const words = voice(key, values);
+      said.push([key, values, words]);
+      return words;
+    };
+    setFont(frame.root, next.font);
+    frame.paint(heard, listening);
+    paintStill(root, frame.place, { heard, voice: listening, entries: next.entries });
+    drawn = { look, said };
+    return true;
   };
   update(first);
   return { root, update, unmount: () => host.remove() };

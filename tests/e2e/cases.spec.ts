@@ -106,7 +106,9 @@ test('an invitation and its replies are worded where they show; a text that does
   await isSaved(page);
 });
 
-test('one’s own circumstances are kept under a name, flipped through like ours, by a colleague too, and taken away', async ({ browser }) => {
+test('one’s own circumstances are kept under a name, flipped through like ours, by a colleague too, and taken away', async ({
+  browser,
+}) => {
   const page = await enterAs(browser, house, 'design?on=/groups/schools&visit=returning&device=phone&locale=pt');
   const situation = page.getByRole('group', { name: 'Situation' });
   await expect(situation).toContainText('Your own');

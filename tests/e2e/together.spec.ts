@@ -62,7 +62,10 @@ test('who gets the notes holds at once, outside of the draft, and is undone in o
   await expect(page.getByRole('button', { name: /^Publish|^Nothing to publish/ })).toHaveText(changes ?? '');
   await field.press('Backspace');
   await expect(inspector(page).getByText('desk@farrowisle.example')).toHaveCount(0);
-  await page.getByRole('region', { name: /Notifications/ }).getByRole('button', { name: 'Undo' }).click();
+  await page
+    .getByRole('region', { name: /Notifications/ })
+    .getByRole('button', { name: 'Undo' })
+    .click();
   await expect(inspector(page).getByText('desk@farrowisle.example')).toBeVisible();
 });
 

@@ -1,9 +1,9 @@
-import { decide } from '../decide/decide';
 import type { Circumstances } from '../model/circumstances';
 import type { Moment, TeamState } from '../model/moment';
 import { DAY_MS, MINUTE_MS, SECOND_MS } from '../model/units';
 import type { PublishedSite } from '../wire/published-site';
 import type { ConversationFacts, Standing, VisitorEntry } from '../wire/talk';
+import { decided, keptIn } from './decided';
 import { sampleIn } from './samples';
 
 /** A visitor standing at a moment, for the stage and the path. */
@@ -35,6 +35,18 @@ export type DrawnMoment = (typeof DRAWN_MOMENTS)[number];
  * drawn; null: the first that is on.
  */
 export function standAt(site: PublishedSite, base: Circumstances, moment: DrawnMoment, invitation: string | null = null): Standpoint {
+  const ofSite = keptIn(STANDPOINTS, site, () => new WeakMap<Circumstances, Map<string, Standpoint>>());
+  const known = keptIn(ofSite, base, () => new Map<string, Standpoint>());
+  const key = moment === 'invited' ? `${moment} ${invitation}` : moment;
+  const kept = known.get(key) ?? stand(site, base, moment, invitation);
+  known.set(key, kept);
+  return kept;
+}
+
+/** Kept for as long as site and visitor are: what is drawn of a moment that has not changed stays the same object. */
+const STANDPOINTS = new WeakMap<PublishedSite, WeakMap<Circumstances, Map<string, Standpoint>>>();
+
+function stand(site: PublishedSite, base: Circumstances, moment: DrawnMoment, invitation: string | null): Standpoint {
   const circumstances = circumstancesAt(site, base, moment, invitation);
   const entries = circumstances.conversation === null ? [] : entriesAt(site.design.locale, moment, base.now);
   const leadsHere = moment === 'passing-by' || moment === 'invited' || lastDoorOf(site, base) === DOORS[moment];
@@ -51,6 +63,16 @@ function heldOpen({ facts, pointer }: PublishedSite, { now }: Circumstances): Pu
   return { ...pointer.overrides, ...Object.fromEntries(Object.keys(facts.calendars).map((id) => [id, open])) };
 }
 
+const AT_THE_DOOR = new WeakMap<Circumstances, Circumstances>();
+const JUST_COME = new WeakMap<Circumstances, Circumstances>();
+
+/** The widget that these circumstances show before anything is opened or said. */
+function shownIn(site: PublishedSite, base: Circumstances): string | null {
+  const isBare = !base.isWindowOpen && base.conversation === null;
+  const bare = isBare ? base : keptIn(JUST_COME, base, () => ({ ...base, isWindowOpen: false, conversation: null }));
+  return decided(site, bare).widget;
+}
+
 /** Which of the two doors a visit goes through to get to a moment. */
 const DOORS: Readonly<Record<DrawnMoment, Moment>> = {
   'passing-by': 'passing-by',
@@ -65,7 +87,10 @@ const DOORS: Readonly<Record<DrawnMoment, Moment>> = {
 };
 
 function lastDoorOf(site: PublishedSite, base: Circumstances): Moment {
-  return decide(site, { ...base, isWindowOpen: true, conversation: null, asksAgain: false }).moment;
+  return decided(
+    site,
+    keptIn(AT_THE_DOOR, base, () => ({ ...base, isWindowOpen: true, conversation: null, asksAgain: false })),
+  ).moment;
 }
 
 const STANDINGS: Partial<Record<DrawnMoment, Standing>> = {
@@ -88,7 +113,7 @@ function circumstancesAt(site: PublishedSite, base: Circumstances, moment: Drawn
   const conversation: ConversationFacts = {
     id: 'sample',
     standing,
-    widgetKey: decide(site, { ...base, isWindowOpen: false, conversation: null }).widget ?? '',
+    widgetKey: shownIn(site, base) ?? '',
     askedMs: base.now - (waited ?? MINUTE_MS),
     joinedMs: joined ? base.now : null,
     endedMs: standing === 'ended' ? base.now : null,
@@ -107,7 +132,7 @@ function circumstancesAt(site: PublishedSite, base: Circumstances, moment: Drawn
 
 /** The invitation that is drawn: the first that is on in the widget these circumstances show; null: none is. */
 function firstInvitation(site: PublishedSite, base: Circumstances): Circumstances['invited'] {
-  const shown = decide(site, { ...base, conversation: null }).widget;
+  const shown = shownIn(site, base);
   const first = site.design.widgets.find(({ key }) => key === shown)?.invitations[0];
   return first === undefined ? null : { id: first[0], at: base.now };
 }

@@ -4,8 +4,8 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { decided } from '../../core/rehearse/decided';
 import type { Board } from '../../core/boards/board';
-import { decide } from '../../core/decide/decide';
 import { explain } from '../../core/decide/explain';
 import { differencesOf } from '../../core/draft/differences';
 import type { Json } from '../../core/draft/patch';
@@ -98,7 +98,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
   const stone = stones.find((one) => one.moment === moment);
   if (stone === undefined) return null;
   const standpoint = tried === null || isPhone ? stone.standpoint : tried.standpoint;
-  const momentNow = tried === null ? moment : decide(standpoint.site, standpoint.circumstances).moment;
+  const momentNow = tried === null ? moment : decided(standpoint.site, standpoint.circumstances).moment;
   const corner = mirrored(widget.place.corner, stone.dir);
   const ownTeam = overview.teams.find(({ id }) => widget.teams.includes(id));
   const distance = chosen.distance ?? (momentNow === 'passing-by' ? 'whole' : 'near');

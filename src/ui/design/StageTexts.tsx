@@ -98,7 +98,7 @@ function spotsIn(root: ShadowRoot, stage: HTMLElement): Spot[] {
   const frame = stage.getBoundingClientRect();
   const found = new Map<string, Spot>();
   for (const element of root.querySelectorAll<HTMLElement>('[data-say]')) {
-    const box = element.getBoundingClientRect();
+    const box = boxOf(element);
     const key = element.dataset.say as SaidKey;
     const isSeen =
       box.width > 4 &&
@@ -111,6 +111,14 @@ function spotsIn(root: ShadowRoot, stage: HTMLElement): Spot[] {
       found.set(key, { key, left: box.left - frame.left, top: box.top - frame.top, width: box.width, height: box.height });
   }
   return [...found.values()];
+}
+
+/** The head of the window is taken hold of beside its texts: there a text is no wider than its words. */
+function boxOf(element: HTMLElement): DOMRect {
+  if (element.closest('.head') === null) return element.getBoundingClientRect();
+  const words = document.createRange();
+  words.selectNodeContents(element);
+  return words.getBoundingClientRect();
 }
 
 /** Where a text that does not stand there now is edited: across the foot of the window, or beside the launcher. */

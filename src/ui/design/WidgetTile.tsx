@@ -25,7 +25,7 @@ export function WidgetTile({ feed, scale = 1, onPainted }: WidgetTileProps) {
   useLayoutEffect(() => {
     if (place.current === null) return;
     if (tile.current === null) tile.current = mount(place.current, feed);
-    else tile.current.update(feed);
+    else if (!tile.current.update(feed)) return;
     onPainted?.(tile.current.root);
   }, [feed, onPainted]);
   return (

@@ -1,4 +1,4 @@
-import { decide } from '../../core/decide/decide';
+import { decided } from '../../core/rehearse/decided';
 import type { Design, Widget } from '../../core/model/design';
 import type { DrawnMoment, Standpoint } from '../../core/rehearse/stand-at';
 import { alsoSaidAt } from '../../core/words/also-said';
@@ -34,7 +34,7 @@ export function stageTexts(
   moment: DrawnMoment,
   { design, widget, locale, standpoint, dir, edits, nameOfTeam }: StageTextsOptions,
 ): MomentTexts {
-  const decision = decide(standpoint.site, standpoint.circumstances);
+  const decision = decided(standpoint.site, standpoint.circumstances);
   const { site, circumstances } = standpoint;
   const live = site.design.widgets.find(({ key }) => key === (decision.widget ?? widget.key)) ?? site.design.widgets[0];
   if (live === undefined) throw new Error('Expected a design with a widget.');

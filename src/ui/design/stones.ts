@@ -1,4 +1,4 @@
-import { decide } from '../../core/decide/decide';
+import { decided } from '../../core/rehearse/decided';
 import type { Circumstances } from '../../core/model/circumstances';
 import type { Widget } from '../../core/model/design';
 import type { WidgetState } from '../../core/model/moment';
@@ -41,7 +41,7 @@ export interface Near {
 /** [M9] The search is the longest work of the screen, so it may follow a little later. */
 export function nearOf(site: PublishedSite, base: Circumstances): Near {
   const reached = reach(site, base);
-  const { widget: shown, state } = decide(site, base);
+  const { widget: shown, state } = decided(site, base);
   return {
     moments: Object.fromEntries(reached.map(({ moment, nearness }) => [moment, nearness])),
     invitation: firstInvited(site, base, reached),
@@ -62,7 +62,7 @@ export function stonesOf(
   near: Near | null,
   nameOfTeam: (id: string) => string,
 ): Stone[] {
-  const { widget: shown, state } = decide(site, base);
+  const { widget: shown, state } = decided(site, base);
   const known = near !== null && near.base === base && near.shown === shown && near.state === state ? near : null;
   const ground = { isShown: shown !== null, state, hasInvitations: widget.invitations.some(({ isOn }) => isOn), why: null };
   return DRAWN_MOMENTS.map((moment): Stone => {
@@ -92,7 +92,7 @@ function guessed(moment: DrawnMoment, { needs, circumstances }: Standpoint, { is
 }
 
 function firstWords({ site, circumstances }: Standpoint, widget: Widget, moment: DrawnMoment): string {
-  const decision = decide(site, circumstances);
+  const decision = decided(site, circumstances);
   const { invited } = circumstances;
   const key = moment === 'invited' ? (invited === null ? null : `invitation:${invited.id}`) : textKeyOf(FIRST_WORDS[moment]);
   const live = site.design.widgets.find((one) => one.key === (decision.widget ?? widget.key));

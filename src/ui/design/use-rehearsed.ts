@@ -1,8 +1,8 @@
 'use client';
 
 import { useCallback, useMemo } from 'react';
+import { decided } from '../../core/rehearse/decided';
 import type { Board } from '../../core/boards/board';
-import { decide } from '../../core/decide/decide';
 import type { Circumstances } from '../../core/model/circumstances';
 import type { Design, Widget } from '../../core/model/design';
 import type { WidgetState } from '../../core/model/moment';
@@ -42,7 +42,7 @@ export function useRehearsed(design: Design, supposed: Supposed, overview: Overv
   const asItIs = made.ok ? made.value : null;
   const site = useMemo(() => (asItIs === null ? null : supposedSite(asItIs, supposed)), [asItIs, supposed]);
   const base = useMemo(() => supposedVisitor(supposed, overview.now), [supposed, overview.now]);
-  const decision = useMemo(() => (site === null ? null : decide(site, base)), [site, base]);
+  const decision = useMemo(() => (site === null ? null : decided(site, base)), [site, base]);
   const shown = decision?.widget ?? null;
   const place = Math.max(
     0,

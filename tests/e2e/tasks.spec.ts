@@ -1,0 +1,89 @@
+import type { Locator, Page } from '@playwright/test';
+import { enterAs, expect, test, useHouse } from './house';
+
+const house = useHouse();
+
+/** Somebody who starts on Today; every press of the mouse counts, typing does not. */
+class Stranger {
+  clicks = 0;
+  constructor(readonly page: Page) {}
+  async click(what: Locator): Promise<void> {
+    this.clicks++;
+    await what.click();
+  }
+  async design(): Promise<void> {
+    await this.click(this.page.getByRole('navigation', { name: 'Screens' }).getByRole('link', { name: 'Design' }));
+    await expect(this.stage.locator('sunny-porch').first()).toBeAttached();
+  }
+  readonly stage = this.page.getByRole('region', { name: 'Stage' });
+  readonly inspector = this.page.getByRole('complementary', { name: 'Inspector' });
+}
+
+async function onToday(browser: Parameters<typeof enterAs>[0]): Promise<Stranger> {
+  const page = await enterAs(browser, house, 'today');
+  await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
+  return new Stranger(page);
+}
+
+test('task 1: change the greeting, in three clicks', async ({ browser }) => {
+  const one = await onToday(browser);
+  await one.design();
+  await one.click(one.page.getByRole('navigation', { name: 'Path' }).getByRole('button', { name: /^At the door/ }));
+  await one.click(one.stage.getByRole('button', { name: /^Edit Greeting/ }));
+  await one.page.keyboard.type('The dome is open.');
+  await expect(one.stage.locator('sunny-porch [data-say=greeting]')).toHaveText('The dome is open.');
+  expect(one.clicks).toBeLessThanOrEqual(3);
+  await expect(one.page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible();
+});
+
+test('task 3: what a visitor sees at our next closed hour, in three clicks', async ({ browser }) => {
+  const one = await onToday(browser);
+  await one.design();
+  const next = one.page.getByRole('button', { name: 'The next situation' });
+  await one.click(next);
+  await one.click(next);
+  await expect(one.page.getByRole('group', { name: 'Situation' })).toContainText('The next closed hour');
+  await expect(one.page.getByRole('button', { name: /^Nobody home/ })).not.toHaveAccessibleName(/not while/);
+  await expect(one.page.getByRole('region', { name: 'Because' })).toContainText('it is outside of the hours until 17:30');
+  expect(one.clicks).toBeLessThanOrEqual(3);
+});
+
+test('task 4: why the invitation did not show on /groups/schools, in three clicks', async ({ browser }) => {
+  const one = await onToday(browser);
+  await one.design();
+  await one.click(one.page.getByRole('button', { name: /^On the page/ }));
+  await one.page.getByRole('textbox', { name: 'Page' }).fill('/groups/schools');
+  await one.page.keyboard.press('Enter');
+  await one.click(one.page.getByRole('button', { name: /^All \d+ reasons/ }));
+  await expect(one.page.getByRole('dialog', { name: 'All reasons' })).toContainText(/“Class dates”/);
+  expect(one.clicks).toBeLessThanOrEqual(3);
+});
+
+test('task 5: move the launcher above a bar that lies there, in two', async ({ browser }) => {
+  const one = await onToday(browser);
+  await one.design();
+  const grip = one.stage.getByRole('button', { name: /^Place:/ });
+  await expect(one.stage.locator('sunny-porch .window')).toBeVisible();
+  const box = await grip.boundingBox();
+  if (box === null) throw new Error('Expected a window to take hold of.');
+  one.clicks++;
+  await one.page.mouse.move(box.x + box.width * 0.75, box.y + box.height / 2);
+  await one.page.mouse.down();
+  await one.page.mouse.move(box.x + box.width * 0.75, box.y - 60, { steps: 8 });
+  await one.page.mouse.up();
+  await expect(grip).toHaveAccessibleName(/px from below/);
+  expect(one.clicks).toBeLessThanOrEqual(2);
+  await expect(one.page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible();
+});
+
+test('task 6: who gets the notes, and change it, in three clicks', async ({ browser }) => {
+  const one = await onToday(browser);
+  await one.design();
+  await one.click(one.page.locator('[data-way-words=W17]'));
+  await expect(one.inspector).toContainText('of Night desk, under Conversations.');
+  await one.click(one.inspector.getByRole('combobox', { name: 'By mail also to' }));
+  await one.page.keyboard.type('notes@farrowisle.example');
+  await one.page.keyboard.press('Enter');
+  await expect(one.page.getByText('Visitors see this from now.')).toBeVisible();
+  expect(one.clicks).toBeLessThanOrEqual(3);
+});

@@ -1,0 +1,73 @@
+import { enterAs, expect, test, useHouse } from './house';
+
+const house = useHouse();
+
+test('a change paints the tiles it is seen in, and no other: neither words said elsewhere nor a delay touch them', async ({ browser }) => {
+  const page = await enterAs(browser, house, 'design?on=/tonight&moment=at-the-door&with=in');
+  await expect(page.getByRole('navigation', { name: 'Path' }).locator('sunny-porch')).toHaveCount(9);
+  await expect(page.getByRole('region', { name: 'Stage' }).locator('sunny-porch .window')).toBeVisible();
+  await page.evaluate(() => {
+    const painted = new Set<string>();
+    Object.assign(window, { painted });
+    for (const host of document.querySelectorAll('sunny-porch')) {
+      const name = host.closest('[data-stone]')?.getAttribute('data-stone') ?? 'stage';
+      const watch = new MutationObserver(() => painted.add(name));
+      if (host.shadowRoot !== null)
+        watch.observe(host.shadowRoot, { subtree: true, childList: true, characterData: true, attributes: true });
+    }
+  });
+  const painted = () => page.evaluate(() => [...(window as unknown as { painted: Set<string> }).painted].sort());
+  const field = page.getByRole('textbox', { name: 'Greeting' });
+  await page.getByRole('button', { name: /^Edit Greeting/ }).click();
+  await field.fill('The dome is open.');
+  await expect(page.getByRole('region', { name: 'Stage' }).locator('sunny-porch [data-say=greeting]')).toHaveText('The dome is open.');
+  await expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible();
+  expect(await painted()).toEqual(['at-the-door', 'stage']);
+
+  await page.locator('[data-way-words=W10]').click();
+  await page.getByLabel('An answer by mail is offered after').fill('75');
+  await expect(page.locator('[data-way-words=W10]')).toHaveText('75 s');
+  await expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible();
+  expect(await painted()).toEqual(['at-the-door', 'stage']);
+
+  // What is seen everywhere is painted everywhere.
+  await page.getByRole('tab', { name: 'Everywhere' }).click();
+  await page.getByRole('button', { name: '#b4472b' }).click();
+  await expect.poll(painted).toHaveLength(10);
+});
+
+test('law against settings beside a preview: no field beside the stage holds a text that is seen on it', async ({ browser }) => {
+  const page = await enterAs(browser, house, 'design?on=/tonight&with=in');
+  const inspector = page.getByRole('complementary', { name: 'Inspector' });
+  const stones = page.getByRole('navigation', { name: 'Path' }).locator('[data-stone]');
+  await expect(stones).toHaveCount(9);
+  const count = await stones.count();
+  let seenInAll = 0;
+  let fieldsInAll = 0;
+  const compare = async (): Promise<void> => {
+    await expect(page.getByRole('region', { name: 'Stage' }).locator('sunny-porch')).toBeAttached();
+    const seen = await page
+      .getByRole('region', { name: 'Stage' })
+      .locator('sunny-porch [data-say]')
+      .evaluateAll((all) => all.map((one) => one.textContent.trim()).filter((text) => text !== ''));
+    const fields = await inspector
+      .locator('input:not([type=radio]):not([type=checkbox]), textarea')
+      .evaluateAll((all) => all.map((one) => (one as HTMLInputElement).value.trim()).filter((text) => text !== ''));
+    seenInAll += seen.length;
+    fieldsInAll += fields.length;
+    expect(fields.filter((value) => seen.includes(value))).toEqual([]);
+  };
+  for (let index = 0; index < count; index++) {
+    await stones.nth(index).click();
+    for (const side of ['Here', 'Everywhere']) {
+      await page.getByRole('tab', { name: side, exact: true }).click();
+      await compare();
+    }
+  }
+  for (const way of await page.locator('[data-way-words]').all()) {
+    await way.click();
+    await compare();
+  }
+  // It would be no law if there were nothing to compare.
+  expect([count, seenInAll > 60, fieldsInAll > 60]).toEqual([9, true, true]);
+});
