@@ -8,7 +8,7 @@ const PAGE_HEADERS = [
 ];
 
 const config: NextConfig = {
-  serverExternalPackages: ['better-sqlite3', '@node-rs/argon2'],
+  serverExternalPackages: ['better-sqlite3', '@node-rs/argon2', 'sharp'],
   poweredByHeader: false,
   typescript: { ignoreBuildErrors: true }, // npm test checks the types of all three projects; a start need not wait for it
 

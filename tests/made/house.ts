@@ -42,7 +42,14 @@ export async function madeHouse(file = ':memory:'): Promise<House> {
   writeFileSync(join(widgetDir, 'built.json'), JSON.stringify({ panel: 'panel-0123456789abcdef.js', watch: 'watch-0123456789abcdef.js' }));
   writeFileSync(join(widgetDir, 'porch.js.gz'), gzipSync('/* porch */'));
   const state: State = {
-    env: { port: 0, host: '127.0.0.1', publicUrl: null, dataDir: '', widgetDir, trustedProxies: [] },
+    env: {
+      port: 0,
+      host: '127.0.0.1',
+      publicUrl: null,
+      dataDir: mkdtempSync(join(tmpdir(), 'porch-data-')),
+      widgetDir,
+      trustedProxies: [],
+    },
     db,
     clock,
     hub: makeHub(clock),

@@ -31,6 +31,21 @@ export interface Overview {
   readonly now: EpochMs;
 }
 
+export const PAGE_DEVICES = ['desktop', 'phone'] as const;
+export type PageDevice = (typeof PAGE_DEVICES)[number];
+export interface PagePicture {
+  readonly hash: string;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** What can stand behind the widget on the stage besides the page we draw. */
+export interface PagePictures {
+  readonly pictures: Readonly<Partial<Record<PageDevice, PagePicture>>>;
+  /** The owner's own site, as they gave it; null: they did not. */
+  readonly siteAddress: string | null;
+}
+
 /** What loose boards are computed from besides the draft, and which of them were put aside. */
 export interface BoardFacts {
   readonly peopleOf: Readonly<Record<string, number>>;

@@ -73,6 +73,7 @@ describe('migrateDatabase', () => {
       '202611260003-boards-aside',
       '202611260004-kept-visits',
       '202611260005-kept-situations',
+      '202611260006-uploads',
     ]);
     expect(await migrateDatabase(db, '')).toEqual([]);
   });

@@ -7,6 +7,7 @@ import * as formReplies from './migrations/202611260002-form-replies';
 import * as boardsAside from './migrations/202611260003-boards-aside';
 import * as keptVisits from './migrations/202611260004-kept-visits';
 import * as keptSituations from './migrations/202611260005-kept-situations';
+import * as uploads from './migrations/202611260006-uploads';
 import { type Db, connectionOf } from './open';
 
 const MIGRATIONS: Readonly<Record<string, Migration>> = {
@@ -16,6 +17,7 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '202611260003-boards-aside': boardsAside,
   '202611260004-kept-visits': keptVisits,
   '202611260005-kept-situations': keptSituations,
+  '202611260006-uploads': uploads,
 };
 
 /** A migration that failed; the database is as it was before. */

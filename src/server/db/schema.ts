@@ -142,6 +142,18 @@ export interface Schema {
     stored_ms: number;
   };
   board_aside: { site_id: string; board_key: string; reason: string; person_id: string; at_ms: number };
+  upload: {
+    site_id: string;
+    hash: string;
+    kind: 'page';
+    mime: string;
+    width: number;
+    height: number;
+    bytes: number;
+    person_id: string;
+    at_ms: number;
+  };
+  page_picture: { site_id: string; device: 'desktop' | 'phone'; hash: string };
   kept_situation: { site_id: string; id: string; name: string; supposed_json: string; position: number };
   kept_visit: { site_id: string; id: string; name: string; visit_json: string; expects_json: string; position: number };
   form_reply: {

@@ -1,4 +1,4 @@
-import type { DeskTalk } from '../../core/wire/desk';
+import { type DeskTalk, PAGE_DEVICES, type PagePictures } from '../../core/wire/desk';
 import { LIMITS } from '../../core/limits';
 import type { ClassConstructor } from 'class-transformer';
 import {
@@ -14,7 +14,11 @@ import { findNewestVersion, listPublications } from '../db/repositories/publicat
 import { findWish, listRecipients, listTeams, writeRecipients } from '../db/repositories/teams';
 import type { Role } from '../db/repositories/sites';
 import { UnwritableError, inTransaction } from '../db/transaction';
-import { readJson } from '../http/read-body';
+import { readBytes, readJson } from '../http/read-body';
+import { PICTURE_BYTES_MAX } from '../pictures/draw-picture';
+import { readPicture } from '../pictures/picture-store';
+import { findUploadMime, listPagePictures } from '../db/repositories/uploads';
+import { forgetPagePicture, keepPagePicture } from '../usecases/page-pictures';
 import { type Member, findMember, secretFrom } from '../http/who';
 import {
   AsideInput,
@@ -82,6 +86,10 @@ export const DESK_ROUTES: Readonly<Record<string, Route<never>>> = {
     json(200, { visits: await listKeptVisits(state.db, member.site.id) }, {}),
   ),
   'POST visits': route('designer', KeepInput, keepAnswer),
+  'GET page-pictures': route('designer', undefined, async ({ state, member }) => json(200, await pagePictures(state, member), {})),
+  'POST page-pictures/*': route('designer', undefined, pagePictureAnswer),
+  'POST page-pictures/*/remove': route('designer', NothingInput, noPagePictureAnswer),
+  'GET uploads/*': route('designer', undefined, uploadAnswer),
   'GET situations': route('designer', undefined, async ({ state, member }) =>
     json(200, { situations: await listKeptSituations(state.db, member.site.id) }, {}),
   ),
@@ -105,7 +113,7 @@ export async function deskEndpoint(state: State, request: Request): Promise<Resp
   const [, api, s, siteKey = '', ...rest] = new URL(request.url).pathname.split('/');
   if (api !== 'api' || s !== 's') return refusal(404, 'There is nothing here.', {});
   const id = rest[1] ?? '';
-  const pattern = rest.map((part, index) => (index === 1 && rest[0] === 'conversations' ? '*' : part)).join('/');
+  const pattern = rest.map((part, index) => (index === 1 && NAMED.has(rest[0] ?? '') ? '*' : part)).join('/');
   const found = Object.hasOwn(DESK_ROUTES, `${request.method} ${pattern}`) ? DESK_ROUTES[`${request.method} ${pattern}`] : undefined;
   if (found === undefined) return refusal(404, 'There is nothing here.', {});
   const member = await findMember(state, secretFrom(request.headers.get('Cookie'), state.env), siteKey, found.role);
@@ -123,6 +131,9 @@ export async function deskEndpoint(state: State, request: Request): Promise<Resp
     throw error;
   }
 }
+
+/** What stands before an id in an address. */
+const NAMED: ReadonlySet<string> = new Set(['conversations', 'page-pictures', 'uploads']);
 
 function actorOf({ state, member }: DeskCall): { siteId: string; personId: string; at: number } {
   return { siteId: member.site.id, personId: member.person.id, at: state.clock.now() };
@@ -184,6 +195,42 @@ async function keepAnswer({ state, member }: DeskCall, input: KeepInput): Promis
 async function situationAnswer({ state, member }: DeskCall, input: KeepSituationInput): Promise<Response> {
   const kept = await keepSituation(state, member.site.id, input);
   return kept.ok ? json(200, { situations: kept.value }, {}) : json(400, { errors: kept.errors }, {});
+}
+
+async function pagePictures({ db }: Pick<State, 'db'>, { site }: Member): Promise<PagePictures> {
+  return { pictures: await listPagePictures(db, site.id), siteAddress: site.address };
+}
+
+/** The body is the picture itself, read no further than it may be large. */
+async function pagePictureAnswer(call: DeskCall): Promise<Response> {
+  const device = PAGE_DEVICES.find((one) => one === call.id);
+  if (device === undefined) return refusal(404, 'There is no such device.', {});
+  const sent = await readBytes(call.request, PICTURE_BYTES_MAX);
+  if (sent === null) return refusal(400, 'That is more than 5 MB. Nothing was stored; make it smaller and try again.', {});
+  const kept = await keepPagePicture(call.state, actorOf(call), device, sent);
+  return kept.ok ? json(200, await pagePictures(call.state, call.member), {}) : json(400, { errors: kept.errors }, {});
+}
+
+async function noPagePictureAnswer({ state, member, id }: DeskCall): Promise<Response> {
+  const device = PAGE_DEVICES.find((one) => one === id);
+  if (device === undefined) return refusal(404, 'There is no such device.', {});
+  await forgetPagePicture(state, member.site.id, device);
+  return json(200, await pagePictures(state, member), {});
+}
+
+/** [threat 13] A picture of this site, as nothing but a picture. */
+async function uploadAnswer({ state, member, id }: DeskCall): Promise<Response> {
+  const mime = /^[0-9a-f]{40}$/.test(id) ? await findUploadMime(state.db, member.site.id, id) : null;
+  const bytes = mime === null ? null : await readPicture(state.env.dataDir, id);
+  if (mime === null || bytes === null) return refusal(404, 'There is no such picture.', {});
+  return new Response(new Uint8Array(bytes), {
+    headers: {
+      'Content-Type': mime,
+      'X-Content-Type-Options': 'nosniff',
+      'Content-Security-Policy': "default-src 'none'; sandbox",
+      'Cache-Control': 'private, max-age=31536000, immutable',
+    },
+  });
 }
 
 async function forgetAnswer({ state, member }: DeskCall, { id }: ForgetVisitInput): Promise<Response> {

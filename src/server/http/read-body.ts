@@ -17,9 +17,14 @@ export async function readJson(request: Request, bytesMax: number, depthMax: num
   }
 }
 
-/** The body as text; null where it is larger than allowed: then reading stopped there. */
+/** The body as text; null where it is larger than allowed. */
 async function readText(request: Request, bytesMax: number): Promise<string | null> {
-  if (request.body === null) return '';
+  return (await readBytes(request, bytesMax))?.toString('utf8') ?? null;
+}
+
+/** The body as it came; null where it is larger than allowed: then reading stopped there. */
+export async function readBytes(request: Request, bytesMax: number): Promise<Buffer | null> {
+  if (request.body === null) return Buffer.alloc(0);
   const reader = request.body.getReader();
   const parts: Uint8Array[] = [];
   let bytes = 0;
@@ -31,7 +36,7 @@ async function readText(request: Request, bytesMax: number): Promise<string | nu
     }
     parts.push(part.value);
   }
-  return Buffer.concat(parts).toString('utf8');
+  return Buffer.concat(parts);
 }
 
 /** Deepest nesting of brackets outside of strings; a scan, so that no depth can overflow a stack. */

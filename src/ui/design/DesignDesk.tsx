@@ -19,6 +19,7 @@ import { Because } from './Because';
 import { DeskCircumstances } from './DeskCircumstances';
 import { openPart } from './circumstance-parts';
 import type { DraftSaver, DraftState } from './draft-saver';
+import { BackdropMenu } from './BackdropMenu';
 import { ClashDialog } from './ClashDialog';
 import { DeskCases } from './DeskCases';
 import { designEdits } from './design-edits';
@@ -41,6 +42,7 @@ import { useChosen } from './use-chosen';
 import { useDeskKeys } from './use-desk-keys';
 import { useRehearsed } from './use-rehearsed';
 import { TryDesk } from './TryDesk';
+import { usePagePictures } from './use-page-pictures';
 import { useSituations } from './use-situations';
 import { useSupposed } from './use-supposed';
 import { useTried } from './use-tried';
@@ -84,6 +86,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
   );
   const tryIt = useCallback(() => (tried === null ? trying.begin() : trying.stop()), [tried, trying]);
   useDeskKeys({ undo, redo, because: openBecause, whole, flip, tryIt });
+  const [backdrop, pictureActs] = usePagePictures(chosen.backdrop, supposed);
   const edits = useMemo(() => designEdits(saver, place), [saver, place]);
   const changes = useMemo(
     () =>
@@ -157,6 +160,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
       corner={corner}
       brand={widget.look.brand}
       path={supposed.page}
+      backdrop={backdrop}
       device={supposed.device}
       scheme={chosen.scheme}
       distance={distance}
@@ -180,7 +184,9 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
             onDistance={(next) => set({ distance: next })}
             onDevice={(device) => suppose({ device })}
             onScheme={(scheme) => set({ scheme })}
-          />
+          >
+            <BackdropMenu kind={backdrop.kind} onKind={(kind) => set({ backdrop: kind })} acts={pictureActs} />
+          </StageControls>
           {tried === null ? cases : null}
           {tried === null ? <Signposts moment={moment} ways={ways} onChoose={choose} onWay={chooseAside} corner={corner} /> : null}
         </>

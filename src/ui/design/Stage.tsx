@@ -9,7 +9,9 @@ import type { PublishedSite } from '../../core/wire/published-site';
 import type { Standpoint } from '../../core/rehearse/stand-at';
 import { Awning } from './Awning';
 import { type SaidKey, StageTexts, type StageText } from './StageTexts';
-import { PAGE_FONT, StandInPage } from './StandInPage';
+import { PAGE_FONT } from './StandInPage';
+import { PageBackdrop } from './PageBackdrop';
+import type { Backdrop } from './use-page-pictures';
 import { PlaceHandle } from './PlaceHandle';
 import { stageView } from './stage-geometry';
 import { useSize } from './use-size';
@@ -20,6 +22,7 @@ interface StageProps {
   readonly corner: Corner;
   readonly brand: string;
   readonly path: string;
+  readonly backdrop: Backdrop;
   readonly device: Visitor['device'];
   readonly scheme: 'day' | 'evening';
   readonly distance: 'near' | 'whole';
@@ -44,6 +47,7 @@ export function Stage({
   corner,
   brand,
   path,
+  backdrop,
   device,
   scheme,
   distance,
@@ -97,18 +101,7 @@ export function Stage({
           overflow: 'hidden',
         }}
       >
-        <Box
-          aria-hidden
-          sx={{
-            position: 'absolute',
-            width: view.pageWidth,
-            height: view.pageHeight,
-            transform: `scale(${view.scale})`,
-            transformOrigin: '0 0',
-          }}
-        >
-          <StandInPage siteName={site.design.siteName} path={path} />
-        </Box>
+        <PageBackdrop backdrop={backdrop} view={view} siteName={site.design.siteName} path={path} />
         <Box sx={{ position: 'absolute', inset: 0 }}>
           <WidgetTile feed={feed} scale={view.scale} onPainted={onPainted} />
         </Box>

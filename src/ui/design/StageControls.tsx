@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
+import type { ReactNode } from 'react';
 import type { Visitor } from '../../core/model/circumstances';
 import type { Corner } from '../../core/model/design';
 
@@ -8,6 +9,8 @@ interface StageControlsProps {
   readonly device: Visitor['device'];
   readonly scheme: 'day' | 'evening';
   readonly corner: Corner;
+  /** What stands behind the widget. */
+  readonly children: ReactNode;
   readonly onDistance: (distance: 'near' | 'whole') => void;
   readonly onDevice: (device: Visitor['device']) => void;
   readonly onScheme: (scheme: 'day' | 'evening') => void;
@@ -28,7 +31,7 @@ const SCHEMES = [
 ] as const;
 
 /** How the stage is looked at: how far away, on what, in which light. */
-export function StageControls({ distance, device, scheme, corner, onDistance, onDevice, onScheme }: StageControlsProps) {
+export function StageControls({ distance, device, scheme, corner, onDistance, onDevice, onScheme, children }: StageControlsProps) {
   const side = corner.endsWith('right') ? { left: 12 } : { right: 12 };
   return (
     <Box
@@ -47,6 +50,7 @@ export function StageControls({ distance, device, scheme, corner, onDistance, on
       <Switches label="Distance" options={DISTANCES} value={distance} onChange={onDistance} />
       <Switches label="Device" options={DEVICES} value={device} onChange={onDevice} />
       <Switches label="Light" options={SCHEMES} value={scheme} onChange={onScheme} />
+      {children}
     </Box>
   );
 }

@@ -6,6 +6,7 @@ import type { WayId } from '../../core/model/way';
 import { DRAWN_MOMENTS, type DrawnMoment } from '../../core/rehearse/stand-at';
 import type { TextKey } from '../../core/words/catalogue';
 import type { Side } from './Inspector';
+import type { BackdropKind } from './use-page-pictures';
 import type { SaidKey } from './StageTexts';
 
 /** What is chosen on the path, and how the screen is set up around it. */
@@ -17,6 +18,8 @@ export interface Chosen {
   /** Null: as the moment asks for. */
   readonly distance: 'near' | 'whole' | null;
   readonly scheme: 'day' | 'evening';
+  /** What stands behind the widget; null: a picture of the page where there is one. */
+  readonly backdrop: BackdropKind | null;
   /** The path as a whole (key P), instead of stage and inspector. */
   readonly isWhole: boolean;
   /** Its settings lie open beside it. */
@@ -43,6 +46,7 @@ export function useChosen(): readonly [Chosen, ChosenActs] {
     side: params.get('side') === 'everywhere' ? 'everywhere' : 'here',
     distance: null,
     scheme: 'day',
+    backdrop: null,
     isWhole: params.get('path') === 'whole',
     isCardOpen: false,
     isPhoneStageOpen: params.has('moment'),

@@ -2,7 +2,7 @@ import type { KeptSituation } from '../../core/rehearse/suppose';
 import type { KeptVisit } from '../../core/rehearse/kept-visit';
 import type { TeamState } from '../../core/model/moment';
 import type { VisitorEntry } from '../../core/wire/talk';
-import type { BoardFacts, DeskConversation, DeskTalk, DraftView, Overview } from '../../core/wire/desk';
+import type { BoardFacts, DeskConversation, DeskTalk, DraftView, Overview, PagePictures } from '../../core/wire/desk';
 import { type DeskEvent, PortError, type SaveOutcome, type SitePort } from './port';
 
 /** The port over the application's stable addresses. */
@@ -32,6 +32,10 @@ export function httpPort(siteKey: string): SitePort {
     takeBack: async (key) => void (await post('boards/back', { key })),
     getRecipients: async () => (await get<{ recipients: Record<string, string[]> }>('recipients')).recipients,
     setRecipients: async (teamId, mails) => void (await post('recipients', { teamId, mails })),
+    getPagePictures: () => get<PagePictures>('page-pictures'),
+    setPagePicture: async (device, picture) =>
+      (await ask(`${base}/page-pictures/${device}`, { method: 'POST', body: picture })) as PagePictures,
+    removePagePicture: (device) => post<PagePictures>(`page-pictures/${device}/remove`, {}),
     getSituations: async () => (await get<{ situations: KeptSituation[] }>('situations')).situations,
     keepSituation: async (situation) => (await post<{ situations: KeptSituation[] }>('situations', situation)).situations,
     removeSituation: async (id) => void (await post('situations/remove', { id })),

@@ -3,7 +3,7 @@ import type { TeamState } from '../../core/model/moment';
 import type { KeptVisit } from '../../core/rehearse/kept-visit';
 import type { KeptSituation } from '../../core/rehearse/suppose';
 import type { EpochMs } from '../../core/model/units';
-import type { BoardFacts, DeskConversation, DeskTalk, DraftView, Overview } from '../../core/wire/desk';
+import type { BoardFacts, DeskConversation, DeskTalk, DraftView, Overview, PageDevice, PagePictures } from '../../core/wire/desk';
 import type { VisitorEntry } from '../../core/wire/talk';
 
 /** What the screens of a site need from the server. The page provides it once; tests give a fake one. */
@@ -21,6 +21,9 @@ export interface SitePort {
   /** Mail addresses that get the notes of each team. */
   getRecipients(): Promise<Readonly<Record<string, readonly string[]>>>;
   setRecipients(teamId: string, mails: readonly string[]): Promise<void>;
+  getPagePictures(): Promise<PagePictures>;
+  setPagePicture(device: PageDevice, picture: Blob): Promise<PagePictures>;
+  removePagePicture(device: PageDevice): Promise<PagePictures>;
   getSituations(): Promise<readonly KeptSituation[]>;
   keepSituation(situation: KeptSituation): Promise<readonly KeptSituation[]>;
   removeSituation(id: string): Promise<void>;

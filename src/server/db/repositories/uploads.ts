@@ -1,0 +1,51 @@
+import type { PageDevice, PagePicture } from '../../../core/wire/desk';
+import type { Db } from '../open';
+
+export interface Upload {
+  readonly hash: string;
+  readonly kind: 'page';
+  readonly mime: string;
+  readonly width: number;
+  readonly height: number;
+  readonly bytes: number;
+  readonly personId: string;
+  readonly at: number;
+}
+
+/** Uploaded twice it is kept once. */
+export async function insertUpload(db: Db, siteId: string, { personId, at, ...one }: Upload): Promise<void> {
+  await db
+    .insertInto('upload')
+    .values({ site_id: siteId, ...one, person_id: personId, at_ms: at })
+    .onConflict((on) => on.columns(['site_id', 'hash']).doNothing())
+    .execute();
+}
+
+/** The kind of what was uploaded under a hash; null: nothing of this site was. */
+export async function findUploadMime(db: Db, siteId: string, hash: string): Promise<string | null> {
+  const row = await db.selectFrom('upload').select('mime').where('site_id', '=', siteId).where('hash', '=', hash).executeTakeFirst();
+  return row?.mime ?? null;
+}
+
+export async function setPagePicture(db: Db, siteId: string, device: PageDevice, hash: string): Promise<void> {
+  await db
+    .insertInto('page_picture')
+    .values({ site_id: siteId, device, hash })
+    .onConflict((on) => on.columns(['site_id', 'device']).doUpdateSet({ hash }))
+    .execute();
+}
+
+export async function removePagePicture(db: Db, siteId: string, device: PageDevice): Promise<void> {
+  await db.deleteFrom('page_picture').where('site_id', '=', siteId).where('device', '=', device).execute();
+}
+
+/** Pictures of the owner's page, by device. */
+export async function listPagePictures(db: Db, siteId: string): Promise<Partial<Record<PageDevice, PagePicture>>> {
+  const rows = await db
+    .selectFrom('page_picture')
+    .innerJoin('upload', (on) => on.onRef('upload.site_id', '=', 'page_picture.site_id').onRef('upload.hash', '=', 'page_picture.hash'))
+    .select(['page_picture.device', 'upload.hash', 'upload.width', 'upload.height'])
+    .where('page_picture.site_id', '=', siteId)
+    .execute();
+  return Object.fromEntries(rows.map(({ device, hash, width, height }) => [device, { hash, width, height }]));
+}

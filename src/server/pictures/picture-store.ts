@@ -1,0 +1,26 @@
+import { mkdir, readFile, rename, writeFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import { newId } from '../ids';
+import type { Picture } from './draw-picture';
+
+function fileOf(dataDir: string, hash: string): string {
+  return join(dataDir, 'uploads', hash.slice(0, 2), `${hash}.webp`);
+}
+
+/** Writes a picture under its hash; written twice it is the same file. */
+export async function storePicture(dataDir: string, { hash, bytes }: Picture, at: number): Promise<void> {
+  const file = fileOf(dataDir, hash);
+  await mkdir(join(file, '..'), { recursive: true });
+  const half = `${file}.${newId(at)}`;
+  await writeFile(half, bytes);
+  await rename(half, file);
+}
+
+/** The bytes of a picture; null: there is no such file. */
+export async function readPicture(dataDir: string, hash: string): Promise<Buffer | null> {
+  try {
+    return await readFile(fileOf(dataDir, hash));
+  } catch {
+    return null;
+  }
+}

@@ -1,0 +1,135 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import ButtonBase from '@mui/material/ButtonBase';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Popover from '@mui/material/Popover';
+import Radio from '@mui/material/Radio';
+import RadioGroup from '@mui/material/RadioGroup';
+import Typography from '@mui/material/Typography';
+import { type DragEvent, useEffect, useRef, useState } from 'react';
+import type { BackdropKind, PagePictureActs } from './use-page-pictures';
+
+interface BackdropMenuProps {
+  readonly kind: BackdropKind;
+  readonly onKind: (kind: BackdropKind) => void;
+  readonly acts: PagePictureActs;
+}
+
+const WORDS: Readonly<Record<BackdropKind, string>> = { drawn: 'a page we draw', picture: 'a picture', site: 'your page' };
+
+/** What stands behind the widget: a page of ours, a picture of the owner's, or their page itself. */
+export function BackdropMenu({ kind, onKind, acts }: BackdropMenuProps) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  return (
+    <>
+      <ButtonBase
+        aria-haspopup="dialog"
+        aria-label={`Behind the widget: ${WORDS[kind]}`}
+        onClick={(event) => setAnchor(event.currentTarget)}
+        sx={{
+          fontSize: 12,
+          bgcolor: 'background.paper',
+          border: '1px solid var(--porch-edge)',
+          borderRadius: '10px',
+          px: 1.25,
+          minHeight: 28,
+          pointerEvents: 'auto',
+        }}
+      >
+        Page ▾
+      </ButtonBase>
+      <Popover
+        open={anchor !== null}
+        anchorEl={anchor}
+        onClose={() => setAnchor(null)}
+        anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
+      >
+        {anchor === null ? null : <Choice kind={kind} onKind={onKind} acts={acts} />}
+      </Popover>
+    </>
+  );
+}
+
+function Choice({ kind, onKind, acts }: BackdropMenuProps) {
+  const { device, known } = acts;
+  const [isBusy, setBusy] = useState(false);
+  const files = useRef<HTMLInputElement>(null);
+  const hasPicture = known.pictures[device] !== undefined;
+  const take = async (file: Blob | null | undefined): Promise<void> => {
+    if (!file) return;
+    setBusy(true);
+    await acts.upload(file);
+    setBusy(false);
+    onKind('picture');
+  };
+  useEffect(() => {
+    const paste = (event: ClipboardEvent): void => void take(event.clipboardData?.files[0]);
+    document.addEventListener('paste', paste);
+    return () => document.removeEventListener('paste', paste);
+  });
+  return (
+    <Box
+      role="dialog"
+      aria-label="Behind the widget"
+      sx={{ p: 2, width: 320 }}
+      onDragOver={(event: DragEvent) => event.preventDefault()}
+      onDrop={(event: DragEvent) => {
+        event.preventDefault();
+        void take(event.dataTransfer.files[0]);
+      }}
+    >
+      <RadioGroup aria-label="Behind the widget" value={kind} onChange={(event) => onKind(event.target.value as BackdropKind)}>
+        <Option value="drawn" label="A page we draw" />
+        <Option
+          value="picture"
+          label={`A picture of your page, on ${device === 'phone' ? 'phones' : 'larger screens'}`}
+          isOff={!hasPicture}
+        />
+        <Option value="site" label="Your page itself" isOff={known.siteAddress === null} />
+      </RadioGroup>
+      {kind === 'site' ? (
+        <Typography variant="body2" color="text.secondary" sx={{ mt: 0.5 }}>
+          Without its scripts, so that nothing is counted there. If it stays empty, your site does not let itself be shown inside of another
+          page: use a picture.
+        </Typography>
+      ) : null}
+      <Box sx={{ mt: 1.5, pt: 1.5, borderTop: '1px solid var(--porch-rail)' }}>
+        <Typography variant="body2" sx={{ mb: 1 }}>
+          {hasPicture ? 'Another picture' : 'A picture'} for {device === 'phone' ? 'phones' : 'larger screens'}: choose it, drop it here or
+          paste it. PNG, JPEG or WebP, up to 5 MB.
+        </Typography>
+        <Box sx={{ display: 'flex', gap: 1 }}>
+          <input
+            ref={files}
+            hidden
+            type="file"
+            accept="image/png,image/jpeg,image/webp"
+            onChange={(event) => void take(event.target.files?.[0])}
+          />
+          <Button size="small" variant="contained" disabled={isBusy} onClick={() => files.current?.click()}>
+            {isBusy ? 'Drawing it …' : 'Choose a picture'}
+          </Button>
+          {hasPicture ? (
+            <Button size="small" onClick={() => void acts.remove()}>
+              Take it away
+            </Button>
+          ) : null}
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+function Option({ value, label, isOff = false }: { value: BackdropKind; label: string; isOff?: boolean }) {
+  return (
+    <FormControlLabel
+      value={value}
+      disabled={isOff}
+      control={<Radio size="small" />}
+      label={label}
+      slotProps={{ typography: { variant: 'body2' } }}
+    />
+  );
+}

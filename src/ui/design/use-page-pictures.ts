@@ -1,0 +1,66 @@
+'use client';
+
+import { useCallback, useEffect, useState } from 'react';
+import { toast } from 'sonner';
+import type { Visitor } from '../../core/model/circumstances';
+import type { PageDevice, PagePictures } from '../../core/wire/desk';
+import { PortError } from '../frame/port';
+import { useSite } from '../frame/SiteContext';
+
+/** What stands behind the widget on the stage. */
+export type Backdrop =
+  { readonly kind: 'drawn' } | { readonly kind: 'picture'; readonly address: string } | { readonly kind: 'site'; readonly address: string };
+export type BackdropKind = Backdrop['kind'];
+
+export interface PagePictureActs {
+  readonly device: PageDevice;
+  readonly known: PagePictures;
+  upload(picture: Blob): Promise<void>;
+  remove(): Promise<void>;
+}
+
+const NOTHING: PagePictures = { pictures: {}, siteAddress: null };
+const DRAWN: Backdrop = { kind: 'drawn' };
+
+/** The owner's page behind the stage: its picture for a device where there is one, else a page of our drawing. */
+export function usePagePictures(
+  asked: BackdropKind | null,
+  { device: seenOn, page }: { readonly device: Visitor['device']; readonly page: string },
+): readonly [Backdrop, PagePictureActs] {
+  const { port, notice, siteKey } = useSite();
+  const [known, setKnown] = useState<PagePictures>(NOTHING);
+  useEffect(() => {
+    port.getPagePictures().then(setKnown, notice);
+  }, [port, notice]);
+  const device: PageDevice = seenOn === 'phone' ? 'phone' : 'desktop';
+  const picture = known.pictures[device];
+  const site = known.siteAddress === null ? null : framedAddress(known.siteAddress, page);
+  const backdrop = ((): Backdrop => {
+    if (asked === 'site' && site !== null) return { kind: 'site', address: site };
+    return asked === 'drawn' || picture === undefined ? DRAWN : { kind: 'picture', address: `/api/s/${siteKey}/uploads/${picture.hash}` };
+  })();
+  const tell = useCallback(
+    (error: unknown): void => {
+      notice(error);
+      toast.error(error instanceof PortError ? error.sentence : 'That did not work. Nothing was changed; try again.');
+    },
+    [notice],
+  );
+  return [
+    backdrop,
+    {
+      device,
+      known,
+      upload: (sent) => port.setPagePicture(device, sent).then(setKnown, tell),
+      remove: () => port.removePagePicture(device).then(setKnown, tell),
+    },
+  ];
+}
+
+/** [threat 30] A page of the owner's site for the frame; null: it is no web address, or our own application. */
+export function framedAddress(siteAddress: string, page: string): string | null {
+  if (!URL.canParse(page, siteAddress)) return null;
+  const url = new URL(page, siteAddress);
+  const isOurs = typeof location !== 'undefined' && url.origin === location.origin;
+  return isOurs || !/^https?:$/.test(url.protocol) || url.origin !== new URL(siteAddress).origin ? null : url.href;
+}
