@@ -98,3 +98,45 @@ test('on a phone *Who can answer?* stands below the walk, and opens its deeds', 
   await page.getByRole('button', { name: /Back to the path/ }).click();
   await expect(page.getByRole('button', { name: /^Who can answer/ })).toBeVisible();
 });
+
+test('on a narrow screen what cannot be seen lies over the stage while it is asked for, and Escape gives the stage back', async ({
+  browser,
+}) => {
+  const page = await enterAs(browser, house, 'design?on=/tonight&moment=waiting&with=in', { viewport: { width: 1024, height: 768 } });
+  const inspector = page.getByRole('complementary', { name: 'Inspector' });
+  await expect(page.getByRole('region', { name: 'Stage' }).locator('sunny-porch .window')).toBeVisible();
+  await expect(inspector).toHaveCount(0);
+  const opener = page.getByRole('button', { name: 'Settings' });
+  await opener.click();
+  await expect(inspector.getByRole('tab', { name: 'Here', exact: true })).toBeFocused();
+  await inspector.getByLabel('A word of comfort after').fill('50');
+  await expectNoAxe(page, 'the inspector over the stage');
+  await page.keyboard.press('Escape');
+  await expect(inspector).toHaveCount(0);
+  await expect(opener).toBeFocused();
+  // A way asks for its settings by itself; a stone is looked at first.
+  await page.locator('[data-way-words=W10]').click();
+  await expect(inspector.getByRole('heading', { name: 'Waiting → Slow reply' })).toBeVisible();
+  await page
+    .getByRole('navigation', { name: 'Path' })
+    .getByRole('button', { name: /^Talking/ })
+    .click();
+  await expect(inspector).toHaveCount(0);
+  await expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible();
+});
+
+test('on a phone a visit is tried with stage, deeds and what is due below one another', async ({ browser }) => {
+  const page = await enterAs(browser, house, 'design?on=/tonight&with=in', { viewport: { width: 390, height: 844 } });
+  await page.getByRole('button', { name: 'Try a visit' }).click();
+  const panel = page.getByRole('complementary', { name: 'Try a visit' });
+  await expect(panel).toContainText('“Clear skies”');
+  await page.getByRole('button', { name: /^To the next thing/ }).click();
+  await expect(panel).toContainText('“Clear skies” is on the screen');
+  await expect(
+    page.getByRole('navigation', { name: 'Path of this visit' }).getByRole('listitem', { name: 'Invited, here' }),
+  ).toBeAttached();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(390);
+  await expectNoAxe(page, 'a tried visit on a phone');
+  await panel.getByRole('button', { name: 'Back to designing' }).click();
+  await expect(page.getByRole('button', { name: /^Passing by/ })).toBeVisible();
+});

@@ -61,7 +61,7 @@ describe('kept visits', () => {
       { held: { night: 'yes' } },
       { expects: { kind: 'gets' } },
       { name: ' ' },
-      { supposed: { ...visit(1).supposed, page: 'https://elsewhere.example' } },
+      { supposed: { ...visit(1).supposed, page: 'javascript:alert(1)' } },
     ];
     for (const change of wrong) expect((await porch.desk('POST visits', visit(1, change))).status).toBe(400);
     expect(await list()).toEqual([]);

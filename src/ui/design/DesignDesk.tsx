@@ -26,6 +26,7 @@ import { designEdits } from './design-edits';
 import { gateRows } from './gate-rows';
 import { GateTable } from './GateTable';
 import { Here, Inspector, type InspectorProps } from './Inspector';
+import { InspectorSheet, SheetButton } from './InspectorSheet';
 import { Path } from './Path';
 import { isFarRight } from './path-layout';
 import { PathCard } from './PathCard';
@@ -71,6 +72,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
     if (button !== null && wantsText.current) button.focus();
     if (button !== null) wantsText.current = false;
   }, []);
+  const isNarrow = useMediaQuery('(max-width: 1199.5px)', { noSsr: true });
   const isPhone = useMediaQuery('(max-width: 899.5px)', { noSsr: true });
   const rehearsed = useRehearsed(design, supposed, overview, boards?.open ?? NO_BOARDS);
   useEffect(() => tellDesign(design), [tellDesign, design]);
@@ -100,7 +102,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
     chosen.moment ?? stones.find(({ moment: one, outOfReach }) => one !== 'passing-by' && outOfReach === null)?.moment ?? 'at-the-door';
   const stone = stones.find((one) => one.moment === moment);
   if (stone === undefined) return null;
-  const standpoint = tried === null || isPhone ? stone.standpoint : tried.standpoint;
+  const standpoint = tried === null ? stone.standpoint : tried.standpoint;
   const momentNow = tried === null ? moment : decided(standpoint.site, standpoint.circumstances).moment;
   const corner = mirrored(widget.place.corner, stone.dir);
   const ownTeam = overview.teams.find(({ id }) => widget.teams.includes(id));
@@ -131,7 +133,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
     stateNow: state,
     widget,
     alsoSaid: texts.alsoSaid,
-    onEdit: (key) => set({ editing: key, cased: key, distance: 'near' }),
+    onEdit: (key) => set({ editing: key, cased: key, distance: 'near', isSheetOpen: false }),
     outOfReach: stone.outOfReach,
     boards: (boards?.open ?? NO_BOARDS).filter(({ widgetId }) => widgetId === null || widgetId === widget.id),
     onBrand: edits.setBrand,
@@ -169,7 +171,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
       place={widget.place}
       widgetKey={widget.key}
       onPlace={edits.setPlace}
-      onLauncher={() => set({ side: 'everywhere', aside: null })}
+      onLauncher={() => set({ side: 'everywhere', aside: null, isSheetOpen: true })}
       firstTextRef={takeFirstText}
       editing={chosen.editing}
       onEdit={(key) => set({ editing: key, ...(key === null ? {} : { cased: texts.cased.find((one) => one === key) ?? null }) })}
@@ -185,6 +187,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
             onDevice={(device) => suppose({ device })}
             onScheme={(scheme) => set({ scheme })}
           >
+            {isNarrow && tried === null ? <SheetButton isOpen={chosen.isSheetOpen} onOpen={() => set({ isSheetOpen: true })} /> : null}
             <BackdropMenu kind={backdrop.kind} onKind={(kind) => set({ backdrop: kind })} acts={pictureActs} />
           </StageControls>
           {tried === null ? cases : null}
@@ -226,7 +229,14 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
         onWidget={lookAt}
         onPublish={() => setPublishing(true)}
       />
-      {isPhone ? (
+      {tried !== null ? (
+        <TryDesk
+          {...{ tried, isPhone, design, rehearsed, supposed, stage, because, context }}
+          here={momentNow}
+          onSuppose={suppose}
+          onStop={trying.stop}
+        />
+      ) : isPhone ? (
         <>
           {because}
           <PhonePath
@@ -239,15 +249,9 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
             cases={cases}
             inspector={<Inspector {...settings} />}
             gate={gateTable}
+            onTry={trying.begin}
           />
         </>
-      ) : tried !== null ? (
-        <TryDesk
-          {...{ tried, design, rehearsed, supposed, stage, because, context }}
-          here={momentNow}
-          onSuppose={suppose}
-          onStop={trying.stop}
-        />
       ) : chosen.isWhole ? (
         <>
           {because}
@@ -282,9 +286,15 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
         </>
       ) : (
         <>
-          <Box sx={{ display: 'grid', gridTemplateColumns: { md: '1fr 280px', lg: '1fr 336px' }, flex: 1, minHeight: 0 }}>
+          <Box sx={{ display: 'grid', gridTemplateColumns: { md: '1fr', lg: '1fr 336px' }, flex: 1, minHeight: 0, position: 'relative' }}>
             <Box sx={{ display: 'flex', minWidth: 0, minHeight: 0 }}>{stage}</Box>
-            <Inspector {...settings} />
+            {!isNarrow ? (
+              <Inspector {...settings} />
+            ) : chosen.isSheetOpen ? (
+              <InspectorSheet onClose={() => set({ isSheetOpen: false })}>
+                <Inspector {...settings} />
+              </InspectorSheet>
+            ) : null}
           </Box>
           {because}
           <Path

@@ -17,11 +17,21 @@ export function LowPath({ here, walked }: LowPathProps) {
     <Box
       component="nav"
       aria-label="Path of this visit"
-      sx={{ height: 40, flex: 'none', bgcolor: 'var(--porch-lane)', borderTop: '1px solid var(--porch-rail)', overflow: 'hidden' }}
+      tabIndex={0}
+      sx={{ height: 40, flex: 'none', bgcolor: 'var(--porch-lane)', borderTop: '1px solid var(--porch-rail)', overflow: 'auto hidden' }}
     >
       <Box
         component="ol"
-        sx={{ m: 0, px: 2, height: '100%', listStyle: 'none', display: 'flex', alignItems: 'center', gap: { md: 1.5, lg: 3 } }}
+        sx={{
+          m: 0,
+          px: 2,
+          height: '100%',
+          listStyle: 'none',
+          display: 'flex',
+          alignItems: 'center',
+          gap: { xs: 2, md: 1.5, lg: 3 },
+          minWidth: 'max-content',
+        }}
       >
         {DRAWN_MOMENTS.map((moment) => (
           <Box

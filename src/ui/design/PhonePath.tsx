@@ -24,13 +24,15 @@ interface PhonePathProps {
   readonly inspector: ReactNode;
   /** *Who can answer?* as a table. */
   readonly gate: ReactNode;
+  /** To a visit that is tried. */
+  readonly onTry: () => void;
 }
 
 /** What this visitor gets to by themselves goes first, then what they can reach, then the rest. */
 const RANKS: Readonly<Record<Stone['nearness'], number>> = { here: 0, 'on-the-way': 1, possible: 2, never: 3 };
 
 /** On a phone the path is a walk downwards: what this visitor can reach first, then the rest, dashed. A stone opens its stage. */
-export function PhonePath({ stones, ways, chosen, onChoose, onBack, stage, cases, inspector, gate }: PhonePathProps) {
+export function PhonePath({ stones, ways, chosen, onChoose, onBack, stage, cases, inspector, gate, onTry }: PhonePathProps) {
   if (chosen !== null) {
     return (
       <Box>
@@ -111,6 +113,9 @@ export function PhonePath({ stones, ways, chosen, onChoose, onBack, stage, cases
         })}
       </Box>
       <Box sx={{ mt: 2 }}>{gate}</Box>
+      <Button variant="outlined" fullWidth onClick={onTry} sx={{ mt: 2, minHeight: 44 }}>
+        Try a visit
+      </Button>
     </Box>
   );
 }

@@ -17,6 +17,8 @@ import type { Tried } from './use-tried';
 
 interface TryDeskProps {
   readonly tried: Tried;
+  /** Everything stands below one another. */
+  readonly isPhone: boolean;
   /** Where the visit stands. */
   readonly here: Moment;
   readonly stage: ReactNode;
@@ -31,45 +33,59 @@ interface TryDeskProps {
 }
 
 /** A visit that is tried, instead of inspector and path: the same stage, its time, and what is due. */
-export function TryDesk({ tried, here, stage, because, context, onStop, design, rehearsed, supposed, onSuppose }: TryDeskProps) {
+export function TryDesk({ tried, isPhone, here, stage, because, context, onStop, design, rehearsed, supposed, onSuppose }: TryDeskProps) {
   const { state, widget } = rehearsed;
   const kept = useKept(design);
   const walked = useMemo(() => new Set(tried.last.seen.flatMap((one) => (one.kind === 'moment' ? [one.moment] : []))), [tried.last]);
   // Kept, it has a time and people of its own: it comes to the same whenever it is run.
   const fixed = { ...supposed, at: supposed.at ?? startOf(tried.walks), who: supposed.who ?? (state === 'closed' ? 'nobody' : state) };
+  const panel = (
+    <TryPanel tried={tried} context={context} onStop={onStop}>
+      <KeepForm
+        moment={here}
+        got={tried.last.seen.flatMap((one) => (one.kind === 'invited' ? [one.id] : []))}
+        invitations={widget.invitations.filter(({ isOn }) => isOn)}
+        nameOf={context.invitationName}
+        onKeep={(name, expects) =>
+          kept.keep({
+            id: newClientId(),
+            name,
+            supposed: fixed,
+            held: heldAt(rehearsed.site.pointer.overrides, fixed.at),
+            steps: writeSteps(tried.steps),
+            expects,
+          })
+        }
+      />
+      <KeptVisits
+        all={kept.all}
+        nameOf={context.invitationName}
+        onTry={({ visit }) => {
+          onSuppose(visit.supposed);
+          tried.set(readSteps(visit.steps));
+        }}
+        onRemove={kept.remove}
+      />
+    </TryPanel>
+  );
+  const bar = <TryBar tried={tried} nameOfInvitation={context.invitationName} />;
+  if (isPhone)
+    return (
+      <>
+        <LowPath here={here} walked={walked} />
+        {because}
+        <Box sx={{ height: 534, display: 'flex' }}>{stage}</Box>
+        {bar}
+        {panel}
+      </>
+    );
   return (
     <>
       <Box sx={{ display: 'grid', gridTemplateColumns: { md: '1fr 280px', lg: '1fr 336px' }, flex: 1, minHeight: 0 }}>
         <Box sx={{ display: 'flex', minWidth: 0, minHeight: 0 }}>{stage}</Box>
-        <TryPanel tried={tried} context={context} onStop={onStop}>
-          <KeepForm
-            moment={here}
-            got={tried.last.seen.flatMap((one) => (one.kind === 'invited' ? [one.id] : []))}
-            invitations={widget.invitations.filter(({ isOn }) => isOn)}
-            nameOf={context.invitationName}
-            onKeep={(name, expects) =>
-              kept.keep({
-                id: newClientId(),
-                name,
-                supposed: fixed,
-                held: heldAt(rehearsed.site.pointer.overrides, fixed.at),
-                steps: writeSteps(tried.steps),
-                expects,
-              })
-            }
-          />
-          <KeptVisits
-            all={kept.all}
-            nameOf={context.invitationName}
-            onTry={({ visit }) => {
-              onSuppose(visit.supposed);
-              tried.set(readSteps(visit.steps));
-            }}
-            onRemove={kept.remove}
-          />
-        </TryPanel>
+        {panel}
       </Box>
-      <TryBar tried={tried} nameOfInvitation={context.invitationName} />
+      {bar}
       {because}
       <LowPath here={here} walked={walked} />
     </>

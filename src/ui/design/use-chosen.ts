@@ -25,6 +25,8 @@ export interface Chosen {
   /** Its settings lie open beside it. */
   readonly isCardOpen: boolean;
   readonly isPhoneStageOpen: boolean;
+  /** On narrow screens the inspector lies over the stage while it is asked for. */
+  readonly isSheetOpen: boolean;
   /** The text that is being edited on the stage. */
   readonly editing: SaidKey | null;
   /** The text whose cases are shown; null: the one the moment is known by. */
@@ -50,6 +52,7 @@ export function useChosen(): readonly [Chosen, ChosenActs] {
     isWhole: params.get('path') === 'whole',
     isCardOpen: false,
     isPhoneStageOpen: params.has('moment'),
+    isSheetOpen: false,
     editing: null,
     cased: null,
   }));
@@ -67,9 +70,10 @@ export function useChosen(): readonly [Chosen, ChosenActs] {
           editing: null,
           cased: null,
           isPhoneStageOpen: true,
+          isSheetOpen: false,
           isCardOpen: before.isCardOpen && before.aside === null,
         })),
-      chooseAside: (aside) => set({ aside, side: 'here', isCardOpen: true }),
+      chooseAside: (aside) => set({ aside, side: 'here', isCardOpen: true, isSheetOpen: true }),
     }),
     [set],
   );

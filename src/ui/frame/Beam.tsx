@@ -185,7 +185,7 @@ function SitePicker({ sites }: Pick<BeamProps, 'sites'>) {
         color="inherit"
         aria-haspopup="menu"
         onClick={(event) => setAnchor(event.currentTarget)}
-        sx={{ borderColor: 'var(--porch-edge)', maxWidth: 150, fontSize: 13, whiteSpace: 'nowrap', mr: 0.5 }}
+        sx={{ borderColor: 'var(--porch-edge)', maxWidth: { xs: 150, md: 104, lg: 150 }, fontSize: 13, whiteSpace: 'nowrap', mr: 0.5 }}
       >
         <Box component="span" sx={{ overflow: 'hidden', textOverflow: 'ellipsis' }}>
           {siteName}
