@@ -16,26 +16,23 @@ import { HIDDEN } from '../theme/hidden';
 import type { ReasonLink } from '../wording/because';
 import { changeSentence } from '../wording/changes';
 import { Because } from './Because';
+import { DeskStage } from './DeskStage';
 import { DeskCircumstances } from './DeskCircumstances';
 import { openPart } from './circumstance-parts';
 import type { DraftSaver, DraftState } from './draft-saver';
-import { BackdropMenu } from './BackdropMenu';
 import { ClashDialog } from './ClashDialog';
 import { DeskCases } from './DeskCases';
 import { designEdits } from './design-edits';
-import { gateRows } from './gate-rows';
+import { gateRows, teamRows } from './gate-rows';
 import { GateTable } from './GateTable';
 import { Here, Inspector, type InspectorProps } from './Inspector';
-import { InspectorSheet, SheetButton } from './InspectorSheet';
+import { InspectorSheet } from './InspectorSheet';
 import { Path } from './Path';
 import { isFarRight } from './path-layout';
 import { PathCard } from './PathCard';
 import { PhonePath } from './PhonePath';
 import { PublishDialog } from './PublishDialog';
 import { reasonContext } from './reason-context';
-import { Signposts } from './Signposts';
-import { Stage } from './Stage';
-import { StageControls } from './StageControls';
 import { mirrored } from './stage-geometry';
 import { stageTexts } from './stage-texts';
 import { useAskedWidget } from './use-asked-widget';
@@ -60,7 +57,8 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
   const { siteName, zone, boards, tellDesign } = useSite();
   const { design } = draft;
   const [supposed, suppose] = useSupposed(design);
-  const [chosen, { choose, chooseAside, set }] = useChosen();
+  const [chosen, acts] = useChosen();
+  const { choose, chooseAside, set } = acts;
   const [isBecauseOpen, setBecauseOpen] = useState(false);
   const openBecause = useCallback(() => setBecauseOpen(true), []);
   const [isPublishing, setPublishing] = useState(false);
@@ -105,7 +103,9 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
   const standpoint = tried === null ? stone.standpoint : tried.standpoint;
   const momentNow = tried === null ? moment : decided(standpoint.site, standpoint.circumstances).moment;
   const corner = mirrored(widget.place.corner, stone.dir);
-  const ownTeam = overview.teams.find(({ id }) => widget.teams.includes(id));
+  const ownTeams = overview.teams.filter(({ id }) => widget.teams.includes(id));
+  const [ownTeam] = ownTeams;
+  const teams = teamRows(widget, site, nameOfTeam);
   const distance = chosen.distance ?? (momentNow === 'passing-by' ? 'whole' : 'near');
   const texts = stageTexts(moment, { design, widget, locale: supposed.locale, standpoint, dir: stone.dir, edits, nameOfTeam });
   const way = ways.find(({ id }) => id === chosen.aside);
@@ -131,6 +131,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
     design,
     aside: chosen.aside === 'gate' ? { kind: 'gate' } : way === undefined ? null : { kind: 'way', way },
     stateNow: state,
+    teams,
     widget,
     alsoSaid: texts.alsoSaid,
     onEdit: (key) => set({ editing: key, cased: key, distance: 'near', isSheetOpen: false }),
@@ -157,49 +158,20 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
     />
   );
   const stage = (
-    <Stage
-      standpoint={standpoint}
-      corner={corner}
-      brand={widget.look.brand}
-      path={supposed.page}
+    <DeskStage
+      {...{ standpoint, corner, widget, supposed, suppose, chosen, acts, distance, texts, edits, moment, ways, cases }}
+      form={isPhone ? 'phone' : isNarrow ? 'narrow' : 'wide'}
+      isTried={tried !== null}
       backdrop={backdrop}
-      device={supposed.device}
-      scheme={chosen.scheme}
-      distance={distance}
-      onNear={() => set({ distance: 'near' })}
-      texts={texts}
-      place={widget.place}
-      widgetKey={widget.key}
-      onPlace={edits.setPlace}
-      onLauncher={() => set({ side: 'everywhere', aside: null, isSheetOpen: true })}
+      pictures={pictureActs}
       firstTextRef={takeFirstText}
-      editing={chosen.editing}
-      onEdit={(key) => set({ editing: key, ...(key === null ? {} : { cased: texts.cased.find((one) => one === key) ?? null }) })}
-    >
-      {isPhone ? null : (
-        <>
-          <StageControls
-            distance={distance}
-            device={supposed.device}
-            scheme={chosen.scheme}
-            corner={corner}
-            onDistance={(next) => set({ distance: next })}
-            onDevice={(device) => suppose({ device })}
-            onScheme={(scheme) => set({ scheme })}
-          >
-            {isNarrow && tried === null ? <SheetButton isOpen={chosen.isSheetOpen} onOpen={() => set({ isSheetOpen: true })} /> : null}
-            <BackdropMenu kind={backdrop.kind} onKind={(kind) => set({ backdrop: kind })} acts={pictureActs} />
-          </StageControls>
-          {tried === null ? cases : null}
-          {tried === null ? <Signposts moment={moment} ways={ways} onChoose={choose} onWay={chooseAside} corner={corner} /> : null}
-        </>
-      )}
-    </Stage>
+    />
   );
   const context = reasonContext(design, site, base.now, ownTeam === undefined ? 'nobody' : nameOfTeam(ownTeam.id));
   const gateTable = (
     <GateTable
       rows={gateRows(widget, state, true)}
+      teams={teams}
       isChosen={chosen.aside === 'gate'}
       onChoose={() => {
         chooseAside('gate');
@@ -223,7 +195,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
       </Box>
       <DeskCircumstances
         {...{ saver, draft, overview, rehearsed, supposed, zone, situations }}
-        team={ownTeam}
+        teams={ownTeams}
         changeCount={changes === null ? null : changes.length}
         onSuppose={suppose}
         onWidget={lookAt}

@@ -1,3 +1,4 @@
+import { bestOf } from '../../core/decide/state';
 import { zoneOf } from '../../core/decide/hours-now';
 import type { Supposed } from '../../core/rehearse/suppose';
 import type { Overview, TeamNow } from '../../core/wire/desk';
@@ -15,8 +16,8 @@ interface DeskCircumstancesProps {
   readonly supposed: Supposed;
   /** Of the site, by its name. */
   readonly zone: string;
-  /** The first team of the widget; undefined: none that there is. */
-  readonly team: TeamNow | undefined;
+  /** The teams of the widget that there are. */
+  readonly teams: readonly TeamNow[];
   /** Null: nothing was published yet. */
   readonly changeCount: number | null;
   readonly situations: Situations;
@@ -26,9 +27,10 @@ interface DeskCircumstancesProps {
 }
 
 /** The sentence of circumstances over a draft, with the draft's own bar at its end. */
-export function DeskCircumstances({ saver, draft, overview, rehearsed, supposed, zone, team, ...rest }: DeskCircumstancesProps) {
+export function DeskCircumstances({ saver, draft, overview, rehearsed, supposed, zone, teams, ...rest }: DeskCircumstancesProps) {
   const { site, shown, nameOfTeam } = rehearsed;
   const { widgets, locales } = draft.design;
+  const [team] = teams;
   return (
     <Circumstances
       supposed={supposed}
@@ -40,8 +42,8 @@ export function DeskCircumstances({ saver, draft, overview, rehearsed, supposed,
       now={overview.now}
       zone={zoneOf(site, site.facts.zone)}
       zoneName={zone}
-      teamName={team === undefined ? 'nobody' : nameOfTeam(team.id)}
-      teamState={team?.state ?? 'nobody'}
+      teamName={teams.length > 1 ? `${teams.length} teams` : team === undefined ? 'nobody' : nameOfTeam(team.id)}
+      teamState={bestOf(teams.map(({ state }) => state))}
       situations={rest.situations}
     >
       <DraftBar

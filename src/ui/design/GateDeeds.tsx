@@ -10,11 +10,15 @@ import { lampOf } from '../../core/model/lamp';
 import type { Widget } from '../../core/model/design';
 import type { Deed, WidgetState } from '../../core/model/moment';
 import { LampMark } from '../frame/LampMark';
+import type { TeamRow } from './gate-rows';
+import { TeamRows } from './TeamRows';
 
 interface GateDeedsProps {
   readonly widget: Widget;
   /** The state that holds in these circumstances. */
   readonly now: WidgetState;
+  /** Empty: there is only one team. */
+  readonly teams: readonly TeamRow[];
   readonly onDeed: (state: WidgetState, deed: Deed) => void;
 }
 
@@ -35,7 +39,7 @@ const DEED_WORDS: Readonly<Record<Deed, string>> = {
 };
 
 /** *Who can answer?*: what happens in each state, which decides the stone that the launcher leads to ([S5]). */
-export function GateDeeds({ widget, now, onDeed }: GateDeedsProps) {
+export function GateDeeds({ widget, now, teams, onDeed }: GateDeedsProps) {
   const ours = WIDGET_DEFAULTS.deeds.value;
   const rows = ROWS.filter(([state]) => state !== 'closed' || widget.calendarId !== null);
   const changed = rows.filter(([state]) => widget.deeds[state] !== ours[state]);
@@ -45,6 +49,11 @@ export function GateDeeds({ widget, now, onDeed }: GateDeedsProps) {
       <Typography variant="body2" color="text.secondary" sx={{ mb: 2 }}>
         Decided each time the window is opened. A conversation that runs goes on, whatever stands here.
       </Typography>
+      {teams.length === 0 ? null : (
+        <Box sx={{ mb: 2 }}>
+          <TeamRows rows={teams} />
+        </Box>
+      )}
       {rows.map(([state, words, deeds]) => {
         const deed = widget.deeds[state];
         return (

@@ -2,16 +2,19 @@ import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { lampOf } from '../../core/model/lamp';
 import { LampMark } from '../frame/LampMark';
+import { type TeamRow, foldedTeams } from './gate-rows';
 import type { GateRow } from './Gatepost';
 
 interface GateTableProps {
   readonly rows: readonly GateRow[];
+  /** Empty: there is only one team. */
+  readonly teams: readonly TeamRow[];
   readonly isChosen: boolean;
   readonly onChoose: () => void;
 }
 
 /** *Who can answer?* as a table, with the row that holds now. Choosing it opens its deeds. */
-export function GateTable({ rows, isChosen, onChoose }: GateTableProps) {
+export function GateTable({ rows, teams, isChosen, onChoose }: GateTableProps) {
   return (
     <ButtonBase
       aria-label={`Who can answer? ${rows.map((row) => `${row.isNow ? 'Now ' : ''}${row.words}: ${row.leadsTo}`).join('. ')}`}
@@ -48,6 +51,7 @@ export function GateTable({ rows, isChosen, onChoose }: GateTableProps) {
           <span>{row.isNow ? 'now' : ''}</span>
         </Box>
       ))}
+      {teams.length === 0 ? null : <Box sx={{ fontSize: 13, lineHeight: '21px' }}>{foldedTeams(teams)}</Box>}
     </ButtonBase>
   );
 }

@@ -20,6 +20,7 @@ import { boardSentence } from '../wording/boards';
 import { cornerWords } from '../wording/changes';
 import { MOMENT_WORDS } from '../wording/moments';
 import { BrandField } from './BrandField';
+import type { TeamRow } from './gate-rows';
 import { GateDeeds } from './GateDeeds';
 import { Recipients } from './Recipients';
 import { SettingFields } from './SettingFields';
@@ -39,6 +40,8 @@ export interface InspectorProps {
   /** *Who can answer?*, or a way, is chosen instead of a moment. */
   readonly aside: Aside;
   readonly stateNow: WidgetState;
+  /** The teams of a widget that has several. */
+  readonly teams: readonly TeamRow[];
   readonly widget: Widget;
   /** Texts of this moment that do not stand there from the beginning. */
   readonly alsoSaid: MomentTexts['alsoSaid'];
@@ -101,9 +104,13 @@ export function Inspector(props: InspectorProps) {
 
 /** The settings of what is chosen: a moment, a way or the gatepost. */
 export function Here(props: InspectorProps) {
-  const { aside, widget, stateNow, onDeed } = props;
+  const { aside, widget, stateNow, teams, onDeed } = props;
   if (aside === null) return <OfMoment {...props} />;
-  return aside.kind === 'gate' ? <GateDeeds widget={widget} now={stateNow} onDeed={onDeed} /> : <WaySettings {...props} way={aside.way} />;
+  return aside.kind === 'gate' ? (
+    <GateDeeds widget={widget} now={stateNow} teams={teams} onDeed={onDeed} />
+  ) : (
+    <WaySettings {...props} way={aside.way} />
+  );
 }
 
 function OfMoment({ moment, boards, alsoSaid, onEdit, outOfReach, design, widget, onSetting, nameOfTeam }: InspectorProps) {

@@ -40,7 +40,13 @@ export function PathWays({ measures, width, ways, stones, chosen, onChoose }: Pa
       <svg width={width} height={PATH_HEIGHT} style={{ position: 'absolute', inset: 0 }}>
         {drawn.map(({ way, drawing }) => (
           <g key={way.id} data-way={way.id}>
-            <WayLine d={drawing.d} isWalked={isWalkedWay(way, stones)} isIdle={way.isIdle} isChosen={way.id === chosen} />
+            <WayLine
+              d={drawing.d}
+              isWalked={isWalkedWay(way, stones)}
+              isIdle={way.isIdle}
+              isUncertain={way.isUncertain}
+              isChosen={way.id === chosen}
+            />
           </g>
         ))}
       </svg>

@@ -3,17 +3,19 @@ interface WayLineProps {
   /** This visitor goes along it by themselves. */
   readonly isWalked: boolean;
   readonly isIdle: boolean;
+  /** It waits for what nobody can foretell. */
+  readonly isUncertain?: boolean;
   readonly isChosen?: boolean;
 }
 
-/** One way as a line: thick where this visitor walks it, dotted where nothing goes. */
-export function WayLine({ d, isWalked, isIdle, isChosen = false }: WayLineProps) {
+/** One way as a line: thick where this visitor walks it, thin where nobody knows when, dotted where nothing goes. */
+export function WayLine({ d, isWalked, isIdle, isUncertain = false, isChosen = false }: WayLineProps) {
   return (
     <path
       d={d}
       fill="none"
       stroke={isChosen ? 'var(--porch-door)' : isWalked ? 'var(--porch-ink)' : 'var(--porch-edge)'}
-      strokeWidth={isWalked || isChosen ? 3 : isIdle ? 1 : 1.5}
+      strokeWidth={isWalked || isChosen ? 3 : isIdle || isUncertain ? 1 : 1.5}
       strokeDasharray={isIdle ? '2 4' : undefined}
     />
   );

@@ -73,6 +73,7 @@ export function WholePath({ stones, ways, chosen, onChoose, onEnter, chosenWay, 
               d={drawings[way.id]?.d ?? ''}
               isWalked={isWalkedWay(way, stones)}
               isIdle={way.isIdle}
+              isUncertain={way.isUncertain}
               isChosen={way.id === chosenWay}
             />
           ))}

@@ -1,4 +1,5 @@
-import type { Deed, WidgetState } from '../../core/model/moment';
+import type { Deed, TeamState, WidgetState } from '../../core/model/moment';
+import type { PublishedSite } from '../../core/wire/published-site';
 import type { Widget } from '../../core/model/design';
 import type { GateRow } from './Gatepost';
 
@@ -12,6 +13,26 @@ const DEED_WORDS: Readonly<Record<Deed, string>> = {
 const SHORT: Readonly<Record<WidgetState, string>> = { in: 'in', nearby: 'nearby', busy: 'busy', nobody: 'nobody', closed: 'closed' };
 
 const STATES: readonly WidgetState[] = ['in', 'nearby', 'busy', 'nobody', 'closed'];
+
+/** A team of a widget, as it stands in these circumstances. */
+export interface TeamRow {
+  readonly id: string;
+  readonly name: string;
+  readonly state: TeamState;
+}
+
+/** The teams that answer in a widget, in their order; empty where there is only one: it is what the widget's state says. */
+export function teamRows({ teams }: Widget, { pointer }: PublishedSite, nameOfTeam: (id: string) => string): TeamRow[] {
+  return teams.length < 2 ? [] : teams.map((id) => ({ id, name: nameOfTeam(id), state: pointer.teams[id] ?? 'nobody' }));
+}
+
+/** Beyond four, teams fold into one line. */
+export const TEAMS_SHOWN = 4;
+
+/** `7 teams: 2 in` */
+export function foldedTeams(rows: readonly Pick<TeamRow, 'state'>[]): string {
+  return `${rows.length} teams: ${rows.filter(({ state }) => state === 'in').length} in`;
+}
 
 /** The rows of *Who can answer?*: every state this widget can be in, where it leads, and which one holds. At rest there is no room for *nearby* unless it holds. */
 export function gateRows(widget: Widget, now: WidgetState, areAll = false): GateRow[] {

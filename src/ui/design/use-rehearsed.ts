@@ -1,6 +1,9 @@
 'use client';
 
 import { useCallback, useMemo } from 'react';
+import { zoneOf } from '../../core/decide/hours-now';
+import type { WayId } from '../../core/model/way';
+import { laterAt } from '../../core/rehearse/later';
 import { decided } from '../../core/rehearse/decided';
 import type { Board } from '../../core/boards/board';
 import type { Circumstances } from '../../core/model/circumstances';
@@ -10,6 +13,7 @@ import { type Situation, type Supposed, situationsOf, supposedSite, supposedVisi
 import type { Overview } from '../../core/wire/desk';
 import type { PublishedSite } from '../../core/wire/published-site';
 import { boardSentence } from '../wording/boards';
+import { untilWords } from '../wording/times';
 import { teamName } from '../wording/states';
 import { draftSite } from './draft-site';
 import { type Near, type Stone, stonesOf } from './stones';
@@ -66,9 +70,17 @@ export function useRehearsed(design: Design, supposed: Supposed, overview: Overv
     [asItIs, calendarId, page, design.defaultLocale, design.locales, overview.now],
   );
   const invitation = near?.invitation ?? null;
+  const later = useCallback(
+    (way: WayId): string | null | undefined => {
+      if (site === null || widget === undefined) return undefined;
+      const at = laterAt(site, widget, way, base.now);
+      return typeof at === 'number' ? untilWords(zoneOf(site, site.facts.zone), base.now, at) : at;
+    },
+    [site, widget, base.now],
+  );
   const ways = useMemo(
-    () => (widget === undefined ? [] : waysOf(design, widget, nameOfTeam, invitation)),
-    [design, widget, nameOfTeam, invitation],
+    () => (widget === undefined ? [] : waysOf(design, widget, { teamName: nameOfTeam, first: invitation, later })),
+    [design, widget, nameOfTeam, invitation, later],
   );
   if (!made.ok) return `a text cannot be read (${made.errors[0]?.key})`;
   if (widget === undefined || site === null || asItIs === null || decision === null) return 'it has no widget';

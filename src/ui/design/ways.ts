@@ -3,7 +3,7 @@ import { WAYS, WAYS_BY_TIME, type WayId } from '../../core/model/way';
 import type { Moment } from '../../core/model/moment';
 import { type WayLabel, labelOfWay } from '../../core/rehearse/label-of-way';
 import type { Stone } from './stones';
-import { type WayWords, wayWords } from '../wording/ways';
+import { type WayWords, laterWords, wayWords } from '../wording/ways';
 
 /** A way as it is drawn and said. */
 export interface DrawnWay extends WayWords {
@@ -12,14 +12,25 @@ export interface DrawnWay extends WayWords {
   readonly to: Moment;
   /** Nothing goes there: it is drawn thin. */
   readonly isIdle: boolean;
+  /** It waits for a change that nobody can foretell: it is drawn thin. */
+  readonly isUncertain: boolean;
 }
 
+/** When a change of the state leads along a way, in words; null: nobody knows, undefined: it waits for none. */
+export type LaterWords = (way: WayId) => string | null | undefined;
+
 /** The ways of a widget that there are, in their order, with their words. */
-export function waysOf(design: Design, widget: Widget, teamName: (id: string) => string, first: string | null): DrawnWay[] {
+export function waysOf(
+  design: Design,
+  widget: Widget,
+  { teamName, first, later }: { readonly teamName: (id: string) => string; readonly first: string | null; readonly later: LaterWords },
+): DrawnWay[] {
   return WAYS.flatMap(({ id, from, to }) => {
     const label = labelOfWay(design, widget, id, first);
     if (label === null) return [];
-    return [{ id, from, to, isIdle: IDLE.has(label.code), ...wayWords(label, { teamName }) }];
+    const words = wayWords(label, { teamName });
+    const when = IDLE.has(label.code) ? undefined : later(id);
+    return [{ id, from, to, isIdle: IDLE.has(label.code), isUncertain: when === null, ...(when ? laterWords(words, when) : words) }];
   });
 }
 

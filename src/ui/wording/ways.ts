@@ -17,6 +17,11 @@ export interface WayContext {
   readonly teamName: (id: string) => string;
 }
 
+/** A way that the calendar leads along later on: beside its line the time, if there is room for it. */
+export function laterWords({ short, full }: WayWords, when: string): WayWords {
+  return { short: when.length <= SHORT_SIGNS_MAX - 3 ? `at ${when}` : short, full: `${full} · later (${when})` };
+}
+
 /** A label in words (screens.md, "Label grammar"). */
 export function wayWords(label: WayLabel, { teamName }: WayContext): WayWords {
   switch (label.code) {

@@ -1,0 +1,84 @@
+import type { ReactNode } from 'react';
+import type { Corner, Widget } from '../../core/model/design';
+import type { DrawnMoment, Standpoint } from '../../core/rehearse/stand-at';
+import type { Supposed } from '../../core/rehearse/suppose';
+import { BackdropMenu } from './BackdropMenu';
+import type { DesignEdits } from './design-edits';
+import { SheetButton } from './InspectorSheet';
+import { Signposts } from './Signposts';
+import { Stage } from './Stage';
+import { StageControls } from './StageControls';
+import type { MomentTexts } from './stage-texts';
+import type { Chosen, ChosenActs } from './use-chosen';
+import type { Backdrop, PagePictureActs } from './use-page-pictures';
+import type { DrawnWay } from './ways';
+
+interface DeskStageProps {
+  readonly standpoint: Standpoint;
+  readonly corner: Corner;
+  readonly widget: Widget;
+  readonly supposed: Supposed;
+  readonly suppose: (part: Partial<Supposed>) => void;
+  readonly chosen: Chosen;
+  readonly acts: ChosenActs;
+  readonly distance: 'near' | 'whole';
+  readonly texts: MomentTexts;
+  readonly edits: DesignEdits;
+  readonly moment: DrawnMoment;
+  readonly ways: readonly DrawnWay[];
+  /** Who hears what. */
+  readonly cases: ReactNode;
+  /** On a phone the stage stands by itself; on a narrow screen the inspector is asked for from it. */
+  readonly form: 'phone' | 'narrow' | 'wide';
+  /** A visit is tried: nothing of the path is drawn on it. */
+  readonly isTried: boolean;
+  readonly backdrop: Backdrop;
+  readonly pictures: PagePictureActs;
+  readonly firstTextRef: (button: HTMLButtonElement | null) => void;
+}
+
+/** The stage of the Design screen with all that stands on it: how it is looked at, who hears what, where the ways lead. */
+export function DeskStage(props: DeskStageProps) {
+  const { widget, corner, supposed, suppose, chosen, distance, texts, edits, form, isTried, backdrop } = props;
+  const { set, choose, chooseAside } = props.acts;
+  return (
+    <Stage
+      standpoint={props.standpoint}
+      corner={corner}
+      brand={widget.look.brand}
+      path={supposed.page}
+      backdrop={backdrop}
+      device={supposed.device}
+      scheme={chosen.scheme}
+      distance={distance}
+      onNear={() => set({ distance: 'near' })}
+      texts={texts}
+      place={widget.place}
+      widgetKey={widget.key}
+      onPlace={edits.setPlace}
+      onLauncher={() => set({ side: 'everywhere', aside: null, isSheetOpen: true })}
+      firstTextRef={props.firstTextRef}
+      editing={chosen.editing}
+      onEdit={(key) => set({ editing: key, ...(key === null ? {} : { cased: texts.cased.find((one) => one === key) ?? null }) })}
+    >
+      {form === 'phone' ? null : (
+        <>
+          <StageControls
+            distance={distance}
+            device={supposed.device}
+            scheme={chosen.scheme}
+            corner={corner}
+            onDistance={(next) => set({ distance: next })}
+            onDevice={(device) => suppose({ device })}
+            onScheme={(scheme) => set({ scheme })}
+          >
+            {form === 'narrow' && !isTried ? <SheetButton isOpen={chosen.isSheetOpen} onOpen={() => set({ isSheetOpen: true })} /> : null}
+            <BackdropMenu kind={backdrop.kind} onKind={(kind) => set({ backdrop: kind })} acts={props.pictures} />
+          </StageControls>
+          {isTried ? null : props.cases}
+          {isTried ? null : <Signposts moment={props.moment} ways={props.ways} onChoose={choose} onWay={chooseAside} corner={corner} />}
+        </>
+      )}
+    </Stage>
+  );
+}
