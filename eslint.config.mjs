@@ -69,6 +69,7 @@ export default tseslint.config(
   },
   {
     files: ['src/ui/**/*.{ts,tsx}'],
+    ignores: ['**/start-*.ts'],
     rules: {
       'no-restricted-syntax': [
         'error',

@@ -1,6 +1,7 @@
 import { clampChroma, converter, formatHex } from 'culori/fn';
 import type { Look } from '../model/design';
 import type { HexColor } from '../model/units';
+import { remembering } from '../remembering';
 import type { Palette } from '../wire/design-file';
 import { contrast, readableOn } from './contrast';
 import './modes';
@@ -25,6 +26,14 @@ export function textOn(brand: HexColor): HexColor {
 
 /** The look *Front door* by day (defaults.md): warm paper, header in the brand, responder on a tint of it. */
 export function dayPalette({ brand }: Look): Palette {
+  return DAYS(brand, () => madeDay(brand));
+}
+
+/** A palette follows from the brand alone, and takes a millisecond. */
+const DAYS = remembering<Palette>(100);
+const EVENINGS = remembering<Palette>(100);
+
+function madeDay(brand: HexColor): Palette {
   const tint = tone(brand, 0.945, 0.03);
   const visitor = '#f8f1e1';
   return {
@@ -45,6 +54,10 @@ export function dayPalette({ brand }: Look): Palette {
 
 /** The same by evening: everything on a dark ground of the brand's hue. */
 export function eveningPalette({ brand }: Look): Palette {
+  return EVENINGS(brand, () => madeEvening(brand));
+}
+
+function madeEvening(brand: HexColor): Palette {
   const ground = tone(brand, 0.22, 0.02);
   const responder = tone(brand, 0.31, 0.04);
   const visitor = tone(brand, 0.27, 0.025);

@@ -100,6 +100,15 @@ export const TEXT_KEYS: readonly TextKey[] = (Object.keys(TEXTS_EN) as CaseKey[]
 
 /** What is known of a text: its moment, bound, variables and cases. */
 export function entryOf(key: TextKey): CatalogueEntry {
+  const known = ENTRIES.get(key) ?? madeEntry(key);
+  ENTRIES.set(key, known);
+  return known;
+}
+
+/** Every key asked for is one of ours, so that no more than the catalogue is kept. */
+const ENTRIES = new Map<TextKey, CatalogueEntry>();
+
+function madeEntry(key: TextKey): CatalogueEntry {
   return {
     moment: MOMENT_OF[key.split('.')[0] ?? ''] ?? 'window',
     atMost: AT_MOST[key] ?? USUAL_AT_MOST,

@@ -1,4 +1,5 @@
 import { type MessageFormatElement, TYPE, parse } from '@formatjs/icu-messageformat-parser';
+import { remembering } from '../remembering';
 import { type Result, fail, ok } from '../result';
 import type { Message, Piece } from '../wire/design-file';
 import { MAYBE_UNKNOWN, type VariableType } from './catalogue';
@@ -17,6 +18,16 @@ const DEPTH_MAX = 2;
  * select, date and time in four styles, nested at most twice. Tags are plain signs. The widget has no parser.
  */
 export function compileText(text: string, variables: Readonly<Record<string, VariableType>>): Result<Message, TextFault> {
+  const keep = COMPILED.get(variables) ?? remembering<Result<Message, TextFault>>(COMPILED_MAX);
+  COMPILED.set(variables, keep);
+  return keep(text, () => compileAnew(text, variables));
+}
+
+/** By the variables that are known; those of a text of ours are always the same object. */
+const COMPILED = new WeakMap<Readonly<Record<string, VariableType>>, ReturnType<typeof remembering<Result<Message, TextFault>>>>();
+const COMPILED_MAX = 200;
+
+function compileAnew(text: string, variables: Readonly<Record<string, VariableType>>): Result<Message, TextFault> {
   let elements: MessageFormatElement[];
   try {
     elements = parse(text, { ignoreTag: true, captureLocation: true });

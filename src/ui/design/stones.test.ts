@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { all, condition, invitations } from '../../../tests/made/invitations';
 import { DESK, EVENING, madeDesign, madeSite } from '../../../tests/made/site';
 import { supposedSite, supposedVisitor } from '../../core/rehearse/suppose';
-import { nearOf, stonesOf } from './stones';
+import { nearOf } from '../../core/rehearse/near';
+import { stonesOf } from './stones';
 
 const design = madeDesign(invitations({ when: all(condition({ kind: 'on-page', seconds: 40 })) }));
 const [widget] = design.widgets;

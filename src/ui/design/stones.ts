@@ -1,9 +1,8 @@
 import { decided } from '../../core/rehearse/decided';
 import type { Circumstances } from '../../core/model/circumstances';
 import type { Widget } from '../../core/model/design';
-import type { WidgetState } from '../../core/model/moment';
-import { firstInvited } from '../../core/rehearse/first-invited';
-import { type Nearness, reach } from '../../core/rehearse/reach';
+import type { Near } from '../../core/rehearse/near';
+import type { Nearness } from '../../core/rehearse/reach';
 import { DRAWN_MOMENTS, type DrawnMoment, type Standpoint, standAt } from '../../core/rehearse/stand-at';
 import type { PublishedSite } from '../../core/wire/published-site';
 import { type CaseOfText, FIRST_TEXT, casesOf } from '../../core/words/cases';
@@ -26,29 +25,6 @@ export interface Stone {
   readonly outOfReach: string | null;
   /** Why a visitor does not get on from here, as far as the loose boards tell; null: they do. */
   readonly crack: string | null;
-}
-
-/** How near each moment is, and which invitation comes first, as far as it is known. */
-export interface Near {
-  readonly moments: Readonly<Record<string, Nearness>>;
-  readonly invitation: string | null;
-  /** What it was worked out for: circumstances that have changed since make it worth nothing. */
-  readonly base: Circumstances;
-  readonly shown: string | null;
-  readonly state: WidgetState;
-}
-
-/** [M9] The search is the longest work of the screen, so it may follow a little later. */
-export function nearOf(site: PublishedSite, base: Circumstances): Near {
-  const reached = reach(site, base);
-  const { widget: shown, state } = decided(site, base);
-  return {
-    moments: Object.fromEntries(reached.map(({ moment, nearness }) => [moment, nearness])),
-    invitation: firstInvited(site, base, reached),
-    base,
-    shown,
-    state,
-  };
 }
 
 /**

@@ -1,20 +1,41 @@
 'use client';
 
-import { useDeferredValue, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Circumstances } from '../../core/model/circumstances';
 import type { PublishedSite } from '../../core/wire/published-site';
-import { type Near, nearOf } from './stones';
+import type { Near } from '../../core/rehearse/near';
+import type { NearAsked, NearFound } from '../../core/rehearse/protocol';
+import { startNearWorker } from './start-near-worker';
 
 /**
- * How near each moment is, worked out after the stage has followed: the search takes a tenth of a second where there are
- * many invitations. Words alone lead nowhere else, so that typing never begins it anew.
+ * How near each moment is, worked out in a worker after the stage has followed: the search takes a tenth of a second
+ * where there are many invitations. Words alone lead nowhere else, so that typing never begins it anew.
  */
 export function useNear(site: PublishedSite | null, base: Circumstances): Near | null {
   const structure = useMemo(() => (site === null ? '' : structureOf(site)), [site]);
   const [kept, setKept] = useState({ structure, site });
   if (kept.structure !== structure) setKept({ structure, site });
-  const [late, visitor] = [useDeferredValue(kept.site), useDeferredValue(base)];
-  return useMemo(() => (late === null ? null : nearOf(late, visitor)), [late, visitor]);
+  const [near, setNear] = useState<Near | null>(null);
+  const worker = useRef<Worker | null>(null);
+  const turn = useRef(0);
+  useEffect(() => {
+    const made = startNearWorker();
+    worker.current = made;
+    return () => {
+      worker.current = null;
+      made.terminate();
+    };
+  }, []);
+  useEffect(() => {
+    const asked = ++turn.current;
+    if (worker.current === null || kept.site === null) return;
+    worker.current.onmessage = ({ data }: MessageEvent<NearFound>) => {
+      // What comes back is a copy: the circumstances that were asked about are these.
+      if (data.turn === turn.current) setNear({ ...data.near, base });
+    };
+    worker.current.postMessage({ turn: asked, site: kept.site, base } satisfies NearAsked);
+  }, [kept.site, base]);
+  return near;
 }
 
 function structureOf({ design, facts, pointer }: PublishedSite): string {

@@ -16,7 +16,8 @@ import { boardSentence } from '../wording/boards';
 import { untilWords } from '../wording/times';
 import { teamName } from '../wording/states';
 import { draftSite } from './draft-site';
-import { type Near, type Stone, stonesOf } from './stones';
+import type { Near } from '../../core/rehearse/near';
+import { type Stone, stonesOf } from './stones';
 import { useNear } from './use-near';
 import { type DrawnWay, waysOf } from './ways';
 
