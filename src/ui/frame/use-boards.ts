@@ -57,16 +57,22 @@ export function useBoards(port: SitePort, overview: Overview | null, isDesigner:
       }),
     };
   }, [all, facts]);
-  return {
-    boards,
-    tellDesign: setDesign,
-    putAside: async (key, reason) => {
+  // The same boards stay the same object: whoever shows them is not drawn anew with every letter that is typed.
+  const [shown, setShown] = useState(boards);
+  if (shown !== boards && JSON.stringify(shown) !== JSON.stringify(boards)) setShown(boards);
+  const putAside = useCallback(
+    async (key: string, reason: string): Promise<void> => {
       await port.putAside(key, reason);
       await load();
     },
-    takeBack: async (key) => {
+    [port, load],
+  );
+  const takeBack = useCallback(
+    async (key: string): Promise<void> => {
       await port.takeBack(key);
       await load();
     },
-  };
+    [port, load],
+  );
+  return { boards: shown, tellDesign: setDesign, putAside, takeBack };
 }
