@@ -10,6 +10,7 @@ import { explain } from '../../core/decide/explain';
 import { differencesOf } from '../../core/draft/differences';
 import type { Json } from '../../core/draft/patch';
 import { pageShowing } from '../../core/rehearse/page-showing';
+import type { TextKey } from '../../core/words/catalogue';
 import type { Overview } from '../../core/wire/desk';
 import { useSite } from '../frame/SiteContext';
 import { HIDDEN } from '../theme/hidden';
@@ -18,6 +19,7 @@ import { changeSentence } from '../wording/changes';
 import { Because } from './Because';
 import { DeskStage } from './DeskStage';
 import { DeskCircumstances } from './DeskCircumstances';
+import { Later } from './Later';
 import { openPart } from './circumstance-parts';
 import type { DraftSaver, DraftState } from './draft-saver';
 import { ClashDialog } from './ClashDialog';
@@ -84,6 +86,8 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
     typeof rehearsed === 'string' ? null : rehearsed.site,
     typeof rehearsed === 'string' ? null : rehearsed.base,
   );
+  const editText = useCallback((key: TextKey) => set({ editing: key, cased: key, distance: 'near', isSheetOpen: false }), [set]);
+  const toGate = useCallback(() => chooseAside('gate'), [chooseAside]);
   const tryIt = useCallback(() => (tried === null ? trying.begin() : trying.stop()), [tried, trying]);
   useDeskKeys({ undo, redo, because: openBecause, whole, flip, tryIt });
   const [backdrop, pictureActs] = usePagePictures(chosen.backdrop, supposed);
@@ -134,7 +138,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
     teams,
     widget,
     alsoSaid: texts.alsoSaid,
-    onEdit: (key) => set({ editing: key, cased: key, distance: 'near', isSheetOpen: false }),
+    onEdit: editText,
     outOfReach: stone.outOfReach,
     boards: (boards?.open ?? NO_BOARDS).filter(({ widgetId }) => widgetId === null || widgetId === widget.id),
     onBrand: edits.setBrand,
@@ -193,14 +197,16 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
       <Box component="h1" sx={HIDDEN}>
         Design of {siteName}
       </Box>
-      <DeskCircumstances
-        {...{ saver, draft, overview, rehearsed, supposed, zone, situations }}
-        teams={ownTeams}
-        changeCount={changes === null ? null : changes.length}
-        onSuppose={suppose}
-        onWidget={lookAt}
-        onPublish={() => setPublishing(true)}
-      />
+      <Later>
+        <DeskCircumstances
+          {...{ saver, draft, overview, rehearsed, supposed, zone, situations }}
+          teams={ownTeams}
+          changeCount={changes === null ? null : changes.length}
+          onSuppose={suppose}
+          onWidget={lookAt}
+          onPublish={() => setPublishing(true)}
+        />
+      </Later>
       {tried !== null ? (
         <TryDesk
           {...{ tried, isPhone, design, rehearsed, supposed, stage, because, context }}
@@ -210,7 +216,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
         />
       ) : isPhone ? (
         <>
-          {because}
+          <Later>{because}</Later>
           <PhonePath
             stones={stones}
             ways={ways}
@@ -226,7 +232,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
         </>
       ) : chosen.isWhole ? (
         <>
-          {because}
+          <Later>{because}</Later>
           <WholePath
             stones={stones}
             ways={ways}
@@ -261,14 +267,16 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
           <Box sx={{ display: 'grid', gridTemplateColumns: { md: '1fr', lg: '1fr 336px' }, flex: 1, minHeight: 0, position: 'relative' }}>
             <Box sx={{ display: 'flex', minWidth: 0, minHeight: 0 }}>{stage}</Box>
             {!isNarrow ? (
-              <Inspector {...settings} />
+              <Later>
+                <Inspector {...settings} />
+              </Later>
             ) : chosen.isSheetOpen ? (
               <InspectorSheet onClose={() => set({ isSheetOpen: false })}>
                 <Inspector {...settings} />
               </InspectorSheet>
             ) : null}
           </Box>
-          {because}
+          <Later>{because}</Later>
           <Path
             stones={stones}
             ways={ways}
@@ -279,7 +287,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
             onWay={chooseAside}
             gate={gateRows(widget, state)}
             isGate={chosen.aside === 'gate'}
-            onGate={() => chooseAside('gate')}
+            onGate={toGate}
             onWhole={() => set({ isWhole: true })}
             onTry={trying.begin}
           />

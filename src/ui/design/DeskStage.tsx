@@ -5,6 +5,7 @@ import type { Supposed } from '../../core/rehearse/suppose';
 import { BackdropMenu } from './BackdropMenu';
 import type { DesignEdits } from './design-edits';
 import { SheetButton } from './InspectorSheet';
+import { Later } from './Later';
 import { Signposts } from './Signposts';
 import { Stage } from './Stage';
 import { StageControls } from './StageControls';
@@ -75,7 +76,7 @@ export function DeskStage(props: DeskStageProps) {
             {form === 'narrow' && !isTried ? <SheetButton isOpen={chosen.isSheetOpen} onOpen={() => set({ isSheetOpen: true })} /> : null}
             <BackdropMenu kind={backdrop.kind} onKind={(kind) => set({ backdrop: kind })} acts={props.pictures} />
           </StageControls>
-          {isTried ? null : props.cases}
+          {isTried ? null : <Later>{props.cases}</Later>}
           {isTried ? null : <Signposts moment={props.moment} ways={props.ways} onChoose={choose} onWay={chooseAside} corner={corner} />}
         </>
       )}

@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { lampOf } from '../../core/model/lamp';
 import type { WidgetState } from '../../core/model/moment';
+import { memo } from 'react';
 import { LampMark } from '../frame/LampMark';
 import { LANE_TOP, STONE_HEIGHT } from './path-layout';
 
@@ -21,7 +22,7 @@ interface GatepostProps {
   readonly onChoose: () => void;
 }
 
-export function Gatepost({ rows, left, width, isChosen, onChoose }: GatepostProps) {
+export const Gatepost = memo(function Gatepost({ rows, left, width, isChosen, onChoose }: GatepostProps) {
   return (
     <Box
       component="section"
@@ -77,4 +78,4 @@ export function Gatepost({ rows, left, width, isChosen, onChoose }: GatepostProp
       </Box>
     </Box>
   );
-}
+});

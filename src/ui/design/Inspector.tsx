@@ -7,7 +7,7 @@ import Link from '@mui/material/Link';
 import Radio from '@mui/material/Radio';
 import RadioGroup from '@mui/material/RadioGroup';
 import Typography from '@mui/material/Typography';
-import type { ReactNode } from 'react';
+import { type ReactNode, memo } from 'react';
 import { CORNERS, type Corner, type Design, type Widget } from '../../core/model/design';
 import type { Board } from '../../core/boards/board';
 import { WIDGET_DEFAULTS } from '../../core/model/defaults';
@@ -24,6 +24,7 @@ import type { TeamRow } from './gate-rows';
 import { GateDeeds } from './GateDeeds';
 import { Recipients } from './Recipients';
 import { SettingFields } from './SettingFields';
+import { useSame } from './use-same';
 import { WaySettings } from './WaySettings';
 import type { DrawnWay } from './ways';
 
@@ -116,6 +117,7 @@ export function Here(props: InspectorProps) {
 function OfMoment({ moment, boards, alsoSaid, onEdit, outOfReach, design, widget, onSetting, nameOfTeam }: InspectorProps) {
   const { name, what } = MOMENT_WORDS[moment];
   const ids = SETTINGS_AT[moment];
+  const said = useSame(alsoSaid);
   return (
     <>
       <Typography variant="h2">{name}</Typography>
@@ -146,27 +148,28 @@ function OfMoment({ moment, boards, alsoSaid, onEdit, outOfReach, design, widget
       {moment === 'note-left' ? <Recipients teams={widget.teams} nameOfTeam={nameOfTeam} /> : null}
       {alsoSaid.length === 0 ? null : (
         <Section title={`Also said here (${alsoSaid.length})`}>
-          <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
-            {alsoSaid.map(({ key, name, text }) => (
-              <Box component="li" key={key} sx={{ py: 0.75 }}>
-                <Box sx={{ fontSize: 12, color: 'text.secondary' }}>{name}</Box>
-                <Link
-                  component="button"
-                  type="button"
-                  color="inherit"
-                  onClick={() => onEdit(key)}
-                  sx={{ fontSize: 13, textAlign: 'start' }}
-                >
-                  {text}
-                </Link>
-              </Box>
-            ))}
-          </Box>
+          <AlsoSaid all={said} onEdit={onEdit} />
         </Section>
       )}
     </>
   );
 }
+
+/** Chosen, one is edited on the stage. */
+const AlsoSaid = memo(function AlsoSaid({ all, onEdit }: { all: MomentTexts['alsoSaid']; onEdit: InspectorProps['onEdit'] }) {
+  return (
+    <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+      {all.map(({ key, name, text }) => (
+        <Box component="li" key={key} sx={{ py: 0.75 }}>
+          <Box sx={{ fontSize: 12, color: 'text.secondary' }}>{name}</Box>
+          <Link component="button" type="button" color="inherit" onClick={() => onEdit(key)} sx={{ fontSize: 13, textAlign: 'start' }}>
+            {text}
+          </Link>
+        </Box>
+      ))}
+    </Box>
+  );
+});
 
 /** What is computed to be wrong or doubtful here. */
 function BoardsHere({ boards }: { boards: readonly Board[] }) {

@@ -2,7 +2,7 @@
 
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
-import { useMemo, useRef } from 'react';
+import { memo, useMemo, useRef } from 'react';
 import type { WayId } from '../../core/model/way';
 import type { DrawnMoment, Standpoint } from '../../core/rehearse/stand-at';
 import { MOMENT_WORDS } from '../wording/moments';
@@ -14,9 +14,10 @@ import { PathWays } from './PathWays';
 import { stoneName } from './stone-name';
 import type { Stone } from './stones';
 import { usePathKeys } from './use-path-keys';
+import { useSame } from './use-same';
 import { useSize } from './use-size';
 import { PAGE_FONT } from './StandInPage';
-import type { DrawnWay } from './ways';
+import { type DrawnWay, isWalkedWay } from './ways';
 import { WidgetTile } from './WidgetTile';
 
 export interface PathProps {
@@ -41,7 +42,9 @@ export interface PathProps {
 export function Path({ stones, ways, chosen, onChoose, onEnter, gate, isGate, onGate, chosenWay, onWay, onWhole, onTry }: PathProps) {
   const box = useRef<HTMLDivElement>(null);
   const { width } = useSize(box);
-  const measures = pathMeasures(width === 0 ? 1280 : width);
+  const measures = useMemo(() => pathMeasures(width === 0 ? 1280 : width), [width]);
+  const walked = useSame(ways.filter((way) => isWalkedWay(way, stones)).map(({ id }) => id));
+  const rows = useSame(gate);
   const move = usePathKeys({ box, chosen, onChoose, onEnter });
   return (
     <Box
@@ -58,7 +61,7 @@ export function Path({ stones, ways, chosen, onChoose, onEnter, gate, isGate, on
       }}
     >
       <Box aria-hidden sx={{ position: 'absolute', insetInline: 0, top: 78, bottom: 0, bgcolor: 'var(--porch-lane)' }} />
-      <PathWays measures={measures} width={width} ways={ways} stones={stones} chosen={chosenWay} onChoose={onWay} />
+      <PathWays measures={measures} width={width} ways={ways} walked={walked} chosen={chosenWay} onChoose={onWay} />
       <Box component="ol" onKeyDown={move} sx={{ m: 0, p: 0, listStyle: 'none' }}>
         {stones.map((stone) => (
           <StoneButton
@@ -72,7 +75,7 @@ export function Path({ stones, ways, chosen, onChoose, onEnter, gate, isGate, on
         ))}
       </Box>
       <Gatepost
-        rows={gate}
+        rows={rows}
         left={columnLeft(1, measures)}
         width={measures.pitch + measures.stoneWidth}
         isChosen={isGate}
@@ -155,32 +158,46 @@ function StoneButton({
       >
         {stone.crack === null ? null : <Crack width={measures.stoneWidth} height={STONE_HEIGHT} />}
         {hasPicture ? <StonePicture standpoint={stone.standpoint} /> : null}
-        <Box sx={{ minWidth: 0, flex: 1 }}>
-          <Box
-            sx={{ fontSize: 13, lineHeight: '16px', fontWeight: 600, whiteSpace: 'nowrap', overflow: 'hidden', textOverflow: 'ellipsis' }}
-          >
-            {MOMENT_WORDS[stone.moment].name} {isWalked ? <Footprints /> : null}
-          </Box>
-          <Box
-            dir={stone.outOfReach === null && stone.crack === null ? stone.dir : 'ltr'}
-            sx={{
-              fontSize: 12,
-              lineHeight: '14px',
-              color: stone.crack !== null ? 'var(--porch-clay)' : stone.outOfReach === null ? 'text.primary' : 'text.secondary',
-              position: 'relative',
-              display: '-webkit-box',
-              WebkitLineClamp: 2,
-              WebkitBoxOrient: 'vertical',
-              overflow: 'hidden',
-            }}
-          >
-            {stone.crack ?? stone.outOfReach ?? stone.words}
-          </Box>
-        </Box>
+        <StoneWords
+          name={MOMENT_WORDS[stone.moment].name}
+          words={stone.words}
+          dir={stone.dir}
+          outOfReach={stone.outOfReach}
+          crack={stone.crack}
+          isWalked={isWalked}
+        />
       </ButtonBase>
     </li>
   );
 }
+
+type StoneWordsProps = Pick<Stone, 'words' | 'dir' | 'outOfReach' | 'crack'> & { readonly name: string; readonly isWalked: boolean };
+
+/** Name and first words of a stone; drawn anew only where they are others. */
+const StoneWords = memo(function StoneWords({ name, words, dir, outOfReach, crack, isWalked }: StoneWordsProps) {
+  return (
+    <Box sx={{ minWidth: 0, flex: 1 }}>
+      <Box sx={{ fontSize: 13, lineHeight: '16px', fontWeight: 600, whiteSpace: 'nowrap', overflow: 'hidden', textOverflow: 'ellipsis' }}>
+        {name} {isWalked ? <Footprints /> : null}
+      </Box>
+      <Box
+        dir={outOfReach === null && crack === null ? dir : 'ltr'}
+        sx={{
+          fontSize: 12,
+          lineHeight: '14px',
+          color: crack !== null ? 'var(--porch-clay)' : outOfReach === null ? 'text.primary' : 'text.secondary',
+          position: 'relative',
+          display: '-webkit-box',
+          WebkitLineClamp: 2,
+          WebkitBoxOrient: 'vertical',
+          overflow: 'hidden',
+        }}
+      >
+        {crack ?? outOfReach ?? words}
+      </Box>
+    </Box>
+  );
+});
 
 /** The line around a stone: clay where it is cracked, dashed where this visitor cannot get. */
 export function edgeOf({ crack, outOfReach }: Stone): string {

@@ -1,16 +1,17 @@
 import type { WayId } from '../../core/model/way';
+import { memo } from 'react';
 import ButtonBase from '@mui/material/ButtonBase';
 import { SHORT_SIGNS_MAX } from '../wording/ways';
 import { LANE_TOP, PATH_HEIGHT, type PathMeasures, STONES, STONE_HEIGHT, WAYS_AT_REST, columnLeft } from './path-layout';
-import type { Stone } from './stones';
 import { WayLine } from './WayLine';
-import { type DrawnWay, isWalkedWay } from './ways';
+import type { DrawnWay } from './ways';
 
 interface PathWaysProps {
   readonly measures: PathMeasures;
   readonly width: number;
   readonly ways: readonly DrawnWay[];
-  readonly stones: readonly Stone[];
+  /** Ways this visitor goes along by themselves. */
+  readonly walked: readonly WayId[];
   readonly chosen: WayId | null;
   readonly onChoose: (way: WayId) => void;
 }
@@ -28,7 +29,7 @@ interface Drawing {
  * The ways at rest: fine curves with their short words, each of which opens its settings. Left out for a screen reader
  * and the Tab key: stones say where they lead, and signposts open the same settings.
  */
-export function PathWays({ measures, width, ways, stones, chosen, onChoose }: PathWaysProps) {
+export const PathWays = memo(function PathWays({ measures, width, ways, walked, chosen, onChoose }: PathWaysProps) {
   const fits = measures.stoneWidth >= 150 ? SHORT_SIGNS_MAX : 6;
   const drawn = WAYS_AT_REST.flatMap((id) => {
     const way = ways.find((one) => one.id === id);
@@ -42,7 +43,7 @@ export function PathWays({ measures, width, ways, stones, chosen, onChoose }: Pa
           <g key={way.id} data-way={way.id}>
             <WayLine
               d={drawing.d}
-              isWalked={isWalkedWay(way, stones)}
+              isWalked={walked.includes(way.id)}
               isIdle={way.isIdle}
               isUncertain={way.isUncertain}
               isChosen={way.id === chosen}
@@ -79,7 +80,7 @@ export function PathWays({ measures, width, ways, stones, chosen, onChoose }: Pa
       )}
     </div>
   );
-}
+});
 
 const MIDDLE = { upper: LANE_TOP.upper + STONE_HEIGHT / 2, lower: LANE_TOP.lower + STONE_HEIGHT / 2 } as const;
 

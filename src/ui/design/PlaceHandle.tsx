@@ -115,12 +115,9 @@ export function PlaceHandle({ stage, root, paint, view, isPhone, isMirrored, pla
           if (event.detail === 0) onChoose(); // by keyboard
         }}
         disableRipple
+        style={{ left: grip.left, top: grip.top, width: grip.width, height: grip.height }}
         sx={{
           position: 'absolute',
-          left: grip.left,
-          top: grip.top,
-          width: grip.width,
-          height: grip.height,
           borderRadius: '14px',
           cursor: shown === null ? 'grab' : 'grabbing',
           touchAction: 'none',

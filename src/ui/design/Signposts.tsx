@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
+import { memo } from 'react';
 import type { Corner } from '../../core/model/design';
 import type { WayId } from '../../core/model/way';
 import type { DrawnMoment } from '../../core/rehearse/stand-at';
@@ -25,7 +26,7 @@ const POST = {
 } as const;
 
 /** On the stage, away from the widget: where the chosen stone's ways lead. A stone is gone to, a way opens its settings. */
-export function Signposts({ moment, ways, onChoose, onWay, corner }: SignpostsProps) {
+export const Signposts = memo(function Signposts({ moment, ways, onChoose, onWay, corner }: SignpostsProps) {
   const side = corner.endsWith('right') ? { left: 12 } : { right: 12 };
   const align = corner.endsWith('right') ? 'flex-start' : 'flex-end';
   return (
@@ -67,7 +68,7 @@ export function Signposts({ moment, ways, onChoose, onWay, corner }: SignpostsPr
       ))}
     </Box>
   );
-}
+});
 
 /** The ways of a stone, those that lead here first. */
 export function postsOf(ways: readonly DrawnWay[], moment: DrawnMoment) {

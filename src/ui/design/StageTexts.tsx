@@ -66,12 +66,10 @@ export function StageTexts({ stage, root, paint, isNear, onNear, texts, firstTex
             if (!isNear) onNear();
             onOpen(spot.key);
           }}
+          // Not by a class: a new one for each size would have the whole page's styles worked out anew.
+          style={{ left: spot.left - 4, top: spot.top - 3, width: spot.width + 8, height: spot.height + 6 }}
           sx={{
             position: 'absolute',
-            left: spot.left - 4,
-            top: spot.top - 3,
-            width: spot.width + 8,
-            height: spot.height + 6,
             borderRadius: '8px',
             cursor: 'text',
             zIndex: 2,

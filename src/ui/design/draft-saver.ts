@@ -71,7 +71,9 @@ export function draftSaver(
   let design = server.design;
 
   const show = (): void => {
-    design = local();
+    // What was saved comes back as a copy: as long as it says the same, nothing is drawn anew.
+    const next = local();
+    if (JSON.stringify(next) !== JSON.stringify(design)) design = next;
     on.change();
   };
 

@@ -19,6 +19,7 @@ import { draftSite } from './draft-site';
 import type { Near } from '../../core/rehearse/near';
 import { type Stone, stonesOf } from './stones';
 import { useNear } from './use-near';
+import { useSame } from './use-same';
 import { type DrawnWay, waysOf } from './ways';
 
 /** A draft as it is for one visitor in the supposed circumstances: all that stage, path and Because draw. */
@@ -79,10 +80,11 @@ export function useRehearsed(design: Design, supposed: Supposed, overview: Overv
     },
     [site, widget, base.now],
   );
-  const ways = useMemo(
+  const drawn = useMemo(
     () => (widget === undefined ? [] : waysOf(design, widget, { teamName: nameOfTeam, first: invitation, later })),
     [design, widget, nameOfTeam, invitation, later],
   );
+  const ways = useSame(drawn);
   if (!made.ok) return `a text cannot be read (${made.errors[0]?.key})`;
   if (widget === undefined || site === null || asItIs === null || decision === null) return 'it has no widget';
   return { site, asItIs, base, widget, place, shown, state: decision.state, near, stones, ways, situations, nameOfTeam };

@@ -1,0 +1,8 @@
+'use client';
+
+import { type ReactNode, useDeferredValue } from 'react';
+
+/** What may follow the stage: until it is drawn, it stays as it was. */
+export function Later({ children }: { readonly children: ReactNode }) {
+  return useDeferredValue(children);
+}
