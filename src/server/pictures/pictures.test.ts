@@ -52,7 +52,7 @@ function claiming(width: number, height: number): Buffer {
   return Buffer.concat([sign, chunk('IHDR', header), chunk('IDAT', deflateSync(Buffer.alloc(1000))), chunk('IEND', Buffer.alloc(0))]);
 }
 
-describe('[threat 13] pictures of the owner’s page', () => {
+describe('pictures of the owner’s page', () => {
   it('is kept as drawn: no wider than the stage, cut below some screens, and served as nothing but a picture', async () => {
     const { pictures } = await read(await send(await png(2560, 9000)));
     expect(pictures.desktop).toMatchObject({ width: 1280, height: 2400 });
@@ -92,14 +92,14 @@ describe('[threat 13] pictures of the owner’s page', () => {
     ['nothing at all', Buffer.alloc(0)],
     ['50,000 pixels either way', claiming(50_000, 50_000)],
     ['a picture whose pixels are not there', claiming(400, 400)],
-  ])('%s is refused in a sentence, and nothing is stored', async (_, sent) => {
+  ])('[threat 13] %s is refused in a sentence, and nothing is stored', async (_, sent) => {
     const response = await send(sent);
     expect(response.status).toBe(400);
     expect(JSON.stringify(await response.json())).toMatch(/Nothing was stored/);
     expect(filesKept()).toBe(0);
   });
 
-  it('a picture that is something else as well is only a picture afterwards', async () => {
+  it('[threat 13] a picture that is something else as well is only a picture afterwards', async () => {
     const both = Buffer.concat([await png(20, 20), Buffer.from('PK\u0003\u0004<script>alert(1)</script>')]);
     const { pictures } = await read(await send(both));
     const served = Buffer.from(await (await porch.desk(`GET uploads/${pictures.desktop?.hash}`)).arrayBuffer());
