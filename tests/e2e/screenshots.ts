@@ -34,9 +34,12 @@ test('Design, Conversations, Today, Install and the widget on the site', async (
   await take(desk, 'install');
   await desk.goto(`${house.app}/s/${house.siteKey}/design?on=/tonight&moment=waiting`);
   await expect(desk.getByRole('region', { name: 'Stage' }).locator('sunny-porch .window')).toBeVisible();
+  // Footprints follow a little later than the stage.
+  await expect(desk.locator('[data-stone=invited]')).toHaveAccessibleName(/gets here by themselves/);
   await take(desk, 'design');
   await desk.goto(`${house.app}/s/${house.siteKey}/design?on=/tonight&path=whole`);
   await expect(desk.getByRole('navigation', { name: 'Whole path' }).locator('sunny-porch .launcher').first()).toBeVisible();
+  await expect(desk.locator('[data-stone=invited]')).toHaveAccessibleName(/gets here by themselves/);
   await take(desk, 'design-whole-path');
   await desk.goto(`${house.app}/s/${house.siteKey}/design?on=/tonight&try=w10~s50~w30`);
   await expect(desk.getByRole('complementary', { name: 'Try a visit' })).toContainText('is on the screen');

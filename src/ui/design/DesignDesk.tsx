@@ -197,16 +197,14 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
       <Box component="h1" sx={HIDDEN}>
         Design of {siteName}
       </Box>
-      <Later>
-        <DeskCircumstances
-          {...{ saver, draft, overview, rehearsed, supposed, zone, situations }}
-          teams={ownTeams}
-          changeCount={changes === null ? null : changes.length}
-          onSuppose={suppose}
-          onWidget={lookAt}
-          onPublish={() => setPublishing(true)}
-        />
-      </Later>
+      <DeskCircumstances
+        {...{ saver, draft, overview, rehearsed, supposed, zone, situations }}
+        teams={ownTeams}
+        changeCount={changes === null ? null : changes.length}
+        onSuppose={suppose}
+        onWidget={lookAt}
+        onPublish={() => setPublishing(true)}
+      />
       {tried !== null ? (
         <TryDesk
           {...{ tried, isPhone, design, rehearsed, supposed, stage, because, context }}
@@ -267,9 +265,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
           <Box sx={{ display: 'grid', gridTemplateColumns: { md: '1fr', lg: '1fr 336px' }, flex: 1, minHeight: 0, position: 'relative' }}>
             <Box sx={{ display: 'flex', minWidth: 0, minHeight: 0 }}>{stage}</Box>
             {!isNarrow ? (
-              <Later>
-                <Inspector {...settings} />
-              </Later>
+              <Inspector {...settings} />
             ) : chosen.isSheetOpen ? (
               <InspectorSheet onClose={() => set({ isSheetOpen: false })}>
                 <Inspector {...settings} />
