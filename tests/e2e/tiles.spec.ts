@@ -6,6 +6,8 @@ test('a change paints the tiles it is seen in, and no other: neither words said 
   const page = await enterAs(browser, house, 'design?on=/tonight&moment=at-the-door&with=in');
   await expect(page.getByRole('navigation', { name: 'Path' }).locator('sunny-porch')).toHaveCount(9);
   await expect(page.getByRole('region', { name: 'Stage' }).locator('sunny-porch .window')).toBeVisible();
+  // The search for what comes first has come back: from here on only changes paint.
+  await expect(page.locator('[data-stone=invited]')).toHaveAccessibleName(/gets here by themselves/);
   await page.evaluate(() => {
     const painted = new Set<string>();
     Object.assign(window, { painted });
