@@ -7,6 +7,7 @@ declare const URLSearchParams: new (init?: string) => URLSearchParams;
 
 /** The WHATWG parser ([P2]). */
 interface URL {
+  readonly href: string;
   readonly protocol: string;
   readonly host: string;
   readonly origin: string;
@@ -14,4 +15,4 @@ interface URL {
   readonly search: string;
   readonly hash: string;
 }
-declare const URL: new (href: string, base?: string) => URL;
+declare const URL: { new (href: string, base?: string): URL; canParse(href: string, base?: string): boolean };

@@ -128,3 +128,24 @@ test('one’s own circumstances are kept under a name, flipped through like ours
   await colleague.getByRole('button', { name: 'Remove: A teacher who comes back' }).click();
   await expect(colleague.getByRole('group', { name: 'Situation' })).toContainText('Your own');
 });
+
+test('an invitation that is emptied while it is worded is said to be so, and the stage goes on showing the last words', async ({
+  browser,
+}) => {
+  const page = await enterAs(browser, house, 'design?on=/tonight&moment=invited&with=in');
+  const words = stage(page).locator('sunny-porch .invitation-words');
+  await expect(words).toContainText(/sky|skies/);
+  const before = (await words.textContent()) ?? '';
+  await stage(page)
+    .getByRole('group', { name: 'Texts on the stage' })
+    .getByRole('button', { name: /Invitation “Clear skies”/ })
+    .click();
+  const field = page.getByRole('textbox', { name: /Invitation “/ });
+  await field.fill('');
+  await expect(page.getByText('An invitation says something. Not saved yet.')).toBeVisible();
+  await expect(words).toHaveText(before);
+  await field.fill('The dome is open.');
+  await field.press('Escape');
+  await expect(words).toHaveText('The dome is open.');
+  await isSaved(page);
+});

@@ -109,8 +109,8 @@ test('on a narrow screen what cannot be seen lies over the stage while it is ask
   const opener = page.getByRole('button', { name: 'Settings' });
   await opener.click();
   await expect(inspector.getByRole('tab', { name: 'Here', exact: true })).toBeFocused();
-  await inspector.getByLabel('A word of comfort after').fill('50');
   await expectNoAxe(page, 'the inspector over the stage');
+  await inspector.getByLabel('A word of comfort after').fill('50');
   await page.keyboard.press('Escape');
   await expect(inspector).toHaveCount(0);
   await expect(opener).toBeFocused();

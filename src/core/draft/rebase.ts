@@ -49,7 +49,7 @@ export function rebase(patches: readonly Patch[], older: Json, newer: Json): Reb
 }
 
 /** The same place in the newer document; null: it is not there any more. */
-function movedPath(path: PatchPath, older: Json, newer: Json): PatchPath | null {
+export function movedPath(path: PatchPath, older: Json, newer: Json): PatchPath | null {
   const moved: (string | number)[] = [];
   let [old, now]: [Json | undefined, Json | undefined] = [older, newer];
   for (const name of path) {

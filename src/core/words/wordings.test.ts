@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { EVENING, madeDesign, madeHearer } from '../../../tests/made/site';
 import { applyPatches } from '../draft/patch';
+import { publish } from '../wire/publish';
 import type { OwnCase, Widget } from '../model/design';
 import { casesOf, movedCase, newCase, unheardCases } from './cases';
 import { hasOursBeneath, pickedWording, wordingFault, wordingOf, wordingPatches, type WordingKey } from './wordings';
@@ -80,6 +81,67 @@ describe('wordingFault', () => {
     expect(fault('nobodyHome#closed/without', 'Back {openingTime}.')).toBe('needs-without');
     expect(fault('case:night', 'Back {openingTime}.')).toBe(null);
     expect(fault('greeting', 'Good {weather}.')).toBe('unknown-variable');
+  });
+});
+
+describe('words that would leave the draft unfit to be drawn', () => {
+  it('an invitation of the owner’s own cannot say nothing; ours gives way to ours again, and one that only stirs says nothing', () => {
+    const [first] = madeDesign().widgets[0]?.invitations ?? [];
+    if (first === undefined) throw new Error('Expected an invitation.');
+    const fault = (change: Partial<typeof first>) => {
+      const { design, widget } = made({ invitations: [{ ...first, ...change }] });
+      return wordingFault(design, widget, 'en', `invitation:${first.id}`, '')?.code ?? null;
+    };
+    expect([fault({ ours: null }), fault({ ours: null, manner: 'stir' }), fault({})]).toEqual(['empty-text', null, null]);
+  });
+
+  it('[T6] second words cannot be emptied while the first ones need them', () => {
+    const night = own('night', [RETURNING], { key: 'nobodyHome', texts: { en: 'Back {openingTime}.' }, without: { en: 'Back soon.' } });
+    const fault = (one: OwnCase) => {
+      const { design, widget } = made({ cases: [one] });
+      return wordingFault(design, widget, 'en', 'case:night/without', '')?.code ?? null;
+    };
+    expect(fault(night)).toBe('needs-without');
+    expect(fault({ ...night, texts: { en: 'Back.' } })).toBeNull();
+  });
+
+  it('law: what is let through, one text after another, can always be published', () => {
+    const texts = ['', 'Back {openingTime}.', 'Back.', '{siteName}', '{nobody}', '{', '{openingTime, time, short}'];
+    const night = own('night', [RETURNING], { key: 'nobodyHome', texts: { en: 'Back.' }, without: { en: 'Back.' } });
+    const invitations = (madeDesign().widgets[0]?.invitations ?? []).map((one) => ({
+      ...one,
+      isOn: true,
+      ours: null,
+      texts: { en: 'Hello' },
+    }));
+    const asked: WordingKey = `invitation:${invitations[0]?.id}`;
+    const keys: WordingKey[] = [
+      'greeting',
+      'nobodyHome',
+      'nobodyHome#closed',
+      'nobodyHome#closed/without',
+      'case:night',
+      'case:night/without',
+      asked,
+    ];
+    let stored = 0;
+    for (const first of keys)
+      for (const second of keys)
+        for (const one of texts)
+          for (const other of texts) {
+            let { design } = made({ cases: [night], invitations });
+            for (const [key, text] of [
+              [first, one],
+              [second, other],
+            ] as const) {
+              if (wordingFault(design, design.widgets[0] as Widget, 'en', key, text) !== null) continue;
+              design = applyPatches(design, wordingPatches(design, 0, 'en', key, text)).value;
+              stored++;
+            }
+            const done = publish(design, 1, 'en');
+            if (!done.ok) expect([first, one, second, other, done.errors]).toEqual([]);
+          }
+    expect(stored).toBeGreaterThan(2000);
   });
 });
 

@@ -71,14 +71,27 @@ export function pickedWording(design: Design, widget: Widget, key: TextKey, hear
   return compiled.ok && !isSayable(compiled.value, { siteName: design.siteName, ...values }) ? without : full;
 }
 
-/** Why new words for a wording cannot be published ([T3], [T5], [T6]); null: they can. */
-export function wordingFault(design: Design, widget: Widget, locale: Locale, key: WordingKey, text: string): TextFault | null {
+/** What is wrong with new words, as `publish` would tell it. */
+export type WordingFault = Omit<TextFault, 'code'> & { readonly code: TextFault['code'] | 'empty-text' };
+
+/** Why new words for a wording cannot be published ([T3], [T5], [T6]); null: they can. Nothing else is to be stored. */
+export function wordingFault(design: Design, widget: Widget, locale: Locale, key: WordingKey, text: string): WordingFault | null {
   const compiled = compileText(text, boundsOf(widget, key).variables);
   if (!compiled.ok) return compiled.errors;
-  const [unknown] = unknownsOf(compiled.value);
+  const invitation = invitationOf(widget, key);
+  if (text === '' && invitation !== undefined && invitation.ours === null && invitation.manner !== 'stir')
+    return { code: 'empty-text', at: 0, name: '' };
+  // Second words of an own case that are empty are none: then the first ones may need none either.
+  const emptied = key.endsWith(WITHOUT) && text === '' ? ownCaseOf(widget, key) : undefined;
+  const [unknown] = emptied === undefined ? unknownsOf(compiled.value) : unknownsIn(inLocale(emptied.texts, design, locale), emptied.key);
   if (unknown === undefined) return null;
   const hasSecond = !key.endsWith(WITHOUT) && wordingOf(design, widget, locale, secondOf(key)) !== '';
   return hasSecond ? null : { code: 'needs-without', at: 0, name: unknown };
+}
+
+function unknownsIn(text: string, key: TextKey): string[] {
+  const compiled = compileText(text, entryOf(key).variables);
+  return compiled.ok ? unknownsOf(compiled.value) : [];
 }
 
 /** The second words of a wording, said where a value is unknown; a name that stands for nothing where it has none. */

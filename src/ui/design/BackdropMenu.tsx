@@ -9,6 +9,7 @@ import Radio from '@mui/material/Radio';
 import RadioGroup from '@mui/material/RadioGroup';
 import Typography from '@mui/material/Typography';
 import { type DragEvent, useEffect, useRef, useState } from 'react';
+import { PILL } from './pill';
 import type { BackdropKind, PagePictureActs } from './use-page-pictures';
 
 interface BackdropMenuProps {
@@ -28,15 +29,7 @@ export function BackdropMenu({ kind, onKind, acts }: BackdropMenuProps) {
         aria-haspopup="dialog"
         aria-label={`Behind the widget: ${WORDS[kind]}`}
         onClick={(event) => setAnchor(event.currentTarget)}
-        sx={{
-          fontSize: 12,
-          bgcolor: 'background.paper',
-          border: '1px solid var(--porch-edge)',
-          borderRadius: '10px',
-          px: 1.25,
-          minHeight: 28,
-          pointerEvents: 'auto',
-        }}
+        sx={{ ...PILL, pointerEvents: 'auto' }}
       >
         Page ▾
       </ButtonBase>

@@ -15,6 +15,7 @@ import { caseWords } from '../wording/cases';
 import { textName } from '../wording/texts';
 import { CaseSheet } from './CaseSheet';
 import { Footprints } from './Footprints';
+import { PILL } from './pill';
 
 export interface CaseNotchesProps {
   /** The texts of the moment that may have cases, and the one whose cases are shown. */
@@ -62,6 +63,10 @@ export function CaseNotches(props: CaseNotchesProps) {
         flexWrap: 'wrap',
         alignItems: 'center',
         gap: 0.75,
+        // However many there are, the signposts below stay free.
+        maxHeight: { md: 176 },
+        overflow: 'auto',
+        pb: '3px',
         zIndex: 4,
         pointerEvents: 'none',
         '& > *': { pointerEvents: 'auto' },
@@ -178,16 +183,7 @@ export function CaseNotches(props: CaseNotchesProps) {
   );
 }
 
-const NOTCH = {
-  fontSize: 12,
-  minHeight: 28,
-  px: 1.25,
-  gap: 0.5,
-  borderRadius: '10px',
-  border: '1px solid var(--porch-edge)',
-  bgcolor: 'background.paper',
-  minWidth: 0,
-} as const;
+const NOTCH = { ...PILL, gap: 0.5, minWidth: 0 } as const;
 
 function idOf(wording: WordingKey): string {
   return wording.replace(/^case:/, '');

@@ -3,7 +3,7 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import useMediaQuery from '@mui/material/useMediaQuery';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { decided } from '../../core/rehearse/decided';
 import type { Board } from '../../core/boards/board';
 import { explain } from '../../core/decide/explain';
@@ -40,6 +40,7 @@ import { stageTexts } from './stage-texts';
 import { useAskedWidget } from './use-asked-widget';
 import { useChosen } from './use-chosen';
 import { useDeskKeys } from './use-desk-keys';
+import { useFirstText } from './use-first-text';
 import { useRehearsed } from './use-rehearsed';
 import { TryDesk } from './TryDesk';
 import { usePagePictures } from './use-page-pictures';
@@ -64,14 +65,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
   const [isBecauseOpen, setBecauseOpen] = useState(false);
   const openBecause = useCallback(() => setBecauseOpen(true), []);
   const [isPublishing, setPublishing] = useState(false);
-  const firstText = useRef<HTMLButtonElement>(null);
-  // Enter leads from the whole path to the first text of a stage that is not there yet.
-  const wantsText = useRef(false);
-  const takeFirstText = useCallback((button: HTMLButtonElement | null) => {
-    firstText.current = button;
-    if (button !== null && wantsText.current) button.focus();
-    if (button !== null) wantsText.current = false;
-  }, []);
+  const firstText = useFirstText();
   const isNarrow = useMediaQuery('(max-width: 1199.5px)', { noSsr: true });
   const isPhone = useMediaQuery('(max-width: 899.5px)', { noSsr: true });
   const rehearsed = useRehearsed(design, supposed, overview, boards?.open ?? NO_BOARDS);
@@ -168,7 +162,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
       isTried={tried !== null}
       backdrop={backdrop}
       pictures={pictureActs}
-      firstTextRef={takeFirstText}
+      firstTextRef={firstText.take}
     />
   );
   const context = reasonContext(design, site, base.now, ownTeam === undefined ? 'nobody' : nameOfTeam(ownTeam.id));
@@ -218,6 +212,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
           <PhonePath
             stones={stones}
             ways={ways}
+            isSought={rehearsed.isSought}
             chosen={chosen.isPhoneStageOpen ? moment : null}
             onChoose={choose}
             onBack={() => set({ isPhoneStageOpen: false })}
@@ -240,7 +235,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
               if (next === moment && chosen.aside === null) set({ isCardOpen: true });
             }}
             onEnter={() => {
-              wantsText.current = true;
+              firstText.focusSoon();
               toStage();
             }}
             chosenWay={way?.id ?? null}
@@ -278,7 +273,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
             ways={ways}
             chosen={moment}
             onChoose={choose}
-            onEnter={() => firstText.current?.focus()}
+            onEnter={firstText.focus}
             chosenWay={way?.id ?? null}
             onWay={chooseAside}
             gate={gateRows(widget, state)}

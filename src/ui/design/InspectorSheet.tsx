@@ -5,6 +5,7 @@ import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import IconButton from '@mui/material/IconButton';
 import { type ReactNode, useEffect, useRef } from 'react';
+import { PILL } from './pill';
 
 interface InspectorSheetProps {
   readonly onClose: () => void;
@@ -18,7 +19,8 @@ export function InspectorSheet({ onClose, children }: InspectorSheetProps) {
     const before = document.activeElement;
     box.current?.querySelector<HTMLElement>('[role=tab][aria-selected=true]')?.focus();
     return () => {
-      if (before instanceof HTMLElement && before.isConnected) before.focus();
+      // Whoever has gone on to a stone keeps it; only a focus that went with the sheet is given back.
+      if (document.activeElement === document.body && before instanceof HTMLElement && before.isConnected) before.focus();
     };
   }, []);
   return (
@@ -51,21 +53,7 @@ export function InspectorSheet({ onClose, children }: InspectorSheetProps) {
 /** Opens the sheet; it stands among the switches of the stage. */
 export function SheetButton({ isOpen, onOpen }: { isOpen: boolean; onOpen: () => void }) {
   return (
-    <ButtonBase
-      aria-haspopup="dialog"
-      aria-expanded={isOpen}
-      onClick={onOpen}
-      sx={{
-        fontSize: 12,
-        fontWeight: 600,
-        bgcolor: 'background.paper',
-        border: '1px solid var(--porch-edge)',
-        borderRadius: '10px',
-        px: 1.25,
-        minHeight: 28,
-        pointerEvents: 'auto',
-      }}
-    >
+    <ButtonBase aria-haspopup="dialog" aria-expanded={isOpen} onClick={onOpen} sx={{ ...PILL, fontWeight: 600, pointerEvents: 'auto' }}>
       Settings
     </ButtonBase>
   );

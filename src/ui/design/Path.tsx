@@ -11,6 +11,7 @@ import { Footprints } from './Footprints';
 import { Gatepost, type GateRow } from './Gatepost';
 import { LANE_TOP, PATH_HEIGHT, type PathMeasures, STONES, STONE_HEIGHT, columnLeft, pathMeasures } from './path-layout';
 import { PathWays } from './PathWays';
+import { PILL } from './pill';
 import { stoneName } from './stone-name';
 import type { Stone } from './stones';
 import { usePathKeys } from './use-path-keys';
@@ -91,18 +92,7 @@ export function Path({ stones, ways, chosen, onChoose, onEnter, gate, isGate, on
 
 function PathButton({ label, keys, onClick }: { label: string; keys: string; onClick: () => void }) {
   return (
-    <ButtonBase
-      aria-keyshortcuts={keys}
-      onClick={onClick}
-      sx={{
-        px: 1.25,
-        minHeight: 28,
-        fontSize: 12,
-        bgcolor: 'background.paper',
-        border: '1px solid var(--porch-edge)',
-        borderRadius: '10px',
-      }}
-    >
+    <ButtonBase aria-keyshortcuts={keys} onClick={onClick} sx={PILL}>
       {label}
       <Box component="b" aria-hidden sx={{ ml: 0.75 }}>
         {keys}

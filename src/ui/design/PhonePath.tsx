@@ -3,7 +3,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
-import { Fragment, type ReactNode } from 'react';
+import { Fragment, useState, type ReactNode } from 'react';
 import type { DrawnMoment } from '../../core/rehearse/stand-at';
 import { MOMENT_WORDS } from '../wording/moments';
 import { Footprints } from './Footprints';
@@ -14,6 +14,8 @@ import type { DrawnWay } from './ways';
 interface PhonePathProps {
   readonly stones: readonly Stone[];
   readonly ways: readonly DrawnWay[];
+  /** The search is over: the order stands. */
+  readonly isSought: boolean;
   /** The stone whose stage is open; null: the walk is shown. */
   readonly chosen: DrawnMoment | null;
   readonly onChoose: (moment: DrawnMoment) => void;
@@ -32,7 +34,8 @@ interface PhonePathProps {
 const RANKS: Readonly<Record<Stone['nearness'], number>> = { here: 0, 'on-the-way': 1, possible: 2, never: 3 };
 
 /** On a phone the path is a walk downwards: what this visitor can reach first, then the rest, dashed. A stone opens its stage. */
-export function PhonePath({ stones, ways, chosen, onChoose, onBack, stage, cases, inspector, gate, onTry }: PhonePathProps) {
+export function PhonePath({ stones, ways, isSought, chosen, onChoose, onBack, stage, cases, inspector, gate, onTry }: PhonePathProps) {
+  const order = useSettledOrder(stones, isSought);
   if (chosen !== null) {
     return (
       <Box>
@@ -47,7 +50,8 @@ export function PhonePath({ stones, ways, chosen, onChoose, onBack, stage, cases
       </Box>
     );
   }
-  const order = [...stones].sort((a, b) => RANKS[a.nearness] - RANKS[b.nearness]);
+  // Nothing may move away under a finger: the walk is shown when its order stands.
+  if (order === null) return <Box component="nav" aria-label="Path" aria-busy sx={{ minHeight: '100vh' }} />;
   return (
     <Box component="nav" aria-label="Path" sx={{ p: 1.5 }}>
       <Box component="ol" sx={{ m: 0, p: 0, listStyle: 'none' }}>
@@ -118,4 +122,14 @@ export function PhonePath({ stones, ways, chosen, onChoose, onBack, stage, cases
       </Button>
     </Box>
   );
+}
+
+/** The stones, nearest first; while a search is under way they stay where they are. Null: none has ended yet. */
+function useSettledOrder(stones: readonly Stone[], isSought: boolean): readonly Stone[] | null {
+  const [order, setOrder] = useState<readonly DrawnMoment[] | null>(null);
+  if (isSought) {
+    const sought = [...stones].sort((a, b) => RANKS[a.nearness] - RANKS[b.nearness]).map(({ moment }) => moment);
+    if (order === null || sought.some((moment, index) => moment !== order[index])) setOrder(sought);
+  }
+  return order === null ? null : stones.toSorted((a, b) => order.indexOf(a.moment) - order.indexOf(b.moment));
 }

@@ -21,7 +21,7 @@ interface RecipientsProps {
 export function Recipients({ teams, nameOfTeam }: RecipientsProps) {
   const { port, notice, boards } = useSite();
   const [all, setAll] = useState<Readonly<Record<string, readonly string[]>> | null>(null);
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<{ readonly teamId: string; readonly words: string } | null>(null);
   useEffect(() => {
     port.getRecipients().then(setAll, notice);
   }, [port, notice]);
@@ -30,17 +30,22 @@ export function Recipients({ teams, nameOfTeam }: RecipientsProps) {
       () => setAll((before) => ({ ...before, [teamId]: mails })),
       (error: unknown) => {
         notice(error);
-        setFault(error instanceof PortError ? error.sentence : 'That did not work. Nothing was changed; try again.');
+        setFault({ teamId, words: error instanceof PortError ? error.sentence : 'That did not work. Nothing was changed; try again.' });
+        throw error;
       },
     );
   const change = (teamId: string, mails: readonly string[]): void => {
+    const refuse = (words: string): void => setFault({ teamId, words });
     const wrong = mails.find((one) => !isMailShaped(one));
-    if (wrong !== undefined) return setFault(`“${wrong}” does not look like a mail address. Not saved yet.`);
-    if (mails.length > LIMITS.recipients) return setFault(`At most ${LIMITS.recipients} addresses. Not saved yet.`);
+    if (wrong !== undefined) return refuse(`“${wrong}” does not look like a mail address. Not saved yet.`);
+    if (mails.length > LIMITS.recipients) return refuse(`At most ${LIMITS.recipients} addresses. Not saved yet.`);
     setFault(null);
     const before = all?.[teamId] ?? [];
-    void write(teamId, mails).then(() =>
-      toast('Visitors see this from now.', { action: { label: 'Undo', onClick: () => void write(teamId, before) } }),
+    // What did not go through is told at its field.
+    const silent = (): void => undefined;
+    write(teamId, mails).then(
+      () => toast('Visitors see this from now.', { action: { label: 'Undo', onClick: () => void write(teamId, before).catch(silent) } }),
+      silent,
     );
   };
   if (teams.length === 0) return <Typography variant="body2">No team answers here yet, so nobody gets the notes.</Typography>;
@@ -68,8 +73,8 @@ export function Recipients({ teams, nameOfTeam }: RecipientsProps) {
                 <TextField
                   {...params}
                   label="By mail also to"
-                  error={fault !== null}
-                  helperText={fault ?? 'Type an address, then Enter.'}
+                  error={fault?.teamId === id}
+                  helperText={fault?.teamId === id ? fault.words : 'Type an address, then Enter.'}
                 />
               )}
             />

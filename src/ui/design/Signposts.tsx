@@ -5,6 +5,7 @@ import type { Corner } from '../../core/model/design';
 import type { WayId } from '../../core/model/way';
 import type { DrawnMoment } from '../../core/rehearse/stand-at';
 import { MOMENT_WORDS } from '../wording/moments';
+import { PILL } from './pill';
 import type { DrawnWay } from './ways';
 
 interface SignpostsProps {
@@ -15,15 +16,7 @@ interface SignpostsProps {
   readonly corner: Corner;
 }
 
-const POST = {
-  fontSize: 12,
-  bgcolor: 'background.paper',
-  border: '1px solid var(--porch-edge)',
-  borderRadius: '10px',
-  px: 1.25,
-  minHeight: 28,
-  textAlign: 'start',
-} as const;
+const POST = { ...PILL, textAlign: 'start' } as const;
 
 /** On the stage, away from the widget: where the chosen stone's ways lead. A stone is gone to, a way opens its settings. */
 export const Signposts = memo(function Signposts({ moment, ways, onChoose, onWay, corner }: SignpostsProps) {

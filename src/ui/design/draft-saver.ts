@@ -1,5 +1,5 @@
 import { type Json, type Patch, PatchError, applyPatches } from '../../core/draft/patch';
-import { type Clash, rebase } from '../../core/draft/rebase';
+import { type Clash, movedPath, rebase } from '../../core/draft/rebase';
 import type { Design } from '../../core/model/design';
 import { newClientId } from '../frame/new-client-id';
 import type { DraftView } from '../../core/wire/desk';
@@ -94,7 +94,13 @@ export function draftSaver(
       const before = server.design;
       server = outcome.view;
       flying = null;
-      if (outcome.kind === 'behind') queue = [next, ...queue].flatMap((one) => onTop(one, before));
+      if (outcome.kind === 'behind') {
+        clashes = clashes.flatMap((one) => {
+          const path = movedPath(one.path, asJson(before), asJson(server.design));
+          return path === null ? [] : [{ ...one, path }];
+        });
+        queue = [next, ...queue].flatMap((one) => onTop(one, before));
+      }
       why = null;
       tries = 0;
     } catch (error) {

@@ -1,13 +1,22 @@
 import { decided } from '../../core/rehearse/decided';
 import type { Design, Widget } from '../../core/model/design';
+import { sampleIn } from '../../core/rehearse/samples';
 import type { DrawnMoment, Standpoint } from '../../core/rehearse/stand-at';
 import { alsoSaidAt } from '../../core/words/also-said';
 import { FIRST_TEXT } from '../../core/words/cases';
 import { type TextKey, TEXT_KEYS, entryOf } from '../../core/words/catalogue';
-import { type TextFault, compileText } from '../../core/words/compile';
+import { compileText } from '../../core/words/compile';
 import { hearerOf } from '../../core/words/hearer';
 import { say } from '../../core/words/say';
-import { type WordingKey, boundsOf, hasOursBeneath, pickedWording, wordingFault, wordingOf } from '../../core/words/wordings';
+import {
+  type WordingFault,
+  type WordingKey,
+  boundsOf,
+  hasOursBeneath,
+  pickedWording,
+  wordingFault,
+  wordingOf,
+} from '../../core/words/wordings';
 import { wordingName } from '../wording/cases';
 import type { DesignEdits } from './design-edits';
 import type { SaidKey, StageText } from './StageTexts';
@@ -46,7 +55,13 @@ export function stageTexts(
   // As it reads, with something in the place of every value.
   const sampled = (text: string, key: TextKey): string => {
     const compiled = compileText(text, entryOf(key).variables);
-    const values = { ...SAMPLE_VALUES, siteName: design.siteName, closingTime: circumstances.now, openingTime: circumstances.now };
+    const values = {
+      ...SAMPLE_VALUES,
+      responderName: sampleIn(locale).name,
+      siteName: design.siteName,
+      closingTime: circumstances.now,
+      openingTime: circumstances.now,
+    };
     return compiled.ok ? say(compiled.value, { ...values, ...valuesOf(key) }, { ...hearer, locale }) : text;
   };
   const standing = decision.lines.flatMap(({ key }) => (isTextKey(key) ? [key] : []));
@@ -78,7 +93,7 @@ const SAMPLE_VALUES = {
   bound: 3,
   place: 2,
   email: 'visitor@example.org',
-  responderName: 'Inês',
+
   promise: '5 min',
 };
 
@@ -86,11 +101,12 @@ function isTextKey(key: string): key is TextKey {
   return (TEXT_KEYS as readonly string[]).includes(key);
 }
 
-function faultWords({ code, name }: TextFault, known: readonly string[]): string {
+function faultWords({ code, name }: WordingFault, known: readonly string[]): string {
   if (code === 'unknown-variable')
     return `{${name}} is not known here. Known: ${known.map((one) => `{${one}}`).join(', ')}. Not saved yet.`;
   if (code === 'wrong-type') return `{${name}} is not a number. Not saved yet.`;
   if (code === 'needs-without') return `{${name}} is not always known, and nothing else would be said then. Not saved yet.`;
+  if (code === 'empty-text') return 'An invitation says something. Not saved yet.';
   if (code === 'not-offered') return `{${name}} cannot be written that way. Not saved yet.`;
   return 'A brace { or } is without its other half. Not saved yet.';
 }

@@ -6,11 +6,9 @@ import type { Nearness } from '../../core/rehearse/reach';
 import { DRAWN_MOMENTS, type DrawnMoment, type Standpoint, standAt } from '../../core/rehearse/stand-at';
 import type { PublishedSite } from '../../core/wire/published-site';
 import { type CaseOfText, FIRST_TEXT, casesOf } from '../../core/words/cases';
-import { textKeyOf } from '../../core/words/catalogue';
 import { hearerOf } from '../../core/words/hearer';
 import { say } from '../../core/words/say';
 import { caseWords } from '../wording/cases';
-import { FIRST_WORDS } from '../wording/moments';
 import { againstWords } from '../wording/reach';
 
 export interface Stone {
@@ -70,7 +68,7 @@ function guessed(moment: DrawnMoment, { needs, circumstances }: Standpoint, { is
 function firstWords({ site, circumstances }: Standpoint, widget: Widget, moment: DrawnMoment): string {
   const decision = decided(site, circumstances);
   const { invited } = circumstances;
-  const key = moment === 'invited' ? (invited === null ? null : `invitation:${invited.id}`) : textKeyOf(FIRST_WORDS[moment]);
+  const key = moment === 'invited' ? (invited === null ? null : `invitation:${invited.id}`) : FIRST_TEXT[moment];
   const live = site.design.widgets.find((one) => one.key === (decision.widget ?? widget.key));
   const words = key === null ? undefined : live?.words[key];
   if (live === undefined || words === undefined) return '';

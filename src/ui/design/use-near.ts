@@ -7,15 +7,22 @@ import type { Near } from '../../core/rehearse/near';
 import type { NearAsked, NearFound } from '../../core/rehearse/protocol';
 import { startNearWorker } from './start-near-worker';
 
+export interface Searched {
+  readonly near: Near | null;
+  /** Nothing more is to be waited for in these circumstances: it is found, or the search failed. */
+  readonly isOver: boolean;
+}
+
 /**
  * How near each moment is, worked out in a worker after the stage has followed: the search takes a tenth of a second
  * where there are many invitations. Words alone lead nowhere else, so that typing never begins it anew.
  */
-export function useNear(site: PublishedSite | null, base: Circumstances): Near | null {
+export function useNear(site: PublishedSite | null, base: Circumstances): Searched {
   const structure = useMemo(() => (site === null ? '' : structureOf(site)), [site]);
   const [kept, setKept] = useState({ structure, site });
   if (kept.structure !== structure) setKept({ structure, site });
   const [near, setNear] = useState<Near | null>(null);
+  const [failedAt, setFailedAt] = useState<Circumstances | null>(null);
   const worker = useRef<Worker | null>(null);
   const turn = useRef(0);
   useEffect(() => {
@@ -33,9 +40,10 @@ export function useNear(site: PublishedSite | null, base: Circumstances): Near |
       // What comes back is a copy: the circumstances that were asked about are these.
       if (data.turn === turn.current) setNear({ ...data.near, base });
     };
+    worker.current.onerror = () => setFailedAt(base);
     worker.current.postMessage({ turn: asked, site: kept.site, base } satisfies NearAsked);
   }, [kept.site, base]);
-  return near;
+  return { near, isOver: near?.base === base || failedAt === base };
 }
 
 function structureOf({ design, facts, pointer }: PublishedSite): string {

@@ -3,6 +3,7 @@
 import { useCallback, useEffect, useState } from 'react';
 import { toast } from 'sonner';
 import type { Visitor } from '../../core/model/circumstances';
+import { framedAddress } from '../../core/pages/framed-address';
 import type { PageDevice, PagePictures } from '../../core/wire/desk';
 import { PortError } from '../frame/port';
 import { useSite } from '../frame/SiteContext';
@@ -34,7 +35,7 @@ export function usePagePictures(
   }, [port, notice]);
   const device: PageDevice = seenOn === 'phone' ? 'phone' : 'desktop';
   const picture = known.pictures[device];
-  const site = known.siteAddress === null ? null : framedAddress(known.siteAddress, page);
+  const site = known.siteAddress === null ? null : framedAddress(known.siteAddress, page, location.origin);
   const backdrop = ((): Backdrop => {
     if (asked === 'site' && site !== null) return { kind: 'site', address: site };
     return asked === 'drawn' || picture === undefined ? DRAWN : { kind: 'picture', address: `/api/s/${siteKey}/uploads/${picture.hash}` };
@@ -55,12 +56,4 @@ export function usePagePictures(
       remove: () => port.removePagePicture(device).then(setKnown, tell),
     },
   ];
-}
-
-/** [threat 30] A page of the owner's site for the frame; null: it is no web address, or our own application. */
-export function framedAddress(siteAddress: string, page: string): string | null {
-  if (!URL.canParse(page, siteAddress)) return null;
-  const url = new URL(page, siteAddress);
-  const isOurs = typeof location !== 'undefined' && url.origin === location.origin;
-  return isOurs || !/^https?:$/.test(url.protocol) || url.origin !== new URL(siteAddress).origin ? null : url.href;
 }

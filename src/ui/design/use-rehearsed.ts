@@ -35,6 +35,8 @@ export interface Rehearsed {
   readonly shown: string | null;
   readonly state: WidgetState;
   readonly near: Near | null;
+  /** How near each stone is stands for these circumstances, and moves no more. */
+  readonly isSought: boolean;
   readonly stones: readonly Stone[];
   readonly ways: readonly DrawnWay[];
   readonly situations: readonly Situation[];
@@ -57,7 +59,7 @@ export function useRehearsed(design: Design, supposed: Supposed, overview: Overv
   const widget = design.widgets[place];
   const nameOfTeam = useCallback((id: string) => teamName(overview.teams.find((team) => team.id === id)), [overview.teams]);
   // The search may follow a little later; what stands on the stones may not.
-  const near = useNear(site, base);
+  const { near, isOver: isSought } = useNear(site, base);
   const whole = useMemo(
     () => (site !== null && widget !== undefined ? stonesOf(site, widget, base, near, nameOfTeam) : []),
     [site, widget, base, near, nameOfTeam],
@@ -87,7 +89,7 @@ export function useRehearsed(design: Design, supposed: Supposed, overview: Overv
   const ways = useSame(drawn);
   if (!made.ok) return `a text cannot be read (${made.errors[0]?.key})`;
   if (widget === undefined || site === null || asItIs === null || decision === null) return 'it has no widget';
-  return { site, asItIs, base, widget, place, shown, state: decision.state, near, stones, ways, situations, nameOfTeam };
+  return { site, asItIs, base, widget, place, shown, state: decision.state, near, isSought, stones, ways, situations, nameOfTeam };
 }
 
 /** A board without a widget of its own cracks the stones of every widget. */

@@ -1,6 +1,4 @@
 import type { Moment } from '../../core/model/moment';
-import type { DrawnMoment } from '../../core/rehearse/stand-at';
-import type { CaseKey } from '../../core/words/catalogue';
 
 /** Name of a moment, and what it is, in a sentence. */
 export const MOMENT_WORDS: Readonly<Record<Moment, { readonly name: string; readonly what: string }>> = {
@@ -13,16 +11,4 @@ export const MOMENT_WORDS: Readonly<Record<Moment, { readonly name: string; read
   goodbye: { name: 'Goodbye', what: 'The conversation has ended.' },
   'nobody-home': { name: 'Nobody home', what: 'Nobody can answer: a note may be left.' },
   'note-left': { name: 'Note left', what: 'The note is stored; this confirms it.' },
-};
-
-/** The first words said at a moment, by which its stone is known; an invitation says its own. */
-export const FIRST_WORDS: Readonly<Record<Exclude<DrawnMoment, 'invited'>, CaseKey>> = {
-  'passing-by': 'launcher.words#somebody',
-  'at-the-door': 'greeting',
-  waiting: 'waiting.first',
-  talking: 'talking.joined',
-  goodbye: 'goodbye.again',
-  'nobody-home': 'nobodyHome',
-  'slow-reply': 'slowReply.offer',
-  'note-left': 'noteLeft.got',
 };
