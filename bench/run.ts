@@ -94,7 +94,7 @@ function benchBytes(dataDir: string): void {
   const largest = (kind: string) =>
     Math.max(...files.filter((file) => file.kind === kind).map((file) => gzipSync(gunzipSync(file.body), { level: 9 }).length));
   for (const [name, bytes, budget] of [
-    ['porch.js', readFileSync('dist/widget/porch.js.gz').length, 10 * 1024],
+    ['porch.js', readFileSync('dist/widget/porch.js.gz').length, 12 * 1024],
     ['watch', readFileSync(join('dist/widget', `${watch}.gz`)).length, 7 * 1024],
     ['panel', readFileSync(join('dist/widget', `${panel}.gz`)).length, 28 * 1024],
     ['largest design file', largest('design'), 6 * 1024],

@@ -1,4 +1,6 @@
+import { wallOf } from '../core/hours/wall';
 import type { Json } from '../core/draft/patch';
+import type { Design } from '../core/model/design';
 import { DAY_MS, HOUR_MS, MINUTE_MS, SECOND_MS } from '../core/model/units';
 import { setInstanceValue } from '../server/db/repositories/persons';
 import { insertDomain } from '../server/db/repositories/sites';
@@ -10,13 +12,15 @@ import type { State } from '../server/state';
 import { DEMO_PEOPLE } from '../server/usecases/demo-door';
 import { getDraft, saveChange } from '../server/usecases/draft';
 import { openPorch } from '../server/usecases/first-run';
-import { publishDraft } from '../server/usecases/publish';
+import { AT_ONCE, publishDraft } from '../server/usecases/publish';
 import { addMember, addTeam, joinTeam, renameTeam } from '../server/usecases/team';
 import { endByPerson, endByVisitor } from '../server/usecases/end-talk';
 import { replyTo, takeMessage, takeNote } from '../server/usecases/talk';
 import { saveCalendar, setOverride } from '../server/usecases/hours';
 import { type DemoNames, demoDesign } from './design';
 import { demoCalendars } from './hours';
+import type { PublishInput } from '../server/input/desk.input';
+import { zoneOfSite } from '../server/zones';
 import { newId, newSecret } from '../server/ids';
 import { SCENES, type Scene } from './scenes';
 
@@ -26,7 +30,7 @@ export const DEMO_PASSWORD = 'clear skies tonight';
 /** Fills an empty database with Farrow Isle Observatory, whose pages are at `origin`, through use cases only. Gives the site's key. */
 export async function fillDemo(state: State, origin: string): Promise<string> {
   const today = state.clock.now();
-  state.clock.moveTo(today - 9 * DAY_MS);
+  state.clock.moveTo(today - 16 * DAY_MS);
   const at = (): number => state.clock.now();
   const [ines, rui] = DEMO_PEOPLE;
   const answers = {
@@ -72,10 +76,15 @@ export async function fillDemo(state: State, origin: string): Promise<string> {
     const saved = await saveCalendar(state, actor, calendar);
     if (!saved.ok) throw new Error(`Expected the demo's hours to be sound, got ${JSON.stringify(saved.errors)}.`);
   }
-  await designDemo(state, actor, {
-    teams: { night: desk.id, schools: schools.id, loans: loans.id },
-    calendars: { night: hours.night.id, office: hours.office.id },
-  });
+  await designDemo(
+    state,
+    actor,
+    {
+      teams: { night: desk.id, schools: schools.id, loans: loans.id },
+      calendars: { night: hours.night.id, office: hours.office.id },
+    },
+    today,
+  );
   for (const scene of SCENES) await playScene(state, { siteId: site.id, origin, people: { ines: personId, rui: ruiId } }, scene, today);
   state.clock.moveTo(today);
   // Whenever the demo is looked at, its desks are open: by hand, for a while, as an owner would for an open day.
@@ -86,21 +95,35 @@ export async function fillDemo(state: State, origin: string): Promise<string> {
 
 type Actor = { siteId: string; personId: string; at: number };
 
-async function designDemo(state: State, actor: Actor, names: DemoNames): Promise<void> {
+/** Four versions, as an observatory comes to them: one language, four, two dark nights that go back by themselves, three widgets. */
+async function designDemo(state: State, actor: Actor, names: DemoNames, today: number): Promise<void> {
   const { design } = await getDraft(state.db, actor.siteId);
   const made = demoDesign(design, names, () => newId(actor.at));
-  const changes = [
-    { label: 'languages', patches: [{ op: 'set' as const, path: ['locales'], value: made.locales as unknown as Json }] },
-    { label: 'three widgets', patches: [{ op: 'set' as const, path: ['widgets'], value: made.widgets as unknown as Json }] },
-  ];
-  for (const change of changes) {
-    const { revision } = await getDraft(state.db, actor.siteId);
-    const outcome = await saveChange(state, actor, { clientId: newId(actor.at), base: revision, ...change });
-    if (outcome.kind !== 'saved')
-      throw new Error(`Expected the demo's change "${change.label}" to be saved, got ${JSON.stringify(outcome)}.`);
-  }
+  const widgets = made.widgets.slice(0, 1);
+  const plain = widgets.map((widget) => ({ ...widget, invitations: design.widgets[0]?.invitations ?? [], cases: [], texts: {} }));
+  const dark = widgets.map((widget) => ({ ...widget, look: { ...widget.look, brand: '#1d2440' } }));
+  const on = (daysAgo: number): Actor => ({ ...actor, at: today - daysAgo * DAY_MS });
+  await change(state, on(15), 'hours and pages', { widgets: plain });
+  await publishAs(state, on(15), { remark: 'The first one' });
+  await change(state, on(12), 'languages', { locales: made.locales, widgets });
+  await publishAs(state, on(12), { remark: 'In four languages, with invitations' });
+  await change(state, on(11), 'brand colour', { widgets: dark });
+  const wall = (daysAgo: number): string => wallOf(zoneOfSite('Atlantic/Azores', today), today - daysAgo * DAY_MS);
+  await publishAs(state, on(11), { remark: 'Two dark nights for the Leonids', from: wall(10), until: wall(8), takesBack: true });
+  await change(state, on(7), 'three widgets', { widgets: made.widgets });
+  await publishAs(state, on(7), { remark: 'School visits and telescope loans have widgets of their own' });
+}
+
+async function change(state: State, actor: Actor, label: string, parts: Partial<Design>): Promise<void> {
   const { revision } = await getDraft(state.db, actor.siteId);
-  const published = await publishDraft(state, actor, { revision, remark: 'The first one' });
+  const patches = Object.entries(parts).map(([name, value]) => ({ op: 'set' as const, path: [name], value: value as unknown as Json }));
+  const outcome = await saveChange(state, actor, { clientId: newId(actor.at), base: revision, label, patches });
+  if (outcome.kind !== 'saved') throw new Error(`Expected the demo's change "${label}" to be saved, got ${JSON.stringify(outcome)}.`);
+}
+
+async function publishAs(state: State, actor: Actor, asked: Partial<PublishInput>): Promise<void> {
+  const { revision } = await getDraft(state.db, actor.siteId);
+  const published = await publishDraft(state, actor, { revision, remark: '', ...AT_ONCE, ...asked });
   if (!published.ok) throw new Error(`Expected the demo's design to be publishable, got ${JSON.stringify(published.errors)}.`);
 }
 

@@ -72,6 +72,7 @@ function porch(tag: Tag, shelf: Shelf): void {
       conversation,
       unread,
       asksAgain,
+      asksFor: null,
     };
     return watch?.enrich(plain) ?? plain;
   };

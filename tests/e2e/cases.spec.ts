@@ -51,9 +51,9 @@ test('a case is added for somebody, worded on the stage, put first, heard by the
   await isSaved(page);
 
   await page.getByRole('button', { name: /^Publish 2 changes|^Publish 1 change/ }).click();
-  await expect(page.getByRole('dialog')).toContainText('new: Greeting (returning)');
+  await expect(page.getByRole('dialog')).toContainText('New: “Greeting” said differently (returning)');
   await page.getByRole('dialog').getByRole('button', { name: 'Publish', exact: true }).click();
-  await expect(page.getByText('Version 2 is live.')).toBeVisible();
+  await expect(page.getByText(/^Version \d+ is live\./)).toBeVisible();
   const visitor = await visit(browser, `${house.site}/tonight`);
   await visitor.launcher.click();
   await expect(visitor.window.locator('[data-say=greeting]')).toHaveText(/^Good evening/);

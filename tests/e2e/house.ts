@@ -6,7 +6,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
 import AxeBuilder from '@axe-core/playwright';
-import { type Browser, type BrowserContextOptions, type Locator, type Page, expect, test } from '@playwright/test';
+import { type Browser, type BrowserContextOptions, type Cookie, type Locator, type Page, expect, test } from '@playwright/test';
 import { serveFiles } from '../../src/demo/serve';
 import { writeSite } from '../../src/demo/site/write-site';
 
@@ -23,6 +23,8 @@ export class House {
   readonly dataDir = mkdtempSync(join(tmpdir(), 'porch-e2e-'));
   private entry: ChildProcess | null = null;
   private files: Server | null = null;
+  /** Who has signed in once: time is not spent on the door again. */
+  readonly sessions = new Map<string, { cookies: Cookie[]; origins: [] }>();
   /** What the process printed; for the sentence it must say. */
   printed = '';
 
@@ -84,6 +86,7 @@ export class House {
   async moveTo(instant: number): Promise<void> {
     const { entry } = this;
     if (entry === null) throw new Error('The server is not running.');
+    this.sessions.clear();
     const moved = new Promise<void>((resolve) => entry.on('message', ({ kind }: { kind: string }) => kind === 'moved' && resolve()));
     entry.send({ kind: 'move-to', instant });
     await moved;
@@ -116,17 +119,22 @@ export function useHouse(options: { isEmpty?: boolean } = {}): House {
   return house;
 }
 
-/** Signs in by the demo's door, in a browser of their own, and opens a screen. */
+/** Opens a screen in a browser of their own, signed in by the demo's door. */
 export async function enterAs(
   browser: Browser,
   house: House,
   screen: string,
   { who = 'Inês', ...options }: BrowserContextOptions & { who?: string } = {},
 ): Promise<Page> {
-  const page = await (await browser.newContext(options)).newPage();
-  await page.goto(`${house.app}/signin`);
-  await page.getByRole('button', { name: new RegExp(`Enter as ${who}`) }).click();
-  await page.waitForURL(/\/s\/[a-z0-9]+\/today/);
+  const known = house.sessions.get(who);
+  const context = await browser.newContext(known === undefined ? options : { ...options, storageState: known });
+  const page = await context.newPage();
+  if (known === undefined) {
+    await page.goto(`${house.app}/signin`);
+    await page.getByRole('button', { name: new RegExp(`Enter as ${who}`) }).click();
+    await page.waitForURL(/\/s\/[a-z0-9]+\/today/);
+    house.sessions.set(who, { cookies: await context.cookies(), origins: [] });
+  }
   await page.goto(`${house.app}/s/${house.siteKey}/${screen}`);
   return page;
 }

@@ -1,7 +1,7 @@
 import { beIn, enterAs, expect, expectNoAxe, expectNoSidewaysScroll, test, useHouse } from './house';
 
 const house = useHouse();
-const SCREENS = ['today', 'design', 'rehearse', 'install', 'conversations', 'answers', 'results', 'team'] as const;
+const SCREENS = ['today', 'design', 'versions', 'rehearse', 'install', 'conversations', 'answers', 'results', 'team'] as const;
 const VIEWS = [
   { name: 'at 1280×800, light', viewport: { width: 1280, height: 800 }, colorScheme: 'light' },
   { name: 'at 1024×768, evening', viewport: { width: 1024, height: 768 }, colorScheme: 'dark' },

@@ -214,5 +214,6 @@ export function anyVisit(dice: Dice): Circumstances {
           }),
     unread: dice.int(0, 3),
     asksAgain: dice.flip(0.3),
+    asksFor: null,
   };
 }

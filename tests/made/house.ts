@@ -17,7 +17,7 @@ import { visitorEndpoint } from '../../src/server/visitor/endpoint';
 import { makeFileShelf } from '../../src/server/visitor/file-shelf';
 import { openPorch } from '../../src/server/usecases/first-run';
 import { openSession } from '../../src/server/usecases/sign-in';
-import { publishDraft } from '../../src/server/usecases/publish';
+import { AT_ONCE, publishDraft } from '../../src/server/usecases/publish';
 import { addMember } from '../../src/server/usecases/team';
 import { EVENING } from './site';
 
@@ -96,7 +96,7 @@ export async function madePorch({ state }: House, name: string, { isPublished = 
     zoneConfirmed: true,
   };
   const { site, personId } = await openPorch(state, answers, at);
-  if (isPublished) await publishDraft(state, { siteId: site.id, personId, at }, { revision: 1, remark: '' });
+  if (isPublished) await publishDraft(state, { siteId: site.id, personId, at }, { revision: 1, remark: '', ...AT_ONCE });
   const secret = await openSession(state, personId, 'test', at);
   return {
     key: site.key,

@@ -98,6 +98,7 @@ export function madeVisit({ page, visitor, ...change }: VisitChange = {}): Circu
     conversation: null,
     unread: 0,
     asksAgain: false,
+    asksFor: null,
     ...change,
   };
 }

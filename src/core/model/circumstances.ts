@@ -29,6 +29,8 @@ export interface Circumstances {
   readonly unread: number;
   /** *Ask something else* after a goodbye ([M4]): the window stands at the door with the ended conversation kept. */
   readonly asksAgain: boolean;
+  /** The team that is asked for before anything is written; null: none in particular. */
+  readonly asksFor: string | null;
 }
 
 /** [V7] *none*: this page only; *asked*: what the visitor asked for; *kept*: visits, counters, trail. */

@@ -26,5 +26,6 @@ export function arrivingAt(address: string, now: EpochMs, visit: 'first' | 'retu
     conversation: null,
     unread: 0,
     asksAgain: false,
+    asksFor: null,
   };
 }

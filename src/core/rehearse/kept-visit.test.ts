@@ -5,7 +5,7 @@ import { DESK, EVENING, madeDesign, madeSite } from '../../../tests/made/site';
 import { type Expectation, checkVisit, heldAt, readExpectation } from './kept-visit';
 
 const stay = (seconds: number) => invitations({ when: all(condition({ kind: 'on-page', seconds })), oncePer: { kind: 'visit' } });
-const supposed = { page: '/tonight', at: EVENING, visit: 'first', device: 'desktop', locale: 'en', who: 'in' } as const;
+const supposed = { page: '/tonight', at: EVENING, visit: 'first', device: 'desktop', locale: 'en', who: 'in', asks: null } as const;
 const check = (seconds: number, steps: string, expects: Expectation, team: 'in' | 'nobody' = 'nobody') =>
   checkVisit(madeSite({ design: madeDesign(stay(seconds)), teams: { [DESK]: team } }), { supposed, held: {}, steps, expects });
 const gets: Expectation = { kind: 'gets', invitation: 'invitation-a' };

@@ -242,7 +242,7 @@ export function newTalk({ site, circumstances: { now, ...rest } }: Walk): Conver
     noteMail: null,
     lastMs: now,
     waitingMs: now,
-    teamId: null,
+    teamId: rest.asksFor,
     place: null,
     isAfterGiven: false,
   };

@@ -123,7 +123,7 @@ function circumstancesAt(site: PublishedSite, base: Circumstances, moment: Drawn
     isAnswered: false,
     lastMs: base.now,
     waitingMs: standing === 'asked' ? base.now - (waited ?? 0) : null,
-    teamId: null,
+    teamId: base.asksFor,
     place: null,
     isAfterGiven: false,
   };

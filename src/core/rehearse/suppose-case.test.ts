@@ -2,12 +2,13 @@ import { describe, expect, it } from 'vitest';
 import { at, calendar, day, everyDay, utc } from '../../../tests/made/hours';
 import { EVENING, madeDesign, madeSite } from '../../../tests/made/site';
 import type { HoursException } from '../model/calendar';
+import type { Widget } from '../model/design';
 import type { CaseCondition } from '../wire/design-file';
 import { supposeCase } from './suppose-case';
 import type { Supposed } from './suppose';
 import type { DrawnMoment } from './stand-at';
 
-const PLAIN: Supposed = { page: '/tonight', at: null, visit: 'first', device: 'phone', locale: 'en', who: null };
+const PLAIN: Supposed = { page: '/tonight', at: null, visit: 'first', device: 'phone', locale: 'en', who: null, asks: null };
 const week = everyDay('19:00-21:00 21:30-23:00');
 const holiday: HoursException = {
   id: 'eve',
@@ -19,14 +20,17 @@ const holiday: HoursException = {
 
 function look(
   when: CaseCondition[],
-  change: { moment?: DrawnMoment; before?: CaseCondition[][]; now?: number; supposed?: Partial<Supposed> } = {},
+  change: { widget?: Partial<Widget>; moment?: DrawnMoment; before?: CaseCondition[][]; now?: number; supposed?: Partial<Supposed> } = {},
 ) {
   const { moment = 'nobody-home', before = [], now = EVENING } = change;
+  const design = madeDesign({ calendarId: 'night', ...change.widget }, { locales: ['en', 'pt'] });
+  const teams = design.widgets[0]?.teams ?? [];
   const site = madeSite({
-    design: madeDesign({ calendarId: 'night' }, { locales: ['en', 'pt'] }),
+    design,
+    teams: Object.fromEntries(teams.map((id) => [id, 'in'])),
     calendars: [calendar({ week, exceptions: [holiday] })],
   });
-  const stand = { site, widgetKey: 'everywhere', calendarId: 'night', moment, locales: ['en', 'pt'], now };
+  const stand = { site, widgetKey: 'everywhere', calendarId: 'night', teams, moment, locales: ['en', 'pt'], now };
   const found = supposeCase(stand, when, before, { ...PLAIN, ...change.supposed });
   return found === null ? null : { ...found, at: utc(found.at) };
 }
@@ -41,6 +45,14 @@ describe('supposeCase', () => {
     expect(look([['language', 'pt']], { moment: 'at-the-door' })).toEqual({ ...PLAIN, at: null, locale: 'pt' });
     expect(look([['state', 'nobody']])).toEqual({ ...PLAIN, at: null, who: 'nobody' });
     expect(look([], { moment: 'at-the-door', before: [[['visit', 'first']]] })).toMatchObject({ visit: 'returning' });
+  });
+
+  it('asks for another team where a case is that team’s, and for none where the widget has one only', () => {
+    const widget = { teams: ['night', 'schools'] };
+    expect(look([['team', 'schools']], { moment: 'at-the-door', widget })).toEqual({ ...PLAIN, asks: 'schools' });
+    expect(look([['team', 'night']], { moment: 'waiting', widget })).toEqual(PLAIN);
+    expect(look([['team', 'night']], { moment: 'waiting', widget, supposed: { asks: 'schools' } })).toMatchObject({ asks: 'night' });
+    expect(look([['team', 'schools']], { moment: 'waiting' })).toBeNull();
   });
 
   it('finds the next break, and the next holiday from its first minute, though midnight opens and closes nothing', () => {

@@ -16,6 +16,8 @@ interface Stand {
   readonly site: PublishedSite;
   readonly widgetKey: string;
   readonly calendarId: string | null;
+  /** Ids of the teams that can be asked for there. */
+  readonly teams: readonly string[];
   readonly moment: DrawnMoment;
   readonly locales: readonly Locale[];
   readonly now: EpochMs;
@@ -26,7 +28,7 @@ const CHANGES_MAX = 800;
 
 /**
  * The circumstances nearest to those supposed in which a case is heard at a moment: all of `when` holds, nothing of
- * `before` does. As little as possible is supposed anew, the visitor first, then who is in, then the time. Null: none.
+ * `before` does. As little as possible is supposed anew, the visitor first, then which team they ask for, who is in, and the time. Null: none.
  */
 export function supposeCase(
   stand: Stand,
@@ -38,16 +40,18 @@ export function supposeCase(
     when.every((one) => holds(one, hearer)) && !before.some((other) => other.every((one) => holds(one, hearer)));
   const visits = unique([supposed.visit, 'first', 'returning'] as const);
   const locales = unique([supposed.locale, ...stand.locales]);
+  const asked = unique([supposed.asks, ...(stand.teams.length > 1 ? stand.teams : [])]);
   const whos = unique([supposed.who, null, ...TEAM_STATES]);
   for (const at of timesOf(stand, supposed))
     for (const who of whos) {
       const site = supposedSite(stand.site, { who });
-      for (const visit of visits) {
-        const hearer = hearerAt({ ...stand, site }, { ...supposed, at, who, visit });
-        if (hearer === null) continue;
-        const locale = locales.find((one) => hears({ ...hearer, locale: one }));
-        if (locale !== undefined) return { ...supposed, at, who, visit, locale };
-      }
+      for (const asks of asked)
+        for (const visit of visits) {
+          const hearer = hearerAt({ ...stand, site }, { ...supposed, at, who, asks, visit });
+          if (hearer === null) continue;
+          const locale = locales.find((one) => hears({ ...hearer, locale: one }));
+          if (locale !== undefined) return { ...supposed, at, who, asks, visit, locale };
+        }
     }
   return null;
 }

@@ -77,12 +77,12 @@ describe('situationsOf', () => {
 });
 
 describe('supposedVisitor', () => {
-  const supposed: Supposed = { page: 'tonight', at: null, visit: 'returning', device: 'phone', locale: 'pt', who: null };
+  const supposed: Supposed = { page: 'tonight', at: null, visit: 'returning', device: 'phone', locale: 'pt', who: null, asks: 'night' };
 
   it('a returning one was here before, and memory says so too', () => {
     const now = at('2026-11-25T20:30');
     const visitor = supposedVisitor(supposed, now);
-    expect(visitor).toMatchObject({ now, visitor: { visit: 'returning', device: 'phone', languages: ['pt'] } });
+    expect(visitor).toMatchObject({ now, asksFor: 'night', visitor: { visit: 'returning', device: 'phone', languages: ['pt'] } });
     expect(visitor.page.address).toBe('https://your-site.example/tonight');
     expect(visitOf(visitor.memory)).toBe('returning');
     expect(visitOf(supposedVisitor({ ...supposed, visit: 'first' }, now).memory)).toBe('first');
@@ -106,7 +106,7 @@ describe('pageShowing', () => {
     named('rest'),
   ];
   const site = madeSite({ design: madeDesign({}, { widgets }) });
-  const supposed: Supposed = { page: '/tonight', at: null, visit: 'first', device: 'desktop', locale: 'en', who: null };
+  const supposed: Supposed = { page: '/tonight', at: null, visit: 'first', device: 'desktop', locale: 'en', who: null, asks: null };
 
   it('stays where the widget shows already, else goes by its rules; one that never goes first has no page', () => {
     const pages = widgets.map((widget) => pageShowing(site, widget, supposed, at('2026-11-25T20:30')));

@@ -19,12 +19,19 @@ export interface Supposed {
   readonly locale: Locale;
   /** How every team stands; null: as it does now. */
   readonly who: TeamState | null;
+  /** The team they ask for; null: none in particular. */
+  readonly asks: string | null;
+}
+
+export function isSameSupposed(a: Supposed, b: Supposed): boolean {
+  const names: readonly (keyof Supposed)[] = ['page', 'at', 'visit', 'device', 'locale', 'who', 'asks'];
+  return names.every((name) => a[name] === b[name]);
 }
 
 /** A visitor who has just come to a page as it is supposed, with a closed window and nothing said. */
-export function supposedVisitor({ page, at, visit, device, locale }: Supposed, now: EpochMs): Circumstances {
+export function supposedVisitor({ page, at, visit, device, locale, asks }: Supposed, now: EpochMs): Circumstances {
   const arrived = arrivingAt(addressOf(page), at ?? now, visit);
-  return { ...arrived, visitor: { ...arrived.visitor, device, languages: [locale] } };
+  return { ...arrived, asksFor: asks, visitor: { ...arrived.visitor, device, languages: [locale] } };
 }
 
 /** The site as it is supposed: teams by hand; hours and overrides by the time that is supposed. */
@@ -61,7 +68,7 @@ export function situationsOf(
   { page, locale, locales }: { readonly page: string; readonly locale: Locale; readonly locales: readonly Locale[] },
   now: EpochMs,
 ): Situation[] {
-  const plain: Supposed = { page, at: null, visit: 'first', device: 'desktop', locale, who: null };
+  const plain: Supposed = { page, at: null, visit: 'first', device: 'desktop', locale, who: null, asks: null };
   const hours = hoursOf(site, calendarId);
   const times = hours === null ? NEVER : timesOf(hours, now);
   const second = locales.find((one) => one !== locales[0]);

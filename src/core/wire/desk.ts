@@ -21,8 +21,12 @@ export interface TeamNow {
 export interface Overview {
   readonly teams: readonly TeamNow[];
   readonly wish: 'in' | 'out';
-  /** Null: nothing was published yet. */
+  /** What is live, or will be, where no period is: with it a draft is compared. Null: nothing was published yet. */
   readonly publishedDesign: Design | null;
+  /** The highest number of a version; 0: there is none. */
+  readonly newestVersion: number;
+  /** Since when the whole widget is paused; null: it is not. */
+  readonly pausedAt: EpochMs | null;
   /** The version in force; null: none. */
   readonly version: number | null;
   /** What takes effect at once ([L1]); null: nothing was written yet. */
@@ -61,6 +65,39 @@ export interface BoardAside {
   readonly reason: string;
   readonly personName: string;
   readonly atMs: EpochMs;
+}
+
+/** A version as it stands in the list. */
+export interface VersionRow {
+  readonly number: number;
+  readonly remark: string;
+  readonly at: EpochMs;
+  readonly broughtBackFrom: number | null;
+  readonly personName: string;
+  /** From when on it was, or is to be, live; null: that was taken back. */
+  readonly liveFrom: EpochMs | null;
+  /** The end of the period it was made for; null: for good. */
+  readonly liveUntil: EpochMs | null;
+}
+
+/** A version that is set for later, or for a period ([L6]). */
+export interface PublicationRow {
+  readonly id: string;
+  readonly version: number;
+  readonly from: EpochMs;
+  /** Null: for good. */
+  readonly until: EpochMs | null;
+}
+
+export interface VersionsView {
+  /** The newest first. */
+  readonly versions: readonly VersionRow[];
+  readonly hasMore: boolean;
+  readonly planned: readonly PublicationRow[];
+  /** The version in force; null: none. */
+  readonly inForce: number | null;
+  /** What is in force when nothing of a period is; null: nothing. */
+  readonly lasting: number | null;
 }
 
 /** What the screen is told of the draft. */

@@ -25,7 +25,7 @@ export function hearerOf({ site, widget, decision, circumstances }: Heard, minut
     closedBy: decision.closedBy,
     visit: circumstances.visitor.visit,
     locale: site.design.locale,
-    team: circumstances.conversation?.teamId ?? widget.teams[0] ?? null,
+    team: circumstances.conversation?.teamId ?? circumstances.asksFor ?? widget.teams[0] ?? null,
     zone: zoneOf(site, zone),
     today: Math.floor((circumstances.now + minutesEast * MINUTE_MS) / DAY_MS),
   };

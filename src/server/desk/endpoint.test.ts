@@ -1,3 +1,4 @@
+import { AT_ONCE } from '../usecases/publish';
 import { versionInForce } from '../../core/publishing/in-force';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { type House, type MadePorch, madeHouse, madeMember, madeMessage, madePorch } from '../../../tests/made/house';
@@ -27,12 +28,15 @@ const ask = async (of: MadePorch) =>
 const BODIES: Readonly<Record<string, object>> = {
   'POST draft': { clientId: newId(2), base: 1, patches: [brand('#000000')], label: 'x' },
   'POST draft/steps': { clientId: newId(3), kind: 'undo' },
-  'POST publish': { revision: 1, remark: '' },
+  'POST publish': { revision: 1, remark: '', ...AT_ONCE },
+  'POST versions/*/bring-back': { remark: '' },
+  'POST publications/*/cancel': {},
+  'POST pause': { isPaused: true },
   'POST boards/aside': { key: 'rule-swallowed a b', reason: 'On purpose.' },
   'POST visits': {
     id: 'kept-visit-0000001',
     name: 'A teacher',
-    supposed: { page: '/tonight', at: 1_795_640_400_000, visit: 'first', device: 'desktop', locale: 'en', who: 'in' },
+    supposed: { page: '/tonight', at: 1_795_640_400_000, visit: 'first', device: 'desktop', locale: 'en', who: 'in', asks: null },
     held: {},
     steps: 'w40~open',
     expects: { kind: 'ends-at', moment: 'at-the-door' },
@@ -40,7 +44,15 @@ const BODIES: Readonly<Record<string, object>> = {
   'POST situations': {
     id: 'kept-situation-001',
     name: 'A teacher, in summer',
-    supposed: { page: 'https://farrowisle.example/tonight', at: null, visit: 'first', device: 'desktop', locale: 'en', who: null },
+    supposed: {
+      page: 'https://farrowisle.example/tonight',
+      at: null,
+      visit: 'first',
+      device: 'desktop',
+      locale: 'en',
+      who: null,
+      asks: null,
+    },
   },
   'POST page-pictures/*': {},
   'POST page-pictures/*/remove': {},
@@ -230,7 +242,7 @@ describe('publishing', () => {
     const before = await pointer();
     await change(1, [brand('#111111')]);
     expect(await pointer()).toEqual(before);
-    expect(await read(await porch.desk('POST publish', { revision: 2, remark: 'darker' }))).toEqual({ version: 2 });
+    expect(await read(await porch.desk('POST publish', { revision: 2, remark: 'darker', ...AT_ONCE }))).toEqual({ version: 2 });
     const after = await pointer();
     expect(after.version).toBe(2);
     expect(after.design).not.toBe(before.design);
@@ -242,7 +254,7 @@ describe('publishing', () => {
     const inForce = async (instant: number) => versionInForce(await listPublications(house.db, porch.siteId, instant), instant);
     const at = house.state.clock.now();
     house.state.clock.moveTo(at + 60_000);
-    await porch.desk('POST publish', { revision: 1, remark: '' });
+    await porch.desk('POST publish', { revision: 1, remark: '', ...AT_ONCE });
     expect(await inForce(at + 30_000)).toBe(1);
     expect(await inForce(at + 120_000)).toBe(2);
     expect(await inForce(at - 120_000)).toBeNull();
@@ -250,7 +262,7 @@ describe('publishing', () => {
 
   it('only what was looked at: another revision is answered 409 and nothing happens', async () => {
     await change(1, [brand('#111111')]);
-    expect((await porch.desk('POST publish', { revision: 1, remark: '' })).status).toBe(409);
+    expect((await porch.desk('POST publish', { revision: 1, remark: '', ...AT_ONCE })).status).toBe(409);
     expect((await pointer()).version).toBe(1);
   });
 
@@ -258,7 +270,7 @@ describe('publishing', () => {
     await change(1, [{ op: 'set', path: ['widgets', 0, 'texts'], value: { en: { greeting: 'Good {evening}' } } }], 'greeting');
     const files = async () => (await house.db.selectFrom('published_file').select('name').execute()).length;
     const count = await files();
-    const response = await porch.desk('POST publish', { revision: 2, remark: '' });
+    const response = await porch.desk('POST publish', { revision: 2, remark: '', ...AT_ONCE });
     expect([response.status, Object.keys((await read<{ errors: object }>(response)).errors), await files()]).toEqual([
       400,
       ['en.greeting'],

@@ -1,4 +1,4 @@
-import { type DeskTalk, PAGE_DEVICES, type PagePictures } from '../../core/wire/desk';
+import { type DeskTalk, PAGE_DEVICES, type PagePictures, type VersionsView } from '../../core/wire/desk';
 import { LIMITS } from '../../core/limits';
 import type { ClassConstructor } from 'class-transformer';
 import {
@@ -10,9 +10,17 @@ import {
   listOpenDeskConversations,
 } from '../db/repositories/conversations';
 import { versionInForce } from '../../core/publishing/in-force';
-import { findNewestVersion, listPublications } from '../db/repositories/publications';
+import { listPublications } from '../db/repositories/publications';
+import {
+  cancelPublication,
+  findLastingDesign,
+  findNewestNumber,
+  findVersion,
+  listPlanned,
+  listVersions,
+} from '../db/repositories/versions';
 import { findWish, listRecipients, listTeams, writeRecipients } from '../db/repositories/teams';
-import type { Role } from '../db/repositories/sites';
+import { type Role, writePause } from '../db/repositories/sites';
 import { UnwritableError, inTransaction } from '../db/transaction';
 import { readBytes, readJson } from '../http/read-body';
 import { PICTURE_BYTES_MAX } from '../pictures/draw-picture';
@@ -23,8 +31,10 @@ import { type Member, findMember, secretFrom } from '../http/who';
 import {
   AsideInput,
   BoardInput,
+  BringBackInput,
   ChangeInput,
   NothingInput,
+  PauseInput,
   PublishInput,
   RecipientsInput,
   ReplyInput,
@@ -35,12 +45,12 @@ import { ForgetVisitInput, KeepInput, KeepSituationInput } from '../input/kept-v
 import { parseInput } from '../input/parse-input';
 import type { State } from '../state';
 import { type DraftOutcome, getDraft, saveChange, stepDraft } from '../usecases/draft';
-import { sayWish, teamStates } from '../usecases/presence';
+import { sayWish, teamStates, tellNews } from '../usecases/presence';
 import { boardFacts, putAside, takeBack } from '../usecases/boards';
 import { forgetVisit, keepVisit } from '../usecases/kept-visits';
 import { forgetSituation, keepSituation } from '../usecases/kept-situations';
 import { listKeptSituations } from '../db/repositories/kept-situations';
-import { publishDraft } from '../usecases/publish';
+import { bringBack, publishDraft } from '../usecases/publish';
 import { endByPerson } from '../usecases/end-talk';
 import { replyTo } from '../usecases/talk';
 import { listKeptVisits } from '../db/repositories/kept-visits';
@@ -75,6 +85,11 @@ export const DESK_ROUTES: Readonly<Record<string, Route<never>>> = {
   'POST draft': route('designer', ChangeInput, async (call, input) => draftAnswer(await saveChange(call.state, actorOf(call), input))),
   'POST draft/steps': route('designer', StepInput, async (call, input) => draftAnswer(await stepDraft(call.state, actorOf(call), input))),
   'POST publish': route('designer', PublishInput, publishAnswer),
+  'GET versions': route('designer', undefined, versionsAnswer),
+  'GET versions/*': route('designer', undefined, versionAnswer),
+  'POST versions/*/bring-back': route('designer', BringBackInput, bringBackAnswer),
+  'POST publications/*/cancel': route('designer', NothingInput, cancelAnswer),
+  'POST pause': route('designer', PauseInput, pauseAnswer),
   'GET boards': route('designer', undefined, async ({ state, member }) => json(200, await boardFacts(state, member.site), {})),
   'POST boards/aside': route('designer', AsideInput, asideAnswer),
   'POST boards/back': route('designer', BoardInput, backAnswer),
@@ -133,7 +148,7 @@ export async function deskEndpoint(state: State, request: Request): Promise<Resp
 }
 
 /** What stands before an id in an address. */
-const NAMED: ReadonlySet<string> = new Set(['conversations', 'page-pictures', 'uploads']);
+const NAMED: ReadonlySet<string> = new Set(['conversations', 'page-pictures', 'uploads', 'versions', 'publications']);
 
 function actorOf({ state, member }: DeskCall): { siteId: string; personId: string; at: number } {
   return { siteId: member.site.id, personId: member.person.id, at: state.clock.now() };
@@ -143,11 +158,12 @@ function actorOf({ state, member }: DeskCall): { siteId: string; personId: strin
 async function overview({ state, member }: DeskCall): Promise<Response> {
   const { site, person } = member;
   const at = state.clock.now();
-  const [teams, states, wish, newest, inForce, facts, overrides] = await Promise.all([
+  const [teams, states, wish, lasting, newestVersion, inForce, facts, overrides] = await Promise.all([
     listTeams(state.db, site.id),
     teamStates(state, site.id),
     findWish(state.db, site.id, person.id),
-    findNewestVersion(state.db, site.id),
+    findLastingDesign(state.db, site.id),
+    findNewestNumber(state.db, site.id),
     listPublications(state.db, site.id, at).then((all) => versionInForce(all, at)),
     readFacts(state.db, state.facts, site.id),
     listOverrides(state.db, site.id, at),
@@ -157,7 +173,9 @@ async function overview({ state, member }: DeskCall): Promise<Response> {
     {
       teams: teams.map((team) => ({ ...team, state: states[team.id] ?? 'nobody' })),
       wish,
-      publishedDesign: newest?.design ?? null,
+      publishedDesign: lasting,
+      newestVersion,
+      pausedAt: site.pausedAt,
       version: inForce,
       facts,
       overrides,
@@ -178,6 +196,57 @@ async function publishAnswer(call: DeskCall, input: PublishInput): Promise<Respo
   return outcome.ok
     ? json(200, { version: outcome.value }, {})
     : json(outcome.errors.revision === undefined ? 400 : 409, { errors: outcome.errors }, {});
+}
+
+const VERSIONS_AT_ONCE = 50;
+
+async function versionsAnswer({ state, member, request }: DeskCall): Promise<Response> {
+  const [{ db }, siteId, at] = [state, member.site.id, state.clock.now()];
+  const below = Number(new URL(request.url).searchParams.get('below') ?? NaN);
+  const [versions, planned, publications] = await Promise.all([
+    listVersions(db, siteId, Number.isSafeInteger(below) ? below : null, VERSIONS_AT_ONCE + 1),
+    listPlanned(db, siteId, at),
+    listPublications(db, siteId, at),
+  ]);
+  const lasting = versionInForce(
+    publications.filter(({ until }) => until === null),
+    at,
+  );
+  const view: VersionsView = {
+    versions: versions.slice(0, VERSIONS_AT_ONCE),
+    hasMore: versions.length > VERSIONS_AT_ONCE,
+    planned,
+    inForce: versionInForce(publications, at),
+    lasting,
+  };
+  return json(200, view, {});
+}
+
+async function versionAnswer({ state, member, id }: DeskCall): Promise<Response> {
+  const version = /^\d{1,9}$/.test(id) ? await findVersion(state.db, member.site.id, Number(id)) : null;
+  return version === null ? refusal(404, 'There is no such version.', {}) : json(200, version, {});
+}
+
+async function bringBackAnswer(call: DeskCall, input: BringBackInput): Promise<Response> {
+  if (!/^\d{1,9}$/.test(call.id)) return refusal(404, 'There is no such version.', {});
+  const outcome = await bringBack(call.state, actorOf(call), Number(call.id), input);
+  if (outcome.ok) return json(200, { version: outcome.value }, {});
+  return json(outcome.errors[''] === undefined ? 400 : 404, { errors: outcome.errors }, {});
+}
+
+async function cancelAnswer({ state, member, id }: DeskCall): Promise<Response> {
+  const isDone = await cancelPublication(state.db, member.site.id, id, state.clock.now());
+  if (!isDone) return refusal(404, 'Nothing is set there any more.', {});
+  tellNews(state, member.site.id);
+  return json(200, {}, {});
+}
+
+/** [L1] At once: no new conversation begins and the launcher is away; those that run are finished ([M8]). */
+async function pauseAnswer({ state, member }: DeskCall, { isPaused }: PauseInput): Promise<Response> {
+  const pausedAt = isPaused ? (member.site.pausedAt ?? state.clock.now()) : null;
+  await writePause(state.db, member.site.id, pausedAt);
+  tellNews(state, member.site.id);
+  return json(200, { pausedAt }, {});
 }
 
 async function asideAnswer(call: DeskCall, input: AsideInput): Promise<Response> {

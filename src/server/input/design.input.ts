@@ -14,7 +14,6 @@ import {
 } from '../../core/model/design';
 import { DEEDS } from '../../core/model/moment';
 import type { Condition } from '../../core/model/condition';
-import type { Invitation } from '../../core/model/invitation';
 import { OUR_TEXTS, entryOf, isCaseKey, textKeyOf } from '../../core/words/catalogue';
 import { WithinSetting } from './within-setting';
 import {
@@ -40,9 +39,21 @@ import { FormsInput } from './forms.input';
 import { AudienceFits, InvitationInput, LimitsInput, OwnCaseInput, PageRuleInput } from './invitation.input';
 import { ID, LOCALE, isRecord } from './shared.input';
 
+const idOf = ({ id }: { readonly id: string }): string => id;
+
 class PageListInput implements PageList {
-  @ValidateNested({ each: true }) @Type(() => PageRuleInput) @ArrayMaxSize(LIMITS.pageRules) @IsArray() showOn!: PageRuleInput[];
-  @ValidateNested({ each: true }) @Type(() => PageRuleInput) @ArrayMaxSize(LIMITS.pageRules) @IsArray() neverOn!: PageRuleInput[];
+  @ArrayUnique(idOf)
+  @ValidateNested({ each: true })
+  @Type(() => PageRuleInput)
+  @ArrayMaxSize(LIMITS.pageRules)
+  @IsArray()
+  showOn!: PageRuleInput[];
+  @ArrayUnique(idOf)
+  @ValidateNested({ each: true })
+  @Type(() => PageRuleInput)
+  @ArrayMaxSize(LIMITS.pageRules)
+  @IsArray()
+  neverOn!: PageRuleInput[];
 }
 
 class PlaceInput implements Place {
@@ -115,7 +126,7 @@ class WidgetInput implements Widget {
   @Matches(ID) @IsString() id!: string;
   @Matches(/^[a-z0-9-]{1,40}$/, { message: 'A widget key has small letters, digits and hyphens.' }) @IsString() key!: string;
   @MaxLength(60) @MinLength(1, { message: 'Give the widget a name.' }) @IsString() name!: string;
-  @Matches(ID, { each: true }) @ArrayMaxSize(50) @IsArray() teams!: string[];
+  @ArrayUnique() @Matches(ID, { each: true }) @ArrayMaxSize(50) @IsArray() teams!: string[];
   @Matches(ID) @IsString() @ValidateIf((widget: Widget) => widget.calendarId !== null) calendarId!: string | null;
   @ValidateNested() @Type(() => PageListInput) pages!: PageListInput;
   @ValidateNested() @Type(() => PlaceInput) place!: PlaceInput;
@@ -126,14 +137,19 @@ class WidgetInput implements Widget {
   @ValidateNested() @Type(() => TalksInput) talks!: TalksInput;
   @ValidateNested() @Type(() => FormsInput) forms!: FormsInput;
   @Validate(AudienceFits) audience!: Condition[];
-  @ArrayUnique((one: Invitation) => one.id, { message: 'Two invitations have the same id.' })
+  @ArrayUnique(idOf, { message: 'Two invitations have the same id.' })
   @ValidateNested({ each: true })
   @Type(() => InvitationInput)
   @ArrayMaxSize(LIMITS.invitations)
   @IsArray()
   invitations!: InvitationInput[];
   @Validate(TextsFit) texts!: Widget['texts'];
-  @ValidateNested({ each: true }) @Type(() => OwnCaseInput) @ArrayMaxSize(LIMITS.cases) @IsArray() cases!: OwnCaseInput[];
+  @ArrayUnique(idOf, { message: 'Two cases have the same id.' })
+  @ValidateNested({ each: true })
+  @Type(() => OwnCaseInput)
+  @ArrayMaxSize(LIMITS.cases)
+  @IsArray()
+  cases!: OwnCaseInput[];
 }
 
 /** A whole design, as the draft holds it: judged anew after every change. */
@@ -142,6 +158,7 @@ export class DesignInput implements Design {
   @MaxLength(LIMITS.siteNameChars) @MinLength(1) @IsString() siteName!: string;
   @Matches(LOCALE) @IsString() defaultLocale!: string;
   @ArrayUnique() @Matches(LOCALE, { each: true }) @ArrayMaxSize(LIMITS.locales) @ArrayMinSize(1) @IsArray() locales!: string[];
+  @ArrayUnique(idOf, { message: 'Two widgets have the same id.' })
   @ArrayUnique((widget: Widget) => widget.key, { message: 'Two widgets have the same key.' })
   @ValidateNested({ each: true })
   @Type(() => WidgetInput)

@@ -7,6 +7,7 @@ import {
   ArrayMaxSize,
   ArrayMinSize,
   IsArray,
+  IsBoolean,
   IsIn,
   IsInt,
   IsOptional,
@@ -17,6 +18,7 @@ import {
   MinLength,
   Type,
   Validate,
+  ValidateIf,
   ValidateNested,
   ValidatorConstraint,
   type ValidatorConstraintInterface,
@@ -93,10 +95,32 @@ export class StepInput {
   @IsIn(['undo', 'redo']) kind!: 'undo' | 'redo';
 }
 
-export class PublishInput {
+class RemarkedInput {
+  @MaxLength(LIMITS.remarkChars, { message: `Keep the remark under ${LIMITS.remarkChars} characters.` }) @IsString() remark!: string;
+}
+
+/** What the clock of the site reads. */
+const WALL = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/;
+
+export class PublishInput extends RemarkedInput {
   /** What the person looked at; another revision is not published unseen. */
   @Min(0) @IsInt() revision!: number;
-  @MaxLength(LIMITS.remarkChars, { message: `Keep the remark under ${LIMITS.remarkChars} characters.` }) @IsString() remark!: string;
+  /** By the site's clock; null: at once. */
+  @Matches(WALL, { message: 'This is no date and time.' }) @IsString() @ValidateIf(({ from }: PublishInput) => from !== null) from!:
+    string | null;
+  /** Null: for good. */
+  @Matches(WALL, { message: 'This is no date and time.' })
+  @IsString()
+  @ValidateIf(({ until }: PublishInput) => until !== null)
+  until!: string | null;
+  /** Once it is set for a period, the draft is taken back to how it is outside of it. */
+  @IsBoolean() takesBack!: boolean;
+}
+
+export class BringBackInput extends RemarkedInput {}
+
+export class PauseInput {
+  @IsBoolean() isPaused!: boolean;
 }
 
 export class ReplyInput {

@@ -61,7 +61,22 @@ class FieldInput implements Field {
 }
 
 export class FormsInput implements Forms {
-  @ValidateNested({ each: true }) @Type(() => FieldInput) @ArrayMaxSize(LIMITS.fields) @IsArray() before!: FieldInput[];
-  @ValidateNested({ each: true }) @Type(() => FieldInput) @ArrayMaxSize(LIMITS.fields) @IsArray() note!: FieldInput[];
-  @ValidateNested({ each: true }) @Type(() => FieldInput) @ArrayMaxSize(LIMITS.fields) @IsArray() after!: FieldInput[];
+  @ArrayUnique((one: Field) => one.id, { message: 'Two fields have the same id.' })
+  @ValidateNested({ each: true })
+  @Type(() => FieldInput)
+  @ArrayMaxSize(LIMITS.fields)
+  @IsArray()
+  before!: FieldInput[];
+  @ArrayUnique((one: Field) => one.id, { message: 'Two fields have the same id.' })
+  @ValidateNested({ each: true })
+  @Type(() => FieldInput)
+  @ArrayMaxSize(LIMITS.fields)
+  @IsArray()
+  note!: FieldInput[];
+  @ArrayUnique((one: Field) => one.id, { message: 'Two fields have the same id.' })
+  @ValidateNested({ each: true })
+  @Type(() => FieldInput)
+  @ArrayMaxSize(LIMITS.fields)
+  @IsArray()
+  after!: FieldInput[];
 }

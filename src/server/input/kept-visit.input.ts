@@ -24,6 +24,8 @@ class CircumstancesInput {
   @IsIn(['first', 'returning']) visit!: 'first' | 'returning';
   @IsIn(['desktop', 'tablet', 'phone']) device!: 'desktop' | 'tablet' | 'phone';
   @MaxLength(LIMITS.localeChars) @IsString() locale!: string;
+  /** A team by its id, of the site or not: one that is not heard of hears as nobody's case. */
+  @Matches(ID) @IsString() @ValidateIf((one: CircumstancesInput) => one.asks !== null) asks!: string | null;
 }
 
 class SupposedInput extends CircumstancesInput {

@@ -1,4 +1,4 @@
-import { type Patch, PatchError, type Patched, applyPatches } from '../../core/draft/patch';
+import { type Json, type Patch, PatchError, type Patched, applyPatches } from '../../core/draft/patch';
 import { stepsOf } from '../../core/draft/history';
 import { LIMITS } from '../../core/limits';
 import type { Design } from '../../core/model/design';
@@ -66,6 +66,12 @@ export async function stepDraft(state: Pick<State, 'db'>, actor: Actor, asked: S
     const patches = asked.kind === 'undo' ? target.inverse : target.patches;
     return store(tx, actor, view, { clientId: asked.clientId, kind: asked.kind, patches, label: target.label });
   });
+}
+
+/** Puts another design in the place of the draft, as one change that can be undone. Refused where it is not one any more. */
+export async function replaceDraft(tx: Tx, actor: Actor, design: Design, label: string): Promise<DraftOutcome> {
+  const patches = Object.entries(design).map(([name, value]): Patch => ({ op: 'set', path: [name], value: value as Json }));
+  return store(tx, actor, await getDraft(tx, actor.siteId), { clientId: null, kind: 'change', patches, label });
 }
 
 async function store(

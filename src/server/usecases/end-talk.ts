@@ -2,7 +2,7 @@ import { hasGoneQuiet } from '../../core/decide/moment';
 import { MINUTE_MS, type EpochMs } from '../../core/model/units';
 import type { VisitorTalk } from '../../core/wire/talk';
 import { appendEntry, findConversation, listRunning, updateConversation } from '../db/repositories/conversations';
-import { findNewestVersion } from '../db/repositories/publications';
+import { findVersionInForce } from '../db/repositories/versions';
 import { markNotesAnswered } from '../db/repositories/visitors';
 import { inTransaction } from '../db/transaction';
 import type { State } from '../state';
@@ -59,7 +59,7 @@ export async function endQuiet(state: State): Promise<number> {
   const at = state.clock.now();
   let count = 0;
   for (const row of await listRunning(state.db, at - QUIET_LEAST_MS)) {
-    const version = await findNewestVersion(state.db, row.site_id);
+    const version = await findVersionInForce(state.db, row.site_id, at);
     const widget = version?.design.widgets.find(({ key }) => key === row.widget_key) ?? version?.design.widgets[0];
     if (widget === undefined || !hasGoneQuiet({ standing: row.standing, lastMs: row.last_entry_ms }, widget.timings, at)) continue;
     await end(state, row.site_id, row.id, row.visitor_id, { author: 'house', personId: null }, at);

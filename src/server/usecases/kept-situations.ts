@@ -12,12 +12,12 @@ export async function keepSituation(
   siteId: string,
   { id, name, supposed }: KeepSituationInput,
 ): Promise<Result<KeptSituation[]>> {
-  const { page, at, visit, device, locale, who } = supposed;
+  const { page, at, visit, device, locale, who, asks } = supposed;
   return inTransaction(db, async (tx): Promise<Result<KeptSituation[]>> => {
     const all = await listKeptSituations(tx, siteId);
     if (all.length >= LIMITS.keptSituations)
       return fail({ '': `A site keeps ${LIMITS.keptSituations} situations at most. Remove one first.` });
-    await insertKeptSituation(tx, siteId, { id, name, supposed: { page, at, visit, device, locale, who } }, all.length);
+    await insertKeptSituation(tx, siteId, { id, name, supposed: { page, at, visit, device, locale, who, asks } }, all.length);
     return ok(await listKeptSituations(tx, siteId));
   });
 }

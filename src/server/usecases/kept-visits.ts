@@ -11,11 +11,11 @@ import type { State } from '../state';
 export async function keepVisit({ db }: Pick<State, 'db'>, siteId: string, asked: KeepInput): Promise<Result<KeptVisit[]>> {
   const expects = readExpectation(asked.expects);
   if (expects === null) return fail({ expects: 'Say what it must come to.' });
-  const { page, at, visit, device, locale, who } = asked.supposed;
+  const { page, at, visit, device, locale, who, asks } = asked.supposed;
   const kept: KeptVisit = {
     id: asked.id,
     name: asked.name,
-    supposed: { page, at, visit, device, locale, who },
+    supposed: { page, at, visit, device, locale, who, asks },
     held: asked.held,
     steps: writeSteps(readSteps(asked.steps)),
     expects,

@@ -1,3 +1,4 @@
+import { AT_ONCE } from './publish';
 import { describe, expect, it } from 'vitest';
 import { diceOf } from '../../../tests/made/dice';
 import { madeHouse, madeMessage, madePorch } from '../../../tests/made/house';
@@ -27,7 +28,7 @@ describe('a design that is larger than a launcher should wait for', () => {
     const texts = Object.fromEntries(plain.map(([key]) => [key, letters(entryOf(textKeyOf(key as CaseKey)).atMost)]));
     const patches: Patch[] = [{ op: 'set', path: ['widgets', 0, 'texts', 'en'], value: texts }];
     expect((await porch.desk('POST draft', { clientId: newId(1), base: 1, patches, label: 'words' })).status).toBe(200);
-    expect((await porch.desk('POST publish', { revision: 2, remark: '' })).status).toBe(200);
+    expect((await porch.desk('POST publish', { revision: 2, remark: '', ...AT_ONCE })).status).toBe(200);
 
     const pointer = await read<PointerV1>(await porch.visit('GET live.json'));
     expect(pointer.locales).toEqual(['en']);

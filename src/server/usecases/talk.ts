@@ -15,7 +15,7 @@ import {
   listEntries,
   updateConversation,
 } from '../db/repositories/conversations';
-import { findNewestVersion } from '../db/repositories/publications';
+import { findVersionInForce } from '../db/repositories/versions';
 import { listTeams } from '../db/repositories/teams';
 import {
   findVisitorByToken,
@@ -74,7 +74,7 @@ async function take(state: State, writer: Writer, said: MessageInput, replies: R
     const seen = known === null ? null : await findEntryByClientId(tx, siteId, known.id, 'visitor', said.clientId);
     if (known !== null && seen !== null)
       return { visitorId, conversation: known, entry: seen, isNew: false, state: stateFrom(states, known.team_id) };
-    const widget = await widgetFor(tx, siteId, said.widget);
+    const widget = await widgetFor(tx, siteId, said.widget, at);
     const teams = await teamsThere(tx, siteId, widget);
     const teamId = teams.find((id) => states[id] === 'in') ?? teams[0] ?? null;
     const widgetState = await widgetStateAt({ db: tx, facts: state.facts }, siteId, { widget, states }, at);
@@ -121,8 +121,9 @@ async function visitorOf(tx: Tx, { siteId, token, at }: Writer, said: MessageInp
   return id;
 }
 
-async function widgetFor(db: Db | Tx, siteId: string, widgetKey: string): Promise<Widget | undefined> {
-  const version = await findNewestVersion(db, siteId);
+/** The widget of the version in force. */
+async function widgetFor(db: Db | Tx, siteId: string, widgetKey: string, at: EpochMs): Promise<Widget | undefined> {
+  const version = await findVersionInForce(db, siteId, at);
   const widgets = version?.design.widgets ?? [];
   return widgets.find(({ key }) => key === widgetKey) ?? widgets[0];
 }

@@ -32,6 +32,8 @@ export interface CircumstancesProps {
   /** The zone by its name, which people know by its city. */
   readonly zoneName: string;
   readonly teamName: string;
+  /** The teams that can be asked for, by id; none where there is nothing to choose. */
+  readonly teams: readonly (readonly [id: string, name: string])[];
   readonly teamState: TeamState;
   readonly situations: Situations;
   readonly children: ReactNode;
@@ -98,6 +100,16 @@ export function Circumstances(props: CircumstancesProps) {
         options={[['now', asItIs], ...TEAM_STATES.map((state) => [state, STATE_WORDS[state].toLowerCase()] as const)]}
         chosen={who}
         onChoose={(next) => onSuppose({ who: next === 'now' ? null : next })}
+        also={
+          props.teams.length === 0
+            ? null
+            : {
+                heading: 'The visitor asks for',
+                options: [['', 'nobody in particular'], ...props.teams],
+                chosen: supposed.asks ?? '',
+                onChoose: (id) => onSuppose({ asks: id === '' ? null : id }),
+              }
+        }
       />
       <SituationArrows {...props.situations} />
       <Box sx={{ flex: 1 }} />

@@ -7,15 +7,12 @@ import { useCallback, useEffect, useMemo, useState } from 'react';
 import { decided } from '../../core/rehearse/decided';
 import type { Board } from '../../core/boards/board';
 import { explain } from '../../core/decide/explain';
-import { differencesOf } from '../../core/draft/differences';
-import type { Json } from '../../core/draft/patch';
 import { pageShowing } from '../../core/rehearse/page-showing';
 import type { TextKey } from '../../core/words/catalogue';
 import type { Overview } from '../../core/wire/desk';
 import { useSite } from '../frame/SiteContext';
 import { HIDDEN } from '../theme/hidden';
 import type { ReasonLink } from '../wording/because';
-import { changeSentence } from '../wording/changes';
 import { Because } from './Because';
 import { DeskStage } from './DeskStage';
 import { DeskCircumstances } from './DeskCircumstances';
@@ -33,7 +30,6 @@ import { Path } from './Path';
 import { isFarRight } from './path-layout';
 import { PathCard } from './PathCard';
 import { PhonePath } from './PhonePath';
-import { PublishDialog } from './PublishDialog';
 import { reasonContext } from './reason-context';
 import { mirrored } from './stage-geometry';
 import { stageTexts } from './stage-texts';
@@ -43,6 +39,7 @@ import { useDeskKeys } from './use-desk-keys';
 import { useFirstText } from './use-first-text';
 import { useRehearsed } from './use-rehearsed';
 import { TryDesk } from './TryDesk';
+import { usePublishing } from './use-publishing';
 import { usePagePictures } from './use-page-pictures';
 import { useSituations } from './use-situations';
 import { useSupposed } from './use-supposed';
@@ -64,12 +61,13 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
   const { choose, chooseAside, set } = acts;
   const [isBecauseOpen, setBecauseOpen] = useState(false);
   const openBecause = useCallback(() => setBecauseOpen(true), []);
-  const [isPublishing, setPublishing] = useState(false);
+  const publishing = usePublishing(saver, draft, overview, boards?.open ?? NO_BOARDS);
   const firstText = useFirstText();
   const isNarrow = useMediaQuery('(max-width: 1199.5px)', { noSsr: true });
   const isPhone = useMediaQuery('(max-width: 899.5px)', { noSsr: true });
   const rehearsed = useRehearsed(design, supposed, overview, boards?.open ?? NO_BOARDS);
-  useEffect(() => tellDesign(design), [tellDesign, design]);
+  const { version } = draft;
+  useEffect(() => (version === null ? tellDesign(design) : undefined), [tellDesign, design, version]);
   const { situations: computed, place } = typeof rehearsed === 'string' ? NOTHING : rehearsed;
   const situations = useSituations(computed, supposed, suppose);
   const { flip } = situations;
@@ -86,11 +84,6 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
   useDeskKeys({ undo, redo, because: openBecause, whole, flip, tryIt });
   const [backdrop, pictureActs] = usePagePictures(chosen.backdrop, supposed);
   const edits = useMemo(() => designEdits(saver, place), [saver, place]);
-  const changes = useMemo(
-    () =>
-      overview.publishedDesign === null ? null : differencesOf(overview.publishedDesign as unknown as Json, design as unknown as Json),
-    [overview.publishedDesign, design],
-  );
   if (typeof rehearsed === 'string') return <Alert severity="error">The draft cannot be drawn: {rehearsed}. Undo the last change.</Alert>;
 
   const { site, base, widget, state, stones, ways, nameOfTeam } = rehearsed;
@@ -194,10 +187,10 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
       <DeskCircumstances
         {...{ saver, draft, overview, rehearsed, supposed, zone, situations }}
         teams={ownTeams}
-        changeCount={changes === null ? null : changes.length}
+        changeCount={publishing.changeCount}
         onSuppose={suppose}
         onWidget={lookAt}
-        onPublish={() => setPublishing(true)}
+        onPublish={publishing.begin}
       />
       {tried !== null ? (
         <TryDesk
@@ -285,15 +278,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
         </>
       )}
       <ClashDialog clashes={draft.clashes} onChoose={saver.choose} />
-      <PublishDialog
-        isOpen={isPublishing}
-        onClose={() => setPublishing(false)}
-        revision={draft.revision}
-        changes={changes === null ? null : changes.map((one) => changeSentence(one, design))}
-        nextVersion={(overview.version ?? 0) + 1}
-        design={design}
-        nameOfInvitation={context.invitationName}
-      />
+      {publishing.dialog}
     </Box>
   );
 }

@@ -3,12 +3,46 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import LinearProgress from '@mui/material/LinearProgress';
+import { useSearchParams } from 'next/navigation';
+import { useEffect, useState } from 'react';
+import { toast } from 'sonner';
+import { PortError } from '../frame/port';
+import { type DraftSaver, versionSaver } from './draft-saver';
 import { useDraft } from './use-draft';
 import { DesignDesk } from './DesignDesk';
 import { useSite } from '../frame/SiteContext';
 
 /** Design: loads the draft, then hands it to the desk. */
 export function DesignScreen() {
+  const asked = useSearchParams().get('version');
+  return asked === null ? <DraftDesk /> : <VersionDesk key={asked} number={Number(asked)} />;
+}
+
+/** The stage over a version that was published once; nothing can be changed there. */
+function VersionDesk({ number }: { number: number }) {
+  const { overview, port, notice } = useSite();
+  const [saver, setSaver] = useState<DraftSaver | null>(null);
+  const [fault, setFault] = useState<string | null>(null);
+  useEffect(() => {
+    port
+      .getVersion(number)
+      .then(({ design }) => setSaver(versionSaver(number, design, (sentence) => toast.info(sentence))))
+      .catch((error: unknown) => {
+        notice(error);
+        setFault(error instanceof PortError ? error.sentence : 'The version could not be loaded.');
+      });
+  }, [port, notice, number]);
+  if (fault !== null)
+    return (
+      <Box sx={{ p: 4 }}>
+        <Alert severity="error">{fault}</Alert>
+      </Box>
+    );
+  if (saver === null || overview === null) return <LinearProgress aria-label="Loading the version" />;
+  return <DesignDesk saver={saver} draft={saver.state()} overview={overview} />;
+}
+
+function DraftDesk() {
   const load = useDraft();
   const { overview } = useSite();
   if (load.kind === 'failed')

@@ -41,7 +41,15 @@ export function DeskCases({ design, rehearsed, supposed, now, moment, texts, edi
   if (text === undefined) return null;
   const here = `${widget.id} ${moment} ${text}`;
   const look = (when: readonly CaseCondition[], before: readonly (readonly CaseCondition[])[]): void => {
-    const stand = { site: asItIs, widgetKey: widget.key, calendarId: widget.calendarId, moment, locales: design.locales, now };
+    const stand = {
+      site: asItIs,
+      widgetKey: widget.key,
+      calendarId: widget.calendarId,
+      moment,
+      locales: design.locales,
+      teams: widget.teams,
+      now,
+    };
     const found = supposeCase(stand, when, before, supposed);
     setMissed(found === null ? { at: here, words: `“${caseWords(when, nameOfTeam)}” does not come about here in the next year.` } : null);
     if (found !== null) onSuppose(found);

@@ -31,6 +31,7 @@ export function DeskCircumstances({ saver, draft, overview, rehearsed, supposed,
   const { site, shown, nameOfTeam } = rehearsed;
   const { widgets, locales } = draft.design;
   const [team] = teams;
+  const asked = teams.find(({ id }) => id === supposed.asks);
   return (
     <Circumstances
       supposed={supposed}
@@ -42,15 +43,24 @@ export function DeskCircumstances({ saver, draft, overview, rehearsed, supposed,
       now={overview.now}
       zone={zoneOf(site, site.facts.zone)}
       zoneName={zone}
-      teamName={teams.length > 1 ? `${teams.length} teams` : team === undefined ? 'nobody' : nameOfTeam(team.id)}
-      teamState={bestOf(teams.map(({ state }) => state))}
+      teamName={
+        asked !== undefined
+          ? nameOfTeam(asked.id)
+          : teams.length > 1
+            ? `${teams.length} teams`
+            : team === undefined
+              ? 'nobody'
+              : nameOfTeam(team.id)
+      }
+      teamState={asked?.state ?? bestOf(teams.map(({ state }) => state))}
+      teams={teams.length > 1 ? teams.map(({ id }) => [id, nameOfTeam(id)] as const) : []}
       situations={rest.situations}
     >
       <DraftBar
         draft={draft}
         saver={saver}
         changeCount={rest.changeCount}
-        nextVersion={(overview.version ?? 0) + 1}
+        nextVersion={overview.newestVersion + 1}
         onPublish={rest.onPublish}
       />
     </Circumstances>

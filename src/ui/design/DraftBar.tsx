@@ -1,11 +1,14 @@
 'use client';
 
+import HistoryIcon from '@mui/icons-material/History';
 import RedoIcon from '@mui/icons-material/Redo';
 import UndoIcon from '@mui/icons-material/Undo';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import Tooltip from '@mui/material/Tooltip';
+import Link from 'next/link';
+import { useSite } from '../frame/SiteContext';
 import type { DraftSaver, DraftState } from './draft-saver';
 
 interface DraftBarProps {
@@ -21,12 +24,14 @@ const STANDING_WORDS = { saved: 'saved', saving: 'saving', 'not-saved': 'not sav
 
 /** Undo, redo, whether it is saved, and Publish. */
 export function DraftBar({ draft, saver, changeCount, nextVersion, onPublish }: DraftBarProps) {
+  const { siteKey } = useSite();
   const label =
     changeCount === null
       ? `Publish version ${nextVersion}`
       : changeCount === 0
         ? 'Nothing to publish'
         : `Publish ${changeCount} ${changeCount === 1 ? 'change' : 'changes'}`;
+  if (draft.version !== null) return <VersionBar version={draft.version} />;
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.5, flex: 'none' }}>
       <Step kind="undo" label={draft.undoLabel} onStep={() => saver.step('undo')} />
@@ -46,6 +51,17 @@ export function DraftBar({ draft, saver, changeCount, nextVersion, onPublish }: 
           {STANDING_WORDS[draft.standing]}
         </Box>
       </Tooltip>
+      <Tooltip title="Versions">
+        <IconButton
+          size="small"
+          aria-label="Versions"
+          component={Link}
+          href={`/s/${siteKey}/versions`}
+          sx={{ width: 32, height: 32, display: { xs: 'inline-flex', md: 'none', lg: 'inline-flex' } }}
+        >
+          <HistoryIcon fontSize="small" />
+        </IconButton>
+      </Tooltip>
       <Button
         size="small"
         variant="contained"
@@ -54,6 +70,24 @@ export function DraftBar({ draft, saver, changeCount, nextVersion, onPublish }: 
         sx={{ fontSize: 13, whiteSpace: 'nowrap' }}
       >
         {label}
+      </Button>
+    </Box>
+  );
+}
+
+/** Instead, while a version is only looked at. */
+function VersionBar({ version }: { version: number }) {
+  const { siteKey } = useSite();
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, flex: 'none' }}>
+      <Box role="status" sx={{ fontSize: 13, fontWeight: 700, whiteSpace: 'nowrap' }}>
+        Version {version}, to look at
+      </Box>
+      <Button size="small" variant="outlined" component={Link} href={`/s/${siteKey}/versions`} sx={{ fontSize: 13, whiteSpace: 'nowrap' }}>
+        Versions
+      </Button>
+      <Button size="small" variant="contained" component={Link} href={`/s/${siteKey}/design`} sx={{ fontSize: 13, whiteSpace: 'nowrap' }}>
+        Back to the draft
       </Button>
     </Box>
   );

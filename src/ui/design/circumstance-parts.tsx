@@ -2,6 +2,8 @@
 
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
+import Divider from '@mui/material/Divider';
+import ListSubheader from '@mui/material/ListSubheader';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import Popover from '@mui/material/Popover';
@@ -45,7 +47,13 @@ interface PartProps {
   readonly maxWidth: number;
 }
 
-/** A part of the sentence that is one of a few. */
+interface Few<T extends string = string> {
+  readonly options: readonly (readonly [T, string])[];
+  readonly chosen: T;
+  readonly onChoose: (value: T) => void;
+}
+
+/** A part of the sentence that is one of a few, or two that belong together. */
 export function Choice<T extends string>({
   part,
   label,
@@ -54,12 +62,22 @@ export function Choice<T extends string>({
   options,
   chosen,
   onChoose,
-}: PartProps & {
-  readonly options: readonly (readonly [T, string])[];
-  readonly chosen: T;
-  readonly onChoose: (value: T) => void;
-}) {
+  also,
+}: PartProps & Few<T> & { readonly also?: (Few & { readonly heading: string }) | null }) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const itemsOf = <V extends string>(few: Few<V>) =>
+    few.options.map(([one, words]) => (
+      <MenuItem
+        key={one}
+        selected={one === few.chosen}
+        onClick={() => {
+          few.onChoose(one);
+          setAnchor(null);
+        }}
+      >
+        {words}
+      </MenuItem>
+    ));
   return (
     <>
       <ButtonBase
@@ -73,18 +91,10 @@ export function Choice<T extends string>({
         {value} ▾
       </ButtonBase>
       <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
-        {options.map(([one, words]) => (
-          <MenuItem
-            key={one}
-            selected={one === chosen}
-            onClick={() => {
-              onChoose(one);
-              setAnchor(null);
-            }}
-          >
-            {words}
-          </MenuItem>
-        ))}
+        {itemsOf({ options, chosen, onChoose })}
+        {also === null || also === undefined
+          ? null
+          : [<Divider key="divider" />, <ListSubheader key="heading">{also.heading}</ListSubheader>, ...itemsOf(also)]}
       </Menu>
     </>
   );

@@ -45,7 +45,7 @@ describe('draftSaver', () => {
   beforeEach(() => void vi.useFakeTimers());
   afterEach(() => void vi.useRealTimers());
   const saverFor = (server: ReturnType<typeof madeServer>, refused = vi.fn()): DraftSaver =>
-    draftSaver({ saveChange: server.saveChange, stepDraft: unused }, server.view(), {
+    draftSaver({ getDraft: () => Promise.resolve(server.view()), saveChange: server.saveChange, stepDraft: unused }, server.view(), {
       change: () => undefined,
       refused,
       failed: () => undefined,
@@ -59,6 +59,20 @@ describe('draftSaver', () => {
     expect([brandOf(saver), saver.state().standing]).toEqual(['#333333', 'saving']);
     await vi.advanceTimersByTimeAsync(400);
     expect([server.view().revision, saver.state().standing]).toEqual([2, 'saved']);
+  });
+
+  it('takes over what the server did to the draft by itself, but never over something typed here', async () => {
+    const server = madeServer();
+    const saver = saverFor(server);
+    server.somebodyElse(brand('#444444'));
+    await saver.reload();
+    expect(brandOf(saver)).toBe('#444444');
+    saver.change([brand('#555555')], 'brand colour');
+    server.somebodyElse({ op: 'set', path: ['siteName'], value: 'Elsewhere' });
+    await saver.reload();
+    expect([brandOf(saver), saver.state().design.siteName]).not.toContain('Elsewhere');
+    await vi.advanceTimersByTimeAsync(800);
+    expect([brandOf(saver), saver.state().design.siteName]).toEqual(['#555555', 'Elsewhere']);
   });
 
   it('says not saved and why while the server is away, and stores it when it is back', async () => {

@@ -16,6 +16,8 @@ export interface DraftState {
   readonly redoLabel: string | null;
   /** What somebody else has changed meanwhile, in another way than here: theirs stands until somebody chooses. */
   readonly clashes: readonly LabelledClash[];
+  /** A version that is only looked at; null: it is the draft. */
+  readonly version: number | null;
 }
 
 /** A place that two have changed, with what was done here in words. */
@@ -30,6 +32,8 @@ export interface DraftSaver {
   step(kind: 'undo' | 'redo'): void;
   /** Ends the first clash: theirs stays, or what was done here is put in its place. */
   choose(which: 'mine' | 'theirs'): void;
+  /** The draft as the server has it now: it may have changed it by itself. */
+  reload(): Promise<void>;
   /** Tries at once what is still to be saved. */
   retry(): void;
   /** Whether something would be lost by leaving now. */
@@ -52,7 +56,7 @@ const RETRY_MS = [1000, 2000, 4000, 8000] as const;
  * away. A change the server refuses is taken back and told.
  */
 export function draftSaver(
-  port: Pick<SitePort, 'saveChange' | 'stepDraft'>,
+  port: Pick<SitePort, 'getDraft' | 'saveChange' | 'stepDraft'>,
   first: DraftView,
   on: { change: () => void; refused: (sentence: string) => void; failed: (error: unknown) => void },
 ): DraftSaver {
@@ -150,6 +154,7 @@ export function draftSaver(
       undoLabel: waiting().at(-1)?.label ?? server.undoLabel,
       redoLabel: waiting().length > 0 ? null : server.redoLabel,
       clashes,
+      version: null,
     }),
     choose: (which) => {
       const [first, ...rest] = clashes;
@@ -167,12 +172,43 @@ export function draftSaver(
       on.change();
       later(0);
     },
+    reload: async () => {
+      const view = await port.getDraft();
+      if (waiting().length > 0 || view.revision < server.revision) return;
+      server = view;
+      show();
+    },
     retry: () => later(0),
     isPending: () => waiting().length > 0,
     stop: () => {
       isStopped = true;
       if (timer !== null) clearTimeout(timer);
     },
+  };
+}
+
+/** A version to look at: whatever is done to it is told to be in vain. */
+export function versionSaver(number: number, design: Design, refused: (sentence: string) => void): DraftSaver {
+  const refuse = (): void =>
+    refused(`This is version ${number}, as it was published. Nothing was changed; go back to the draft to work on it.`);
+  return {
+    state: () => ({
+      design,
+      revision: 0,
+      standing: 'saved',
+      why: null,
+      undoLabel: null,
+      redoLabel: null,
+      clashes: [],
+      version: number,
+    }),
+    change: refuse,
+    step: () => undefined,
+    choose: () => undefined,
+    reload: () => Promise.resolve(),
+    retry: () => undefined,
+    isPending: () => false,
+    stop: () => undefined,
   };
 }
 

@@ -17,7 +17,10 @@ vi.mock('../../core/decide/decide', async (original) => {
 const design = madeDesign(invitations({ when: all(condition({ kind: 'on-page', seconds: 40 })) }));
 const [widget] = design.widgets;
 if (widget === undefined) throw new Error('Expected a widget.');
-const base = supposedVisitor({ page: '/tonight', at: EVENING, visit: 'first', device: 'desktop', locale: 'en', who: null }, EVENING);
+const base = supposedVisitor(
+  { page: '/tonight', at: EVENING, visit: 'first', device: 'desktop', locale: 'en', who: null, asks: null },
+  EVENING,
+);
 
 describe('one change of the draft', () => {
   beforeEach(() => void vi.mocked(decide).mockClear());

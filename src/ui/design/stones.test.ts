@@ -9,7 +9,10 @@ const design = madeDesign(invitations({ when: all(condition({ kind: 'on-page', s
 const [widget] = design.widgets;
 if (widget === undefined) throw new Error('Expected a widget.');
 const site = madeSite({ design, teams: { [DESK]: 'in' } });
-const base = supposedVisitor({ page: '/tonight', at: EVENING, visit: 'first', device: 'desktop', locale: 'en', who: null }, EVENING);
+const base = supposedVisitor(
+  { page: '/tonight', at: EVENING, visit: 'first', device: 'desktop', locale: 'en', who: null, asks: null },
+  EVENING,
+);
 const of = (stones: ReturnType<typeof stonesOf>, moment: string) => stones.find((one) => one.moment === moment);
 
 describe('stones', () => {

@@ -1,7 +1,7 @@
 'use client';
 
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import type { KeptSituation, Situation, Supposed } from '../../core/rehearse/suppose';
+import { type KeptSituation, type Situation, type Supposed, isSameSupposed } from '../../core/rehearse/suppose';
 import { useSite } from '../frame/SiteContext';
 import { newClientId } from '../frame/new-client-id';
 import { SITUATION_WORDS } from '../wording/situations';
@@ -38,10 +38,7 @@ export function useSituations(computed: readonly Situation[], supposed: Supposed
     ],
     [computed, kept],
   );
-  const at = useMemo(() => {
-    const now = JSON.stringify(supposed);
-    return all.findIndex((one) => JSON.stringify(one.supposed) === now);
-  }, [all, supposed]);
+  const at = useMemo(() => all.findIndex((one) => isSameSupposed(one.supposed, supposed)), [all, supposed]);
   const flip = useCallback(
     (by: number): void => {
       const from = at < 0 && by < 0 ? all.length : at;

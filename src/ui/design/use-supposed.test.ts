@@ -3,7 +3,7 @@ import { madeDesign } from '../../../tests/made/site';
 import type { Supposed } from '../../core/rehearse/suppose';
 import { readSupposed, writeSupposed } from './use-supposed';
 
-const design = madeDesign({}, { locales: ['en', 'pt'] });
+const design = madeDesign({ teams: ['night', 'schools'] }, { locales: ['en', 'pt'] });
 
 describe('circumstances in the address', () => {
   it('come back as they were sent, and what is as it is now takes no room', () => {
@@ -14,6 +14,7 @@ describe('circumstances in the address', () => {
       device: 'phone',
       locale: 'pt',
       who: 'busy',
+      asks: 'schools',
     };
     const written = writeSupposed(new URLSearchParams('moment=waiting'), sent, design);
     expect(written.get('moment')).toBe('waiting');
@@ -23,7 +24,7 @@ describe('circumstances in the address', () => {
   });
 
   it('what cannot be read is as it is now', () => {
-    const odd = new URLSearchParams('at=soon&visit=9&device=fridge&locale=xx&with=constructor');
+    const odd = new URLSearchParams('at=soon&visit=9&device=fridge&locale=xx&with=constructor&asks=nobody-here');
     expect(readSupposed(odd, design)).toEqual(readSupposed(new URLSearchParams(), design));
   });
 });

@@ -9,7 +9,7 @@ import type { Supposed } from '../../core/rehearse/suppose';
 const DEVICES = ['desktop', 'tablet', 'phone'] as const;
 
 /** Reads what is supposed from the page's address; what cannot be read is as it is now. */
-export function readSupposed(params: URLSearchParams, { locales, defaultLocale }: Design): Supposed {
+export function readSupposed(params: URLSearchParams, { locales, defaultLocale, widgets }: Design): Supposed {
   const at = Date.parse(params.get('at') ?? '');
   return {
     page: params.get('on') ?? '/',
@@ -18,13 +18,14 @@ export function readSupposed(params: URLSearchParams, { locales, defaultLocale }
     device: DEVICES.find((one) => one === params.get('device')) ?? 'desktop',
     locale: locales.find((one) => one === params.get('locale')) ?? defaultLocale,
     who: TEAM_STATES.find((one) => one === params.get('with')) ?? null,
+    asks: widgets.flatMap(({ teams }) => teams).find((id) => id === params.get('asks')) ?? null,
   };
 }
 
 /** The same as it stands in the address, so that it can be sent to a colleague; what is as it is now is left out. */
 export function writeSupposed(
   params: URLSearchParams,
-  { page, at, visit, device, locale, who }: Supposed,
+  { page, at, visit, device, locale, who, asks }: Supposed,
   { defaultLocale }: Design,
 ): URLSearchParams {
   const next = new URLSearchParams(params);
@@ -35,6 +36,7 @@ export function writeSupposed(
   set('device', device === 'desktop' ? null : device);
   set('locale', locale === defaultLocale ? null : locale);
   set('with', who);
+  set('asks', asks);
   return next;
 }
 

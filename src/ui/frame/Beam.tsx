@@ -41,13 +41,15 @@ export function Beam(props: BeamProps) {
   const toMend = (boards?.open ?? []).filter(({ level }) => level === 'mend').length;
   const [isMenuOpen, setMenuOpen] = useState(false);
   const screens = SCREENS.filter((screen) => screen.hidesFrom !== role);
-  const links = screens.map((screen) => (
-    <BeamLink key={screen.path} href={`/s/${siteKey}/${screen.path}`} isHere={screen.path === here}>
-      {screen.name}
-      {screen.path === 'conversations' && waiting > 0 ? <Count count={waiting} of="waiting for us" /> : null}
-      {screen.path === 'today' && toMend > 0 ? <Count count={toMend} of="to mend" /> : null}
-    </BeamLink>
-  ));
+  const links = screens
+    .filter(({ isAside }) => isAside !== true)
+    .map((screen) => (
+      <BeamLink key={screen.path} href={`/s/${siteKey}/${screen.path}`} isHere={screen.path === here}>
+        {screen.name}
+        {screen.path === 'conversations' && waiting > 0 ? <Count count={waiting} of="waiting for us" /> : null}
+        {screen.path === 'today' && toMend > 0 ? <Count count={toMend} of="to mend" /> : null}
+      </BeamLink>
+    ));
   return (
     <Box
       component="header"
@@ -214,7 +216,7 @@ function SitePicker({ sites }: Pick<BeamProps, 'sites'>) {
 }
 
 function Presence() {
-  const { overview, setWish, notice, isConnected } = useSite();
+  const { siteKey, overview, setWish, notice, isConnected } = useSite();
   if (overview === null) return null;
   const state = bestOf(overview.teams.map((team) => team.state));
   const isIn = overview.wish === 'in';
@@ -232,6 +234,17 @@ function Presence() {
   };
   return (
     <>
+      {overview.pausedAt === null ? null : (
+        <Button
+          size="small"
+          color="error"
+          component={Link}
+          href={`/s/${siteKey}/versions`}
+          sx={{ fontSize: 13, flex: 'none', fontWeight: 700 }}
+        >
+          Paused
+        </Button>
+      )}
       <Box role="status" sx={{ display: 'flex', alignItems: 'center', gap: 0.75, fontSize: 13, whiteSpace: 'nowrap', px: 0.5 }}>
         <LampMark mark={lampOf(state, isConnected)} />
         <Box component="span" sx={{ display: { xs: 'none', lg: 'inline' } }}>

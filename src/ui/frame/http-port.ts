@@ -1,8 +1,9 @@
 import type { KeptSituation } from '../../core/rehearse/suppose';
 import type { KeptVisit } from '../../core/rehearse/kept-visit';
+import type { Design } from '../../core/model/design';
 import type { TeamState } from '../../core/model/moment';
 import type { VisitorEntry } from '../../core/wire/talk';
-import type { BoardFacts, DeskConversation, DeskTalk, DraftView, Overview, PagePictures } from '../../core/wire/desk';
+import type { BoardFacts, DeskConversation, DeskTalk, DraftView, Overview, PagePictures, VersionsView } from '../../core/wire/desk';
 import { type DeskEvent, PortError, type SaveOutcome, type SitePort } from './port';
 
 /** The port over the application's stable addresses. */
@@ -27,6 +28,11 @@ export function httpPort(siteKey: string): SitePort {
     saveChange: (change) => save('draft', change),
     stepDraft: (step) => save('draft/steps', step),
     publish: async (asked) => (await post<{ version: number }>('publish', asked)).version,
+    getVersions: (below) => get<VersionsView>(below === null ? 'versions' : `versions?below=${below}`),
+    getVersion: (number) => get<{ number: number; design: Design }>(`versions/${number}`),
+    bringBack: async (number, remark) => (await post<{ version: number }>(`versions/${number}/bring-back`, { remark })).version,
+    cancelPublication: async (id) => void (await post(`publications/${id}/cancel`, {})),
+    setPaused: async (isPaused) => void (await post('pause', { isPaused })),
     getBoards: () => get<BoardFacts>('boards'),
     putAside: async (key, reason) => void (await post('boards/aside', { key, reason })),
     takeBack: async (key) => void (await post('boards/back', { key })),

@@ -1,9 +1,19 @@
 import type { Patch } from '../../core/draft/patch';
+import type { Design } from '../../core/model/design';
 import type { TeamState } from '../../core/model/moment';
 import type { KeptVisit } from '../../core/rehearse/kept-visit';
 import type { KeptSituation } from '../../core/rehearse/suppose';
 import type { EpochMs } from '../../core/model/units';
-import type { BoardFacts, DeskConversation, DeskTalk, DraftView, Overview, PageDevice, PagePictures } from '../../core/wire/desk';
+import type {
+  BoardFacts,
+  DeskConversation,
+  DeskTalk,
+  DraftView,
+  Overview,
+  PageDevice,
+  PagePictures,
+  VersionsView,
+} from '../../core/wire/desk';
 import type { VisitorEntry } from '../../core/wire/talk';
 
 /** What the screens of a site need from the server. The page provides it once; tests give a fake one. */
@@ -13,7 +23,15 @@ export interface SitePort {
   getDraft(): Promise<DraftView>;
   saveChange(change: { clientId: string; base: number; patches: readonly Patch[]; label: string }): Promise<SaveOutcome>;
   stepDraft(step: { clientId: string; kind: 'undo' | 'redo' }): Promise<SaveOutcome>;
-  publish(asked: { revision: number; remark: string }): Promise<number>;
+  publish(asked: PublishAsked): Promise<number>;
+  /** The newest first, below a number. */
+  getVersions(below: number | null): Promise<VersionsView>;
+  getVersion(number: number): Promise<{ readonly number: number; readonly design: Design }>;
+  /** Publishes an earlier version as a new one. Gives its number. */
+  bringBack(number: number, remark: string): Promise<number>;
+  /** Takes back what is set for later, or ends a period. */
+  cancelPublication(id: string): Promise<void>;
+  setPaused(isPaused: boolean): Promise<void>;
   getBoards(): Promise<BoardFacts>;
   /** Puts a loose board aside, with the reason. */
   putAside(key: string, reason: string): Promise<void>;
@@ -36,6 +54,16 @@ export interface SitePort {
   end(id: string): Promise<void>;
   /** Listens to the desk's stream; answers its pings by itself. Gives the way to stop. */
   listen(hear: (event: DeskEvent) => void): () => void;
+}
+
+/** When a version is to be live, by the site's clock, `YYYY-MM-DDTHH:MM`; nulls: at once, and for good. */
+export interface PublishAsked {
+  readonly revision: number;
+  readonly remark: string;
+  readonly from: string | null;
+  readonly until: string | null;
+  /** The draft is taken back to how it is outside of the period. */
+  readonly takesBack: boolean;
 }
 
 export type SaveOutcome = { readonly kind: 'saved'; readonly view: DraftView } | { readonly kind: 'behind'; readonly view: DraftView };

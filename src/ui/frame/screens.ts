@@ -6,6 +6,8 @@ export interface Screen {
   readonly alsoKnownAs: string;
   readonly toCome?: string;
   readonly hidesFrom?: 'responder';
+  /** Reached from other screens, and by the palette. */
+  readonly isAside?: true;
 }
 
 export const SCREENS: readonly Screen[] = [
@@ -21,6 +23,13 @@ export const SCREENS: readonly Screen[] = [
     name: 'Rehearse',
     alsoKnownAs: 'test simulate try visit replay day preview',
     toCome: 'Here you will walk through a visit step by step, and replay a day of real traffic against your draft before anybody sees it.',
+  },
+  {
+    path: 'versions',
+    name: 'Versions',
+    alsoKnownAs: 'history publish rollback restore earlier compare schedule season pause disable switch off',
+    hidesFrom: 'responder',
+    isAside: true,
   },
   { path: 'install', name: 'Install', alsoKnownAs: 'snippet tag embed code script webmaster' },
   { path: 'conversations', name: 'Conversations', alsoKnownAs: 'inbox chats messages notes answer reply' },

@@ -2,13 +2,13 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import MuiLink from '@mui/material/Link';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import Link from 'next/link';
 import { type ReactNode, useEffect, useState } from 'react';
 import { bestOf } from '../../core/decide/state';
-import { differencesOf } from '../../core/draft/differences';
-import type { Json } from '../../core/draft/patch';
+import { changesOf } from '../../core/publishing/changes';
 import { lampOf } from '../../core/model/lamp';
 import { groupsOf } from '../conversations/groups';
 import { LampMark } from '../frame/LampMark';
@@ -39,11 +39,7 @@ export function TodayScreen() {
   const noteCount = notes?.conversations.length ?? 0;
   const state = bestOf(overview.teams.map((team) => team.state));
   const unpublished =
-    draft === null
-      ? 0
-      : overview.publishedDesign === null
-        ? null
-        : differencesOf(overview.publishedDesign as unknown as Json, draft.design as unknown as Json).length;
+    draft === null ? 0 : overview.publishedDesign === null ? null : changesOf(overview.publishedDesign, draft.design).length;
   const lines: ReactNode[] = [];
   if (longest !== undefined)
     lines.push(
@@ -87,6 +83,14 @@ export function TodayScreen() {
         <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
           {lines}
         </Box>
+      )}
+      {overview.version === null || role === 'responder' ? null : (
+        <Typography variant="body2" color="text.secondary" sx={{ mt: 3 }}>
+          Version {overview.version} is live{overview.pausedAt === null ? '' : ', and paused'}.{' '}
+          <MuiLink component={Link} href={`/s/${siteKey}/versions`}>
+            Versions
+          </MuiLink>
+        </Typography>
       )}
       {hasBoards && boards !== null ? (
         <LooseBoards boards={boards} widgetKeyOf={(id) => draft?.design.widgets.find((one) => one.id === id)?.key ?? null} />

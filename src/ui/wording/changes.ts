@@ -1,10 +1,17 @@
-import type { Difference } from '../../core/draft/differences';
-import type { PatchPath } from '../../core/draft/patch';
-import type { Design, OwnCase, Place, Widget } from '../../core/model/design';
+import type { Json } from '../../core/draft/patch';
+import type { Condition, When } from '../../core/model/condition';
+import type { PageRule, Place } from '../../core/model/design';
+import type { Field } from '../../core/model/form';
+import type { OncePer } from '../../core/model/invitation';
+import { SETTINGS } from '../../core/model/settings';
+import type { Change } from '../../core/publishing/changes';
+import type { ChangeGroup, FieldPart, FormPlace, InvitationPart, Subject } from '../../core/publishing/told';
+import type { CaseCondition } from '../../core/wire/design-file';
 import { isCaseKey } from '../../core/words/catalogue';
-import { SETTINGS, type Setting } from '../../core/model/settings';
-import { caseWords, wordingName } from './cases';
+import { caseWords } from './cases';
+import { conditionWords, oncePerWords, ruleWords, whenWords } from './conditions';
 import { LANGUAGES } from './languages';
+import { MOMENT_WORDS } from './moments';
 import { SETTING_WORDS, settingWords } from './settings';
 import { textName } from './texts';
 
@@ -28,60 +35,251 @@ export function cornerWords(corner: string): string {
   return CORNER_WORDS[corner] ?? corner;
 }
 
-/** One difference between two designs as a sentence. */
-export function changeSentence({ path, before, after }: Difference, design: Design): string {
-  const [top, index, ...rest] = path;
-  if (top === 'siteName') return `Name: ${quoted(before)} → ${quoted(after)}`;
-  const widget = top === 'widgets' && typeof index === 'number' ? design.widgets[index] : undefined;
-  const lead = widget === undefined || design.widgets.length === 1 ? '' : `${widget.name}: `;
-  const place = rest.join('.');
-  if (place === 'look.brand') return `${lead}Brand colour: ${plain(before)} → ${plain(after)}`;
-  if (place === 'place.corner') return `${lead}Launcher moves to the ${cornerWords(plain(after))}`;
-  const setting = settingAt(top === 'widgets' ? 'widget' : 'design', top === 'widgets' ? place : path.join('.'));
-  if (setting !== undefined) return `${lead}${SETTING_WORDS[setting.id].name}: ${amount(before, setting)} → ${amount(after, setting)}`;
-  if (rest[0] === 'deeds')
-    return `${lead}While ${STATES[plain(rest[1])] ?? plain(rest[1])}: ${DEEDS[plain(before)] ?? plain(before)} → ${DEEDS[plain(after)] ?? plain(after)}`;
-  if (rest[0] === 'texts' && typeof rest[1] === 'string' && typeof rest[2] === 'string' && isCaseKey(rest[2])) {
-    const language = LANGUAGES[rest[1]] ?? rest[1];
-    return `${lead}${textName(rest[2])} in ${language}: ${before === undefined ? 'ours' : quoted(before)} → ${after === undefined ? 'ours' : quoted(after)}`;
+/** What a group of changes stands under. */
+export function groupWords(group: ChangeGroup): string {
+  if (group === 'everywhere') return 'Everywhere';
+  if (group === 'where') return 'Where it shows';
+  return group === 'who-can-answer' ? 'Who can answer?' : MOMENT_WORDS[group].name;
+}
+
+export interface ChangeContext {
+  readonly teamName: (id: string) => string;
+  readonly calendarName: (id: string) => string;
+  /** Name of a widget that the change is of; null: there is only one. */
+  readonly widgetName: (id: string) => string | null;
+}
+
+/** A change as a sentence: what it is, and both sides of it. */
+export function changeWords({ kind, subject, widget, before, after }: Change, context: ChangeContext): string {
+  const name = widget === null || subject.of === 'widget' ? null : context.widgetName(widget);
+  const lead = name === null ? '' : `“${name}”: `;
+  const what = subjectWords(subject, context);
+  if (kind === 'moved') return `${lead}${what}: in another order`;
+  const said = (value: Json | undefined): string => valueWords(subject, value, context);
+  if (kind === 'came') return `${lead}New: ${what}${thingWords(subject, after, context)}`;
+  if (kind === 'gone') return `${lead}Gone: ${what}${thingWords(subject, before, context)}`;
+  if (subject.of === 'corner') return `${lead}${what} moves from the ${said(before)} to the ${said(after)}`;
+  return `${lead}${what}: ${said(before)} → ${said(after)}`;
+}
+
+function subjectWords(subject: Subject, { teamName }: ChangeContext): string {
+  switch (subject.of) {
+    case 'site-name':
+      return 'Name at the top of the window';
+    case 'default-locale':
+      return 'Language where no other fits';
+    case 'locale':
+      return LANGUAGES[subject.locale] ?? `language ${subject.locale}`;
+    case 'locale-order':
+      return 'Languages';
+    case 'widget':
+      return 'widget';
+    case 'widget-order':
+      return 'Widgets';
+    case 'widget-name':
+      return 'Name of the widget';
+    case 'widget-key':
+      return 'Name for data-widget';
+    case 'team':
+      return `${teamName(subject.team)} answers here`;
+    case 'team-order':
+      return 'Teams';
+    case 'calendar':
+      return 'Hours';
+    case 'audience':
+      return 'Only for visitors';
+    case 'page-rule':
+      return subject.list === 'showOn' ? 'shows where' : 'never where';
+    case 'corner':
+    case 'launcher-form':
+      return 'Launcher';
+    case 'look-name':
+      return 'Look';
+    case 'brand':
+      return 'Brand colour';
+    case 'scheme':
+      return 'By day or in the evening';
+    case 'setting':
+      return SETTING_WORDS[subject.id].name;
+    case 'deed':
+      return `While ${STATES[subject.state]}`;
+    case 'text':
+      return `${textName(subject.key)} in ${languageName(subject.locale)}`;
+    case 'case':
+      return `“${textName(subject.key)}” said differently`;
+    case 'case-key':
+    case 'case-when':
+      return `${textName(subject.key)}, a case of it, ${subject.of === 'case-key' ? 'instead of' : 'said to'}`;
+    case 'case-text':
+      return `${caseName(subject, teamName)} in ${languageName(subject.locale)}${subject.isWithout ? ', without the time' : ''}`;
+    case 'case-order':
+      return 'Cases';
+    case 'invitation':
+      return `invitation “${subject.name}”`;
+    case 'invitation-part':
+      return `“${subject.name}”, ${INVITATION_PARTS[subject.part]}`;
+    case 'invitation-text':
+      return `“${subject.name}” in ${languageName(subject.locale)}`;
+    case 'invitation-order':
+      return 'Invitations';
+    case 'field':
+      return `field ${fieldName(subject.field)} ${FORMS[subject.form]}`;
+    case 'field-order':
+      return `Fields ${FORMS[subject.form]}`;
+    case 'field-part':
+      return `${fieldName(subject.field)}, ${FIELD_PARTS[subject.part]}`;
+    case 'field-words':
+      return `${fieldName(subject.field)}, ${subject.part === 'label' ? 'its label' : 'its help'} in ${languageName(subject.locale)}`;
+    case 'option':
+      return `choice “${subject.option}” of ${fieldName(subject.field)}`;
+    case 'option-order':
+      return `Choices of ${fieldName(subject.field)}`;
+    case 'option-words':
+      return `${fieldName(subject.field)}, choice “${subject.option}” in ${languageName(subject.locale)}`;
   }
-  if (rest[0] === 'cases' || rest[0] === 'invitations') return `${lead}${wordsChanged(rest, before, after, widget)}`;
-  return `${lead}${path.join(' › ')}`;
 }
 
-/** A change among the cases or the invitations of a widget. */
-function wordsChanged([list, place, part, locale]: PatchPath, before: unknown, after: unknown, widget: Widget | undefined): string {
-  if (widget === undefined || typeof place !== 'number') return list === 'cases' ? casesChanged(before, after) : 'Other invitations';
-  const one = widget[list === 'cases' ? 'cases' : 'invitations'][place];
-  const name = one === undefined ? '' : wordingName(widget, list === 'cases' ? `case:${one.id}` : `invitation:${one.id}`, () => 'a team');
-  if (part === 'id') return list === 'cases' ? 'The cases stand in another order' : 'The invitations stand in another order';
-  if (part === 'when') return `${name}: said to somebody else than before`;
-  const isWords = (part === 'texts' || part === 'without') && typeof locale === 'string';
-  if (!isWords) return `${name}: ${String(part)}`;
-  const language = `${LANGUAGES[locale] ?? locale}${part === 'without' ? ', without the time' : ''}`;
-  return `${name} in ${language}: ${before === undefined ? 'ours' : quoted(before)} → ${after === undefined ? 'ours' : quoted(after)}`;
+/** One side of a change. */
+function valueWords(subject: Subject, value: Json | undefined, context: ChangeContext): string {
+  switch (subject.of) {
+    case 'setting': {
+      const setting = SETTINGS[subject.id];
+      return settingWords(typeof value === 'number' ? value : null, setting);
+    }
+    case 'corner':
+      return cornerWords(plain(value));
+    case 'deed':
+      return DEEDS[plain(value)] ?? plain(value);
+    case 'default-locale':
+      return languageName(plain(value));
+    case 'calendar':
+      return typeof value === 'string' ? context.calendarName(value) : 'by who is in';
+    case 'audience': {
+      const conditions = (value ?? []) as unknown as readonly Condition[];
+      return conditions.length === 0 ? 'everybody' : conditions.map(conditionWords).join(' and ');
+    }
+    case 'page-rule':
+      return value === undefined ? '–' : ruleWords(value as unknown as PageRule);
+    case 'case-when':
+      return caseWords((value ?? []) as unknown as readonly CaseCondition[], context.teamName);
+    case 'case-key':
+      return typeof value === 'string' && isCaseKey(value) ? textName(value) : plain(value);
+    case 'invitation-part':
+      return invitationPart(subject.part, value ?? null);
+    case 'field-part':
+      return fieldPart(subject.part, value ?? null);
+    case 'text':
+    case 'case-text':
+    case 'invitation-text':
+    case 'field-words':
+    case 'option-words':
+      return value === undefined ? 'ours' : `“${plain(value)}”`;
+    case 'site-name':
+    case 'widget-name':
+      return `“${plain(value)}”`;
+    default:
+      return plain(value);
+  }
 }
 
-/** Cases that came or went. */
-function casesChanged(before: unknown, after: unknown): string {
-  const [old, now] = [casesIn(before), casesIn(after)];
-  const said = ({ key, when }: OwnCase): string => `${textName(key)} (${caseWords(when, () => 'a team')})`;
-  const come = now.filter(({ id }) => !old.some((one) => one.id === id)).map((one) => `new: ${said(one)}`);
-  const gone = old.filter(({ id }) => !now.some((one) => one.id === id)).map((one) => `gone: ${said(one)}`);
-  return `Cases, ${[...come, ...gone].join('; ')}`;
+/** What came or went is told by what matters of it. */
+function thingWords(subject: Subject, value: Json | undefined, context: ChangeContext): string {
+  switch (subject.of) {
+    case 'widget':
+      return ` “${plain(value)}”`;
+    case 'page-rule':
+      return ` ${valueWords(subject, value, context)}`;
+    case 'case':
+      return ` (${caseWords(subject.when, context.teamName)})${wordsOf(value)}`;
+    case 'invitation': {
+      const { when, texts } = value as unknown as { readonly when: When; readonly texts: Json };
+      return `, ${whenWords(when)}${wordsOf(texts)}`;
+    }
+    default:
+      return '';
+  }
 }
 
-function casesIn(value: unknown): readonly OwnCase[] {
-  return Array.isArray(value) ? (value as OwnCase[]) : [];
+/** The first words of a text in several languages. */
+function wordsOf(texts: Json | undefined): string {
+  const [first] = Object.values((texts ?? {}) as Readonly<Record<string, string>>);
+  return first === undefined ? '' : `: “${first}”`;
 }
 
-function settingAt(of: Setting['of'], place: string): Setting | undefined {
-  return Object.values(SETTINGS).find((one) => one.of === of && one.path.join('.') === place);
+const INVITATION_PARTS: Readonly<Record<InvitationPart, string>> = {
+  name: 'its name',
+  isOn: 'shown',
+  manner: 'what it does',
+  opensOnPhones: 'opens on phones too',
+  oncePer: 'how often',
+  atMost: 'at most, in all',
+  ours: 'our words for it',
+  when: 'comes',
+};
+
+const MANNERS: Readonly<Record<string, string>> = {
+  speak: 'speaks beside the launcher',
+  open: 'opens the window',
+  stir: 'stirs the launcher',
+};
+
+function invitationPart(part: InvitationPart, value: Json): string {
+  if (part === 'when') return whenWords(value as unknown as When);
+  if (part === 'oncePer') return oncePerWords(value as unknown as OncePer);
+  if (part === 'manner') return MANNERS[plain(value)] ?? plain(value);
+  if (part === 'ours') return typeof value === 'string' && isCaseKey(value) ? textName(value) : 'none';
+  if (part === 'atMost') return value === null ? 'no limit' : `${plain(value)} times`;
+  return part === 'name' ? `“${plain(value)}”` : yesNo(value);
 }
 
-function amount(value: unknown, setting: Setting): string {
-  if (typeof value === 'boolean') return settingWords(value ? 1 : 0, setting);
-  return settingWords(typeof value === 'number' ? value : null, setting);
+const FORMS: Readonly<Record<FormPlace, string>> = {
+  before: 'asked before a chat',
+  note: 'of the note',
+  after: 'asked after a chat',
+};
+
+const FIELD_PARTS: Readonly<Record<FieldPart, string>> = {
+  kind: 'what it takes',
+  label: 'our label',
+  isRequired: 'must be filled in',
+  least: 'at least',
+  most: 'at most',
+  asButtons: 'choices as buttons',
+  shownIf: 'shown',
+  isKept: 'filled in again next time',
+  link: 'where it can be read',
+  attribute: 'what the page says of it',
+  own: 'words of its own',
+};
+
+function fieldPart(part: FieldPart, value: Json): string {
+  if (part === 'label') return typeof value === 'string' && isCaseKey(value) ? textName(value) : 'none';
+  if (part === 'shownIf') {
+    if (value === null) return 'always';
+    const { field, is } = value as { readonly field: string; readonly is: string };
+    return `if ${field} is “${is}”`;
+  }
+  if (typeof value === 'boolean') return yesNo(value);
+  return value === null ? 'none' : plain(value);
+}
+
+function fieldName({ id, label, own }: Field): string {
+  return `“${label !== null ? textName(label) : (own?.label['en'] ?? Object.values(own?.label ?? {})[0] ?? id)}”`;
+}
+
+function caseName(
+  { key, when }: { readonly key: Field['label']; readonly when: readonly CaseCondition[] },
+  teamName: (id: string) => string,
+): string {
+  return `${key === null ? '' : textName(key)} (${caseWords(when, teamName)})`;
+}
+
+function languageName(locale: string): string {
+  return LANGUAGES[locale] ?? locale;
+}
+
+function yesNo(value: Json): string {
+  return value === true ? 'yes' : 'no';
 }
 
 const STATES: Readonly<Record<string, string>> = {
@@ -99,10 +297,6 @@ const DEEDS: Readonly<Record<string, string>> = {
   'out-of-sight': 'out of sight',
 };
 
-function quoted(value: unknown): string {
-  return typeof value === 'string' ? `“${value}”` : '–';
-}
-
-function plain(value: unknown): string {
+function plain(value: Json | undefined): string {
   return typeof value === 'string' || typeof value === 'number' ? String(value) : '–';
 }

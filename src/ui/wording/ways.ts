@@ -1,6 +1,7 @@
 import type { WidgetState } from '../../core/model/moment';
 import { SECOND_MS } from '../../core/model/units';
 import { type Headline, type Part, type WayLabel, headlineOf } from '../../core/rehearse/label-of-way';
+import { orList } from './conditions';
 import { LANGUAGES } from './languages';
 import { lengthWords } from './times';
 
@@ -225,8 +226,4 @@ function secondsWords(seconds: number): string {
 
 function count(number: number, thing: string): string {
   return `${number} ${thing}${number === 1 ? '' : 's'}`;
-}
-
-function orList(parts: readonly string[]): string {
-  return new Intl.ListFormat('en', { type: 'disjunction' }).format(parts);
 }

@@ -1,17 +1,18 @@
 import { describe, expect, it } from 'vitest';
 import { SETTINGS } from '../../core/model/settings';
-import { boundsWords } from './settings';
+import { SETTING_WORDS, boundsWords, settingWords } from './settings';
 import { calendar, everyDay } from '../../../tests/made/hours';
 import { all, condition, invitations } from '../../../tests/made/invitations';
 import { DESK, madeDesign, madeSite, madeVisit } from '../../../tests/made/site';
+import type { Design } from '../../core/model/design';
 import { toZone } from '../../core/hours/zone';
-import { differencesOf } from '../../core/draft/differences';
+import { changesOf } from '../../core/publishing/changes';
 import { type Json, applyPatches, type Patch } from '../../core/draft/patch';
 import { explain } from '../../core/decide/explain';
 import { REASON_CODES } from '../../core/decide/reason';
 import { TEXT_KEYS } from '../../core/words/catalogue';
 import { type ReasonContext, nearMiss, verdictWords, wordsOf } from './because';
-import { changeSentence } from './changes';
+import { changeWords, groupWords } from './changes';
 import { contrastSentence, toHex } from './colour';
 import { textName } from './texts';
 import { clockWords, lengthWords, pageWords, untilWords } from './times';
@@ -30,48 +31,63 @@ describe('what stands beside a colour', () => {
 });
 
 describe('what will change, in words', () => {
-  const sentences = (...patches: Patch[]) => {
-    const before = madeDesign();
-    const after = applyPatches(before, patches).value;
-    return differencesOf(before as unknown as Json, after as unknown as Json).map((one) => changeSentence(one, after));
-  };
+  const NAMES = { teamName: () => 'Night desk', calendarName: () => 'the night hours', widgetName: () => null };
+  const between = (before: Design, ...patches: Patch[]) =>
+    changesOf(before, applyPatches(before, patches).value).map((one) => `${groupWords(one.group)}: ${changeWords(one, NAMES)}`);
+  const sentences = (...patches: Patch[]) => between(madeDesign(), ...patches);
 
-  it('names the setting, the language, and both wordings', () => {
-    expect(sentences({ op: 'set', path: ['widgets', 0, 'look', 'brand'], value: '#111111' })).toEqual(['Brand colour: #7a2e5d → #111111']);
-    expect(sentences({ op: 'set', path: ['widgets', 0, 'place', 'corner'], value: 'lower-left' })).toEqual([
-      'Launcher moves to the lower left',
+  it('names the setting, the language, both wordings, and where it is seen', () => {
+    const at = ['widgets', 0];
+    expect(sentences({ op: 'set', path: [...at, 'look', 'brand'], value: '#111111' })).toEqual([
+      'Everywhere: Brand colour: #7a2e5d → #111111',
     ]);
-    expect(sentences({ op: 'set', path: ['widgets', 0, 'texts'], value: { pt: { greeting: 'Boa noite' } } })).toEqual([
-      'Greeting in Português: ours → “Boa noite”',
+    expect(sentences({ op: 'set', path: [...at, 'place', 'corner'], value: 'lower-left' })).toEqual([
+      'Everywhere: Launcher moves from the lower right to the lower left',
+    ]);
+    expect(sentences({ op: 'set', path: [...at, 'texts'], value: { pt: { greeting: 'Boa noite' } } })).toEqual([
+      'At the door: Greeting in Português: ours → “Boa noite”',
+    ]);
+    expect(sentences({ op: 'set', path: [...at, 'deeds', 'closed'], value: 'out-of-sight' })).toEqual([
+      'Who can answer?: While closed: a note → out of sight',
+    ]);
+    expect(sentences({ op: 'set', path: [...at, 'timings', 'slowReplyAfter'], value: 75 })).toEqual([
+      'Waiting: An answer by mail is offered after: 90 s → 75 s',
     ]);
   });
 
-  it('tells a case that came from its words, its conditions and its place', () => {
+  it('tells what comes and goes with what matters of it, once, and an order where only that changed', () => {
     const one = { id: 'aaaaaaaa', key: 'greeting', when: [['visit', 'returning']], texts: { en: 'Again!' }, without: {} };
     const other = { ...one, id: 'bbbbbbbb', when: [['language', 'pt']] };
-    const before = madeDesign({ cases: [one, other] as never });
-    const said = (...patches: Patch[]) => {
-      const after = applyPatches(before, patches).value;
-      return differencesOf(before as unknown as Json, after as unknown as Json).map((change) => changeSentence(change, after));
-    };
-    const at = ['widgets', 0, 'cases'];
-    expect(said({ op: 'set', path: [...at, 2], value: { ...one, id: 'cccccccc', when: [['visit', 'first']] } as unknown as Json })).toEqual(
-      ['Cases, new: Greeting (first visit)'],
-    );
-    expect(said({ op: 'remove', path: [...at, 0] })).toEqual(['Cases, gone: Greeting (returning)']);
-    expect(said({ op: 'set', path: [...at, 0, 'texts', 'en'], value: 'Hello again' })).toEqual([
-      'Greeting (returning) in English: “Again!” → “Hello again”',
+    const before = madeDesign({ cases: [one, other] as never, ...invitations({ name: 'Clear skies' }) });
+    const at = ['widgets', 0];
+    const third = { ...one, id: 'cccccccc', when: [['visit', 'first']] } as unknown as Json;
+    expect(between(before, { op: 'set', path: [...at, 'cases', 2], value: third })).toEqual([
+      'At the door: New: “Greeting” said differently (first visit): “Again!”',
     ]);
-    expect(said({ op: 'set', path: [...at, 1, 'when', 0, 1], value: 'en' })).toEqual([
-      'Greeting (English): said to somebody else than before',
+    expect(between(before, { op: 'remove', path: [...at, 'cases', 0] })).toEqual([
+      'At the door: Gone: “Greeting” said differently (returning): “Again!”',
+    ]);
+    expect(between(before, { op: 'set', path: [...at, 'cases', 0, 'texts', 'en'], value: 'Hello again' })).toEqual([
+      'At the door: Greeting (returning) in English: “Again!” → “Hello again”',
+    ]);
+    expect(between(before, { op: 'set', path: [...at, 'cases'], value: [other, one] as unknown as Json })).toEqual([
+      'Everywhere: Cases: in another order',
+    ]);
+    const soon = { ...(before.widgets[0]?.invitations[0] ?? {}), when: all(condition({ kind: 'on-page', seconds: 25 })) };
+    expect(between(before, { op: 'set', path: [...at, 'invitations', 0], value: soon as unknown as Json })).toEqual([
+      'Invited: “Clear skies”, comes: at once → 25 s on the page',
     ]);
   });
 
-  it('says back to ours where an own text went', () => {
+  it('says back to ours where an own text went, and the widget where there are several', () => {
     const before = madeDesign({ texts: { en: { greeting: 'Hello' } } });
-    const after = applyPatches(before, [{ op: 'remove', path: ['widgets', 0, 'texts', 'en', 'greeting'] }]).value;
-    const [one] = differencesOf(before as unknown as Json, after as unknown as Json);
-    expect(one && changeSentence(one, after)).toBe('Greeting in English: “Hello” → ours');
+    expect(between(before, { op: 'remove', path: ['widgets', 0, 'texts', 'en', 'greeting'] })).toEqual([
+      'At the door: Greeting in English: “Hello” → ours',
+    ]);
+    const [change] = changesOf(before, { ...before, widgets: before.widgets.map((one) => ({ ...one, calendarId: 'night' })) });
+    expect(change && changeWords(change, { ...NAMES, widgetName: () => 'Schools' })).toBe(
+      '“Schools”: Hours: by who is in → the night hours',
+    );
   });
 });
 
@@ -166,17 +182,14 @@ describe('times', () => {
 });
 
 describe('settings in words', () => {
-  const differ = (path: (string | number)[], before: Json, after: Json) => changeSentence({ path, before, after }, madeDesign());
-
-  it('every setting has a name, and a change of it is a sentence with its unit', () => {
-    for (const { of, path, unit } of Object.values(SETTINGS)) {
-      const place = of === 'widget' ? ['widgets', 0, ...path] : [...path];
-      if (unit === 'switch') expect(differ(place, false, true)).toMatch(/^[A-Z].*: off → on$/);
-      else expect(differ(place, 3600, 7200)).toMatch(/^[A-Z].*: [\d.]+( \w+)? → [\d.]+( \w+)?$/);
+  it('every setting has a name, and its values their unit', () => {
+    for (const setting of Object.values(SETTINGS)) {
+      expect(SETTING_WORDS[setting.id].name).toMatch(/^[A-Z]/);
+      if (setting.unit === 'switch') expect([settingWords(0, setting), settingWords(1, setting)]).toEqual(['off', 'on']);
+      else expect(settingWords(3600, setting)).toMatch(/^[\d.]+( \w+)?$/);
     }
-    expect(differ(['widgets', 0, 'timings', 'slowReplyAfter'], 90, 75)).toBe('An answer by mail is offered after: 90 s → 75 s');
-    expect(differ(['widgets', 0, 'timings', 'slowReplyTalkingAfter'], null, 600)).toBe('While talking, it is offered after: off → 10 min');
-    expect(differ(['widgets', 0, 'deeds', 'closed'], 'note', 'out-of-sight')).toBe('While closed: a note → out of sight');
+    expect(settingWords(null, SETTINGS.slowReplyTalkingAfter)).toBe('off');
+    expect(settingWords(600, SETTINGS.slowReplyTalkingAfter)).toBe('10 min');
   });
 
   it('what is out of bounds says what would do, in the unit it is typed in', () => {

@@ -1,59 +1,6 @@
-import { completed } from '../../../core/model/complete';
 import type { Publication } from '../../../core/publishing/in-force';
-import type { Design } from '../../../core/model/design';
 import type { EpochMs } from '../../../core/model/units';
 import type { Db } from '../open';
-
-export interface Version {
-  readonly number: number;
-  readonly design: Design;
-  readonly at: EpochMs;
-}
-
-/** The newest version of a site by number, or null. */
-export async function findNewestVersion(db: Db, siteId: string): Promise<Version | null> {
-  const row = await db
-    .selectFrom('version')
-    .select(['number', 'design_json', 'at_ms'])
-    .where('site_id', '=', siteId)
-    .orderBy('number', 'desc')
-    .limit(1)
-    .executeTakeFirst();
-  return row === undefined ? null : { number: row.number, design: completed(JSON.parse(row.design_json) as Design), at: row.at_ms };
-}
-
-export async function insertVersion(db: Db, siteId: string, version: Version, personId: string, remark: string): Promise<void> {
-  await db
-    .insertInto('version')
-    .values({
-      site_id: siteId,
-      number: version.number,
-      design_json: JSON.stringify(version.design),
-      remark,
-      person_id: personId,
-      at_ms: version.at,
-      brought_back_from: null,
-    })
-    .execute();
-}
-
-export async function insertBasePublication(db: Db, siteId: string, id: string, versionNumber: number, from: EpochMs): Promise<void> {
-  await db
-    .insertInto('publication')
-    .values({
-      site_id: siteId,
-      id,
-      version_number: versionNumber,
-      kind: 'base',
-      from_ms: from,
-      until_ms: null,
-      from_wall: null,
-      until_wall: null,
-      zone: null,
-      cancelled_ms: null,
-    })
-    .execute();
-}
 
 /** What matters from an instant on: what was made live last before it, periods that are not over, and what is planned ([L5]). */
 export async function listPublications(db: Db, siteId: string, at: EpochMs): Promise<Publication[]> {

@@ -38,6 +38,11 @@ export async function findSiteByKey(db: Db, key: string): Promise<Site | null> {
   return row === undefined ? null : toSite(row);
 }
 
+/** Pauses the whole widget, or lets it go on. */
+export async function writePause(db: Db, siteId: string, pausedAt: EpochMs | null): Promise<void> {
+  await db.updateTable('site').set({ paused_ms: pausedAt }).where('id', '=', siteId).execute();
+}
+
 /** Throws where there is no such site. */
 export async function getSite(db: Db, siteId: string): Promise<Site> {
   return toSite(await db.selectFrom('site').selectAll().where('id', '=', siteId).executeTakeFirstOrThrow());

@@ -1,0 +1,65 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Switch from '@mui/material/Switch';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { PortError } from '../frame/port';
+import { useSite } from '../frame/SiteContext';
+import { dayWords } from '../wording/times';
+
+/** One switch for the whole widget, which visitors see at once. */
+export function PauseSwitch() {
+  const { overview, port, reload, notice, zone } = useSite();
+  const [isBusy, setBusy] = useState(false);
+  const pausedAt = overview?.pausedAt ?? null;
+  const set = async (isPaused: boolean, isUndo = false): Promise<void> => {
+    setBusy(true);
+    try {
+      await port.setPaused(isPaused);
+      await reload();
+      if (!isUndo)
+        toast.success(`${isPaused ? 'The widget is paused.' : 'The widget is back.'} Visitors see this from now.`, {
+          action: { label: 'Undo', onClick: () => void set(!isPaused, true) },
+        });
+    } catch (error) {
+      notice(error);
+      toast.error(error instanceof PortError ? error.sentence : 'Nothing was changed. Try again.');
+    } finally {
+      setBusy(false);
+    }
+  };
+  return (
+    <Box
+      component="section"
+      aria-label="Pause"
+      sx={{
+        display: 'flex',
+        alignItems: 'center',
+        gap: 1.5,
+        p: 1.5,
+        mb: 4,
+        border: '1px solid var(--porch-rail)',
+        borderRadius: '12px',
+        bgcolor: 'background.paper',
+      }}
+    >
+      <Switch
+        checked={pausedAt !== null}
+        disabled={isBusy || overview === null}
+        onChange={(event) => void set(event.target.checked)}
+        slotProps={{ input: { 'aria-labelledby': 'pause-name', 'aria-describedby': 'pause-what' } }}
+      />
+      <Box>
+        <Box id="pause-name" sx={{ fontWeight: 600 }}>
+          Pause the whole widget
+        </Box>
+        <Box id="pause-what" sx={{ fontSize: 13, color: 'text.secondary' }}>
+          {pausedAt === null
+            ? 'It leaves every page at once. Conversations that run are finished; nothing is lost.'
+            : `Paused since ${dayWords(pausedAt, zone)}: no page shows it. Conversations that run are finished.`}
+        </Box>
+      </Box>
+    </Box>
+  );
+}

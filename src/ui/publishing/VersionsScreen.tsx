@@ -1,0 +1,82 @@
+'use client';
+
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import LinearProgress from '@mui/material/LinearProgress';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { useSite } from '../frame/SiteContext';
+import { dayWords } from '../wording/times';
+import { BringBackDialog } from './BringBackDialog';
+import { PauseSwitch } from './PauseSwitch';
+import { PlannedList } from './PlannedList';
+import { useVersions } from './use-versions';
+import { VersionCard } from './VersionCard';
+
+/** Everything that was ever live: who, when, with which remark; compared, looked at, brought back; and what is set for later. */
+export function VersionsScreen() {
+  const { overview, zone } = useSite();
+  const versions = useVersions();
+  const [open, setOpen] = useState<number | null>(null);
+  const [back, setBack] = useState<number | null>(null);
+  const { view, fault } = versions;
+  if (fault !== null)
+    return (
+      <Box sx={{ p: 4 }}>
+        <Alert severity="error">{fault} Load the page anew to try again.</Alert>
+      </Box>
+    );
+  if (view === null || overview === null) return <LinearProgress aria-label="Loading the versions" />;
+  const live = view.versions.find(({ number }) => number === view.inForce);
+  return (
+    <Box sx={{ maxWidth: 760, width: '100%', mx: 'auto', p: { xs: 2, md: 4 } }}>
+      <Typography variant="h1" sx={{ mb: 1 }}>
+        Versions
+      </Typography>
+      <Typography sx={{ mb: 3 }}>
+        {view.inForce === null
+          ? 'Nothing is published yet: visitors see nothing. Each time you publish, what was live is kept here.'
+          : live === undefined
+            ? `Version ${view.inForce} is live.`
+            : `Version ${view.inForce} is live. It was made on ${dayWords(live.at, zone)} by ${live.personName}.`}
+      </Typography>
+      <PauseSwitch />
+      <PlannedList {...{ view, zone }} onCancel={versions.cancel} />
+      {view.versions.length === 0 ? null : (
+        <Box component="section" aria-label="All versions">
+          <Typography variant="h2" sx={{ fontSize: 18, mb: 1 }}>
+            All versions
+          </Typography>
+          <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+            {view.versions.map((row) => (
+              <VersionCard
+                key={row.number}
+                row={row}
+                view={view}
+                isOpen={open === row.number}
+                onToggle={() => setOpen(open === row.number ? null : row.number)}
+                onBringBack={() => setBack(row.number)}
+                load={versions.load}
+              />
+            ))}
+          </Box>
+          {view.hasMore ? (
+            <Button onClick={() => void versions.more()} sx={{ mt: 1 }}>
+              Earlier ones
+            </Button>
+          ) : null}
+        </Box>
+      )}
+      {back === null ? null : (
+        <BringBackDialog
+          number={back}
+          nextVersion={overview.newestVersion + 1}
+          load={versions.load}
+          onClose={() => setBack(null)}
+          onBringBack={versions.bringBack}
+        />
+      )}
+    </Box>
+  );
+}
