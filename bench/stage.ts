@@ -10,6 +10,8 @@ interface Typed {
 }
 
 const LETTERS = 60;
+/** Nobody types faster: what may follow a little later has the time to. */
+const BETWEEN_MS = 100;
 
 /** Types into the greeting where it stands, and measures when stage, stone and thumbnail follow. */
 export async function typeOnStage(origin: string, siteKey: string, cookie: string): Promise<readonly Typed[]> {
@@ -32,6 +34,7 @@ export async function typeOnStage(origin: string, siteKey: string, cookie: strin
       const measured = page.evaluate(measureNext);
       await field.press(letter % 7 === 6 ? 'Space' : 'abcdefghij'.charAt(letter % 10));
       typed.push(await measured);
+      await page.waitForTimeout(BETWEEN_MS);
     }
     return typed;
   } finally {

@@ -102,7 +102,8 @@ function putPiece(piece: Piece, values: Values, hearer: Hearer, count: number): 
 
 /** [T8] An instant by the site's wall clock: formatted as if that were UTC, so that no zone data of the browser has a say. */
 function instantText(instant: EpochMs, { zone, locale }: Hearer, style: Intl.DateTimeFormatOptions): string {
-  return new Intl.DateTimeFormat(locale, { ...style, timeZone: 'UTC' }).format(instant + offsetAt(zone, instant));
+  const clock = made(`${locale} ${Object.entries(style).join()}`, () => new Intl.DateTimeFormat(locale, { ...style, timeZone: 'UTC' }));
+  return clock.format(instant + offsetAt(zone, instant));
 }
 
 /** The time; with its day where that is not the reader's ([T8]): tomorrow, a day of the week, then a date. */
@@ -116,11 +117,19 @@ function whenText(instant: EpochMs, hearer: Hearer): string {
 }
 
 function pluralForm(count: number, locale: string, isOrdinal: boolean): string {
-  return new Intl.PluralRules(locale, { type: isOrdinal ? 'ordinal' : 'cardinal' }).select(count);
+  const type = isOrdinal ? 'ordinal' : 'cardinal';
+  return made(`${locale} ${type}`, () => new Intl.PluralRules(locale, { type })).select(count);
 }
 
 function formatted(count: number, locale: string): string {
-  return new Intl.NumberFormat(locale).format(count);
+  return made(locale, () => new Intl.NumberFormat(locale)).format(count);
+}
+
+/** Making a formatter takes a hundred times as long as using it. There are as many as languages and styles. */
+const MADE: Record<string, unknown> = {};
+
+function made<T>(name: string, make: () => T): T {
+  return (MADE[name] ??= make()) as T;
 }
 
 const GRAPHEMES_MAX = 60;

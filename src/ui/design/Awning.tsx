@@ -1,5 +1,7 @@
+import { memo } from 'react';
+
 /** The scalloped edge in two tones of the site's colour; it hangs from the beam over the stage and nowhere else. */
-export function Awning({ brand }: { brand: string }) {
+export const Awning = memo(function Awning({ brand }: { brand: string }) {
   return (
     <svg
       aria-hidden
@@ -16,4 +18,4 @@ export function Awning({ brand }: { brand: string }) {
       <rect width="100%" height="14" fill="url(#awning)" />
     </svg>
   );
-}
+});

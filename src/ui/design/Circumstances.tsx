@@ -7,7 +7,7 @@ import Radio from '@mui/material/Radio';
 import RadioGroup from '@mui/material/RadioGroup';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { type ReactNode, useState } from 'react';
+import { type ReactNode, memo, useState } from 'react';
 import { instantOf, wallOf } from '../../core/hours/wall';
 import type { Zone } from '../../core/hours/zone';
 import { TEAM_STATES, type TeamState } from '../../core/model/moment';
@@ -36,16 +36,10 @@ export interface CircumstancesProps {
   readonly teams: readonly (readonly [id: string, name: string])[];
   readonly teamState: TeamState;
   readonly situations: Situations;
-  readonly children: ReactNode;
 }
 
 /** The sentence above the stage: which widget, on which page, when, to whom, with whom. Each part opens under itself. */
-export function Circumstances(props: CircumstancesProps) {
-  const { supposed, onSuppose, teamName, teamState, widgets, shown, zone, now } = props;
-  const who = supposed.who ?? 'now';
-  const asItIs = `as it is now: ${STATE_WORDS[teamState].toLowerCase()}`;
-  const whoWords = `${teamName}: ${STATE_WORDS[supposed.who ?? teamState].toLowerCase()}`;
-  const widgetWords = widgets.find(([key]) => key === shown)?.[1] ?? 'none';
+export function Circumstances({ children, ...parts }: CircumstancesProps & { readonly children: ReactNode }) {
   return (
     <Box
       component="section"
@@ -64,6 +58,22 @@ export function Circumstances(props: CircumstancesProps) {
         flex: 'none',
       }}
     >
+      <Sentence {...parts} />
+      <Box sx={{ flex: 1 }} />
+      {children}
+    </Box>
+  );
+}
+
+/** Drawn anew only when the circumstances are others: no letter that is typed on the stage changes them. */
+const Sentence = memo(function Sentence(props: CircumstancesProps) {
+  const { supposed, onSuppose, teamName, teamState, widgets, shown, zone, now } = props;
+  const who = supposed.who ?? 'now';
+  const asItIs = `as it is now: ${STATE_WORDS[teamState].toLowerCase()}`;
+  const whoWords = `${teamName}: ${STATE_WORDS[supposed.who ?? teamState].toLowerCase()}`;
+  const widgetWords = widgets.find(([key]) => key === shown)?.[1] ?? 'none';
+  return (
+    <>
       <Word>Widget</Word>
       <Choice
         part="widget"
@@ -112,11 +122,9 @@ export function Circumstances(props: CircumstancesProps) {
         }
       />
       <SituationArrows {...props.situations} />
-      <Box sx={{ flex: 1 }} />
-      {props.children}
-    </Box>
+    </>
   );
-}
+});
 
 function visitorWords({ visit, locale, device }: Supposed): string {
   return [visit === 'first' ? 'first visit' : 'returning', LANGUAGES[locale] ?? locale, device].join(' · ');

@@ -5,7 +5,9 @@ import type { Overview, TeamNow } from '../../core/wire/desk';
 import { Circumstances } from './Circumstances';
 import type { DraftSaver, DraftState } from './draft-saver';
 import { DraftBar } from './DraftBar';
+import { useSame } from './use-same';
 import type { Situations } from './use-situations';
+import { useStable } from './use-stable';
 import type { Rehearsed } from './use-rehearsed';
 
 interface DeskCircumstancesProps {
@@ -27,22 +29,27 @@ interface DeskCircumstancesProps {
 }
 
 /** The sentence of circumstances over a draft, with the draft's own bar at its end. */
-export function DeskCircumstances({ saver, draft, overview, rehearsed, supposed, zone, teams, ...rest }: DeskCircumstancesProps) {
+export function DeskCircumstances({ saver, draft, overview, rehearsed, supposed, zone: zoneName, teams, ...rest }: DeskCircumstancesProps) {
   const { site, shown, nameOfTeam } = rehearsed;
-  const { widgets, locales } = draft.design;
+  const { widgets } = draft.design;
+  const locales = useSame(draft.design.locales);
   const [team] = teams;
+  const zone = useSame(zoneOf(site, site.facts.zone));
+  const named = useSame(widgets.map(({ key, name }) => [key, name] as const));
+  const asking = useSame(teams.length > 1 ? teams.map(({ id }) => [id, nameOfTeam(id)] as const) : []);
+  const onWidget = useStable(rest.onWidget);
   const asked = teams.find(({ id }) => id === supposed.asks);
   return (
     <Circumstances
       supposed={supposed}
       onSuppose={rest.onSuppose}
-      widgets={widgets.map(({ key, name }) => [key, name] as const)}
+      widgets={named}
       shown={shown}
-      onWidget={rest.onWidget}
+      onWidget={onWidget}
       locales={locales}
       now={overview.now}
-      zone={zoneOf(site, site.facts.zone)}
-      zoneName={zone}
+      zone={zone}
+      zoneName={zoneName}
       teamName={
         asked !== undefined
           ? nameOfTeam(asked.id)
@@ -53,7 +60,7 @@ export function DeskCircumstances({ saver, draft, overview, rehearsed, supposed,
               : nameOfTeam(team.id)
       }
       teamState={asked?.state ?? bestOf(teams.map(({ state }) => state))}
-      teams={teams.length > 1 ? teams.map(({ id }) => [id, nameOfTeam(id)] as const) : []}
+      teams={asking}
       situations={rest.situations}
     >
       <DraftBar

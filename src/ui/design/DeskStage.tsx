@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { type ReactNode, useCallback, useMemo } from 'react';
 import type { Corner, Widget } from '../../core/model/design';
 import type { DrawnMoment, Standpoint } from '../../core/rehearse/stand-at';
 import type { Supposed } from '../../core/rehearse/suppose';
@@ -42,6 +42,20 @@ interface DeskStageProps {
 export function DeskStage(props: DeskStageProps) {
   const { widget, corner, supposed, suppose, chosen, distance, texts, edits, form, isTried, backdrop } = props;
   const { set, choose, chooseAside } = props.acts;
+  const hasSheet = form === 'narrow' && !isTried;
+  const { isSheetOpen } = chosen;
+  const onDistance = useCallback((next: 'near' | 'whole') => set({ distance: next }), [set]);
+  const onDevice = useCallback((device: Supposed['device']) => suppose({ device }), [suppose]);
+  const onScheme = useCallback((scheme: Chosen['scheme']) => set({ scheme }), [set]);
+  const more = useMemo(
+    () => (
+      <>
+        {hasSheet ? <SheetButton isOpen={isSheetOpen} onOpen={() => set({ isSheetOpen: true })} /> : null}
+        <BackdropMenu kind={backdrop.kind} onKind={(kind) => set({ backdrop: kind })} acts={props.pictures} />
+      </>
+    ),
+    [hasSheet, isSheetOpen, set, backdrop.kind, props.pictures],
+  );
   return (
     <Stage
       standpoint={props.standpoint}
@@ -69,12 +83,11 @@ export function DeskStage(props: DeskStageProps) {
             device={supposed.device}
             scheme={chosen.scheme}
             corner={corner}
-            onDistance={(next) => set({ distance: next })}
-            onDevice={(device) => suppose({ device })}
-            onScheme={(scheme) => set({ scheme })}
+            onDistance={onDistance}
+            onDevice={onDevice}
+            onScheme={onScheme}
           >
-            {form === 'narrow' && !isTried ? <SheetButton isOpen={chosen.isSheetOpen} onOpen={() => set({ isSheetOpen: true })} /> : null}
-            <BackdropMenu kind={backdrop.kind} onKind={(kind) => set({ backdrop: kind })} acts={props.pictures} />
+            {more}
           </StageControls>
           {isTried ? null : <Later>{props.cases}</Later>}
           {isTried ? null : <Signposts moment={props.moment} ways={props.ways} onChoose={choose} onWay={chooseAside} corner={corner} />}

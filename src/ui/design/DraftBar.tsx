@@ -8,6 +8,8 @@ import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import Tooltip from '@mui/material/Tooltip';
 import Link from 'next/link';
+import { memo } from 'react';
+import { useStable } from './use-stable';
 import { useSite } from '../frame/SiteContext';
 import type { DraftSaver, DraftState } from './draft-saver';
 
@@ -25,6 +27,7 @@ const STANDING_WORDS = { saved: 'saved', saving: 'saving', 'not-saved': 'not sav
 /** Undo, redo, whether it is saved, and Publish. */
 export function DraftBar({ draft, saver, changeCount, nextVersion, onPublish }: DraftBarProps) {
   const { siteKey } = useSite();
+  const publish = useStable(onPublish);
   const label =
     changeCount === null
       ? `Publish version ${nextVersion}`
@@ -33,10 +36,33 @@ export function DraftBar({ draft, saver, changeCount, nextVersion, onPublish }: 
         : `Publish ${changeCount} ${changeCount === 1 ? 'change' : 'changes'}`;
   if (draft.version !== null) return <VersionBar version={draft.version} />;
   return (
+    <Drawn
+      label={label}
+      undoLabel={draft.undoLabel}
+      redoLabel={draft.redoLabel}
+      standing={draft.standing}
+      why={draft.why}
+      canPublish={changeCount !== 0 && draft.standing === 'saved'}
+      {...{ siteKey, saver, publish }}
+    />
+  );
+}
+
+interface DrawnProps extends Pick<DraftState, 'undoLabel' | 'redoLabel' | 'standing' | 'why'> {
+  readonly label: string;
+  readonly canPublish: boolean;
+  readonly siteKey: string;
+  readonly saver: DraftSaver;
+  readonly publish: () => void;
+}
+
+/** Drawn anew only when one of its words is another: not with each letter. */
+const Drawn = memo(function Drawn({ label, undoLabel, redoLabel, standing, why, canPublish, siteKey, saver, publish }: DrawnProps) {
+  return (
     <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.5, flex: 'none' }}>
-      <Step kind="undo" label={draft.undoLabel} onStep={() => saver.step('undo')} />
-      <Step kind="redo" label={draft.redoLabel} onStep={() => saver.step('redo')} />
-      <Tooltip title={draft.why ?? 'Every change is saved in the draft. Visitors see it when you publish.'}>
+      <Step kind="undo" label={undoLabel} onStep={() => saver.step('undo')} />
+      <Step kind="redo" label={redoLabel} onStep={() => saver.step('redo')} />
+      <Tooltip title={why ?? 'Every change is saved in the draft. Visitors see it when you publish.'}>
         <Box
           role="status"
           tabIndex={0}
@@ -44,11 +70,11 @@ export function DraftBar({ draft, saver, changeCount, nextVersion, onPublish }: 
             fontSize: 13,
             px: 0.75,
             whiteSpace: 'nowrap',
-            color: draft.standing === 'not-saved' ? 'error.main' : 'text.secondary',
-            fontWeight: draft.standing === 'not-saved' ? 700 : 400,
+            color: standing === 'not-saved' ? 'error.main' : 'text.secondary',
+            fontWeight: standing === 'not-saved' ? 700 : 400,
           }}
         >
-          {STANDING_WORDS[draft.standing]}
+          {STANDING_WORDS[standing]}
         </Box>
       </Tooltip>
       <Tooltip title="Versions">
@@ -62,18 +88,12 @@ export function DraftBar({ draft, saver, changeCount, nextVersion, onPublish }: 
           <HistoryIcon fontSize="small" />
         </IconButton>
       </Tooltip>
-      <Button
-        size="small"
-        variant="contained"
-        disabled={changeCount === 0 || draft.standing !== 'saved'}
-        onClick={onPublish}
-        sx={{ fontSize: 13, whiteSpace: 'nowrap' }}
-      >
+      <Button size="small" variant="contained" disabled={!canPublish} onClick={publish} sx={{ fontSize: 13, whiteSpace: 'nowrap' }}>
         {label}
       </Button>
     </Box>
   );
-}
+});
 
 /** Instead, while a version is only looked at. */
 function VersionBar({ version }: { version: number }) {

@@ -25,6 +25,7 @@ import { GateDeeds } from './GateDeeds';
 import { Recipients } from './Recipients';
 import { SettingFields } from './SettingFields';
 import { useSame } from './use-same';
+import { useStable } from './use-stable';
 import { WaySettings } from './WaySettings';
 import type { DrawnWay } from './ways';
 
@@ -76,32 +77,38 @@ export function Inspector(props: InspectorProps) {
         height: '100%',
       }}
     >
-      <Box role="tablist" aria-label="What is shown" sx={{ display: 'flex', gap: 2, px: 2, pt: 1, flex: 'none' }}>
-        {(['here', 'everywhere'] as const).map((one) => (
-          <ButtonBase
-            key={one}
-            role="tab"
-            id={`side-${one}`}
-            aria-selected={side === one}
-            aria-controls="inspector-panel"
-            onClick={() => onSide(one)}
-            sx={{
-              fontSize: 15,
-              minHeight: 32,
-              fontWeight: side === one ? 700 : 400,
-              borderBottom: side === one ? '3px solid var(--porch-door)' : '3px solid transparent',
-            }}
-          >
-            {one === 'here' ? 'Here' : 'Everywhere'}
-          </ButtonBase>
-        ))}
-      </Box>
+      <Sides side={side} onSide={useStable(onSide)} />
       <Box role="tabpanel" id="inspector-panel" aria-labelledby={`side-${side}`} tabIndex={0} sx={{ p: 2, overflow: 'auto', flex: 1 }}>
         {side === 'everywhere' ? <Everywhere {...props} /> : <Here {...props} />}
       </Box>
     </Box>
   );
 }
+
+const Sides = memo(function Sides({ side, onSide }: Pick<InspectorProps, 'side' | 'onSide'>) {
+  return (
+    <Box role="tablist" aria-label="What is shown" sx={{ display: 'flex', gap: 2, px: 2, pt: 1, flex: 'none' }}>
+      {(['here', 'everywhere'] as const).map((one) => (
+        <ButtonBase
+          key={one}
+          role="tab"
+          id={`side-${one}`}
+          aria-selected={side === one}
+          aria-controls="inspector-panel"
+          onClick={() => onSide(one)}
+          sx={{
+            fontSize: 15,
+            minHeight: 32,
+            fontWeight: side === one ? 700 : 400,
+            borderBottom: side === one ? '3px solid var(--porch-door)' : '3px solid transparent',
+          }}
+        >
+          {one === 'here' ? 'Here' : 'Everywhere'}
+        </ButtonBase>
+      ))}
+    </Box>
+  );
+});
 
 /** The settings of what is chosen: a moment, a way or the gatepost. */
 export function Here(props: InspectorProps) {
@@ -114,10 +121,8 @@ export function Here(props: InspectorProps) {
   );
 }
 
-function OfMoment({ moment, boards, alsoSaid, onEdit, outOfReach, design, widget, onSetting, nameOfTeam }: InspectorProps) {
+const WhatItIs = memo(function WhatItIs({ moment, outOfReach, boards }: Pick<InspectorProps, 'moment' | 'outOfReach' | 'boards'>) {
   const { name, what } = MOMENT_WORDS[moment];
-  const ids = SETTINGS_AT[moment];
-  const said = useSame(alsoSaid);
   return (
     <>
       <Typography variant="h2">{name}</Typography>
@@ -129,10 +134,24 @@ function OfMoment({ moment, boards, alsoSaid, onEdit, outOfReach, design, widget
           In these circumstances a visitor does not get here: {outOfReach}. It is shown as it would be.
         </Typography>
       )}
-      <BoardsHere boards={boards.filter((one) => one.moment === moment || one.crack === moment)} />
+      <BoardsHere boards={boards} />
       <Typography variant="body2" sx={{ mt: 2 }}>
         What can be seen is edited on the stage: choose a text where it stands.
       </Typography>
+    </>
+  );
+});
+
+function OfMoment({ moment, boards, alsoSaid, onEdit, outOfReach, design, widget, onSetting, nameOfTeam }: InspectorProps) {
+  const ids = SETTINGS_AT[moment];
+  const said = useSame(alsoSaid);
+  return (
+    <>
+      <WhatItIs
+        moment={moment}
+        outOfReach={outOfReach}
+        boards={useSame(boards.filter((one) => one.moment === moment || one.crack === moment))}
+      />
       {ids.length === 0 ? null : (
         <Section title="What cannot be seen">
           <Box sx={{ pt: 1.5 }}>

@@ -1,4 +1,5 @@
 import Box from '@mui/material/Box';
+import { memo } from 'react';
 import { StandInPage } from './StandInPage';
 import type { StageView } from './stage-geometry';
 import type { Backdrop } from './use-page-pictures';
@@ -11,7 +12,7 @@ interface PageBackdropProps {
 }
 
 /** The page behind the widget, at the stage's scale; decorative, and out of reach of mouse and keyboard. */
-export function PageBackdrop({ backdrop, view, siteName, path }: PageBackdropProps) {
+export const PageBackdrop = memo(function PageBackdrop({ backdrop, view, siteName, path }: PageBackdropProps) {
   return (
     <Box
       aria-hidden
@@ -44,4 +45,4 @@ export function PageBackdrop({ backdrop, view, siteName, path }: PageBackdropPro
       )}
     </Box>
   );
-}
+});

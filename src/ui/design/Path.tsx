@@ -2,7 +2,7 @@
 
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
-import { memo, useMemo, useRef } from 'react';
+import { createContext, memo, useContext, useMemo, useRef } from 'react';
 import type { WayId } from '../../core/model/way';
 import type { DrawnMoment, Standpoint } from '../../core/rehearse/stand-at';
 import { MOMENT_WORDS } from '../wording/moments';
@@ -46,6 +46,7 @@ export function Path({ stones, ways, chosen, onChoose, onEnter, gate, isGate, on
   const measures = useMemo(() => pathMeasures(width === 0 ? 1280 : width), [width]);
   const walked = useSame(ways.filter((way) => isWalkedWay(way, stones)).map(({ id }) => id));
   const rows = useSame(gate);
+  const standpoints = useMemo(() => new Map(stones.map(({ moment, standpoint }) => [moment, standpoint] as const)), [stones]);
   const move = usePathKeys({ box, chosen, onChoose, onEnter });
   return (
     <Box
@@ -64,16 +65,18 @@ export function Path({ stones, ways, chosen, onChoose, onEnter, gate, isGate, on
       <Box aria-hidden sx={{ position: 'absolute', insetInline: 0, top: 78, bottom: 0, bgcolor: 'var(--porch-lane)' }} />
       <PathWays measures={measures} width={width} ways={ways} walked={walked} chosen={chosenWay} onChoose={onWay} />
       <Box component="ol" onKeyDown={move} sx={{ m: 0, p: 0, listStyle: 'none' }}>
-        {stones.map((stone) => (
-          <StoneButton
-            key={stone.moment}
-            stone={stone}
-            ways={ways}
-            isChosen={stone.moment === chosen}
-            measures={measures}
-            onChoose={onChoose}
-          />
-        ))}
+        <Standpoints value={standpoints}>
+          {stones.map((stone) => (
+            <StoneButton
+              key={stone.moment}
+              stone={stone}
+              ways={ways}
+              isChosen={stone.moment === chosen}
+              measures={measures}
+              onChoose={onChoose}
+            />
+          ))}
+        </Standpoints>
       </Box>
       <Gatepost
         rows={rows}
@@ -90,7 +93,7 @@ export function Path({ stones, ways, chosen, onChoose, onEnter, gate, isGate, on
   );
 }
 
-function PathButton({ label, keys, onClick }: { label: string; keys: string; onClick: () => void }) {
+const PathButton = memo(function PathButton({ label, keys, onClick }: { label: string; keys: string; onClick: () => void }) {
   return (
     <ButtonBase aria-keyshortcuts={keys} onClick={onClick} sx={PILL}>
       {label}
@@ -99,21 +102,32 @@ function PathButton({ label, keys, onClick }: { label: string; keys: string; onC
       </Box>
     </ButtonBase>
   );
+});
+
+/** What the pictures of the stones show: it is another with each letter, though hardly a stone is. */
+const Standpoints = createContext<ReadonlyMap<DrawnMoment, Standpoint>>(new Map());
+
+interface StoneButtonProps {
+  readonly stone: Stone;
+  readonly ways: readonly DrawnWay[];
+  readonly isChosen: boolean;
+  readonly measures: PathMeasures;
+  readonly onChoose: (moment: DrawnMoment) => void;
 }
 
-function StoneButton({
-  stone,
-  ways,
-  isChosen,
-  measures,
-  onChoose,
-}: {
-  stone: Stone;
-  ways: readonly DrawnWay[];
-  isChosen: boolean;
-  measures: PathMeasures;
-  onChoose: (moment: DrawnMoment) => void;
-}) {
+/** Drawn anew only where something of it but its picture is another. */
+const StoneButton = memo(
+  StoneDrawn,
+  ({ stone: before, ...was }, { stone: after, ...is }) =>
+    was.ways === is.ways &&
+    was.isChosen === is.isChosen &&
+    was.measures === is.measures &&
+    was.onChoose === is.onChoose &&
+    before.cases.join() === after.cases.join() &&
+    (['words', 'dir', 'nearness', 'outOfReach', 'crack'] as const).every((part) => before[part] === after[part]),
+);
+
+function StoneDrawn({ stone, ways, isChosen, measures, onChoose }: StoneButtonProps) {
   const place = STONES.find(({ moment }) => moment === stone.moment);
   const isWalked = stone.nearness === 'here' || stone.nearness === 'on-the-way';
   const hasPicture = measures.stoneWidth >= 150;
@@ -147,7 +161,7 @@ function StoneButton({
         }}
       >
         {stone.crack === null ? null : <Crack width={measures.stoneWidth} height={STONE_HEIGHT} />}
-        {hasPicture ? <StonePicture standpoint={stone.standpoint} /> : null}
+        {hasPicture ? <PictureOf moment={stone.moment} /> : null}
         <StoneWords
           name={MOMENT_WORDS[stone.moment].name}
           words={stone.words}
@@ -193,6 +207,11 @@ const StoneWords = memo(function StoneWords({ name, words, dir, outOfReach, crac
 export function edgeOf({ crack, outOfReach }: Stone): string {
   const colour = crack === null ? 'var(--porch-edge)' : 'var(--porch-clay)';
   return outOfReach === null ? `${crack === null ? 1 : 1.5}px solid ${colour}` : `1.5px dashed ${colour}`;
+}
+
+function PictureOf({ moment }: { moment: DrawnMoment }) {
+  const standpoint = useContext(Standpoints).get(moment);
+  return standpoint === undefined ? null : <StonePicture standpoint={standpoint} />;
 }
 
 /** The runtime at 32×44: a silhouette, decorative. */

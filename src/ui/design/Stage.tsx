@@ -14,6 +14,7 @@ import { PageBackdrop } from './PageBackdrop';
 import type { Backdrop } from './use-page-pictures';
 import { PlaceHandle } from './PlaceHandle';
 import { stageView } from './stage-geometry';
+import { useSame } from './use-same';
 import { useSize } from './use-size';
 import { WidgetTile } from './WidgetTile';
 
@@ -68,7 +69,7 @@ export function Stage({
   const { circumstances, entries } = standpoint;
   const [dragged, setDragged] = useState<Place | null>(null);
   const site = useMemo(() => withPlace(standpoint.site, widgetKey, dragged), [standpoint.site, widgetKey, dragged]);
-  const view = stageView(size, corner, distance, circumstances.isWindowOpen, device, Math.max(0, place.lift));
+  const view = useSame(stageView(size, corner, distance, circumstances.isWindowOpen, device, Math.max(0, place.lift)));
   const feed = useMemo(
     () => ({
       site,
@@ -88,7 +89,7 @@ export function Stage({
       ref={box}
       component="section"
       aria-label="Stage"
-      sx={{ position: 'relative', overflow: 'hidden', bgcolor: 'var(--porch-page)', minHeight: 0, flex: 1 }}
+      sx={{ position: 'relative', overflow: 'clip', bgcolor: 'var(--porch-page)', minHeight: 0, flex: 1 }}
     >
       <Awning brand={brand} />
       <Box
@@ -98,7 +99,7 @@ export function Stage({
           top: view.top,
           width: view.pageWidth * view.scale,
           height: view.pageHeight * view.scale,
-          overflow: 'hidden',
+          overflow: 'clip',
         }}
       >
         <PageBackdrop backdrop={backdrop} view={view} siteName={site.design.siteName} path={path} />

@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
-import type { ReactNode } from 'react';
+import { type ReactNode, memo } from 'react';
 import type { Visitor } from '../../core/model/circumstances';
 import type { Corner } from '../../core/model/design';
 
@@ -31,7 +31,16 @@ const SCHEMES = [
 ] as const;
 
 /** How the stage is looked at: how far away, on what, in which light. */
-export function StageControls({ distance, device, scheme, corner, onDistance, onDevice, onScheme, children }: StageControlsProps) {
+export const StageControls = memo(function StageControls({
+  distance,
+  device,
+  scheme,
+  corner,
+  onDistance,
+  onDevice,
+  onScheme,
+  children,
+}: StageControlsProps) {
   const side = corner.endsWith('right') ? { left: 12 } : { right: 12 };
   return (
     <Box
@@ -53,7 +62,7 @@ export function StageControls({ distance, device, scheme, corner, onDistance, on
       {children}
     </Box>
   );
-}
+});
 
 interface SwitchesProps<T extends string> {
   readonly label: string;

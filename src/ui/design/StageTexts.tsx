@@ -2,10 +2,11 @@
 
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
-import { type RefObject, useLayoutEffect, useState } from 'react';
+import { type RefObject, memo, useLayoutEffect, useState } from 'react';
 import type { TextKey } from '../../core/words/catalogue';
 import type { InvitationKey, WordingKey } from '../../core/words/wordings';
 import { TextEditor } from './TextEditor';
+import { useStable } from './use-stable';
 
 /** What can be said at a place: a text in one of its cases, or an invitation. */
 export type SaidKey = TextKey | InvitationKey;
@@ -54,28 +55,24 @@ export function StageTexts({ stage, root, paint, isNear, onNear, texts, firstTex
   useLayoutEffect(() => {
     if (stage.current !== null) setSpots(spotsIn(root, stage.current));
   }, [stage, root, paint]);
+  const choose = useStable((key: SaidKey) => {
+    if (!isNear) onNear();
+    onOpen(key);
+  });
   const editing = open === null ? null : (spots.find(({ key }) => key === open) ?? elsewhere(root, stage.current, open));
   return (
     <Box role="group" aria-label="Texts on the stage">
       {spots.map((spot, index) => (
-        <ButtonBase
+        <SpotButton
           key={`${spot.key} ${index}`}
-          ref={index === 0 ? firstTextRef : undefined}
-          aria-label={`Edit ${texts.nameOf(texts.wordingAt(spot.key))}: ${texts.textOf(texts.wordingAt(spot.key))}`}
-          onClick={() => {
-            if (!isNear) onNear();
-            onOpen(spot.key);
-          }}
-          // Not by a class: a new one for each size would have the whole page's styles worked out anew.
-          style={{ left: spot.left - 4, top: spot.top - 3, width: spot.width + 8, height: spot.height + 6 }}
-          sx={{
-            position: 'absolute',
-            borderRadius: '8px',
-            cursor: 'text',
-            zIndex: 2,
-            '&:hover': { boxShadow: '0 0 0 1.5px var(--porch-door), 0 0 0 3px var(--porch-board)' },
-            '&:focus-visible': { outline: '2px solid var(--porch-door)', boxShadow: '0 0 0 4px var(--porch-board)' },
-          }}
+          spotKey={spot.key}
+          left={spot.left}
+          top={spot.top}
+          width={spot.width}
+          height={spot.height}
+          buttonRef={index === 0 ? firstTextRef : undefined}
+          label={`Edit ${texts.nameOf(texts.wordingAt(spot.key))}: ${texts.textOf(texts.wordingAt(spot.key))}`}
+          onChoose={choose}
         />
       ))}
       {editing === null || !isNear ? null : (
@@ -91,6 +88,36 @@ export function StageTexts({ stage, root, paint, isNear, onNear, texts, firstTex
     </Box>
   );
 }
+
+interface SpotButtonProps extends Omit<Spot, 'key'> {
+  readonly spotKey: SaidKey;
+  readonly label: string;
+  readonly buttonRef: ((button: HTMLButtonElement | null) => void) | undefined;
+  readonly onChoose: (key: SaidKey) => void;
+}
+
+/** Over a text that can be edited; drawn anew only when it moves or says something else. */
+const SpotButton = memo(function SpotButton({ spotKey, label, left, top, width, height, buttonRef, onChoose }: SpotButtonProps) {
+  return (
+    <ButtonBase
+      ref={buttonRef}
+      aria-label={label}
+      onClick={() => onChoose(spotKey)}
+      // Not by a class: a new one for each size would have the whole page's styles worked out anew.
+      style={{ left: left - 4, top: top - 3, width: width + 8, height: height + 6 }}
+      sx={SPOT}
+    />
+  );
+});
+
+const SPOT = {
+  position: 'absolute',
+  borderRadius: '8px',
+  cursor: 'text',
+  zIndex: 2,
+  '&:hover': { boxShadow: '0 0 0 1.5px var(--porch-door), 0 0 0 3px var(--porch-board)' },
+  '&:focus-visible': { outline: '2px solid var(--porch-door)', boxShadow: '0 0 0 4px var(--porch-board)' },
+} as const;
 
 function spotsIn(root: ShadowRoot, stage: HTMLElement): Spot[] {
   const frame = stage.getBoundingClientRect();

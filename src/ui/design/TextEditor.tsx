@@ -20,7 +20,8 @@ const WIDTH_MIN = 240;
 export function TextEditor({ spot, stage, wording, texts, onClose }: TextEditorProps) {
   const [text, setText] = useState(() => texts.textOf(wording));
   const field = useRef<HTMLTextAreaElement>(null);
-  const [place] = useState(spot);
+  // Measured once: to measure with each letter would lay the whole page out in the middle of drawing it.
+  const [place] = useState(() => ({ ...spot, stageWidth: stage.current?.clientWidth, stageHeight: stage.current?.clientHeight ?? 520 }));
   useEffect(() => {
     field.current?.focus();
     field.current?.select();
@@ -33,11 +34,9 @@ export function TextEditor({ spot, stage, wording, texts, onClose }: TextEditorP
     if (next.length <= atMost && texts.faultOf(wording, next) === null) texts.change(wording, next);
   };
   const width = Math.max(WIDTH_MIN, place.width + 24);
-  const stageWidth = stage.current?.clientWidth ?? width;
-  const stageHeight = stage.current?.clientHeight ?? 520;
   const height = Math.max(44, place.height + 22);
-  const left = Math.max(8, Math.min(place.left - 12, stageWidth - width - 8));
-  const top = Math.max(8, Math.min(place.top - 11, stageHeight - height - 64));
+  const left = Math.max(8, Math.min(place.left - 12, (place.stageWidth ?? width) - width - 8));
+  const top = Math.max(8, Math.min(place.top - 11, place.stageHeight - height - 64));
   return (
     <Box
       role="dialog"

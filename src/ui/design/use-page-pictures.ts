@@ -1,6 +1,6 @@
 'use client';
 
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import type { Visitor } from '../../core/model/circumstances';
 import { framedAddress } from '../../core/pages/framed-address';
@@ -47,13 +47,14 @@ export function usePagePictures(
     },
     [notice],
   );
-  return [
-    backdrop,
-    {
+  const acts = useMemo(
+    (): PagePictureActs => ({
       device,
       known,
       upload: (sent) => port.setPagePicture(device, sent).then(setKnown, tell),
       remove: () => port.removePagePicture(device).then(setKnown, tell),
-    },
-  ];
+    }),
+    [port, device, known, tell],
+  );
+  return [backdrop, acts];
 }

@@ -1,6 +1,6 @@
 'use client';
 
-import { type ReactNode, useMemo, useState } from 'react';
+import { type ReactNode, useDeferredValue, useMemo, useState } from 'react';
 import type { Board } from '../../core/boards/board';
 import { changesOf } from '../../core/publishing/changes';
 import type { Overview } from '../../core/wire/desk';
@@ -25,7 +25,9 @@ export function usePublishing(
 ): Publishing {
   const [isOpen, setOpen] = useState(false);
   const { publishedDesign } = overview;
-  const changes = useMemo(() => (publishedDesign === null ? null : changesOf(publishedDesign, design)), [publishedDesign, design]);
+  // The number on the button may follow a little later than the stage.
+  const later = useDeferredValue(design);
+  const changes = useMemo(() => (publishedDesign === null ? null : changesOf(publishedDesign, later)), [publishedDesign, later]);
   const dialog = isOpen ? (
     <PublishDialog
       isOpen

@@ -66,13 +66,14 @@ export function useRehearsed(design: Design, supposed: Supposed, overview: Overv
   );
   const stones = useMemo(() => withCracks(whole, boards, widget), [whole, boards, widget]);
   const calendarId = widget?.calendarId ?? null;
-  const situations = useMemo(
+  const found = useMemo(
     () =>
       asItIs === null
         ? []
         : situationsOf(asItIs, calendarId, { page, locale: design.defaultLocale, locales: design.locales }, overview.now),
     [asItIs, calendarId, page, design.defaultLocale, design.locales, overview.now],
   );
+  const situations = useSame(found);
   const invitation = near?.invitation ?? null;
   const later = useCallback(
     (way: WayId): string | null | undefined => {

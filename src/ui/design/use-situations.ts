@@ -58,5 +58,5 @@ export function useSituations(computed: readonly Situation[], supposed: Supposed
     },
     [port],
   );
-  return { all, at, keep, remove, flip };
+  return useMemo(() => ({ all, at, keep, remove, flip }), [all, at, keep, remove, flip]);
 }
