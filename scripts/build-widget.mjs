@@ -27,12 +27,14 @@ const common = {
 const porch = await bundle('src/widget/porch.ts', 'iife');
 const panel = await bundle('src/widget/panel/mount-panel.tsx', 'esm');
 const watch = await bundle('src/widget/watch/watch.ts', 'esm');
+const draft = await bundle('src/widget/draft/draft.ts', 'esm');
 const named = (name, contents) => `${name}-${createHash('sha256').update(contents).digest('hex').slice(0, 16)}.js`;
 const panelName = named('panel', panel);
 const watchName = named('watch', watch);
 
 for (const [name, contents] of [
   ['porch.js', porch],
+  ['draft.js', draft],
   [panelName, panel],
   [watchName, watch],
 ]) {

@@ -12,7 +12,7 @@ import { type Frame, buildFrame, setFont } from './frame';
 import { keepFor } from './keep';
 import { NO_SITE, siteLoader } from './load';
 import { languageWishes, pageFont, pageSurroundings } from './page-surroundings';
-import type { MountedPanel, PanelModule, PanelPort, Watch, WatchModule } from './port';
+import type { DraftModule, MountedPanel, PanelModule, PanelPort, Watch, WatchModule } from './port';
 import { type Off, listen } from './surroundings';
 import { type Tag, readTag } from './tag';
 import { voiceOf } from './voice';
@@ -23,7 +23,8 @@ function porch(tag: Tag, shelf: Shelf): void {
   const clock = serverClock();
   const { host, surroundings } = pageSurroundings(clock);
   const base = `${tag.origin}/w/${tag.siteKey}`;
-  const loader = siteLoader(base, clock);
+  let loader = siteLoader(base, clock);
+  const passKey = `sunny-porch:draft:${tag.siteKey}`;
   const keep = keepFor(tag.siteKey, tag.level);
   const wishes = languageWishes(tag.lang);
 
@@ -269,6 +270,7 @@ function porch(tag: Tag, shelf: Shelf): void {
   };
 
   const start = async (): Promise<void> => {
+    if (hasPass(passKey)) loader = (await fetchModule<DraftModule>('draft.js')).draftLoader({ base, key: passKey, clock, live: loader });
     await ask();
     listen(document, 'visibilitychange', () => {
       const isVisible = document.visibilityState === 'visible';
@@ -287,6 +289,15 @@ function porch(tag: Tag, shelf: Shelf): void {
   };
 
   start().catch(({ message }: Error) => say(message));
+}
+
+/** [threat 18] Somebody came by a private link, on this page or before in this tab. */
+function hasPass(key: string): boolean {
+  try {
+    return location.hash.startsWith('#sunny-porch-draft=') || key in sessionStorage;
+  } catch {
+    return false;
+  }
 }
 
 const SPREAD_MS = 10_000;

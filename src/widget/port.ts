@@ -1,3 +1,5 @@
+import type { DraftPort } from './draft/draft';
+import type { Loader } from './load';
 import type { Decision } from '../core/decide/decide';
 import type { Parts } from '../core/decide/decide-with';
 import type { Circumstances } from '../core/model/circumstances';
@@ -96,4 +98,9 @@ export interface Watch {
 
 export interface WatchModule {
   startWatch(port: WatchPort): Watch;
+}
+
+/** The file for a private view of the draft. */
+export interface DraftModule {
+  draftLoader(port: DraftPort): Loader;
 }

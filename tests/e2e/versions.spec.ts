@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import type { Locator, Page } from '@playwright/test';
 import { beIn, enterAs, expect, expectNoAxe, expectNoSidewaysScroll, test, useHouse, visit } from './house';
 
@@ -152,4 +153,78 @@ test('[M8] one switch pauses the whole widget: no page shows it, who talks goes 
   await other.page.reload();
   await expect(other.launcher).toBeVisible();
   await beIn(page, false);
+});
+
+test('the design goes out as a file, is changed there, and comes in: shown in words first, then in the draft; one that does not fit is told line by line', async ({
+  browser,
+}) => {
+  const page = await enterAs(browser, house, 'versions');
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save the draft as a file' }).click(),
+  ]);
+  const text = readFileSync(await download.path(), 'utf8');
+  const give = (name: string, body: string) =>
+    page.getByLabel('A design as a file', { exact: true }).setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(body) });
+
+  const lineOf = (part: string): number => text.slice(0, text.indexOf(part)).split('\n').length;
+  await give('plum.json', text.replace('"brand": "#7a2e5d"', '"brand": "plum"'));
+  const refused = page.getByRole('dialog', { name: 'plum.json does not fit' });
+  await expect(refused).toContainText(`Line ${lineOf('"brand"')}, sign`);
+  await expect(refused).toContainText('(widgets.0.look.brand): Type the colour as # and six digits.');
+  await expectNoAxe(page, 'a file that does not fit');
+  await refused.getByRole('button', { name: 'Close' }).click();
+  await give('cut.json', text.slice(0, 400));
+  await expect(page.getByRole('dialog', { name: 'cut.json does not fit' })).toContainText('A closing brace } is missing.');
+  await page.keyboard.press('Escape');
+
+  await give('lagoon.json', text.replace('"brand": "#7a2e5d"', '"brand": "#1f6f6b"'));
+  const dialog = page.getByRole('dialog', { name: 'Take in lagoon.json' });
+  await expect(dialog).toContainText('“Everywhere”: Brand colour: #7a2e5d → #1f6f6b');
+  await dialog.getByRole('button', { name: 'Put it in the draft' }).click();
+  await expect(dialog).toHaveCount(0);
+  await page.goto(`${house.app}/s/${house.siteKey}/design`);
+  await expect(page.getByRole('button', { name: 'Publish 1 change' })).toBeEnabled();
+  await page.getByRole('button', { name: 'Undo: a design from a file' }).click();
+  await expect(page.getByRole('button', { name: 'Nothing to publish' })).toBeVisible();
+});
+
+test('[threat 18] the draft on the real site, for one tab alone: a band says so, nobody else sees it, no address holds the secret, and it can be ended', async ({
+  browser,
+}) => {
+  const page = await enterAs(browser, house, 'design');
+  await paint(page, '#6b3fa0');
+  await page.getByRole('button', { name: 'Publish 1 change' }).click();
+  await page.getByRole('button', { name: 'Look at it on your site first' }).click();
+  const link = (await page.getByRole('link', { name: 'Open your site with the draft' }).getAttribute('href')) ?? '';
+  const secret = link.split('#sunny-porch-draft=')[1] ?? 'none';
+  await expectNoAxe(page, 'a private link');
+
+  const own = await (await browser.newContext()).newPage();
+  const sent: string[] = [];
+  own.on('request', (request) => sent.push(`${request.url()} ${request.headers()['referer'] ?? ''}`));
+  await own.goto(link);
+  const launcher = own.locator('sunny-porch .launcher');
+  await expect(launcher).toHaveCSS('background-color', 'rgb(107, 63, 160)');
+  const band = own.locator('sunny-porch-draft');
+  await expect(band.getByRole('status')).toHaveText('Only you see this: the draft of Farrow Isle Observatory.');
+  expect(own.url()).toBe(`${house.site}/`);
+  await expectNoAxe(own, 'the band of a private view');
+  await own.goto(`${house.site}/tonight`);
+  await expect(launcher).toHaveCSS('background-color', 'rgb(107, 63, 160)');
+  expect(secret.length).toBe(43);
+  expect(sent.filter((one) => one.includes(secret))).toEqual([]);
+  expect(house.printed).not.toContain(secret);
+  const other = await visit(browser, `${house.site}/tonight`);
+  await expect(other.launcher).toHaveCSS('background-color', 'rgb(122, 46, 93)');
+  await expect(other.page.locator('sunny-porch-draft')).toHaveCount(0);
+
+  await page.getByRole('button', { name: 'End it' }).click();
+  await expect(page.getByText('The link is over: nobody sees the draft by it any more.')).toBeVisible();
+  await own.reload();
+  await expect(band.getByRole('status')).toHaveText('The private view is over. You see what everybody sees.');
+  await expect(launcher).toHaveCSS('background-color', 'rgb(122, 46, 93)');
+  await page.getByRole('button', { name: 'Not yet' }).click();
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible();
 });

@@ -17,7 +17,7 @@ export const TEAM_STATES = ['in', 'nearby', 'busy', 'nobody'] as const;
 export type TeamState = (typeof TEAM_STATES)[number];
 
 /** State of a widget ([S3]): its team's, or closed by its hours. */
-export const WIDGET_STATES = [...TEAM_STATES, 'closed'] as const;
+export const WIDGET_STATES = ['in', 'nearby', 'busy', 'nobody', 'closed'] as const;
 export type WidgetState = (typeof WIDGET_STATES)[number];
 
 /** What a widget does in a state ([S5]). */

@@ -100,6 +100,14 @@ export interface VersionsView {
   readonly lasting: number | null;
 }
 
+/** What a design that came as a file is judged to be. */
+export interface DesignFileAnswer {
+  /** Null: it does not fit. */
+  readonly design: Design | null;
+  /** Lines and columns count from 1. */
+  readonly faults: readonly { readonly line: number; readonly column: number; readonly path: string; readonly sentence: string }[];
+}
+
 /** What the screen is told of the draft. */
 export interface DraftView {
   readonly revision: number;

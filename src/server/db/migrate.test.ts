@@ -74,6 +74,7 @@ describe('migrateDatabase', () => {
       '202611260004-kept-visits',
       '202611260005-kept-situations',
       '202611260006-uploads',
+      '202611260007-previews',
     ]);
     expect(await migrateDatabase(db, '')).toEqual([]);
   });

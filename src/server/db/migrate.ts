@@ -8,6 +8,7 @@ import * as boardsAside from './migrations/202611260003-boards-aside';
 import * as keptVisits from './migrations/202611260004-kept-visits';
 import * as keptSituations from './migrations/202611260005-kept-situations';
 import * as uploads from './migrations/202611260006-uploads';
+import * as previews from './migrations/202611260007-previews';
 import { type Db, connectionOf } from './open';
 
 const MIGRATIONS: Readonly<Record<string, Migration>> = {
@@ -18,6 +19,7 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '202611260004-kept-visits': keptVisits,
   '202611260005-kept-situations': keptSituations,
   '202611260006-uploads': uploads,
+  '202611260007-previews': previews,
 };
 
 /** A migration that failed; the database is as it was before. */

@@ -154,6 +154,14 @@ export interface Schema {
     at_ms: number;
   };
   page_picture: { site_id: string; device: 'desktop' | 'phone'; hash: string };
+  preview: {
+    site_id: string;
+    id: string;
+    person_id: string;
+    token_hash: string;
+    expires_ms: number;
+    revoked_ms: number | null;
+  };
   kept_situation: { site_id: string; id: string; name: string; supposed_json: string; position: number };
   kept_visit: { site_id: string; id: string; name: string; visit_json: string; expects_json: string; position: number };
   form_reply: {

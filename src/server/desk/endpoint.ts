@@ -1,4 +1,4 @@
-import { type DeskTalk, PAGE_DEVICES, type PagePictures, type VersionsView } from '../../core/wire/desk';
+import { type DeskTalk, PAGE_DEVICES, type PagePictures, type VersionsView, type DesignFileAnswer } from '../../core/wire/desk';
 import { LIMITS } from '../../core/limits';
 import type { ClassConstructor } from 'class-transformer';
 import {
@@ -33,6 +33,7 @@ import {
   BoardInput,
   BringBackInput,
   ChangeInput,
+  DesignFileInput,
   NothingInput,
   PauseInput,
   PublishInput,
@@ -43,6 +44,9 @@ import {
 } from '../input/desk.input';
 import { ForgetVisitInput, KeepInput, KeepSituationInput } from '../input/kept-visit.input';
 import { parseInput } from '../input/parse-input';
+import { revokePreview } from '../db/repositories/previews';
+import { openPreview } from '../usecases/previews';
+import { judgeDesignFile } from '../usecases/design-file';
 import type { State } from '../state';
 import { type DraftOutcome, getDraft, saveChange, stepDraft } from '../usecases/draft';
 import { sayWish, teamStates, tellNews } from '../usecases/presence';
@@ -85,6 +89,9 @@ export const DESK_ROUTES: Readonly<Record<string, Route<never>>> = {
   'POST draft': route('designer', ChangeInput, async (call, input) => draftAnswer(await saveChange(call.state, actorOf(call), input))),
   'POST draft/steps': route('designer', StepInput, async (call, input) => draftAnswer(await stepDraft(call.state, actorOf(call), input))),
   'POST publish': route('designer', PublishInput, publishAnswer),
+  'POST design-file': route('designer', DesignFileInput, designFileAnswer),
+  'POST previews': route('designer', NothingInput, previewAnswer),
+  'POST previews/*/end': route('designer', NothingInput, previewEndAnswer),
   'GET versions': route('designer', undefined, versionsAnswer),
   'GET versions/*': route('designer', undefined, versionAnswer),
   'POST versions/*/bring-back': route('designer', BringBackInput, bringBackAnswer),
@@ -148,7 +155,7 @@ export async function deskEndpoint(state: State, request: Request): Promise<Resp
 }
 
 /** What stands before an id in an address. */
-const NAMED: ReadonlySet<string> = new Set(['conversations', 'page-pictures', 'uploads', 'versions', 'publications']);
+const NAMED: ReadonlySet<string> = new Set(['conversations', 'page-pictures', 'uploads', 'versions', 'publications', 'previews']);
 
 function actorOf({ state, member }: DeskCall): { siteId: string; personId: string; at: number } {
   return { siteId: member.site.id, personId: member.person.id, at: state.clock.now() };
@@ -196,6 +203,26 @@ async function publishAnswer(call: DeskCall, input: PublishInput): Promise<Respo
   return outcome.ok
     ? json(200, { version: outcome.value }, {})
     : json(outcome.errors.revision === undefined ? 400 : 409, { errors: outcome.errors }, {});
+}
+
+/** Judged only: taking it over is a change of the draft like any other. */
+function designFileAnswer(_: DeskCall, { text }: DesignFileInput): Promise<Response> {
+  const judged = judgeDesignFile(text);
+  const answer: DesignFileAnswer = judged.ok ? { design: judged.value, faults: [] } : { design: null, faults: judged.errors };
+  return Promise.resolve(json(200, answer, {}));
+}
+
+/** A private link to the owner's own site; the secret stands in the fragment, which no server is ever sent. */
+async function previewAnswer(call: DeskCall): Promise<Response> {
+  const { address } = call.member.site;
+  if (address === null) return refusal(409, 'We do not know where your site is. Nothing was made.', {});
+  const { id, token, expires } = await openPreview(call.state, actorOf(call));
+  return json(200, { id, link: `${address}#sunny-porch-draft=${token}`, expires }, {});
+}
+
+async function previewEndAnswer({ state, member, id }: DeskCall): Promise<Response> {
+  const isDone = await revokePreview(state.db, member.site.id, id, state.clock.now());
+  return isDone ? json(200, {}, {}) : refusal(404, 'There is no such link.', {});
 }
 
 const VERSIONS_AT_ONCE = 50;

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { clientAddress, sealedPeer } from './address';
 import { isLoopbackHost, passesOriginGate } from './origin-gate';
-import { depthOf, readJson } from './read-body';
+import { depthOf } from '../../core/json-depth';
+import { readJson } from './read-body';
 
 describe('passesOriginGate', () => {
   const passes = (

@@ -1,3 +1,4 @@
+import { depthOf } from '../../core/json-depth';
 import { type Result, fail, ok } from '../../core/result';
 
 /**
@@ -37,21 +38,4 @@ export async function readBytes(request: Request, bytesMax: number): Promise<Buf
     parts.push(part.value);
   }
   return Buffer.concat(parts);
-}
-
-/** Deepest nesting of brackets outside of strings; a scan, so that no depth can overflow a stack. */
-export function depthOf(json: string): number {
-  let depth = 0;
-  let deepest = 0;
-  let isInString = false;
-  for (let at = 0; at < json.length; at++) {
-    const sign = json[at];
-    if (isInString) {
-      if (sign === '\\') at++;
-      else if (sign === '"') isInString = false;
-    } else if (sign === '"') isInString = true;
-    else if (sign === '{' || sign === '[') deepest = Math.max(deepest, ++depth);
-    else if (sign === '}' || sign === ']') depth--;
-  }
-  return deepest;
 }

@@ -117,6 +117,11 @@ export class PublishInput extends RemarkedInput {
   @IsBoolean() takesBack!: boolean;
 }
 
+/** A design as a file; judged when it is read. */
+export class DesignFileInput {
+  @MaxLength(LIMITS.designFileChars, { message: 'This is more than a design can hold.' }) @IsString() text!: string;
+}
+
 export class BringBackInput extends RemarkedInput {}
 
 export class PauseInput {

@@ -14,6 +14,7 @@ import { parseInput } from '../input/parse-input';
 import { STREAM_HEADERS } from '../live/hub';
 import type { State } from '../state';
 import { getPointer } from '../usecases/pointer';
+import { previewFor } from '../usecases/previews';
 import { siteChannel, teamStates, visitorChannel } from '../usecases/presence';
 import { takeAfter } from '../usecases/after-form';
 import { checkForm } from '../usecases/forms';
@@ -58,6 +59,7 @@ interface Call {
 
 const HANDLERS: Readonly<Record<string, (call: Call) => Promise<Response>>> = {
   'GET live.json': pointer,
+  'GET draft.json': draft,
   'POST messages': messages,
   'POST notes': notes,
   'POST end': endTalk,
@@ -71,7 +73,7 @@ const FOR_EVER = 'public, max-age=31536000, immutable';
 
 /** The guest's own files. The panel is named by its content; `porch.js` is asked for anew each time. */
 function script(state: State, name: string, request: Request): Response {
-  if (request.method !== 'GET' || !/^(porch\.js|(panel|watch)-[0-9a-f]{16}\.js)$/.test(name))
+  if (request.method !== 'GET' || !/^((porch|draft)\.js|(panel|watch)-[0-9a-f]{16}\.js)$/.test(name))
     return refusal(404, 'There is nothing here.', {});
   const file = state.shelf.get(name) ?? shelve(state, name);
   return file === null ? refusal(404, 'There is nothing here.', {}) : sendFile(file, request);
@@ -82,7 +84,7 @@ function shelve(state: State, name: string): ShelvedFile | null {
     return state.shelf.put(name, readFileSync(join(state.env.widgetDir, `${name}.gz`)), {
       ...READABLE_ANYWHERE,
       'Content-Type': 'text/javascript; charset=utf-8',
-      'Cache-Control': name === 'porch.js' ? 'public, max-age=300' : FOR_EVER,
+      'Cache-Control': name.includes('-') ? FOR_EVER : 'public, max-age=300',
       'Cross-Origin-Resource-Policy': 'cross-origin',
     });
   } catch {
@@ -120,6 +122,19 @@ async function pointer({ state, site, request, allowed }: Call): Promise<Respons
   };
   if (request.headers.get('If-None-Match') === etag) return new Response(null, { status: 304, headers });
   return new Response(body, { headers: { ...headers, 'Content-Type': 'application/json; charset=utf-8' } });
+}
+
+/** [threat 18] The draft for whoever has a private link; kept nowhere. */
+async function draft(call: Call): Promise<Response> {
+  const { state, site, request, allowed } = call;
+  const { token } = writerOf(call);
+  const wishes = (new URL(request.url).searchParams.get('wishes') ?? '').slice(0, LIMITS.wishesChars).split(',');
+  const at = state.clock.now();
+  const guest = state.shelf.guestFiles(state.env.widgetDir);
+  const seen = token === null ? null : await previewFor(state, { site, guest, token, wishes, at });
+  if (seen === null) return refusal(401, 'This link is over.', allowed.headers);
+  const told = { ...allowed.headers, Date: new Date(at).toUTCString(), 'Access-Control-Expose-Headers': 'Date, Age' };
+  return json(200, seen, told);
 }
 
 async function messages(call: Call): Promise<Response> {

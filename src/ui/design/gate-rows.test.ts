@@ -15,10 +15,11 @@ describe('Who can answer?', () => {
 
   it('tells several teams apart, one that is gone as nobody; a single team is what the state says', () => {
     const site = madeSite({ teams: { night: 'in', schools: 'busy' } });
-    expect(teamRows(widgetOf({ teams: ['night', 'schools', 'gone'] }), site, String).map(({ state }) => state)).toEqual([
-      'in',
-      'busy',
-      'nobody',
+    const rows = teamRows(widgetOf({ teams: ['night', 'schools', 'gone'] }), site, String);
+    expect(rows.map(({ state, leadsTo }) => [state, leadsTo])).toEqual([
+      ['in', 'At the door'],
+      ['busy', 'in line'],
+      ['nobody', 'Nobody home'],
     ]);
     expect(teamRows(widgetOf({ teams: ['night'] }), site, String)).toEqual([]);
     expect(foldedTeams([{ state: 'in' }, { state: 'nobody' }, { state: 'in' }])).toBe('3 teams: 2 in');

@@ -19,11 +19,17 @@ export interface TeamRow {
   readonly id: string;
   readonly name: string;
   readonly state: TeamState;
+  /** Where a visitor who asks for it gets. */
+  readonly leadsTo: string;
 }
 
 /** The teams that answer in a widget, in their order; empty where there is only one: it is what the widget's state says. */
-export function teamRows({ teams }: Widget, { pointer }: PublishedSite, nameOfTeam: (id: string) => string): TeamRow[] {
-  return teams.length < 2 ? [] : teams.map((id) => ({ id, name: nameOfTeam(id), state: pointer.teams[id] ?? 'nobody' }));
+export function teamRows({ teams, deeds }: Widget, { pointer }: PublishedSite, nameOfTeam: (id: string) => string): TeamRow[] {
+  if (teams.length < 2) return [];
+  return teams.map((id) => {
+    const state = pointer.teams[id] ?? 'nobody';
+    return { id, name: nameOfTeam(id), state, leadsTo: DEED_WORDS[deeds[state]] };
+  });
 }
 
 /** Beyond four, teams fold into one line. */

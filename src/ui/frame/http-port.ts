@@ -3,7 +3,16 @@ import type { KeptVisit } from '../../core/rehearse/kept-visit';
 import type { Design } from '../../core/model/design';
 import type { TeamState } from '../../core/model/moment';
 import type { VisitorEntry } from '../../core/wire/talk';
-import type { BoardFacts, DeskConversation, DeskTalk, DraftView, Overview, PagePictures, VersionsView } from '../../core/wire/desk';
+import type {
+  BoardFacts,
+  DesignFileAnswer,
+  DeskConversation,
+  DeskTalk,
+  DraftView,
+  Overview,
+  PagePictures,
+  VersionsView,
+} from '../../core/wire/desk';
 import { type DeskEvent, PortError, type SaveOutcome, type SitePort } from './port';
 
 /** The port over the application's stable addresses. */
@@ -32,6 +41,9 @@ export function httpPort(siteKey: string): SitePort {
     getVersion: (number) => get<{ number: number; design: Design }>(`versions/${number}`),
     bringBack: async (number, remark) => (await post<{ version: number }>(`versions/${number}/bring-back`, { remark })).version,
     cancelPublication: async (id) => void (await post(`publications/${id}/cancel`, {})),
+    judgeDesignFile: (text) => post<DesignFileAnswer>('design-file', { text }),
+    openPreview: () => post<{ id: string; link: string; expires: number }>('previews', {}),
+    endPreview: async (id) => void (await post(`previews/${id}/end`, {})),
     setPaused: async (isPaused) => void (await post('pause', { isPaused })),
     getBoards: () => get<BoardFacts>('boards'),
     putAside: async (key, reason) => void (await post('boards/aside', { key, reason })),

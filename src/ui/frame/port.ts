@@ -6,6 +6,7 @@ import type { KeptSituation } from '../../core/rehearse/suppose';
 import type { EpochMs } from '../../core/model/units';
 import type {
   BoardFacts,
+  DesignFileAnswer,
   DeskConversation,
   DeskTalk,
   DraftView,
@@ -32,6 +33,11 @@ export interface SitePort {
   /** Takes back what is set for later, or ends a period. */
   cancelPublication(id: string): Promise<void>;
   setPaused(isPaused: boolean): Promise<void>;
+  /** A private link to the draft on the owner's own site. */
+  openPreview(): Promise<{ readonly id: string; readonly link: string; readonly expires: EpochMs }>;
+  endPreview(id: string): Promise<void>;
+  /** Judges a design that came as a file; nothing is stored. */
+  judgeDesignFile(text: string): Promise<DesignFileAnswer>;
   getBoards(): Promise<BoardFacts>;
   /** Puts a loose board aside, with the reason. */
   putAside(key: string, reason: string): Promise<void>;

@@ -20,6 +20,7 @@ import { boardSentence } from '../wording/boards';
 import type { ChangeContext } from '../wording/changes';
 import { wallWords } from '../wording/times';
 import { ChangeList } from './ChangeList';
+import { PrivateLink } from './PrivateLink';
 import { NOW, WhenLive } from './WhenLive';
 
 interface PublishDialogProps {
@@ -109,6 +110,7 @@ export function PublishDialog({
         )}
         {boards.length === 0 ? null : <LooseBoards boards={boards} />}
         {checks}
+        <PrivateLink />
         <WhenLive when={when} onWhen={setWhen} zoneName={zone} errors={errors} />
         <TextField
           label="A remark for later (if you like)"
@@ -138,7 +140,7 @@ export function PublishDialog({
 function LooseBoards({ boards }: { boards: readonly Board[] }) {
   const [mend, look] = [boards.filter(({ level }) => level === 'mend'), boards.filter(({ level }) => level === 'look')];
   return (
-    <Alert severity={mend.length > 0 ? 'warning' : 'info'} sx={{ mt: 2 }}>
+    <Alert severity={mend.length > 0 ? 'warning' : 'info'} role="group" aria-label="Loose boards" sx={{ mt: 2 }}>
       {[mend.length > 0 ? `${mend.length} to mend` : '', look.length > 0 ? `${look.length} worth a look` : ''].filter(Boolean).join(', ')}:
       <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
         {[...mend, ...look].slice(0, BOARDS_SHOWN).map((board) => (

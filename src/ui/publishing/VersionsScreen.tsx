@@ -9,6 +9,7 @@ import { useState } from 'react';
 import { useSite } from '../frame/SiteContext';
 import { dayWords } from '../wording/times';
 import { BringBackDialog } from './BringBackDialog';
+import { DesignFile } from './DesignFile';
 import { PauseSwitch } from './PauseSwitch';
 import { PlannedList } from './PlannedList';
 import { useVersions } from './use-versions';
@@ -68,6 +69,7 @@ export function VersionsScreen() {
           ) : null}
         </Box>
       )}
+      <DesignFile />
       {back === null ? null : (
         <BringBackDialog
           number={back}

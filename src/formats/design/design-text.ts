@@ -1,0 +1,107 @@
+import { type Node, type ParseError, findNodeAtLocation, parseTree, printParseErrorCode } from 'jsonc-parser';
+import { depthOf } from '../../core/json-depth';
+import { LIMITS } from '../../core/limits';
+import type { Json } from '../../core/draft/patch';
+import type { Design } from '../../core/model/design';
+import { type FieldErrors, type Result, fail, ok } from '../../core/result';
+
+/** What does not fit in a design's file, and where; lines and columns count from 1. */
+export interface DesignTextFault {
+  readonly line: number;
+  readonly column: number;
+  /** Names and indexes from the outermost in, joined by dots; empty: the whole. */
+  readonly path: string;
+  readonly sentence: string;
+}
+
+/** More are not told at once: the first of them often make the rest. */
+const FAULTS_MAX = 50;
+
+/** A design as a file for people: JSON, two spaces an inner level, in the order of the model (docs/design.schema.json). */
+export function writeDesignText(design: Design): string {
+  return `${JSON.stringify(design, null, 2)}\n`;
+}
+
+/** Reads JSON that should be a design; what is not JSON, is nested too deep, or names something twice, is told at its line. */
+export function readDesignText(text: string): Result<Json, readonly DesignTextFault[]> {
+  if (depthOf(text) > LIMITS.designDepth)
+    return fail([
+      { line: 1, column: 1, path: '', sentence: `This is nested more than ${LIMITS.designDepth} levels deep: it is no design.` },
+    ]);
+  const errors: ParseError[] = [];
+  const tree = parseTree(text, errors, { disallowComments: true, allowTrailingComma: false, allowEmptyContent: false });
+  const faults = errors
+    .slice(0, FAULTS_MAX)
+    .map(({ error, offset }) => ({ ...lineAt(text, offset), path: '', sentence: SYNTAX[printParseErrorCode(error)] ?? NOT_JSON }));
+  if (faults.length > 0 || tree === undefined)
+    return fail(faults.length > 0 ? faults : [{ line: 1, column: 1, path: '', sentence: NOT_JSON }]);
+  const twice = namedTwice(tree, '')
+    .slice(0, FAULTS_MAX)
+    .map(({ node, path }) => ({
+      ...lineAt(text, node.offset),
+      path,
+      sentence: 'This stands twice: only one of the two could count.',
+    }));
+  return twice.length > 0 ? fail(twice) : ok(JSON.parse(text) as Json);
+}
+
+/** Faults by path, told at the lines of a text that was read; one of something that is missing is told where it should be. */
+export function placedFaults(text: string, errors: FieldErrors): DesignTextFault[] {
+  const tree = parseTree(text);
+  const told = Object.entries(errors)
+    .slice(0, FAULTS_MAX)
+    .map(([path, sentence]) => {
+      const names = path === '' ? [] : path.split('.').map((name) => (/^\d+$/.test(name) ? Number(name) : name));
+      return { ...lineAt(text, nearest(tree, names)?.offset ?? 0), path, sentence };
+    });
+  return told.sort((a, b) => a.line - b.line || a.column - b.column);
+}
+
+/** What stands at a path, or the innermost of what it would be inside of. */
+function nearest(tree: Node | undefined, names: readonly (string | number)[]): Node | undefined {
+  if (tree === undefined) return undefined;
+  for (let count = names.length; count > 0; count--) {
+    const found = findNodeAtLocation(tree, names.slice(0, count));
+    if (found !== undefined) return found.parent?.type === 'property' ? found.parent : found;
+  }
+  return tree;
+}
+
+function namedTwice(node: Node, path: string): { readonly node: Node; readonly path: string }[] {
+  const at = (name: string | number): string => (path === '' ? String(name) : `${path}.${name}`);
+  if (node.type === 'array') return (node.children ?? []).flatMap((one, index) => namedTwice(one, at(index)));
+  const seen = new Set<string>();
+  return (node.children ?? []).flatMap((property) => {
+    const [name, value] = property.children ?? [];
+    if (node.type !== 'object' || name === undefined || value === undefined) return [];
+    const key = String(name.value);
+    const again = seen.has(key) ? [{ node: property, path: at(key) }] : [];
+    seen.add(key);
+    return [...again, ...namedTwice(value, at(key))];
+  });
+}
+
+function lineAt(text: string, offset: number): { readonly line: number; readonly column: number } {
+  const before = text.slice(0, offset).split('\n');
+  return { line: before.length, column: (before.at(-1)?.length ?? 0) + 1 };
+}
+
+const NOT_JSON = 'This is not JSON.';
+const SYNTAX: Readonly<Record<string, string>> = {
+  InvalidSymbol: 'This word means nothing in JSON; texts stand in quotation marks.',
+  InvalidNumberFormat: 'This is not a number as JSON writes it.',
+  PropertyNameExpected: 'A name in quotation marks should stand here.',
+  ValueExpected: 'A value should stand here.',
+  ColonExpected: 'A colon should stand here.',
+  CommaExpected: 'A comma should stand here.',
+  CloseBraceExpected: 'A closing brace } is missing.',
+  CloseBracketExpected: 'A closing bracket ] is missing.',
+  EndOfFileExpected: 'Nothing more should stand here.',
+  InvalidCommentToken: 'JSON has no comments.',
+  UnexpectedEndOfComment: 'JSON has no comments.',
+  UnexpectedEndOfString: 'A quotation mark is missing at the end.',
+  UnexpectedEndOfNumber: 'This number is cut off.',
+  InvalidUnicode: 'This is not a sign as JSON writes it.',
+  InvalidEscapeCharacter: 'A backslash cannot stand before this sign.',
+  InvalidCharacter: 'This sign cannot stand in a text as it is.',
+};

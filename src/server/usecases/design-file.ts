@@ -1,0 +1,44 @@
+import { completed } from '../../core/model/complete';
+import type { Design } from '../../core/model/design';
+import { type FieldErrors, type Result, fail, ok } from '../../core/result';
+import { publish } from '../../core/wire/publish';
+import { type DesignTextFault, placedFaults, readDesignText } from '../../formats/design/design-text';
+import { DesignInput } from '../input/design.input';
+import { parseInput } from '../input/parse-input';
+
+/**
+ * Judges a design that came as a file as strictly as one that is drawn here, and whether it could be published. Nothing
+ * is stored; every fault is told at its line.
+ */
+export function judgeDesignFile(text: string): Result<Design, readonly DesignTextFault[]> {
+  const read = readDesignText(text);
+  if (!read.ok) return read;
+  const judged = parseInput(DesignInput, asToday(read.value));
+  if (!judged.ok) return fail(placedFaults(text, judged.errors));
+  const errors = languageFaults(judged.value);
+  return Object.keys(errors).length > 0 ? fail(placedFaults(text, errors)) : ok(judged.value);
+}
+
+/** A file that an earlier program wrote lacks what did not exist then; what is no design at all is judged as it is. */
+function asToday(value: unknown): unknown {
+  try {
+    return completed(value as Design);
+  } catch {
+    return value;
+  }
+}
+
+/** What can only be judged of the whole: languages that lead nowhere, texts that cannot be said. */
+function languageFaults(design: Design): FieldErrors {
+  if (!design.locales.includes(design.defaultLocale))
+    return { defaultLocale: `“${design.defaultLocale}” is not one of the languages of this design.` };
+  const errors: Record<string, string> = {};
+  for (const locale of design.locales) {
+    const made = publish(design, 0, locale);
+    for (const { widget, locale: of, key, code, at } of made.ok ? [] : made.errors) {
+      const place = design.widgets.findIndex((one) => one.key === widget);
+      errors[`widgets.${place}.texts.${of}.${key}`] ??= `This cannot be published: ${code}, at sign ${at + 1} of “${key}” in ${of}.`;
+    }
+  }
+  return errors;
+}

@@ -1,0 +1,88 @@
+'use client';
+
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { PortError } from '../frame/port';
+import { useSite } from '../frame/SiteContext';
+import { clockWords } from '../wording/times';
+
+interface Link {
+  readonly id: string;
+  readonly link: string;
+  readonly expires: number;
+}
+
+/** The draft on the owner's own site, for them alone: a link that is good for an hour and can be ended. */
+export function PrivateLink() {
+  const { port, notice, zone } = useSite();
+  const [link, setLink] = useState<Link | null>(null);
+  const [isBusy, setBusy] = useState(false);
+  const [fault, setFault] = useState<string | null>(null);
+  const attempt = async (deed: () => Promise<void>): Promise<void> => {
+    setBusy(true);
+    setFault(null);
+    try {
+      await deed();
+    } catch (error) {
+      notice(error);
+      setFault(error instanceof PortError ? error.sentence : 'That did not work. Nothing was changed; try again.');
+    } finally {
+      setBusy(false);
+    }
+  };
+  const copy = (text: string): void => {
+    navigator.clipboard.writeText(text).then(
+      () => toast.success('Copied. Whoever has it sees the draft until it is over.'),
+      () => toast.error('The browser does not let us copy. Choose Open instead.'),
+    );
+  };
+  return (
+    <Box sx={{ mt: 2 }} role="group" aria-label="On your site, for you alone">
+      {link === null ? (
+        <Button
+          variant="outlined"
+          size="small"
+          loading={isBusy}
+          onClick={() => void attempt(async () => setLink(await port.openPreview()))}
+        >
+          Look at it on your site first
+        </Button>
+      ) : (
+        <>
+          <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+            <Button variant="outlined" size="small" href={link.link} target="_blank" rel="noreferrer noopener">
+              Open your site with the draft
+            </Button>
+            <Button size="small" onClick={() => copy(link.link)}>
+              Copy the link
+            </Button>
+            <Button
+              size="small"
+              loading={isBusy}
+              onClick={() =>
+                void attempt(async () => {
+                  await port.endPreview(link.id);
+                  setLink(null);
+                  toast.success('The link is over: nobody sees the draft by it any more.');
+                })
+              }
+            >
+              End it
+            </Button>
+          </Box>
+          <Box sx={{ fontSize: 13, color: 'text.secondary', mt: 0.75 }}>
+            Only in the tab where it is opened, until {clockWords(link.expires, zone)}. Every other visitor sees what is live.
+          </Box>
+        </>
+      )}
+      {fault === null ? null : (
+        <Alert severity="error" role="alert" sx={{ mt: 1 }}>
+          {fault}
+        </Alert>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,73 @@
+import type { PublishedSite } from '../../core/wire/published-site';
+import type { ServerClock } from '../clock';
+import type { Loader } from '../load';
+import { BAND } from './band-style';
+
+/** What the second file for a private view needs of the first. */
+export interface DraftPort {
+  readonly base: string;
+  /** Name in this tab's own storage under which the pass is kept. */
+  readonly key: string;
+  readonly clock: ServerClock;
+  /** What everybody sees. */
+  readonly live: Loader;
+}
+
+/** [threat 18] Reads the draft for whoever came by a private link, in this tab only; once the link is over, what is live. */
+export function draftLoader({ base, key, clock, live }: DraftPort): Loader {
+  let pass = takePass(key);
+  return {
+    async load(wishes) {
+      if (pass === null) return live.load(wishes);
+      const response = await fetch(`${base}/draft.json?wishes=${encodeURIComponent(wishes.join())}`, {
+        credentials: 'omit',
+        headers: { Authorization: `Bearer ${pass}` },
+      });
+      if (response.ok) {
+        clock.setBy(response);
+        const site = (await response.json()) as PublishedSite;
+        showBand(`Only you see this: the draft of ${site.design.siteName}.`, () => {
+          sessionStorage.removeItem(key);
+          location.reload();
+        });
+        return site;
+      }
+      pass = null;
+      sessionStorage.removeItem(key);
+      showBand('The private view is over. You see what everybody sees.', null);
+      return live.load(wishes);
+    },
+  };
+}
+
+/** The pass from the address, which is cleared of it, or from a page before in this tab. */
+function takePass(key: string): string | null {
+  const given = /^#sunny-porch-draft=([\w-]+)$/.exec(location.hash)?.[1];
+  if (given === undefined) return sessionStorage.getItem(key);
+  history.replaceState(history.state, '', location.pathname + location.search);
+  sessionStorage.setItem(key, given);
+  return given;
+}
+
+let band: { readonly text: HTMLElement; readonly button: HTMLElement } | null = null;
+
+function showBand(words: string, end: (() => void) | null): void {
+  band ??= buildBand();
+  band.text.textContent = words;
+  band.button.hidden = end === null;
+  band.button.onclick = end;
+}
+
+function buildBand(): { readonly text: HTMLElement; readonly button: HTMLElement } {
+  const host = document.createElement('sunny-porch-draft');
+  const root = host.attachShadow({ mode: 'open' });
+  const sheet = new CSSStyleSheet();
+  sheet.replaceSync(BAND);
+  root.adoptedStyleSheets = [sheet];
+  const [text, button] = [document.createElement('span'), document.createElement('button')];
+  text.setAttribute('role', 'status');
+  button.textContent = 'End it';
+  root.append(text, button);
+  document.documentElement.append(host);
+  return { text, button };
+}
