@@ -29,6 +29,10 @@ test('Design, Conversations, Today, Install and the widget on the site', async (
   await expect(desk.getByRole('heading', { name: 'Today' })).toBeVisible();
   await expect(desk.getByRole('button', { name: 'I am in' })).toBeVisible();
   await take(desk, 'today');
+  await desk.goto(`${house.app}/s/${house.siteKey}/versions`);
+  await desk.getByRole('listitem', { name: 'Version 3' }).getByRole('button', { name: 'Compare' }).click();
+  await expect(desk.getByRole('group', { name: 'Changes' })).toBeVisible();
+  await take(desk, 'versions');
   await desk.goto(`${house.app}/s/${house.siteKey}/install`);
   await expect(desk.getByText(/^Version \d+, from the next page view on\.$/)).toBeVisible();
   await take(desk, 'install');

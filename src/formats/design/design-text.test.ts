@@ -43,10 +43,10 @@ describe('a design as a file', () => {
       'widgets.0.place.depth': 'Missing.',
       siteName: 'Too long.',
     });
-    expect(faults.map(({ line, path }) => [line, path])).toEqual([
-      [lineOf('"siteName"'), 'siteName'],
-      [lineOf('"place"'), 'widgets.0.place.depth'],
-      [lineOf('"brand"'), 'widgets.0.look.brand'],
+    expect(faults.map(({ line, path, sentence }) => [line, path, sentence])).toEqual([
+      [lineOf('"siteName"'), 'siteName', 'Too long.'],
+      [lineOf('"place"'), 'widgets.0.place.depth', '“depth” is missing here.'],
+      [lineOf('"brand"'), 'widgets.0.look.brand', 'No colour.'],
     ]);
     expect(placedFaults(text, { '': 'No design.' })).toEqual([{ line: 1, column: 1, path: '', sentence: 'No design.' }]);
   });

@@ -45,14 +45,19 @@ export function readDesignText(text: string): Result<Json, readonly DesignTextFa
   return twice.length > 0 ? fail(twice) : ok(JSON.parse(text) as Json);
 }
 
-/** Faults by path, told at the lines of a text that was read; one of something that is missing is told where it should be. */
-export function placedFaults(text: string, errors: FieldErrors): DesignTextFault[] {
+/** Faults by path, told at the lines of a text that was read; what is missing is told where it should be, unless what is meant may well be absent. */
+export function placedFaults(text: string, errors: FieldErrors, tellsMissing = true): DesignTextFault[] {
   const tree = parseTree(text);
   const told = Object.entries(errors)
     .slice(0, FAULTS_MAX)
     .map(([path, sentence]) => {
       const names = path === '' ? [] : path.split('.').map((name) => (/^\d+$/.test(name) ? Number(name) : name));
-      return { ...lineAt(text, nearest(tree, names)?.offset ?? 0), path, sentence };
+      const isMissing = tellsMissing && tree !== undefined && path !== '' && findNodeAtLocation(tree, names) === undefined;
+      return {
+        ...lineAt(text, nearest(tree, names)?.offset ?? 0),
+        path,
+        sentence: isMissing ? `“${names.at(-1)}” is missing here.` : sentence,
+      };
     });
   return told.sort((a, b) => a.line - b.line || a.column - b.column);
 }

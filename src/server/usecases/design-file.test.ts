@@ -28,7 +28,7 @@ describe('a design that comes as a file', () => {
     expect(faultsOf(written)).toEqual([
       [lineOf(written, '"brand"'), 'widgets.0.look.brand', 'Type the colour as # and six digits.'],
       [lineOf(written, '"slowReplyAfter"'), 'widgets.0.timings.slowReplyAfter', expect.any(String)],
-      [lineOf(written, '"colour"'), 'widgets.0.colour', expect.any(String)],
+      [lineOf(written, '"colour"'), 'widgets.0.colour', 'Nothing in a design is called so.'],
     ]);
   });
 

@@ -14,9 +14,18 @@ export function judgeDesignFile(text: string): Result<Design, readonly DesignTex
   const read = readDesignText(text);
   if (!read.ok) return read;
   const judged = parseInput(DesignInput, asToday(read.value));
-  if (!judged.ok) return fail(placedFaults(text, judged.errors));
+  if (!judged.ok) return fail(placedFaults(text, plainly(judged.errors)));
   const errors = languageFaults(judged.value);
-  return Object.keys(errors).length > 0 ? fail(placedFaults(text, errors)) : ok(judged.value);
+  return Object.keys(errors).length > 0 ? fail(placedFaults(text, errors, false)) : ok(judged.value);
+}
+
+/** What the judge says of a name that it does not know, as an owner would put it. */
+function plainly(errors: FieldErrors): FieldErrors {
+  const said = Object.entries(errors).map(([path, sentence]) => [
+    path,
+    sentence.endsWith('should not exist') ? 'Nothing in a design is called so.' : sentence,
+  ]);
+  return Object.fromEntries(said) as FieldErrors;
 }
 
 /** A file that an earlier program wrote lacks what did not exist then; what is no design at all is judged as it is. */

@@ -6,7 +6,7 @@ import { type ChangeContext, changeWords, groupWords } from '../wording/changes'
 interface ChangeListProps {
   readonly changes: readonly Change[];
   readonly context: ChangeContext;
-  readonly maxHeight?: number;
+  readonly maxHeight?: number | 'none';
 }
 
 /** Changes in words, under the moment in which they are seen. */

@@ -38,5 +38,5 @@ export function Comparison({ from, to, load }: ComparisonProps) {
   const [before, after] = pair;
   const changes = changesOf(before, after);
   if (changes.length === 0) return <Typography>Nothing that visitors see is another.</Typography>;
-  return <ChangeList changes={changes} context={changeContext(overview, before, after)} />;
+  return <ChangeList maxHeight="none" changes={changes} context={changeContext(overview, before, after)} />;
 }

@@ -84,6 +84,9 @@ export function TodayScreen() {
           {lines}
         </Box>
       )}
+      {hasBoards && boards !== null ? (
+        <LooseBoards boards={boards} widgetKeyOf={(id) => draft?.design.widgets.find((one) => one.id === id)?.key ?? null} />
+      ) : null}
       {overview.version === null || role === 'responder' ? null : (
         <Typography variant="body2" color="text.secondary" sx={{ mt: 3 }}>
           Version {overview.version} is live{overview.pausedAt === null ? '' : ', and paused'}.{' '}
@@ -92,9 +95,6 @@ export function TodayScreen() {
           </MuiLink>
         </Typography>
       )}
-      {hasBoards && boards !== null ? (
-        <LooseBoards boards={boards} widgetKeyOf={(id) => draft?.design.widgets.find((one) => one.id === id)?.key ?? null} />
-      ) : null}
     </Box>
   );
 }
