@@ -96,8 +96,6 @@ export interface VersionsView {
   readonly planned: readonly PublicationRow[];
   /** The version in force; null: none. */
   readonly inForce: number | null;
-  /** What is in force when nothing of a period is; null: nothing. */
-  readonly lasting: number | null;
 }
 
 /** What a design that came as a file is judged to be. */

@@ -1,4 +1,4 @@
-import { type DeskTalk, PAGE_DEVICES, type PagePictures, type VersionsView, type DesignFileAnswer } from '../../core/wire/desk';
+import { type DeskTalk, PAGE_DEVICES, type PagePictures } from '../../core/wire/desk';
 import { LIMITS } from '../../core/limits';
 import type { ClassConstructor } from 'class-transformer';
 import {
@@ -11,16 +11,9 @@ import {
 } from '../db/repositories/conversations';
 import { versionInForce } from '../../core/publishing/in-force';
 import { listPublications } from '../db/repositories/publications';
-import {
-  cancelPublication,
-  findLastingDesign,
-  findNewestNumber,
-  findVersion,
-  listPlanned,
-  listVersions,
-} from '../db/repositories/versions';
+import { findLastingDesign, findNewestNumber } from '../db/repositories/versions';
 import { findWish, listRecipients, listTeams, writeRecipients } from '../db/repositories/teams';
-import { type Role, writePause } from '../db/repositories/sites';
+import type { Role } from '../db/repositories/sites';
 import { UnwritableError, inTransaction } from '../db/transaction';
 import { readBytes, readJson } from '../http/read-body';
 import { PICTURE_BYTES_MAX } from '../pictures/draw-picture';
@@ -44,17 +37,13 @@ import {
 } from '../input/desk.input';
 import { ForgetVisitInput, KeepInput, KeepSituationInput } from '../input/kept-visit.input';
 import { parseInput } from '../input/parse-input';
-import { revokePreview } from '../db/repositories/previews';
-import { openPreview } from '../usecases/previews';
-import { judgeDesignFile } from '../usecases/design-file';
 import type { State } from '../state';
 import { type DraftOutcome, getDraft, saveChange, stepDraft } from '../usecases/draft';
-import { sayWish, teamStates, tellNews } from '../usecases/presence';
+import { sayWish, teamStates } from '../usecases/presence';
 import { boardFacts, putAside, takeBack } from '../usecases/boards';
 import { forgetVisit, keepVisit } from '../usecases/kept-visits';
 import { forgetSituation, keepSituation } from '../usecases/kept-situations';
 import { listKeptSituations } from '../db/repositories/kept-situations';
-import { bringBack, publishDraft } from '../usecases/publish';
 import { endByPerson } from '../usecases/end-talk';
 import { replyTo } from '../usecases/talk';
 import { listKeptVisits } from '../db/repositories/kept-visits';
@@ -62,15 +51,19 @@ import { listOverrides } from '../db/repositories/calendars';
 import { readFacts } from '../usecases/facts';
 import { describeForms } from '../usecases/forms';
 import { json, refusal } from '../visitor/replies';
+import { type DeskCall, actorOf } from './call';
+import {
+  bringBackAnswer,
+  cancelAnswer,
+  designFileAnswer,
+  pauseAnswer,
+  previewAnswer,
+  previewEndAnswer,
+  publishAnswer,
+  versionAnswer,
+  versionsAnswer,
+} from './publishing';
 import { deskStream } from './stream';
-
-export interface DeskCall {
-  readonly state: State;
-  readonly request: Request;
-  readonly member: Member;
-  /** What stood for `*` in the route. */
-  readonly id: string;
-}
 
 interface Route<T extends object> {
   readonly role: Role;
@@ -157,10 +150,6 @@ export async function deskEndpoint(state: State, request: Request): Promise<Resp
 /** What stands before an id in an address. */
 const NAMED: ReadonlySet<string> = new Set(['conversations', 'page-pictures', 'uploads', 'versions', 'publications', 'previews']);
 
-function actorOf({ state, member }: DeskCall): { siteId: string; personId: string; at: number } {
-  return { siteId: member.site.id, personId: member.person.id, at: state.clock.now() };
-}
-
 /** What the frame around every screen shows. */
 async function overview({ state, member }: DeskCall): Promise<Response> {
   const { site, person } = member;
@@ -196,84 +185,6 @@ function draftAnswer(outcome: DraftOutcome): Response {
   if (outcome.kind === 'saved') return json(200, outcome.view, {});
   if (outcome.kind === 'behind') return json(409, { view: outcome.view, between: outcome.between }, {});
   return json(400, { errors: outcome.errors }, {});
-}
-
-async function publishAnswer(call: DeskCall, input: PublishInput): Promise<Response> {
-  const outcome = await publishDraft(call.state, actorOf(call), input);
-  return outcome.ok
-    ? json(200, { version: outcome.value }, {})
-    : json(outcome.errors.revision === undefined ? 400 : 409, { errors: outcome.errors }, {});
-}
-
-/** Judged only: taking it over is a change of the draft like any other. */
-function designFileAnswer(_: DeskCall, { text }: DesignFileInput): Promise<Response> {
-  const judged = judgeDesignFile(text);
-  const answer: DesignFileAnswer = judged.ok ? { design: judged.value, faults: [] } : { design: null, faults: judged.errors };
-  return Promise.resolve(json(200, answer, {}));
-}
-
-/** A private link to the owner's own site; the secret stands in the fragment, which no server is ever sent. */
-async function previewAnswer(call: DeskCall): Promise<Response> {
-  const { address } = call.member.site;
-  if (address === null) return refusal(409, 'We do not know where your site is. Nothing was made.', {});
-  const { id, token, expires } = await openPreview(call.state, actorOf(call));
-  return json(200, { id, link: `${address}#sunny-porch-draft=${token}`, expires }, {});
-}
-
-async function previewEndAnswer({ state, member, id }: DeskCall): Promise<Response> {
-  const isDone = await revokePreview(state.db, member.site.id, id, state.clock.now());
-  return isDone ? json(200, {}, {}) : refusal(404, 'There is no such link.', {});
-}
-
-const VERSIONS_AT_ONCE = 50;
-
-async function versionsAnswer({ state, member, request }: DeskCall): Promise<Response> {
-  const [{ db }, siteId, at] = [state, member.site.id, state.clock.now()];
-  const below = Number(new URL(request.url).searchParams.get('below') ?? NaN);
-  const [versions, planned, publications] = await Promise.all([
-    listVersions(db, siteId, Number.isSafeInteger(below) ? below : null, VERSIONS_AT_ONCE + 1),
-    listPlanned(db, siteId, at),
-    listPublications(db, siteId, at),
-  ]);
-  const lasting = versionInForce(
-    publications.filter(({ until }) => until === null),
-    at,
-  );
-  const view: VersionsView = {
-    versions: versions.slice(0, VERSIONS_AT_ONCE),
-    hasMore: versions.length > VERSIONS_AT_ONCE,
-    planned,
-    inForce: versionInForce(publications, at),
-    lasting,
-  };
-  return json(200, view, {});
-}
-
-async function versionAnswer({ state, member, id }: DeskCall): Promise<Response> {
-  const version = /^\d{1,9}$/.test(id) ? await findVersion(state.db, member.site.id, Number(id)) : null;
-  return version === null ? refusal(404, 'There is no such version.', {}) : json(200, version, {});
-}
-
-async function bringBackAnswer(call: DeskCall, input: BringBackInput): Promise<Response> {
-  if (!/^\d{1,9}$/.test(call.id)) return refusal(404, 'There is no such version.', {});
-  const outcome = await bringBack(call.state, actorOf(call), Number(call.id), input);
-  if (outcome.ok) return json(200, { version: outcome.value }, {});
-  return json(outcome.errors[''] === undefined ? 400 : 404, { errors: outcome.errors }, {});
-}
-
-async function cancelAnswer({ state, member, id }: DeskCall): Promise<Response> {
-  const isDone = await cancelPublication(state.db, member.site.id, id, state.clock.now());
-  if (!isDone) return refusal(404, 'Nothing is set there any more.', {});
-  tellNews(state, member.site.id);
-  return json(200, {}, {});
-}
-
-/** [L1] At once: no new conversation begins and the launcher is away; those that run are finished ([M8]). */
-async function pauseAnswer({ state, member }: DeskCall, { isPaused }: PauseInput): Promise<Response> {
-  const pausedAt = isPaused ? (member.site.pausedAt ?? state.clock.now()) : null;
-  await writePause(state.db, member.site.id, pausedAt);
-  tellNews(state, member.site.id);
-  return json(200, { pausedAt }, {});
 }
 
 async function asideAnswer(call: DeskCall, input: AsideInput): Promise<Response> {

@@ -2,7 +2,7 @@ import { findDeskConversation, listEntriesOfSite } from '../db/repositories/conv
 import { PING_EVERY_MS } from '../live/presence-board';
 import { STREAM_HEADERS } from '../live/hub';
 import { deskChannel, teamStates } from '../usecases/presence';
-import type { DeskCall } from './endpoint';
+import type { DeskCall } from './call';
 
 /** The desk's stream: what was said on the site, how the teams stand, and the pings that presence lives on ([S2]). */
 export async function deskStream({ state, request, member }: DeskCall): Promise<Response> {

@@ -216,7 +216,7 @@ function SitePicker({ sites }: Pick<BeamProps, 'sites'>) {
 }
 
 function Presence() {
-  const { siteKey, overview, setWish, notice, isConnected } = useSite();
+  const { siteKey, role, overview, setWish, notice, isConnected } = useSite();
   if (overview === null) return null;
   const state = bestOf(overview.teams.map((team) => team.state));
   const isIn = overview.wish === 'in';
@@ -234,7 +234,11 @@ function Presence() {
   };
   return (
     <>
-      {overview.pausedAt === null ? null : (
+      {overview.pausedAt === null ? null : role === 'responder' ? (
+        <Box component="span" sx={{ fontSize: 13, fontWeight: 700, color: 'error.main' }}>
+          Paused
+        </Box>
+      ) : (
         <Button
           size="small"
           color="error"

@@ -56,7 +56,7 @@ export function PauseSwitch() {
         </Box>
         <Box id="pause-what" sx={{ fontSize: 13, color: 'text.secondary' }}>
           {pausedAt === null
-            ? 'It leaves every page at once. Conversations that run are finished; nothing is lost.'
+            ? 'Open windows close at once, other pages take it away when they next look. Conversations that run are finished.'
             : `Paused since ${dayWords(pausedAt, zone)}: no page shows it. Conversations that run are finished.`}
         </Box>
       </Box>
