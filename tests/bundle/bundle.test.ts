@@ -27,8 +27,8 @@ describe('the guest’s bytes', () => {
     expect(gz(Buffer.from(JSON.stringify(site.facts)))).toBeLessThanOrEqual(1.5 * KB);
   });
 
-  it('only three files are built, each also as it is sent, and panel and watch are named by their content', () => {
-    const files = [panelName, watchName, 'porch.js'];
+  it('only four files are built, each also as it is sent, and panel and watch are named by their content', () => {
+    const files = [panelName, watchName, 'porch.js', 'draft.js'];
     expect(readdirSync(DIR).sort()).toEqual(['built.json', ...files, ...files.map((name) => `${name}.gz`)].sort());
     expect(panelName).toMatch(/^panel-[0-9a-f]{16}\.js$/);
     expect(watchName).toMatch(/^watch-[0-9a-f]{16}\.js$/);

@@ -40,7 +40,8 @@ export function useDesk(chosen: string | null): Desk {
   const loadTalk = useCallback(async () => {
     if (chosen === null) return setTalk(null);
     try {
-      setTalk(await port.getConversation(chosen));
+      const read = await port.getConversation(chosen);
+      setTalk((before) => freshest(read, before));
     } catch (error) {
       notice(error);
       setTalk((before) => (before?.conversation.id === chosen ? before : null));
@@ -102,8 +103,17 @@ function withEntry(talk: DeskTalk, entry: VisitorEntry): DeskTalk {
   return { ...talk, entries };
 }
 
-/** Both lists, each conversation once, the newer word of it; newest first. */
+/** A conversation as it was read, with what was heard of it while it was on its way. */
+export function freshest(read: DeskTalk, heard: DeskTalk | null): DeskTalk {
+  if (heard?.conversation.id !== read.conversation.id) return read;
+  const last = read.entries.at(-1)?.seq ?? 0;
+  const later = heard.entries.filter(({ seq }) => seq > last);
+  return later.length === 0 ? read : { ...read, conversation: heard.conversation, entries: [...read.entries, ...later] };
+}
+
+/** Both lists, each conversation once, the newer word of it: a list may have been read before what was heard meanwhile; newest first. */
 export function merge(news: readonly DeskConversation[], known: readonly DeskConversation[]): DeskConversation[] {
-  const byId = new Map([...known, ...news].map((one) => [one.id, one]));
+  const byId = new Map(known.map((one) => [one.id, one]));
+  for (const one of news) if ((byId.get(one.id)?.lastEntryMs ?? 0) <= one.lastEntryMs) byId.set(one.id, one);
   return [...byId.values()].sort((a, b) => b.lastEntryMs - a.lastEntryMs);
 }
