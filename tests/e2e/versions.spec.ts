@@ -126,6 +126,16 @@ test('task 9: a look for a few nights, set in six clicks, begins and ends by its
   expect(await seen()).toBe('rgb(31, 91, 74)');
   const later = await enterAs(browser, house, 'versions');
   await expect(later.getByRole('region', { name: 'Set for later' })).toContainText(/^Set for later\s*Version \d+ until /);
+  // [L6] Publishing meanwhile changes what comes after, and says so.
+  await later.goto(`${house.app}/s/${house.siteKey}/design`);
+  await paint(later, '#2f6f8f');
+  await later.getByRole('button', { name: 'Publish 1 change' }).click();
+  await expect(later.getByRole('note')).toContainText(
+    /^Version \d+ is set until .+ Visitors go on seeing it until then; this comes after it\.$/,
+  );
+  await later.getByRole('button', { name: 'Not yet' }).click();
+  await later.getByRole('button', { name: /^Undo/ }).click();
+  await expect(later.getByRole('button', { name: 'Nothing to publish' })).toBeVisible();
   await house.moveTo(now + 3 * DAY_MS + 60_000);
   expect(await seen()).toBe('rgb(122, 46, 93)');
   await house.moveTo(now);

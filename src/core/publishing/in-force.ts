@@ -14,9 +14,14 @@ export interface Publication {
  * before it. Null: nothing was. A period goes back to what is published *then*, not to what was before it ([L6]).
  */
 export function versionInForce(publications: readonly Publication[], now: EpochMs): number | null {
-  const period = publications.find(({ from, until }) => until !== null && from <= now && now < until);
-  if (period !== undefined) return period.version;
+  const period = periodAt(publications, now);
+  if (period !== null) return period.version;
   return publications.filter(({ from, until }) => until === null && from <= now).reduce<Publication | null>(later, null)?.version ?? null;
+}
+
+/** [L6] The period an instant lies in; null: none. */
+export function periodAt(publications: readonly Publication[], now: EpochMs): Publication | null {
+  return publications.find(({ from, until }) => until !== null && from <= now && now < until) ?? null;
 }
 
 /** Of two of the same instant the one of the higher number counts: it was made later. */

@@ -23,6 +23,8 @@ export interface Overview {
   readonly wish: 'in' | 'out';
   /** What is live, or will be, where no period is: with it a draft is compared. Null: nothing was published yet. */
   readonly publishedDesign: Design | null;
+  /** The end of the period that runs; what is published meanwhile comes after it ([L6]). Null: none does. */
+  readonly periodUntil: EpochMs | null;
   /** The highest number of a version; 0: there is none. */
   readonly newestVersion: number;
   /** Since when the whole widget is paused; null: it is not. */

@@ -9,7 +9,7 @@ import {
   listEntryPages,
   listOpenDeskConversations,
 } from '../db/repositories/conversations';
-import { versionInForce } from '../../core/publishing/in-force';
+import { periodAt, versionInForce } from '../../core/publishing/in-force';
 import { listPublications } from '../db/repositories/publications';
 import { findLastingDesign, findNewestNumber } from '../db/repositories/versions';
 import { findWish, listRecipients, listTeams, writeRecipients } from '../db/repositories/teams';
@@ -154,13 +154,13 @@ const NAMED: ReadonlySet<string> = new Set(['conversations', 'page-pictures', 'u
 async function overview({ state, member }: DeskCall): Promise<Response> {
   const { site, person } = member;
   const at = state.clock.now();
-  const [teams, states, wish, lasting, newestVersion, inForce, facts, overrides] = await Promise.all([
+  const [teams, states, wish, lasting, newestVersion, publications, facts, overrides] = await Promise.all([
     listTeams(state.db, site.id),
     teamStates(state, site.id),
     findWish(state.db, site.id, person.id),
     findLastingDesign(state.db, site.id),
     findNewestNumber(state.db, site.id),
-    listPublications(state.db, site.id, at).then((all) => versionInForce(all, at)),
+    listPublications(state.db, site.id, at),
     readFacts(state.db, state.facts, site.id),
     listOverrides(state.db, site.id, at),
   ]);
@@ -172,7 +172,8 @@ async function overview({ state, member }: DeskCall): Promise<Response> {
       publishedDesign: lasting,
       newestVersion,
       pausedAt: site.pausedAt,
-      version: inForce,
+      periodUntil: periodAt(publications, at)?.until ?? null,
+      version: versionInForce(publications, at),
       facts,
       overrides,
       now: at,

@@ -95,7 +95,10 @@ describe('a version that is set for later', () => {
     expect(await cancel(await madePorch(house, 'elsewhere'))).toBe(404);
     house.state.clock.moveTo(EVENING + DAY_MS + HOUR_MS);
     expect((await versions()).inForce).toBe(2);
+    const running = await read<Overview>(await porch.desk('GET overview'));
+    expect([running.version, running.periodUntil]).toEqual([2, EVENING + 2 * DAY_MS]);
     expect([await cancel(), (await versions()).inForce, await cancel()]).toEqual([200, 1, 404]);
+    expect((await read<Overview>(await porch.desk('GET overview'))).periodUntil).toBeNull();
   });
 
   it('a conversation begins with the widget in force, not with the newest', async () => {

@@ -61,11 +61,13 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
   const { choose, chooseAside, set } = acts;
   const [isBecauseOpen, setBecauseOpen] = useState(false);
   const openBecause = useCallback(() => setBecauseOpen(true), []);
-  const publishing = usePublishing(saver, draft, overview, boards?.open ?? NO_BOARDS);
+  // Boards are of the draft: a version that is only looked at has none.
+  const open = (draft.version === null ? boards?.open : null) ?? NO_BOARDS;
+  const publishing = usePublishing(saver, draft, overview, open);
   const firstText = useFirstText();
   const isNarrow = useMediaQuery('(max-width: 1199.5px)', { noSsr: true });
   const isPhone = useMediaQuery('(max-width: 899.5px)', { noSsr: true });
-  const rehearsed = useRehearsed(design, supposed, overview, boards?.open ?? NO_BOARDS);
+  const rehearsed = useRehearsed(design, supposed, overview, open);
   const { version } = draft;
   useEffect(() => (version === null ? tellDesign(design) : undefined), [tellDesign, design, version]);
   const { situations: computed, place } = typeof rehearsed === 'string' ? NOTHING : rehearsed;
@@ -127,7 +129,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
     alsoSaid: texts.alsoSaid,
     onEdit: editText,
     outOfReach: stone.outOfReach,
-    boards: (boards?.open ?? NO_BOARDS).filter(({ widgetId }) => widgetId === null || widgetId === widget.id),
+    boards: open.filter(({ widgetId }) => widgetId === null || widgetId === widget.id),
     onBrand: edits.setBrand,
     onCorner: edits.setCorner,
     onSetting: edits.setSetting,

@@ -30,7 +30,6 @@ export function usePublishing(
   const changes = useMemo(() => (publishedDesign === null ? null : changesOf(publishedDesign, later)), [publishedDesign, later]);
   const dialog = isOpen ? (
     <PublishDialog
-      isOpen
       onClose={() => setOpen(false)}
       revision={revision}
       changes={changes}

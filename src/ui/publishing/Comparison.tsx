@@ -3,12 +3,12 @@
 import Alert from '@mui/material/Alert';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
-import { useEffect, useState } from 'react';
 import type { Design } from '../../core/model/design';
 import { changesOf } from '../../core/publishing/changes';
 import { useSite } from '../frame/SiteContext';
 import { changeContext } from './change-context';
 import { ChangeList } from './ChangeList';
+import { useDesign } from './use-design';
 
 interface ComparisonProps {
   readonly from: number;
@@ -18,24 +18,11 @@ interface ComparisonProps {
 
 /** What is another in one version than in an other, in words. */
 export function Comparison({ from, to, load }: ComparisonProps) {
-  const { overview, notice } = useSite();
-  const [pair, setPair] = useState<readonly [Design, Design] | 'failed' | null>(null);
-  useEffect(() => {
-    let isHere = true;
-    Promise.all([load(from), load(to)]).then(
-      (both) => (isHere ? setPair(both) : undefined),
-      (error: unknown) => {
-        notice(error);
-        if (isHere) setPair('failed');
-      },
-    );
-    return () => {
-      isHere = false;
-    };
-  }, [from, to, load, notice]);
-  if (pair === 'failed') return <Alert severity="error">The two could not be loaded. Nothing was changed; try again.</Alert>;
-  if (pair === null || overview === null) return <LinearProgress aria-label="Loading both versions" />;
-  const [before, after] = pair;
+  const { overview } = useSite();
+  const [before, after] = [useDesign(from, load), useDesign(to, load)];
+  if (before === 'failed' || after === 'failed')
+    return <Alert severity="error">The two could not be loaded. Nothing was changed; try again.</Alert>;
+  if (before === null || after === null || overview === null) return <LinearProgress aria-label="Loading both versions" />;
   const changes = changesOf(before, after);
   if (changes.length === 0) return <Typography>Nothing that visitors see is another.</Typography>;
   return <ChangeList maxHeight="none" changes={changes} context={changeContext(overview, before, after)} />;

@@ -2,7 +2,9 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { PublicationRow, VersionsView } from '../../core/wire/desk';
+import { useAttempt } from '../frame/use-attempt';
 import { dayWords } from '../wording/times';
+import { Fault } from './dialog-parts';
 
 interface PlannedListProps {
   readonly view: VersionsView;
@@ -13,6 +15,7 @@ interface PlannedListProps {
 
 /** What is set for later, and the period that runs. Absent where there is none. */
 export function PlannedList({ view, zone, onCancel }: PlannedListProps) {
+  const { fault, run } = useAttempt('Nothing was changed. Try again.');
   if (view.planned.length === 0) return null;
   return (
     <Box component="section" aria-label="Set for later" sx={{ mb: 4 }}>
@@ -27,7 +30,7 @@ export function PlannedList({ view, zone, onCancel }: PlannedListProps) {
             sx={{ py: 1.5, borderTop: '1px solid var(--porch-rail)', display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}
           >
             <Box sx={{ flex: 1, minWidth: 240 }}>{plannedWords(one, view, zone)}</Box>
-            <Button size="small" onClick={() => void onCancel(one.id)}>
+            <Button size="small" onClick={() => void run(() => onCancel(one.id))}>
               {one.version === view.inForce ? 'End it now' : 'Take it back'}
             </Button>
           </Box>
@@ -36,6 +39,7 @@ export function PlannedList({ view, zone, onCancel }: PlannedListProps) {
       <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
         By the clock of the site: {zone.replaceAll('_', ' ')}. After a period, visitors see what is published then.
       </Typography>
+      <Fault sentence={fault} />
     </Box>
   );
 }

@@ -1,13 +1,13 @@
 'use client';
 
-import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { PortError } from '../frame/port';
 import { useSite } from '../frame/SiteContext';
+import { useAttempt } from '../frame/use-attempt';
 import { clockWords } from '../wording/times';
+import { Fault } from './dialog-parts';
 
 interface Link {
   readonly id: string;
@@ -17,22 +17,9 @@ interface Link {
 
 /** The draft on the owner's own site, for them alone: a link that is good for an hour and can be ended. */
 export function PrivateLink() {
-  const { port, notice, zone } = useSite();
+  const { port, zone } = useSite();
   const [link, setLink] = useState<Link | null>(null);
-  const [isBusy, setBusy] = useState(false);
-  const [fault, setFault] = useState<string | null>(null);
-  const attempt = async (deed: () => Promise<void>): Promise<void> => {
-    setBusy(true);
-    setFault(null);
-    try {
-      await deed();
-    } catch (error) {
-      notice(error);
-      setFault(error instanceof PortError ? error.sentence : 'That did not work. Nothing was changed; try again.');
-    } finally {
-      setBusy(false);
-    }
-  };
+  const { isBusy, fault, run } = useAttempt('That did not work. Nothing was changed; try again.');
   const copy = (text: string): void => {
     navigator.clipboard.writeText(text).then(
       () => toast.success('Copied. Whoever has it sees the draft until it is over.'),
@@ -42,12 +29,7 @@ export function PrivateLink() {
   return (
     <Box sx={{ mt: 2 }} role="group" aria-label="On your site, for you alone">
       {link === null ? (
-        <Button
-          variant="outlined"
-          size="small"
-          loading={isBusy}
-          onClick={() => void attempt(async () => setLink(await port.openPreview()))}
-        >
+        <Button variant="outlined" size="small" loading={isBusy} onClick={() => void run(async () => setLink(await port.openPreview()))}>
           Look at it on your site first
         </Button>
       ) : (
@@ -63,7 +45,7 @@ export function PrivateLink() {
               size="small"
               loading={isBusy}
               onClick={() =>
-                void attempt(async () => {
+                void run(async () => {
                   await port.endPreview(link.id);
                   setLink(null);
                   toast.success('The link is over: nobody sees the draft by it any more.');
@@ -78,11 +60,7 @@ export function PrivateLink() {
           </Box>
         </>
       )}
-      {fault === null ? null : (
-        <Alert severity="error" role="alert" sx={{ mt: 1 }}>
-          {fault}
-        </Alert>
-      )}
+      <Fault sentence={fault} />
     </Box>
   );
 }

@@ -3,12 +3,18 @@ import type { Design } from '../../core/model/design';
 import { useSite } from '../frame/SiteContext';
 
 /** The design of a version; null while it loads. */
-export function useDesign(number: number, load: (number: number) => Promise<Design>): Design | null {
+export function useDesign(number: number, load: (number: number) => Promise<Design>): Design | 'failed' | null {
   const { notice } = useSite();
-  const [design, setDesign] = useState<Design | null>(null);
+  const [design, setDesign] = useState<Design | 'failed' | null>(null);
   useEffect(() => {
     let isHere = true;
-    load(number).then((found) => (isHere ? setDesign(found) : undefined), notice);
+    load(number).then(
+      (found) => (isHere ? setDesign(found) : undefined),
+      (error: unknown) => {
+        notice(error);
+        if (isHere) setDesign('failed');
+      },
+    );
     return () => {
       isHere = false;
     };

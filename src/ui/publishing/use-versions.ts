@@ -47,7 +47,8 @@ export function useVersions(): Versions {
   }, [port, view]);
   const bringBack = async (number: number, remark: string): Promise<number> => {
     const made = await port.bringBack(number, remark);
-    await Promise.all([refresh(), reload()]);
+    // It is live by now, whatever becomes of looking again.
+    await Promise.all([refresh(), reload()]).catch(notice);
     return made;
   };
   const cancel = async (id: string): Promise<void> => {
