@@ -28,7 +28,7 @@ const rows = Object.keys(MAY).map((name) =>
 const OVER_ALL = [
   ...rows,
   rule('nothing-imports-app', { pathNot: '^(src/app|tests|scripts|bench)/' }, { path: '^src/app/' }),
-  // culori/fn in look/, the ICU parser in words/compile.ts, both at publish only.
+  // culori/fn in look/, the CSS parser in look/own-css.ts, the ICU parser in words/compile.ts, all at publish only.
   rule(
     'core-has-no-packages',
     { path: '^src/core/', pathNot: [TEST, '^src/core/look/', '^src/core/words/compile\\.ts$'] },
@@ -36,8 +36,13 @@ const OVER_ALL = [
   ),
   rule(
     'look-has-culori-only',
-    { path: '^src/core/look/', pathNot: TEST },
+    { path: '^src/core/look/', pathNot: [TEST, '^src/core/look/own-css\\.ts$'] },
     { path: 'node_modules', pathNot: 'node_modules/(@types/)?culori' },
+  ),
+  rule(
+    'own-css-has-the-css-parser-only',
+    { path: '^src/core/look/own-css\\.ts$' },
+    { path: 'node_modules', pathNot: 'node_modules/(@types/)?css-tree' },
   ),
   rule('compile-has-the-icu-parser-only', { path: '^src/core/words/compile\\.ts$' }, { path: 'node_modules', pathNot: '@formatjs/' }),
   rule('porch-has-no-packages', { path: '^src/widget/(watch/)?[^/]+\\.ts$', pathNot: TEST }, { path: 'node_modules' }),

@@ -3,6 +3,7 @@ import { gzipAsync } from '@gfx/zopfli';
 import { build, transform } from 'esbuild';
 import { minify } from 'terser';
 import { createHash } from 'node:crypto';
+import { gzipSync } from 'node:zlib';
 import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 
 const OUT = 'dist/widget';
@@ -43,6 +44,18 @@ for (const [name, contents] of [
   writeFileSync(`${OUT}/${name}`, contents);
   writeFileSync(`${OUT}/${name}.gz`, zipped);
   console.log(`widget: ${name} ${(zipped.length / 1024).toFixed(2)} KB gzip`);
+}
+// Fonts that looks may ask for; Latin only, what is missing comes from the visitor's device.
+for (const [name, from] of Object.entries({
+  figtree: 'figtree',
+  literata: 'literata',
+  atkinson: 'atkinson-hyperlegible-next',
+  fraunces: 'fraunces',
+})) {
+  const dir = `node_modules/@fontsource-variable/${from}`;
+  const { version } = JSON.parse(readFileSync(`${dir}/package.json`, 'utf8'));
+  const font = readFileSync(`${dir}/files/${from}-latin-wght-normal.woff2`);
+  writeFileSync(`${OUT}/font-${name}-${version}.woff2.gz`, gzipSync(font));
 }
 writeFileSync(`${OUT}/built.json`, JSON.stringify({ panel: panelName, watch: watchName }));
 

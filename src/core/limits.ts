@@ -42,4 +42,5 @@ export const LIMITS = {
   keptVisits: 50,
   keptSituations: 50,
   recipients: 10,
+  ownCssChars: 8000,
 } as const;

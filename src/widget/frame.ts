@@ -1,4 +1,5 @@
 import { lampOf } from '../core/model/lamp';
+import type { WirePicture } from '../core/wire/design-file';
 import type { Heard } from '../core/words/hearer';
 import { drawLamp } from './lamp';
 import { LAUNCHER_CSS } from './launcher-style';
@@ -14,8 +15,8 @@ export interface Frame {
   paint(heard: Heard, voice: Voice): void;
 }
 
-/** Puts the frame into the shadow root once. Built with DOM calls only: no markup is ever parsed. */
-export function buildFrame(surroundings: Surroundings): Frame {
+/** Puts the frame into the shadow root once. Built with DOM calls only: no markup is ever parsed. `base`: where the site's pictures are. */
+export function buildFrame(surroundings: Surroundings, base: string): Frame {
   addSheet(surroundings.root, LAUNCHER_CSS);
   const root = element('div', 'root');
   const launcher = element('button', 'launcher');
@@ -28,12 +29,20 @@ export function buildFrame(surroundings: Surroundings): Frame {
   root.append(launcher, place);
   surroundings.root.append(root);
   let painted = '';
+  let dressedIn = '';
+  const own = addSheet(surroundings.root, '');
   const paint = (heard: Heard, voice: Voice): void => {
     const { decision, circumstances } = heard;
     const { unread, isWindowOpen } = circumstances;
-    dress(root, heard, surroundings, surroundings.scheme());
+    dress(root, heard, surroundings);
+    const { css = '' } = heard.widget;
+    if (css !== dressedIn) own.replaceSync((dressedIn = css));
     const lamp = lampOf(decision.state, decision.isStateKnown);
-    if (painted !== lamp) mark.replaceChildren(drawLamp((painted = lamp)));
+    const { launcher: shape, logo } = heard.widget;
+    const picture = shape.form === 'picture-card' && logo ? logo : null;
+    const face = `${lamp} ${picture?.[0]}`;
+    if (painted !== face) mark.replaceChildren(picture === null ? drawLamp(lamp) : drawLogo(base, picture, () => drawLamp(lamp)));
+    painted = face;
     words.textContent = voice('launcher.words');
     count.textContent = unread > 0 ? String(unread) : '';
     const name = voice('launcher.name');
@@ -49,24 +58,37 @@ export function buildFrame(surroundings: Surroundings): Frame {
   };
 }
 
-function dress(
-  root: HTMLElement,
-  { site, widget, decision, circumstances }: Heard,
-  surroundings: Surroundings,
-  scheme: 'day' | 'evening',
-): void {
+/** The owner's logo; where it cannot be had, what stands there otherwise. */
+function drawLogo(base: string, [once, twice]: WirePicture, otherwise: () => Element): HTMLImageElement {
+  const sign = element('img', 'sign');
+  sign.alt = '';
+  sign.onerror = () => sign.replaceWith(otherwise());
+  sign.srcset = `${base}/${twice}.webp 2x`;
+  sign.src = `${base}/${once}.webp`;
+  return sign;
+}
+
+function dress(root: HTMLElement, { site, widget, decision, circumstances }: Heard, surroundings: Surroundings): void {
+  const { launcher, fonts } = widget;
+  const scheme = widget.scheme === 'visitor' ? surroundings.scheme() : widget.scheme;
   const { dir, locale } = site.design;
   root.dir = dir;
   root.lang = locale;
   root.dataset.corner = widget.place.corner;
   const device = (root.dataset.device = surroundings.device());
   root.dataset.scheme = scheme;
+  root.dataset.form = launcher.form;
+  root.dataset.style = widget.style ?? '';
   const isKnownHere = circumstances.visitor.visit === 'returning'; // they know what the mark is
-  root.toggleAttribute('data-words', surroundings.width() >= widget.launcher.wordsFrom && !isKnownHere && !decision.isCountOnly);
+  const hasWords = launcher.form !== 'lamp' || (surroundings.width() >= launcher.wordsFrom && !isKnownHere);
+  root.toggleAttribute('data-words', hasWords && !decision.isCountOnly);
   root.toggleAttribute('data-count-only', decision.isCountOnly);
   const values = {
+    headerFill: '',
     ...widget.palette[scheme],
-    size: `${widget.launcher.size}px`,
+    'own-font': fonts?.text ?? '',
+    'head-font': fonts?.head ?? '',
+    size: `${launcher.size}px`,
     offset: `${device === 'phone' ? widget.place.phoneOffset : widget.place.offset}px`,
     lift: `${widget.place.lift ?? 0}px`,
     radius: `${widget.measures.radius}px`,
@@ -76,10 +98,11 @@ function dress(
 }
 
 /** Adopts a constructable sheet, which a policy without `unsafe-inline` allows. */
-export function addSheet(root: ShadowRoot, css: string): void {
+export function addSheet(root: ShadowRoot, css: string): CSSStyleSheet {
   const sheet = new CSSStyleSheet();
   sheet.replaceSync(css);
   root.adoptedStyleSheets = [...root.adoptedStyleSheets, sheet];
+  return sheet;
 }
 
 /** The page's own body font ([defaults.md]); generic names come last. */

@@ -121,7 +121,7 @@ function porch(tag: Tag, shelf: Shelf): void {
   };
 
   const firstFrame = (): Frame => {
-    const made = buildFrame(surroundings);
+    const made = buildFrame(surroundings, base);
     for (const kind of ['pointerenter', 'focus', 'touchstart']) listen(made.launcher, kind, () => calmly(prepare()), { passive: true });
     listen(made.launcher, 'click', () => calmly(open()));
     return made;

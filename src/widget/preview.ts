@@ -3,6 +3,7 @@ import type { Circumstances, Visitor } from '../core/model/circumstances';
 import type { PublishedSite } from '../core/wire/published-site';
 import type { VisitorEntry } from '../core/wire/talk';
 import { addSheet, buildFrame, setFont } from './frame';
+import { askFonts } from './panel/fonts';
 import { paintStill } from './panel/paint-still';
 import { deviceOf } from './surroundings';
 import type { Heard } from '../core/words/hearer';
@@ -19,6 +20,8 @@ export interface Feed {
   readonly width: number;
   readonly height: number;
   readonly font: string;
+  /** Address below which the site's pictures are. */
+  readonly base: string;
 }
 
 export interface Tile {
@@ -43,14 +46,15 @@ function saysTheSame(said: readonly Said[], voice: Voice): boolean {
 /** Everything but the words that a picture is made of: where it is equal, so is the picture. */
 function lookOf({ site, circumstances, entries, ...how }: Feed, { widget, decision }: Heard): string {
   const { state, isStateKnown, closedBy, moment, isCountOnly, lines } = decision;
-  const { key, teams, calendar, place, launcher, scheme, palette, measures, forms, talks } = widget;
+  const { key, teams, calendar, place, launcher, scheme, palette, measures, forms, talks, style, fonts, logo, headerPicture, css } = widget;
   const { now, isWindowOpen, invited, conversation, unread, visitor, page } = circumstances;
   const { locale, dir, siteName } = site.design;
   return JSON.stringify([
     [state, isStateKnown, closedBy, moment, isCountOnly, lines],
     [key, teams, calendar, place, launcher, scheme, palette, measures, forms, talks],
+    [style, fonts, logo, headerPicture, css],
     [now, isWindowOpen, invited, conversation, unread, visitor, page.address, entries],
-    [locale, dir, siteName, site.facts.teams, how.scheme, how.device, how.width, how.height, how.font],
+    [locale, dir, siteName, site.facts.teams, how.scheme, how.device, how.width, how.height, how.font, how.base],
   ]);
 }
 
@@ -67,14 +71,17 @@ export function mount(place: HTMLElement, first: Feed): Tile {
   const host = document.createElement('sunny-porch');
   const root = host.attachShadow({ mode: 'open' });
   place.append(host);
-  const frame = buildFrame({
-    root,
-    now: () => feed.circumstances.now,
-    wakeAt: () => () => undefined,
-    width: () => feed.width,
-    device: () => feed.device ?? deviceOf(feed.width, feed.height),
-    scheme: () => feed.scheme,
-  });
+  const frame = buildFrame(
+    {
+      root,
+      now: () => feed.circumstances.now,
+      wakeAt: () => () => undefined,
+      width: () => feed.width,
+      device: () => feed.device ?? deviceOf(feed.width, feed.height),
+      scheme: () => feed.scheme,
+    },
+    first.base,
+  );
   addSheet(root, TILE_CSS);
   frame.root.setAttribute('data-still', '');
   let drawn: Drawn | null = null;
@@ -98,9 +105,10 @@ export function mount(place: HTMLElement, first: Feed): Tile {
       said.push([key, values, words]);
       return words;
     };
+    askFonts(widget.fonts?.load ?? [], next.base);
     setFont(frame.root, next.font);
     frame.paint(heard, listening);
-    paintStill(root, frame.place, { heard, voice: listening, entries: next.entries });
+    paintStill(root, frame.place, { heard, voice: listening, entries: next.entries, base: next.base });
     drawn = { look, said };
     return true;
   };

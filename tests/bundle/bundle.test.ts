@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import { gunzipSync, gzipSync } from 'node:zlib';
 import { describe, expect, it } from 'vitest';
 import { OUR_TEXTS } from '../../src/core/words/catalogue';
+import { FONTS_VERSION } from '../../src/widget/panel/fonts';
 import { madeDesign, madeSite } from '../made/site';
 
 const DIR = 'dist/widget';
@@ -27,9 +28,10 @@ describe('the guest’s bytes', () => {
     expect(gz(Buffer.from(JSON.stringify(site.facts)))).toBeLessThanOrEqual(1.5 * KB);
   });
 
-  it('only four files are built, each also as it is sent, and panel and watch are named by their content', () => {
+  it('only four scripts are built, each also as it is sent, and the fonts; panel and watch are named by their content', () => {
     const files = [panelName, watchName, 'porch.js', 'draft.js'];
-    expect(readdirSync(DIR).sort()).toEqual(['built.json', ...files, ...files.map((name) => `${name}.gz`)].sort());
+    const fonts = ['figtree', 'literata', 'atkinson', 'fraunces'].map((name) => `font-${name}-${FONTS_VERSION}.woff2.gz`);
+    expect(readdirSync(DIR).sort()).toEqual(['built.json', ...files, ...files.map((name) => `${name}.gz`), ...fonts].sort());
     expect(panelName).toMatch(/^panel-[0-9a-f]{16}\.js$/);
     expect(watchName).toMatch(/^watch-[0-9a-f]{16}\.js$/);
   });

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { Json } from '../../src/core/draft/patch';
 import { ADDRESS_PARTS, type Design, type OwnCase, PAGE_RULE_KINDS, type Widget } from '../../src/core/model/design';
 import { FIELD_KINDS, type Field } from '../../src/core/model/form';
+import { COLOURS, LOOK_NAMES, type Look } from '../../src/core/model/look';
 import { changesOf } from '../../src/core/publishing/changes';
 import type { CaseCondition } from '../../src/core/wire/design-file';
 import { TEXT_KEYS } from '../../src/core/words/catalogue';
@@ -23,10 +24,27 @@ function fullWidget(dice: Dice, widget: Widget): Widget {
   const fields = (form: string) => Array.from({ length: dice.int(0, 4) }, (_, index) => anyField(dice, `${form}field${index}`));
   return {
     ...widget,
+    look: fullLook(dice, widget.look),
     teams: ['00000night', '00schools'].slice(0, dice.int(0, 3)),
     texts: { en: { [dice.pick(TEXT_KEYS)]: 'Ours' }, pt: { greeting: 'Boa noite' } },
     cases: Array.from({ length: dice.int(0, 3) }, (_, index) => anyCase(dice, `000case${index}`)),
     forms: { before: fields('b'), note: fields('n'), after: fields('a') },
+  };
+}
+
+const PICTURE = { once: 'a1'.repeat(20), twice: 'b2'.repeat(20), width: 120, height: 40 };
+const HEADER_PICTURE = { ...PICTURE, darkest: '#101010', lightest: '#e0e0e0' };
+
+function fullLook(dice: Dice, look: Look): Look {
+  const colour = () => dice.pick(COLOURS);
+  return {
+    ...look,
+    name: dice.pick(LOOK_NAMES),
+    second: dice.flip() ? '#8a6a1f' : null,
+    own: { day: { [colour()]: '#101010', [colour()]: '#202020' }, evening: { [colour()]: '#303030' } },
+    logo: dice.flip() ? PICTURE : null,
+    headerPicture: dice.flip() ? HEADER_PICTURE : null,
+    css: dice.flip() ? '.head { opacity: 0.9 }' : '',
   };
 }
 
@@ -96,11 +114,22 @@ const INSTEAD_OF_NONE: Readonly<Record<string, Json>> = {
   link: 'https://farrowisle.example/terms',
   attribute: 'level',
   value: 'set',
+  second: '#34518c',
+  headerTo: '#34518c',
+  logo: PICTURE,
+  headerPicture: HEADER_PICTURE,
 };
 const NONE_CAN_BE = new Set([...Object.keys(INSTEAD_OF_NONE), 'atMost', 'least', 'most', 'slowReplyTalkingAfter']);
 
 /** Nobody sees the ids of a condition's rules, nor how one single condition is joined. */
 const UNSEEN = /\/(?:v|rules\/\d+\/id)$|\/own$/;
+
+/** What is read of something in a list: not the ids of a condition's rules; a group of one is that one. */
+function seenOf(node: Node | undefined): string {
+  const { conditions, isNot } = (node ?? {}) as { readonly conditions?: readonly Node[]; readonly isNot?: boolean };
+  const read = conditions?.length === 1 && isNot === false ? conditions[0] : node;
+  return JSON.stringify(read ?? null).replace(/"id":"[^"]*",?/g, '');
+}
 
 /** Changes one thing of a design, as found in the plain data: a leaf, a condition, something of a list. Null: nothing that is seen. */
 function editOf(dice: Dice, design: Node, path: string): string | null {
@@ -128,7 +157,7 @@ function editOf(dice: Dice, design: Node, path: string): string | null {
   if (Array.isArray(node)) {
     if (node.length === 0) return null;
     const place = dice.int(0, node.length);
-    if (node[place - 1] === node[place]) return null;
+    if (seenOf(node[place - 1]) === seenOf(node[place])) return null;
     // Any of several page rules is enough: their order says nothing.
     if (dice.flip() && place > 0 && !/\/(?:showOn|neverOn)$/.test(path))
       return put([...node.slice(0, place - 1), node[place] as Node, node[place - 1] as Node, ...node.slice(place + 1)]);

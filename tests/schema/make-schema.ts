@@ -18,6 +18,8 @@ const OWNERS: Readonly<Record<string, string>> = {
   limits: 'InvitationLimits',
 };
 
+const HEX = '^#[0-9a-f]{6}$';
+
 /** JSON Schema (draft-07) of a design, from the model's own types; bounds are those that field and server share. */
 export function makeSchema(): string {
   const schema = createGenerator({
@@ -45,7 +47,14 @@ export function makeSchema(): string {
   bound('Design', 'siteName', { minLength: 1, maxLength: LIMITS.siteNameChars });
   bound('Design', 'locales', { minItems: 1, maxItems: LIMITS.locales, uniqueItems: true });
   bound('Design', 'widgets', { minItems: 1, maxItems: LIMITS.widgets });
-  bound('Look', 'brand', { pattern: '^#[0-9a-f]{6}$' });
+  bound('Look', 'brand', { pattern: HEX });
+  for (const name of ['second', 'headerTo']) bound('Look', name, { pattern: HEX });
+  for (const name of ['darkest', 'lightest']) bound('HeaderPicture', name, { pattern: HEX });
+  for (const type of ['PictureRef', 'HeaderPicture'])
+    for (const name of ['once', 'twice']) bound(type, name, { pattern: '^[0-9a-f]{40}$' });
+  bound('Look', 'css', { maxLength: LIMITS.ownCssChars });
+  for (const node of Object.values(schema.definitions['OwnColours']?.properties ?? {}))
+    Object.assign(node, { pattern: `${HEX}|^transparent$` });
   bound('Widget', 'invitations', { maxItems: LIMITS.invitations });
   bound('Widget', 'cases', { maxItems: LIMITS.cases });
   return `${JSON.stringify({ $schema: 'http://json-schema.org/draft-07/schema#', title: 'A Sunny Porch design', ...schema }, null, 2)}\n`;

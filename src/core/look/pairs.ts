@@ -1,87 +1,142 @@
-import { clampChroma, converter, formatHex } from 'culori/fn';
+import type { Colour, HeaderPicture, Look, OwnColours, Scheme } from '../model/look';
 import type { HexColor } from '../model/units';
-import type { Palette } from '../wire/design-file';
 import { contrast } from './contrast';
-import './modes';
-import { CONTROL_RATIO, TEXT_RATIO } from './palette';
+import { type Sight, seenBy } from './deficiency';
+import { nearestOnAll } from './nearest';
+import { CONTROL_RATIO, type Colours, TEXT_RATIO, headerGrounds, paletteOf } from './palette';
+import { shaded } from './scrim';
 
 /** Two colours that meet in the widget: names of the palette, and the ratio that WCAG 2.2 asks of them. */
 export interface Pair {
-  readonly text: string;
-  readonly ground: string;
+  readonly text: Colour;
+  readonly ground: Colour;
   readonly needs: number;
 }
 
-const text = (name: string, ...grounds: string[]): Pair[] => grounds.map((ground) => ({ text: name, ground, needs: TEXT_RATIO }));
-const control = (name: string, ...grounds: string[]): Pair[] => grounds.map((ground) => ({ text: name, ground, needs: CONTROL_RATIO }));
+const text = (name: Colour, ...grounds: Colour[]): Pair[] => grounds.map((ground) => ({ text: name, ground, needs: TEXT_RATIO }));
+const control = (name: Colour, ...grounds: Colour[]): Pair[] => grounds.map((ground) => ({ text: name, ground, needs: CONTROL_RATIO }));
 
 /** Every pair that meets on screen: which text on which ground, and the parts of controls against what is around them. */
 export const PAIRS: readonly Pair[] = [
-  ...text('onBrand', 'brand', 'hover', 'pressed'),
-  ...text('ink', 'ground', 'responder', 'visitor', 'field'),
+  ...text('onHeader', 'header'),
+  ...text('onLauncher', 'launcher', 'launcherHover', 'launcherPressed'),
+  ...text('onResponder', 'responder'),
+  ...text('onVisitor', 'visitor'),
+  ...text('ink', 'ground', 'field'),
   ...text('shade', 'ground', 'field'),
-  ...text('link', 'ground', 'responder', 'visitor', 'field'),
+  ...text('link', 'ground', 'field', 'responder'),
+  ...text('onButton', 'button', 'buttonHover', 'buttonPressed'),
   ...text('error', 'ground', 'field'),
   ...control('edge', 'ground', 'field'),
-  ...control('link', 'ground', 'field'), // the focus ring
+  ...control('focus', 'ground', 'field'),
 ];
 
+/** Colours that are read; the others are seen as lines. */
+export const TEXTS: ReadonlySet<Colour> = new Set(PAIRS.filter(({ needs }) => needs === TEXT_RATIO).map(({ text }) => text));
+
+/** What is judged: the colours, and what lies under the header's words. */
+export interface Judged {
+  readonly colours: Colours;
+  readonly headerTo: HexColor | null;
+  /** Null: the header has no picture. */
+  readonly headerPicture: HeaderPicture | null;
+}
+
 export interface JudgedPair extends Pair {
+  /** The two colours where they are hardest to tell apart. */
+  readonly front: HexColor;
+  readonly back: HexColor;
   readonly ratio: number;
   readonly passes: boolean;
 }
 
-/** A palette's pairs with their contrast. A colour that is not opaque hex is left out. */
-export function judgePairs(palette: Palette): JudgedPair[] {
-  return PAIRS.flatMap((pair) => {
-    const [front, back] = [palette[pair.text], palette[pair.ground]];
-    if (front === undefined || back === undefined || !isHex(front) || !isHex(back)) return [];
-    const ratio = contrast(front, back);
-    return [{ ...pair, ratio, passes: ratio >= pair.needs }];
+/** What a look shows in a scheme. */
+export function judgedOf(look: Look, scheme: Scheme): Judged {
+  return {
+    colours: paletteOf(look, scheme),
+    headerTo: look.headerTo,
+    headerPicture: look.header === 'picture' ? look.headerPicture : null,
+  };
+}
+
+/** The same as somebody sees it who sees fewer colours; null: with all of them. */
+export function withSight(judged: Judged, sight: Sight | null): Judged {
+  if (sight === null) return judged;
+  const seen = (color: string): string => (color.startsWith('#') ? seenBy(sight, color) : color);
+  const { colours, headerTo, headerPicture } = judged;
+  return {
+    colours: Object.fromEntries(Object.entries(colours).map(([name, color]) => [name, seen(color)])) as Colours,
+    headerTo: headerTo === null ? null : seen(headerTo),
+    headerPicture:
+      headerPicture === null ? null : { ...headerPicture, darkest: seen(headerPicture.darkest), lightest: seen(headerPicture.lightest) },
+  };
+}
+
+/** Every pair with its contrast; a gradient, and a picture under its shade, at the worst point. */
+export function judgePairs(judged: Judged): JudgedPair[] {
+  return PAIRS.map((pair) => judgePair(judged, pair));
+}
+
+function judgePair(judged: Judged, pair: Pair): JudgedPair {
+  const front = judged.colours[pair.text];
+  const worst = groundsOf(judged, pair.ground)
+    .map((back) => ({ back, ratio: contrast(front, back) }))
+    .reduce((least, one) => (one.ratio < least.ratio ? one : least));
+  return { ...pair, front, ...worst, passes: worst.ratio >= pair.needs };
+}
+
+function groundsOf({ colours, headerTo, headerPicture }: Judged, ground: Colour): readonly HexColor[] {
+  if (ground !== 'header') return [colours[ground]];
+  const grounds = headerGrounds(colours.header, headerTo);
+  return headerPicture === null ? grounds : shaded(headerPicture, colours.header, colours.onHeader);
+}
+
+/** What mends a pair: one colour instead of another; by hand from then on. */
+export interface Mend {
+  readonly colour: Colour | 'headerTo';
+  readonly from: HexColor;
+  readonly to: HexColor;
+}
+
+/**
+ * The nearest colour, by ΔE in OKLab with its hue kept, that makes a pair pass and spoils none that passes: of the text,
+ * else of the ground. Null: it passes, or no single colour mends it.
+ */
+export function mendOf(look: Look, scheme: Scheme, pair: Pair): Mend | null {
+  const judged = judgedOf(look, scheme);
+  if (judgePair(judged, pair).passes) return null;
+  const before = judgePairs(judged);
+  const spoilsNone = (tried: Look): boolean => {
+    const after = judgePairs(judgedOf(tried, scheme));
+    return after.every((one, at) => one.passes || !before[at]?.passes) && judgePair(judgedOf(tried, scheme), pair).passes;
+  };
+  // One colour for all that it meets, before one for this pair alone.
+  for (const colour of [pair.text, pair.ground])
+    for (const meets of [meetingsOf(judged, colour, null), meetingsOf(judged, colour, pair)]) {
+      const from = judged.colours[colour];
+      const to = nearestOnAll(from, meets);
+      if (to !== null && to !== from && spoilsNone(withOwn(look, scheme, colour, to))) return { colour, from, to };
+    }
+  if (pair.ground !== 'header' || look.headerTo === null) return null;
+  const front = { color: judged.colours[pair.text], needs: pair.needs };
+  const to = nearestOnAll(look.headerTo, [front]);
+  return to !== null && spoilsNone({ ...look, headerTo: to }) ? { colour: 'headerTo', from: look.headerTo, to } : null;
+}
+
+/** What a colour meets and passes with already, and the pair that is to be mended; null: everything that it meets. */
+function meetingsOf(judged: Judged, colour: Colour, pair: Pair | null) {
+  return PAIRS.flatMap((one) => {
+    if (one.text !== colour && one.ground !== colour) return [];
+    const isMeant = pair === null || (one.text === pair.text && one.ground === pair.ground);
+    if (!isMeant && !judgePair(judged, one).passes) return [];
+    const others = one.text === colour ? groundsOf(judged, one.ground) : [judged.colours[one.text]];
+    return others.map((color) => ({ color, needs: one.needs }));
   });
 }
 
-function isHex(color: string): boolean {
-  return /^#[0-9a-f]{6}$/i.test(color);
-}
-
-const toOklch = converter('oklch');
-const toOklab = converter('oklab');
-const STEPS = 400;
-/** Below this chroma a hue says nothing: it turns with the last digit. */
-const GREY_CHROMA = 0.03;
-const HUE_MAX = 2.5;
-
-/**
- * The nearest colour of the same hue that passes on a ground, by ΔE in OKLab (B. Ottosson, 2020); the colour itself where
- * it passes. Of white and black one always passes where nothing of its hue does.
- */
-export function nearestPassing(color: HexColor, ground: HexColor, needs: number): HexColor {
-  if (contrast(color, ground) >= needs) return color;
-  const from = toOklch(color);
-  const [lightness, chroma, hue] = [from?.l ?? 0, from?.c ?? 0, from?.h ?? 0];
-  let best: HexColor | null = null;
-  let least = Infinity;
-  for (let step = 0; step <= STEPS; step++) {
-    const l = step / STEPS;
-    if (Math.abs(l - lightness) >= least) continue; // lightness alone is further off already
-    const candidate = formatHex(clampChroma({ mode: 'oklch', l, c: chroma, h: hue }, 'oklch'));
-    const distance = deltaE(color, candidate);
-    if (distance >= least || contrast(candidate, ground) < needs || !keepsHue(hue, chroma, candidate)) continue;
-    [best, least] = [candidate, distance];
-  }
-  return best ?? (contrast('#000000', ground) >= needs ? '#000000' : '#ffffff');
-}
-
-/** Distance of two colours in OKLab; about 0.02 is just noticed. */
-export function deltaE(a: HexColor, b: HexColor): number {
-  const [one, other] = [toOklab(a), toOklab(b)];
-  return Math.hypot((one?.l ?? 0) - (other?.l ?? 0), (one?.a ?? 0) - (other?.a ?? 0), (one?.b ?? 0) - (other?.b ?? 0));
-}
-
-function keepsHue(hue: number, chroma: number, candidate: HexColor): boolean {
-  const made = toOklch(candidate);
-  if (chroma < GREY_CHROMA || (made?.c ?? 0) < GREY_CHROMA) return true;
-  const turn = Math.abs((made?.h ?? 0) - hue) % 360;
-  return Math.min(turn, 360 - turn) <= HUE_MAX;
+/** A look with one colour set by hand; null: derived again. */
+export function withOwn(look: Look, scheme: Scheme, colour: Colour, value: HexColor | null): Look {
+  const others = Object.entries(look.own[scheme]).filter(([name]) => name !== colour);
+  const own: OwnColours = Object.fromEntries(value === null ? others : [...others, [colour, value]]);
+  return { ...look, own: { ...look.own, [scheme]: own } };
 }

@@ -1,119 +1,128 @@
-import { clampChroma, converter, formatHex } from 'culori/fn';
-import type { Look } from '../model/design';
+import type { Colour, Look, Scheme } from '../model/look';
 import type { HexColor } from '../model/units';
 import { remembering } from '../remembering';
-import type { Palette } from '../wire/design-file';
 import { contrast, readableOn } from './contrast';
-import './modes';
-
-const toOklch = converter('oklch');
+import { type Meets, nearestOnAll } from './nearest';
+import { mixed, moved } from './oklch';
+import { RECIPES } from './recipes';
 
 /** Ratios of WCAG 2.2: text (1.4.3) and parts of controls (1.4.11). */
 export const TEXT_RATIO = 4.5;
 export const CONTROL_RATIO = 3;
+
 const WHITE: HexColor = '#ffffff';
 const BLACK: HexColor = '#000000';
 const INK: HexColor = '#26322d';
-const PAPER: HexColor = '#fffdf8';
 const EVENING_INK: HexColor = '#f3f1ea';
 /** The glass of a lit lamp, always outlined in the text's colour. */
 const LAMP: HexColor = '#f4b94a';
+export const NO_RING = 'transparent';
 
-/** Text on the brand: white where it reads, else ink, else the better of white and black, of which one always does. */
-export function textOn(brand: HexColor): HexColor {
-  return [WHITE, INK].find((text) => contrast(text, brand) >= TEXT_RATIO) ?? readableOn(brand, [WHITE, BLACK]);
+/** Every colour of a widget, and what the header runs into. `ring` may be `transparent`; all others are `#rrggbb`. */
+export type Colours = Readonly<Record<Colour, string>>;
+
+/** What a palette follows from. */
+export type Coloured = Pick<Look, 'name' | 'brand' | 'second' | 'headerTo' | 'own'>;
+
+/** Text on a ground, or on all points of one: white where it reads, else ink, else the better of white and black. */
+export function textOn(...grounds: readonly HexColor[]): HexColor {
+  const worst = (text: HexColor): number => Math.min(...grounds.map((ground) => contrast(text, ground)));
+  const ours = [WHITE, INK].find((text) => worst(text) >= TEXT_RATIO);
+  if (ours !== undefined) return ours;
+  return grounds.length === 1 ? readableOn(grounds[0] ?? WHITE, [WHITE, BLACK]) : worst(WHITE) > worst(BLACK) ? WHITE : BLACK;
 }
 
-/** The look *Front door* by day (defaults.md): warm paper, header in the brand, responder on a tint of it. */
-export function dayPalette({ brand }: Look): Palette {
-  return DAYS(brand, () => madeDay(brand));
+/** Points of a gradient at which it is judged: in sRGB a channel changes by 8 of 255 at most from one to the next. */
+const POINTS = 33;
+
+/** The grounds of the header: one, or points of the way from one colour to another. */
+export function headerGrounds(header: HexColor, headerTo: HexColor | null): readonly HexColor[] {
+  if (headerTo === null || headerTo === header) return [header];
+  return Array.from({ length: POINTS }, (_, at) => mixed(header, headerTo, at / (POINTS - 1)));
 }
 
-/** A palette follows from the brand alone, and takes a millisecond. */
-const DAYS = remembering<Palette>(100);
-const EVENINGS = remembering<Palette>(100);
-
-function madeDay(brand: HexColor): Palette {
-  const tint = tone(brand, 0.945, 0.03);
-  const visitor = '#f8f1e1';
-  return {
-    ...brandTones(brand),
-    ground: PAPER,
-    ink: INK,
-    shade: '#5f6959',
-    edge: '#8c8570',
-    rail: '#e9dfc9',
-    responder: tint,
-    visitor,
-    link: walkUntil(brand, -STEP, [PAPER, tint, visitor, WHITE]),
-    field: WHITE,
-    error: '#a33c22',
-    ring: contrast(brand, WHITE) < CONTROL_RATIO ? INK : 'transparent',
-  };
-}
-
-/** The same by evening: everything on a dark ground of the brand's hue. */
-export function eveningPalette({ brand }: Look): Palette {
-  return EVENINGS(brand, () => madeEvening(brand));
-}
-
-function madeEvening(brand: HexColor): Palette {
-  const ground = tone(brand, 0.22, 0.02);
-  const responder = tone(brand, 0.31, 0.04);
-  const visitor = tone(brand, 0.27, 0.025);
-  const field = tone(brand, 0.18, 0.02);
-  return {
-    ...brandTones(brand),
-    ground,
-    ink: EVENING_INK,
-    shade: '#b9b7ae',
-    edge: '#8f8d86',
-    rail: tone(brand, 0.34, 0.02),
-    responder,
-    visitor,
-    link: walkUntil(brand, STEP, [ground, responder, visitor, field]),
-    field,
-    error: '#f5a48c',
-    ring: contrast(brand, ground) < CONTROL_RATIO ? EVENING_INK : 'transparent',
-  };
-}
+/** Palettes that were asked for last; one takes some milliseconds. */
+const MADE = remembering<Colours>(200);
 
 /**
- * What stands on the brand, and the brand under the pointer and pressed. They move away from the text that is on them,
- * so that it only gets easier to read.
+ * The palette of a look in OKLCH (engine.md §7): derived from the brand colour, but for what is set by hand; what follows
+ * from a colour that was set follows from that one, so that it can still be read on it.
  */
-function brandTones(brand: HexColor): Palette {
-  const onBrand = textOn(brand);
-  const away = contrast(onBrand, BLACK) > contrast(onBrand, WHITE) ? -1 : 1; // light text: darker
-  return { brand, onBrand, hover: moved(brand, 0.04 * away), pressed: moved(brand, 0.09 * away), lamp: LAMP };
+export function paletteOf({ name, brand, second, headerTo, own }: Coloured, scheme: Scheme): Colours {
+  const set = own[scheme];
+  return MADE(JSON.stringify([name, brand, second, headerTo, scheme, set]), () =>
+    complete({ name, brand, second, headerTo, own }, scheme, (colour, derived) => set[colour] ?? derived),
+  );
 }
 
-const STEP = 0.01;
-
-/** The colour with its lightness moved, hue and chroma kept as far as sRGB has them. */
-function moved(color: HexColor, by: number): HexColor {
-  const from = toOklch(color);
-  return hexOf(Math.min(1, Math.max(0, (from?.l ?? 0) + by)), from?.c ?? 0, from?.h);
+/** The same, as if nothing were set by hand. */
+export function derivedPalette(look: Coloured, scheme: Scheme): Colours {
+  return paletteOf({ ...look, own: { day: {}, evening: {} } }, scheme);
 }
 
-/** A tone of a colour's hue: OKLCH lightness 0–1, chroma at most as given, brought into sRGB by lowering chroma. */
-function tone(brand: HexColor, lightness: number, chromaMax: number): HexColor {
-  const from = toOklch(brand);
-  return hexOf(lightness, Math.min(from?.c ?? 0, chromaMax), from?.h);
+function complete(
+  { name, brand, second, headerTo }: Coloured,
+  scheme: Scheme,
+  take: (colour: Colour, derived: HexColor) => HexColor,
+): Colours {
+  const main = RECIPES[name][scheme](brand, second);
+  const text = (color: HexColor, ...grounds: readonly HexColor[]): HexColor => fitting(color, grounds, TEXT_RATIO);
+  const control = (color: HexColor, ...grounds: readonly HexColor[]): HexColor => fitting(color, grounds, CONTROL_RATIO);
+  const launcher = take('launcher', main.launcher);
+  const onLauncher = take('onLauncher', textOn(launcher));
+  const header = take('header', main.header);
+  const onHeader = take('onHeader', textOn(...headerGrounds(header, headerTo)));
+  const ground = take('ground', main.ground);
+  const field = take('field', main.field);
+  const responder = take('responder', main.responder);
+  const visitor = take('visitor', main.visitor);
+  const button = take('button', main.isButtonText ? text(main.button, ground) : main.button);
+  const onButton = take('onButton', textOn(button));
+  const link = take('link', text(brand, ground, field, responder));
+  const isDark = contrast(ground, WHITE) > contrast(ground, BLACK);
+  const against = isDark ? ground : WHITE;
+  return {
+    launcher,
+    onLauncher,
+    launcherHover: take('launcherHover', away(launcher, onLauncher, 0.04)),
+    launcherPressed: take('launcherPressed', away(launcher, onLauncher, 0.09)),
+    ring: take('ring', contrast(launcher, against) < CONTROL_RATIO ? (isDark ? EVENING_INK : INK) : NO_RING),
+    lamp: take('lamp', LAMP),
+    header,
+    onHeader,
+    ground,
+    field,
+    ink: take('ink', text(main.ink, ground, field)),
+    shade: take('shade', text(main.shade, ground, field)),
+    rail: take('rail', main.rail),
+    edge: take('edge', control(main.edge, ground, field)),
+    responder,
+    onResponder: take('onResponder', inkOn(main.ink, responder)),
+    visitor,
+    onVisitor: take('onVisitor', inkOn(main.ink, visitor)),
+    accent: take('accent', main.accent),
+    link,
+    focus: take('focus', control(link, ground, field)),
+    button,
+    onButton,
+    buttonHover: take('buttonHover', away(button, onButton, 0.04)),
+    buttonPressed: take('buttonPressed', away(button, onButton, 0.09)),
+    error: take('error', text(main.error, ground, field)),
+  };
 }
 
-function hexOf(l: number, c: number, h: number | undefined): HexColor {
-  return formatHex(clampChroma({ mode: 'oklch', l, c, h: h ?? 0 }, 'oklch'));
+/** The look's own ink where it reads, else what reads. */
+function inkOn(ink: HexColor, ground: HexColor): HexColor {
+  return contrast(ink, ground) >= TEXT_RATIO ? ink : textOn(ground);
 }
 
-/** Steps the lightness, hue kept, until the colour reads as text on every ground; black or white lies at the end. */
-function walkUntil(brand: HexColor, step: number, grounds: readonly HexColor[]): HexColor {
-  const from = toOklch(brand);
-  const reads = (color: HexColor): boolean => grounds.every((ground) => contrast(color, ground) >= TEXT_RATIO);
-  if (reads(brand)) return brand;
-  for (let l = from?.l ?? 0.5; l >= 0 && l <= 1; l += step) {
-    const color = hexOf(l, from?.c ?? 0, from?.h);
-    if (reads(color)) return color;
-  }
-  return step < 0 ? BLACK : WHITE;
+/** The colour, or the nearest one of its hue that passes on all grounds; else white or black, whichever is read better. */
+function fitting(color: HexColor, grounds: readonly HexColor[], needs: number): HexColor {
+  const meets = [...new Set(grounds)].map((ground): Meets => ({ color: ground, needs }));
+  return nearestOnAll(color, meets) ?? textOn(...grounds);
+}
+
+/** Under the pointer and pressed a ground moves away from the text on it, so that it only gets easier to read. */
+function away(color: HexColor, text: HexColor, by: number): HexColor {
+  return moved(color, contrast(text, BLACK) > contrast(text, WHITE) ? -by : by);
 }

@@ -1,6 +1,8 @@
 import { plainField, defaultLimits } from './defaults';
 import type { Design, Widget } from './design';
 import type { Field } from './form';
+import type { Look } from './look';
+import { defaultLook } from './starting-looks';
 
 /**
  * A design as this program knows it, from one that an earlier program wrote: what did not exist then gets the value that
@@ -18,6 +20,7 @@ function completedWidget(widget: Widget): Widget {
     ...widget,
     audience: known.audience ?? [],
     cases: known.cases ?? [],
+    look: completedLook(widget.look),
     place: { ...widget.place, lift: (widget.place as Partial<Widget['place']>).lift ?? 0 },
     timings: { ...widget.timings, slowReplyTalkingAfter: (widget.timings as Partial<Widget['timings']>).slowReplyTalkingAfter ?? null },
     talks: { keepsWaiting: known.talks?.keepsWaiting ?? false, offersAgain: known.talks?.offersAgain ?? true },
@@ -31,4 +34,10 @@ function completedWidget(widget: Widget): Widget {
 
 function completedField(field: Field): Field {
   return { ...plainField(field.id, field.kind, field.label ?? 'note.text'), ...field };
+}
+
+/** A look that an earlier program wrote had no awning, and was Front door otherwise. */
+function completedLook(look: Look): Look {
+  const known: Partial<Look> = look;
+  return { ...defaultLook(look.brand), ...look, header: known.header ?? 'plain' };
 }

@@ -5,6 +5,7 @@ import type { Design, Widget } from './design';
 import type { Field, FieldKind } from './form';
 import type { Invitation, InvitationLimits } from './invitation';
 import type { Deed, WidgetState } from './moment';
+import { defaultLook } from './starting-looks';
 import type { HexColor, Locale } from './units';
 
 /** Ours: the brand colour of a site that has not chosen one. */
@@ -90,7 +91,7 @@ export function defaultWidget(brand: HexColor, ids: () => string): Widget {
     audience: [],
     place: { corner: ours.corner.value, offset: ours.offset.value, phoneOffset: ours.phoneOffset.value, lift: ours.lift.value },
     launcher: { form: 'lamp', size: ours.launcherSize.value, wordsFrom: ours.wordsFrom.value },
-    look: { name: 'front-door', brand, radius: ours.radius.value, textSize: ours.textSize.value, scheme: ours.scheme.value },
+    look: defaultLook(brand),
     deeds: ours.deeds.value,
     timings: {
       comfortAfter: ours.comfortAfter.value,

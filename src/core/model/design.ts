@@ -3,8 +3,9 @@ import type { CaseKey, TextKey } from '../words/catalogue';
 import type { Condition } from './condition';
 import type { Field } from './form';
 import type { Invitation, InvitationLimits } from './invitation';
+import type { LauncherForm, Look } from './look';
 import type { Deed, WidgetState } from './moment';
-import type { HexColor, Locale, Px, Seconds } from './units';
+import type { Locale, Px, Seconds } from './units';
 
 /** What an owner edits and publishes as one document. Plain data: it is compared, undone and sent as JSON. */
 export interface Design {
@@ -86,21 +87,10 @@ export interface Place {
 }
 
 export interface Launcher {
-  readonly form: 'lamp';
+  readonly form: LauncherForm;
   readonly size: Px;
   /** The words beside the mark are shown from this width of the page on. */
   readonly wordsFrom: Px;
-}
-
-export const LOOK_NAMES = ['front-door'] as const;
-export const SCHEMES = ['visitor', 'day', 'evening'] as const;
-export interface Look {
-  readonly name: (typeof LOOK_NAMES)[number];
-  readonly brand: HexColor;
-  readonly radius: Px;
-  readonly textSize: Px;
-  /** `visitor`: follows the visitor's wish where the page declares that it supports it. */
-  readonly scheme: (typeof SCHEMES)[number];
 }
 
 export interface Timings {

@@ -4,6 +4,7 @@ import { isGroup } from '../model/condition';
 import type { Design, OwnCase, PageRule, Widget } from '../model/design';
 import type { Field } from '../model/form';
 import type { Invitation, InvitationLimits } from '../model/invitation';
+import { COLOURS, type Colour, STYLE_NAMES, type Scheme } from '../model/look';
 import { MOMENTS, type Moment, WIDGET_STATES, type WidgetState } from '../model/moment';
 import { SETTINGS, SETTINGS_AT, type SettingId, settingValue } from '../model/settings';
 import type { Locale } from '../model/units';
@@ -22,7 +23,9 @@ export type Subject =
   | { readonly of: 'site-name' | 'default-locale' | 'locale-order' | 'widget-order' }
   | { readonly of: 'locale'; readonly locale: Locale }
   | { readonly of: 'widget' | 'widget-name' | 'widget-key' | 'team-order' | 'calendar' | 'audience' | 'corner' | 'launcher-form' }
-  | { readonly of: 'look-name' | 'brand' | 'scheme' | 'case-order' | 'invitation-order' }
+  | { readonly of: 'case-order' | 'invitation-order' }
+  | { readonly of: 'look'; readonly part: LookPart }
+  | { readonly of: 'own-colour'; readonly colour: Colour; readonly scheme: Scheme }
   | { readonly of: 'team'; readonly team: string }
   | { readonly of: 'page-rule'; readonly list: 'showOn' | 'neverOn' }
   | { readonly of: 'setting'; readonly id: SettingId }
@@ -57,6 +60,10 @@ export type Subject =
       readonly option: string;
       readonly locale: Locale;
     };
+
+/** What is told of a look as it is; sizes are settings, colours set by hand are told one by one. */
+export const LOOK_PARTS = ['name', 'brand', 'second', 'headerTo', 'scheme', ...STYLE_NAMES, 'logo', 'headerPicture', 'css'] as const;
+export type LookPart = (typeof LOOK_PARTS)[number];
 
 const INVITATION_PARTS = ['name', 'isOn', 'manner', 'opensOnPhones', 'oncePer', 'atMost', 'ours'] as const;
 export type InvitationPart = (typeof INVITATION_PARTS)[number] | 'when';
@@ -127,9 +134,10 @@ function sayWidget(say: Say, design: Design, widget: Widget, all: Thing): void {
   say(own, 'teams', 'who-can-answer', { of: 'team-order' }, widget.teams, 'order');
   say(own, 'calendar', 'who-can-answer', { of: 'calendar' }, widget.calendarId);
   for (const state of WIDGET_STATES) say(own, `deed/${state}`, 'who-can-answer', { of: 'deed', state }, widget.deeds[state]);
-  say(own, 'brand', 'everywhere', { of: 'brand' }, look.brand);
-  say(own, 'look', 'everywhere', { of: 'look-name' }, look.name);
-  say(own, 'scheme', 'everywhere', { of: 'scheme' }, look.scheme);
+  for (const part of LOOK_PARTS) say(own, `look/${part}`, 'everywhere', { of: 'look', part }, look[part] as Json);
+  for (const scheme of ['day', 'evening'] as const)
+    for (const colour of COLOURS)
+      say(own, `own/${scheme}/${colour}`, 'everywhere', { of: 'own-colour', colour, scheme }, look.own[scheme][colour] ?? null);
   say(own, 'corner', 'everywhere', { of: 'corner' }, widget.place.corner);
   say(own, 'launcher', 'everywhere', { of: 'launcher-form' }, widget.launcher.form);
   for (const one of SETTING_IDS)

@@ -1,4 +1,5 @@
 import type { ADDRESS_PARTS, Corner, PAGE_RULE_KINDS } from '../model/design';
+import type { Font, LauncherForm } from '../model/look';
 import type { Manner } from '../model/invitation';
 import type { Deed, WidgetState } from '../model/moment';
 import type { Locale, Px, Seconds } from '../model/units';
@@ -33,11 +34,20 @@ export interface WireWidget {
   readonly audience?: readonly WireCondition[];
   /** `lift`: further from the upper or lower edge; absent: none. */
   readonly place: { readonly corner: Corner; readonly offset: Px; readonly phoneOffset: Px; readonly lift?: Px };
-  readonly launcher: { readonly form: 'lamp'; readonly size: Px; readonly wordsFrom: Px };
+  readonly launcher: { readonly form: LauncherForm; readonly size: Px; readonly wordsFrom: Px };
   readonly scheme: 'visitor' | 'day' | 'evening';
   /** CSS custom properties without their dashes, day and evening. */
   readonly palette: { readonly day: Palette; readonly evening: Palette };
   readonly measures: { readonly radius: Px; readonly textSize: Px };
+  /** Words of the style (`messages-cards awning …`), which the sheets ask for; absent in files of the first program. */
+  readonly style?: string;
+  /** Absent: the page's own font. */
+  readonly fonts?: WireFonts;
+  /** Names of pictures below the site's address, at 1× and 2×, and their size at 1×. */
+  readonly logo?: WirePicture;
+  readonly headerPicture?: WirePicture;
+  /** The owner's own CSS, written anew from what was parsed. */
+  readonly css?: string;
   readonly deeds: Readonly<Record<WidgetState, Deed>>;
   readonly timings: {
     readonly comfortAfter: Seconds;
@@ -55,6 +65,17 @@ export interface WireWidget {
   /** Every text of the locale, fallback resolved ([T2]). */
   readonly words: Readonly<Record<string, WireText>>;
 }
+
+export type OwnFont = Exclude<Font, 'page' | 'system' | 'mono'>;
+
+/** Families as CSS, and the fonts of ours that the window fetches for them. */
+export interface WireFonts {
+  readonly text?: string;
+  readonly head?: string;
+  readonly load?: readonly OwnFont[];
+}
+
+export type WirePicture = readonly [once: string, twice: string, width: Px, height: Px];
 
 /** `[kind, part, operand, ignoresCase]`; wildcards and expressions carry their automaton as operand ([P12]). */
 export type WireRule = readonly [
@@ -97,7 +118,7 @@ export type WireInvitation = readonly [
   when: WireGroup,
 ];
 
-/** Names such as `brand`, `onBrand`, `ground`; values are CSS colours. */
+/** Names of colours, such as `launcher`, `onLauncher`, `ground`; values are CSS colours. `headerFill`: what fills the header instead of its colour. */
 export type Palette = Readonly<Record<string, string>>;
 
 /** A message compiled at publish ([T3]): plain text, or pieces to put together. */

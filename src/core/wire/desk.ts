@@ -37,6 +37,10 @@ export interface Overview {
   readonly now: EpochMs;
 }
 
+/** Pictures that belong to a look. */
+export const LOOK_PICTURE_KINDS = ['logo', 'header'] as const;
+export type LookPictureKind = (typeof LOOK_PICTURE_KINDS)[number];
+
 export const PAGE_DEVICES = ['desktop', 'phone'] as const;
 export type PageDevice = (typeof PAGE_DEVICES)[number];
 export interface PagePicture {

@@ -71,6 +71,7 @@ describe('publish', () => {
         'place',
         'scheme',
         'show',
+        'style',
         'teams',
         'timings',
         'words',

@@ -1,7 +1,7 @@
 import { toWireField } from '../forms/compile';
 import { toWireCondition, toWireInvitation, toWireLimits, toWireRules } from '../invitations/compile';
 import { toWirePlace } from '../look/place';
-import { eveningPalette, dayPalette } from '../look/palette';
+import { toWireLook } from '../look/compile';
 import type { Design, OwnCase, Widget } from '../model/design';
 import type { Invitation } from '../model/invitation';
 import type { Locale } from '../model/units';
@@ -69,9 +69,7 @@ function toWireWidget(press: Press): WireWidget {
       : { audience: widget.audience.map((one) => toWireCondition(one, patternFaults(press, 'audience'))) }),
     place: toWirePlace(place),
     launcher,
-    scheme: look.scheme,
-    palette: { day: dayPalette(look), evening: eveningPalette(look) },
-    measures: { radius: look.radius, textSize: look.textSize },
+    ...toWireLook(look),
     deeds: widget.deeds,
     timings: widget.timings,
     ...toWireTalks(widget),

@@ -145,7 +145,7 @@ export interface Schema {
   upload: {
     site_id: string;
     hash: string;
-    kind: 'page';
+    kind: 'page' | 'logo' | 'header';
     mime: string;
     width: number;
     height: number;

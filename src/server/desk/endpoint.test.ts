@@ -58,6 +58,7 @@ const BODIES: Readonly<Record<string, object>> = {
     },
   },
   'POST page-pictures/*': {},
+  'POST look-pictures/*': {},
   'POST page-pictures/*/remove': {},
   'POST situations/remove': { id: 'kept-situation-001' },
   'POST visits/remove': { id: 'kept-visit-0000001' },

@@ -1,4 +1,4 @@
-import { type DeskTalk, PAGE_DEVICES, type PagePictures } from '../../core/wire/desk';
+import type { DeskTalk } from '../../core/wire/desk';
 import { LIMITS } from '../../core/limits';
 import type { ClassConstructor } from 'class-transformer';
 import {
@@ -15,12 +15,8 @@ import { findLastingDesign, findNewestNumber } from '../db/repositories/versions
 import { findWish, listRecipients, listTeams, writeRecipients } from '../db/repositories/teams';
 import type { Role } from '../db/repositories/sites';
 import { UnwritableError, inTransaction } from '../db/transaction';
-import { readBytes, readJson } from '../http/read-body';
-import { PICTURE_BYTES_MAX } from '../pictures/draw-picture';
-import { readPicture } from '../pictures/picture-store';
-import { findUploadMime, listPagePictures } from '../db/repositories/uploads';
-import { forgetPagePicture, keepPagePicture } from '../usecases/page-pictures';
-import { type Member, findMember, secretFrom } from '../http/who';
+import { readJson } from '../http/read-body';
+import { findMember, secretFrom } from '../http/who';
 import {
   AsideInput,
   BoardInput,
@@ -52,6 +48,7 @@ import { readFacts } from '../usecases/facts';
 import { describeForms } from '../usecases/forms';
 import { json, refusal } from '../visitor/replies';
 import { type DeskCall, actorOf } from './call';
+import { lookPictureAnswer, noPagePictureAnswer, pagePictureAnswer, pagePicturesAnswer, uploadAnswer } from './pictures';
 import {
   bringBackAnswer,
   cancelAnswer,
@@ -101,9 +98,10 @@ export const DESK_ROUTES: Readonly<Record<string, Route<never>>> = {
     json(200, { visits: await listKeptVisits(state.db, member.site.id) }, {}),
   ),
   'POST visits': route('designer', KeepInput, keepAnswer),
-  'GET page-pictures': route('designer', undefined, async ({ state, member }) => json(200, await pagePictures(state, member), {})),
+  'GET page-pictures': route('designer', undefined, pagePicturesAnswer),
   'POST page-pictures/*': route('designer', undefined, pagePictureAnswer),
   'POST page-pictures/*/remove': route('designer', NothingInput, noPagePictureAnswer),
+  'POST look-pictures/*': route('designer', undefined, lookPictureAnswer),
   'GET uploads/*': route('designer', undefined, uploadAnswer),
   'GET situations': route('designer', undefined, async ({ state, member }) =>
     json(200, { situations: await listKeptSituations(state.db, member.site.id) }, {}),
@@ -148,7 +146,15 @@ export async function deskEndpoint(state: State, request: Request): Promise<Resp
 }
 
 /** What stands before an id in an address. */
-const NAMED: ReadonlySet<string> = new Set(['conversations', 'page-pictures', 'uploads', 'versions', 'publications', 'previews']);
+const NAMED: ReadonlySet<string> = new Set([
+  'conversations',
+  'page-pictures',
+  'look-pictures',
+  'uploads',
+  'versions',
+  'publications',
+  'previews',
+]);
 
 /** What the frame around every screen shows. */
 async function overview({ state, member }: DeskCall): Promise<Response> {
@@ -203,42 +209,6 @@ async function keepAnswer({ state, member }: DeskCall, input: KeepInput): Promis
 async function situationAnswer({ state, member }: DeskCall, input: KeepSituationInput): Promise<Response> {
   const kept = await keepSituation(state, member.site.id, input);
   return kept.ok ? json(200, { situations: kept.value }, {}) : json(400, { errors: kept.errors }, {});
-}
-
-async function pagePictures({ db }: Pick<State, 'db'>, { site }: Member): Promise<PagePictures> {
-  return { pictures: await listPagePictures(db, site.id), siteAddress: site.address };
-}
-
-/** The body is the picture itself, read no further than it may be large. */
-async function pagePictureAnswer(call: DeskCall): Promise<Response> {
-  const device = PAGE_DEVICES.find((one) => one === call.id);
-  if (device === undefined) return refusal(404, 'There is no such device.', {});
-  const sent = await readBytes(call.request, PICTURE_BYTES_MAX);
-  if (sent === null) return refusal(400, 'That is more than 5 MB. Nothing was stored; make it smaller and try again.', {});
-  const kept = await keepPagePicture(call.state, actorOf(call), device, sent);
-  return kept.ok ? json(200, await pagePictures(call.state, call.member), {}) : json(400, { errors: kept.errors }, {});
-}
-
-async function noPagePictureAnswer({ state, member, id }: DeskCall): Promise<Response> {
-  const device = PAGE_DEVICES.find((one) => one === id);
-  if (device === undefined) return refusal(404, 'There is no such device.', {});
-  await forgetPagePicture(state, member.site.id, device);
-  return json(200, await pagePictures(state, member), {});
-}
-
-/** [threat 13] A picture of this site, as nothing but a picture. */
-async function uploadAnswer({ state, member, id }: DeskCall): Promise<Response> {
-  const mime = /^[0-9a-f]{40}$/.test(id) ? await findUploadMime(state.db, member.site.id, id) : null;
-  const bytes = mime === null ? null : await readPicture(state.env.dataDir, id);
-  if (mime === null || bytes === null) return refusal(404, 'There is no such picture.', {});
-  return new Response(new Uint8Array(bytes), {
-    headers: {
-      'Content-Type': mime,
-      'X-Content-Type-Options': 'nosniff',
-      'Content-Security-Policy': "default-src 'none'; sandbox",
-      'Cache-Control': 'private, max-age=31536000, immutable',
-    },
-  });
 }
 
 async function forgetAnswer({ state, member }: DeskCall, { id }: ForgetVisitInput): Promise<Response> {

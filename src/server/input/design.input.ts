@@ -2,16 +2,14 @@ import { LIMITS } from '../../core/limits';
 import {
   CORNERS,
   type Design,
-  LOOK_NAMES,
   type Launcher,
-  type Look,
   type PageList,
   type Place,
-  SCHEMES,
   type Talks,
   type Timings,
   type Widget,
 } from '../../core/model/design';
+import { LAUNCHER_FORMS } from '../../core/model/look';
 import { DEEDS } from '../../core/model/moment';
 import type { Condition } from '../../core/model/condition';
 import { OUR_TEXTS, entryOf, isCaseKey, textKeyOf } from '../../core/words/catalogue';
@@ -36,6 +34,7 @@ import {
   type ValidatorConstraintInterface,
 } from './validators';
 import { FormsInput } from './forms.input';
+import { LookInput } from './look.input';
 import { AudienceFits, InvitationInput, LimitsInput, OwnCaseInput, PageRuleInput } from './invitation.input';
 import { ID, LOCALE, isRecord } from './shared.input';
 
@@ -64,17 +63,9 @@ class PlaceInput implements Place {
 }
 
 class LauncherInput implements Launcher {
-  @IsIn(['lamp']) form!: 'lamp';
+  @IsIn(LAUNCHER_FORMS, { message: 'No launcher has this form.' }) form!: Launcher['form'];
   @WithinSetting('launcherSize') size!: number;
   @WithinSetting('wordsFrom') wordsFrom!: number;
-}
-
-class LookInput implements Look {
-  @IsIn(LOOK_NAMES) name!: Look['name'];
-  @Matches(/^#[0-9a-f]{6}$/, { message: 'Type the colour as # and six digits.' }) @IsString() brand!: string;
-  @WithinSetting('radius') radius!: number;
-  @WithinSetting('textSize') textSize!: number;
-  @IsIn(SCHEMES) scheme!: Look['scheme'];
 }
 
 class TimingsInput implements Timings {

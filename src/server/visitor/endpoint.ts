@@ -12,6 +12,7 @@ import { readJson } from '../http/read-body';
 import { AfterInput, MessageInput, NoteInput } from '../input/visitor.input';
 import { parseInput } from '../input/parse-input';
 import { STREAM_HEADERS } from '../live/hub';
+import { pictureOf } from '../pictures/send-picture';
 import type { State } from '../state';
 import { getPointer } from '../usecases/pointer';
 import { previewFor } from '../usecases/previews';
@@ -34,6 +35,7 @@ export async function visitorEndpoint(state: State, request: Request, peer: stri
   const site = /^[a-z0-9]{12}$/.test(first) ? await findSiteByKey(state.db, first) : null;
   if (site === null) return refusal(404, 'No site has this key.', { 'Access-Control-Allow-Origin': '*' });
   if (/^[df]\d+-[0-9a-f]{16}(\.[A-Za-z0-9-]+)?(\.room)?\.json$/.test(second)) return publishedFile(state, site, second, request);
+  if (/^[0-9a-f]{40}\.webp$/.test(second)) return lookPicture(state, site, second.slice(0, 40), request);
   const allowed = corsFor(request, await listDomains(state.db, site.id), state.env);
   if (request.method === 'OPTIONS') return preflight(allowed);
   if (!allowed.isAllowed) return refusal(403, "This page's address is not among the site's allowed ones.", allowed.headers);
@@ -73,7 +75,7 @@ const FOR_EVER = 'public, max-age=31536000, immutable';
 
 /** The guest's own files. The panel is named by its content; `porch.js` is asked for anew each time. */
 function script(state: State, name: string, request: Request): Response {
-  if (request.method !== 'GET' || !/^((porch|draft)\.js|(panel|watch)-[0-9a-f]{16}\.js)$/.test(name))
+  if (request.method !== 'GET' || !/^((porch|draft)\.js|(panel|watch)-[0-9a-f]{16}\.js|font-[a-z]+-[\d.]+\.woff2)$/.test(name))
     return refusal(404, 'There is nothing here.', {});
   const file = state.shelf.get(name) ?? shelve(state, name);
   return file === null ? refusal(404, 'There is nothing here.', {}) : sendFile(file, request);
@@ -83,7 +85,7 @@ function shelve(state: State, name: string): ShelvedFile | null {
   try {
     return state.shelf.put(name, readFileSync(join(state.env.widgetDir, `${name}.gz`)), {
       ...READABLE_ANYWHERE,
-      'Content-Type': 'text/javascript; charset=utf-8',
+      'Content-Type': name.endsWith('.js') ? 'text/javascript; charset=utf-8' : 'font/woff2',
       'Cache-Control': name.includes('-') ? FOR_EVER : 'public, max-age=300',
       'Cross-Origin-Resource-Policy': 'cross-origin',
     });
@@ -100,6 +102,13 @@ async function publishedFile(state: State, site: Site, name: string, request: Re
   if (body === null) return refusal(404, 'There is no such file.', { 'Access-Control-Allow-Origin': '*' });
   const headers = { ...READABLE_ANYWHERE, 'Content-Type': 'application/json; charset=utf-8', 'Cache-Control': FOR_EVER };
   return sendFile(state.shelf.put(path, body, headers), request);
+}
+
+/** Logos and headers, at a name that nobody guesses; never the owner's page ([threat 13]). */
+async function lookPicture(state: State, site: Site, hash: string, request: Request): Promise<Response> {
+  const headers = { ...READABLE_ANYWHERE, 'Cache-Control': FOR_EVER, 'Cross-Origin-Resource-Policy': 'cross-origin' };
+  const picture = request.method === 'GET' ? await pictureOf(state, site.id, hash, (kind) => kind !== 'page', headers) : null;
+  return picture ?? refusal(404, 'There is no such picture.', { 'Access-Control-Allow-Origin': '*' });
 }
 
 const READABLE_ANYWHERE = { 'Access-Control-Allow-Origin': '*', Vary: 'Accept-Encoding', 'X-Content-Type-Options': 'nosniff' } as const;

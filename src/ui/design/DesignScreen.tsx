@@ -10,12 +10,18 @@ import { PortError } from '../frame/port';
 import { type DraftSaver, versionSaver } from './draft-saver';
 import { useDraft } from './use-draft';
 import { DesignDesk } from './DesignDesk';
+import { PicturesAt } from './WidgetTile';
 import { useSite } from '../frame/SiteContext';
 
 /** Design: loads the draft, then hands it to the desk. */
 export function DesignScreen() {
   const asked = useSearchParams().get('version');
-  return asked === null ? <DraftDesk /> : <VersionDesk key={asked} number={Number(asked)} />;
+  const { siteKey } = useSite();
+  return (
+    <PicturesAt.Provider value={`/w/${siteKey}`}>
+      {asked === null ? <DraftDesk /> : <VersionDesk key={asked} number={Number(asked)} />}
+    </PicturesAt.Provider>
+  );
 }
 
 /** The stage over a version that was published once; nothing can be changed there. */

@@ -65,13 +65,14 @@ export function DeskStage(props: DeskStageProps) {
       backdrop={backdrop}
       device={supposed.device}
       scheme={chosen.scheme}
+      sight={chosen.sight}
       distance={distance}
       onNear={() => set({ distance: 'near' })}
       texts={texts}
       place={widget.place}
       widgetKey={widget.key}
       onPlace={edits.setPlace}
-      onLauncher={() => set({ side: 'everywhere', aside: null, isSheetOpen: true })}
+      onLauncher={() => set({ side: 'everywhere', aside: null, isSheetOpen: true, lookParts: ['launcher', 'place'] })}
       firstTextRef={props.firstTextRef}
       editing={chosen.editing}
       onEdit={(key) => set({ editing: key, ...(key === null ? {} : { cased: texts.cased.find((one) => one === key) ?? null }) })}

@@ -2,24 +2,18 @@
 
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
-import FormControlLabel from '@mui/material/FormControlLabel';
 import Link from '@mui/material/Link';
-import Radio from '@mui/material/Radio';
-import RadioGroup from '@mui/material/RadioGroup';
 import Typography from '@mui/material/Typography';
 import { type ReactNode, memo } from 'react';
-import { CORNERS, type Corner, type Design, type Widget } from '../../core/model/design';
 import type { Board } from '../../core/boards/board';
-import { WIDGET_DEFAULTS } from '../../core/model/defaults';
 import type { Deed, WidgetState } from '../../core/model/moment';
-import { SETTINGS_AT, type Setting, settingValue } from '../../core/model/settings';
+import { SETTINGS_AT, settingValue } from '../../core/model/settings';
 import type { DrawnMoment } from '../../core/rehearse/stand-at';
 import type { TextKey } from '../../core/words/catalogue';
 import type { MomentTexts } from './stage-texts';
 import { boardSentence } from '../wording/boards';
-import { cornerWords } from '../wording/changes';
 import { MOMENT_WORDS } from '../wording/moments';
-import { BrandField } from './BrandField';
+import { LookPanel, type LookPanelProps } from '../look/LookPanel';
 import type { TeamRow } from './gate-rows';
 import { GateDeeds } from './GateDeeds';
 import { Recipients } from './Recipients';
@@ -34,17 +28,15 @@ export type Side = 'here' | 'everywhere';
 /** What is chosen beside the stones. */
 export type Aside = { readonly kind: 'gate' } | { readonly kind: 'way'; readonly way: DrawnWay } | null;
 
-export interface InspectorProps {
+export interface InspectorProps extends LookPanelProps {
   readonly side: Side;
   readonly onSide: (side: Side) => void;
   readonly moment: DrawnMoment;
-  readonly design: Design;
   /** *Who can answer?*, or a way, is chosen instead of a moment. */
   readonly aside: Aside;
   readonly stateNow: WidgetState;
   /** The teams of a widget that has several. */
   readonly teams: readonly TeamRow[];
-  readonly widget: Widget;
   /** Texts of this moment that do not stand there from the beginning. */
   readonly alsoSaid: MomentTexts['alsoSaid'];
   /** Edits a text on the stage, where it stands or over it. */
@@ -52,9 +44,6 @@ export interface InspectorProps {
   readonly outOfReach: string | null;
   /** Loose boards of this widget, wherever they can be mended. */
   readonly boards: readonly Board[];
-  readonly onBrand: (brand: string) => void;
-  readonly onCorner: (corner: Corner) => void;
-  readonly onSetting: (setting: Setting, value: number | null) => void;
   readonly onDeed: (state: WidgetState, deed: Deed) => void;
   readonly onChoose: (moment: DrawnMoment) => void;
   readonly onGate: () => void;
@@ -79,7 +68,7 @@ export function Inspector(props: InspectorProps) {
     >
       <Sides side={side} onSide={useStable(onSide)} />
       <Box role="tabpanel" id="inspector-panel" aria-labelledby={`side-${side}`} tabIndex={0} sx={{ p: 2, overflow: 'auto', flex: 1 }}>
-        {side === 'everywhere' ? <Everywhere {...props} /> : <Here {...props} />}
+        {side === 'everywhere' ? <LookPanel {...props} /> : <Here {...props} />}
       </Box>
     </Box>
   );
@@ -208,64 +197,6 @@ function BoardsHere({ boards }: { boards: readonly Board[] }) {
       {boardSentence(one)}
     </Box>
   ));
-}
-
-function Everywhere({ design, widget, onBrand, onCorner, onSetting }: InspectorProps) {
-  const isOurs = widget.place.corner === WIDGET_DEFAULTS.corner.value;
-  return (
-    <>
-      <Typography variant="h2" sx={{ mb: 2 }}>
-        Look and place
-      </Typography>
-      <BrandField label="Brand colour" value={widget.look.brand} onChange={onBrand} />
-      <Section title="Corner">
-        <RadioGroup
-          aria-label="Corner"
-          value={widget.place.corner}
-          onChange={(event) => onCorner(event.target.value as Corner)}
-          sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr' }}
-        >
-          {CORNER_ORDER.map((corner) => (
-            <FormControlLabel
-              key={corner}
-              value={corner}
-              control={<Radio size="small" />}
-              label={cornerWords(corner)}
-              slotProps={{ typography: { variant: 'body2' } }}
-            />
-          ))}
-        </RadioGroup>
-        <Typography variant="body2" color="text.secondary">
-          {isOurs ? (
-            'Ours: small and out of the way, where people look for it. It may be left alone.'
-          ) : (
-            <>
-              Changed from ours (lower right).{' '}
-              <Link component="button" type="button" variant="body2" onClick={() => onCorner('lower-right')}>
-                Back to ours
-              </Link>
-            </>
-          )}{' '}
-          In right-to-left languages it is mirrored.
-        </Typography>
-      </Section>
-      <Section title="Exact place and size">
-        <Box sx={{ pt: 1.5 }}>
-          <SettingFields
-            key={widget.id}
-            ids={SETTINGS_AT.everywhere}
-            valueOf={(one) => settingValue(design, widget, one)}
-            onChange={onSetting}
-          />
-        </Box>
-      </Section>
-    </>
-  );
-}
-
-const CORNER_ORDER = [...CORNERS].sort((a, b) => rank(a) - rank(b));
-function rank(corner: Corner): number {
-  return ['upper-left', 'upper-right', 'lower-left', 'lower-right'].indexOf(corner);
 }
 
 function Section({ title, children }: { title: string; children: ReactNode }) {

@@ -14,12 +14,16 @@ import { SETTING_WORDS, boundsWords, settingWords, unitWords } from '../wording/
 interface SettingFieldsProps {
   readonly ids: readonly SettingId[];
   readonly valueOf: (setting: Setting) => number | null;
+  /** Our default, where it is not the setting's own. */
+  readonly oursOf?: (setting: Setting) => number | null;
   readonly onChange: (setting: Setting, value: number | null) => void;
 }
 
+const OURS = ({ ours }: Setting): number | null => ours;
+
 /** Settings of a moment: each with its considered default and why, what was changed, and the way back. */
-export function SettingFields({ ids, valueOf, onChange }: SettingFieldsProps) {
-  const settings = ids.map((id) => SETTINGS[id]);
+export function SettingFields({ ids, valueOf, oursOf = OURS, onChange }: SettingFieldsProps) {
+  const settings = ids.map((id) => ({ ...SETTINGS[id], ours: oursOf(SETTINGS[id]) }));
   const changed = settings.filter((one) => valueOf(one) !== one.ours);
   const many = `${settings.length} setting${settings.length === 1 ? '' : 's'}`;
   return (

@@ -4,10 +4,12 @@ import Box from '@mui/material/Box';
 import { type ReactNode, useCallback, useMemo, useRef, useState } from 'react';
 import type { Visitor } from '../../core/model/circumstances';
 import { toWirePlace } from '../../core/look/place';
+import type { Sight } from '../../core/look/deficiency';
 import type { Corner, Place } from '../../core/model/design';
 import type { PublishedSite } from '../../core/wire/published-site';
 import type { Standpoint } from '../../core/rehearse/stand-at';
 import { Awning } from './Awning';
+import { SightFilter } from '../look/SightFilter';
 import { type SaidKey, StageTexts, type StageText } from './StageTexts';
 import { PAGE_FONT } from './StandInPage';
 import { PageBackdrop } from './PageBackdrop';
@@ -26,6 +28,8 @@ interface StageProps {
   readonly backdrop: Backdrop;
   readonly device: Visitor['device'];
   readonly scheme: 'day' | 'evening';
+  /** As whom it is seen; null: with all colours. */
+  readonly sight: Sight | null;
   readonly distance: 'near' | 'whole';
   readonly onNear: () => void;
   readonly texts: StageText;
@@ -51,6 +55,7 @@ export function Stage({
   backdrop,
   device,
   scheme,
+  sight,
   distance,
   onNear,
   texts,
@@ -102,10 +107,12 @@ export function Stage({
           overflow: 'clip',
         }}
       >
-        <PageBackdrop backdrop={backdrop} view={view} siteName={site.design.siteName} path={path} />
-        <Box sx={{ position: 'absolute', inset: 0 }}>
-          <WidgetTile feed={feed} scale={view.scale} onPainted={onPainted} />
-        </Box>
+        <SightFilter sight={sight}>
+          <PageBackdrop backdrop={backdrop} view={view} siteName={site.design.siteName} path={path} />
+          <Box sx={{ position: 'absolute', inset: 0 }}>
+            <WidgetTile feed={feed} scale={view.scale} onPainted={onPainted} />
+          </Box>
+        </SightFilter>
       </Box>
       {painted === null || size.width === 0 ? null : (
         <StageTexts

@@ -1,10 +1,13 @@
 'use client';
 
-import { useEffect, useLayoutEffect, useRef } from 'react';
+import { createContext, useContext, useEffect, useLayoutEffect, useMemo, useRef } from 'react';
 import { type Feed, type Tile, mount } from '../../widget/preview';
 
+/** Address below which the site's pictures are, as pages get them. */
+export const PicturesAt = createContext('');
+
 interface WidgetTileProps {
-  readonly feed: Feed;
+  readonly feed: Omit<Feed, 'base'>;
   /** Drawn at this scale; 1 is true size. */
   readonly scale?: number;
   /** Called after each painting, with the shadow root the texts stand in. */
@@ -12,7 +15,9 @@ interface WidgetTileProps {
 }
 
 /** The real runtime in a box. Decorative to a screen reader: what it says is said beside it. */
-export function WidgetTile({ feed, scale = 1, onPainted }: WidgetTileProps) {
+export function WidgetTile({ feed: shown, scale = 1, onPainted }: WidgetTileProps) {
+  const base = useContext(PicturesAt);
+  const feed = useMemo((): Feed => ({ ...shown, base }), [shown, base]);
   const place = useRef<HTMLDivElement>(null);
   const tile = useRef<Tile | null>(null);
   useEffect(

@@ -1,7 +1,8 @@
-import type { Corner, Place } from '../../core/model/design';
+import { differencesOf } from '../../core/draft/differences';
+import type { Corner, Place, Widget } from '../../core/model/design';
 import type { Deed, WidgetState } from '../../core/model/moment';
 import type { Setting } from '../../core/model/settings';
-import type { Json } from '../../core/draft/patch';
+import type { Json, Patch } from '../../core/draft/patch';
 import type { CaseCondition } from '../../core/wire/design-file';
 import { movedCase, newCase } from '../../core/words/cases';
 import type { TextKey } from '../../core/words/catalogue';
@@ -14,7 +15,8 @@ import { textName } from '../wording/texts';
 import type { DraftSaver } from './draft-saver';
 
 export interface DesignEdits {
-  setBrand(brand: string): void;
+  /** Takes another widget as this one: only what differs is changed. */
+  setWidget(next: Widget, words: string): void;
   setCorner(corner: Corner): void;
   setPlace(place: Place): void;
   setSetting(setting: Setting, value: number | null): void;
@@ -37,7 +39,14 @@ export function designEdits(saver: DraftSaver, widget: number): DesignEdits {
   };
   const placeOf = (id: string): number => saver.state().design.widgets[widget]?.cases.findIndex((one) => one.id === id) ?? -1;
   return {
-    setBrand: (brand) => saver.change([{ op: 'set', path: [...at, 'look', 'brand'], value: brand }], 'brand colour'),
+    setWidget: (next, words) => {
+      const now = saver.state().design.widgets[widget];
+      const differences = differencesOf(now as unknown as Json, next as unknown as Json, at);
+      const patches = differences.map(({ path, after }): Patch =>
+        after === undefined ? { op: 'remove', path } : { op: 'set', path, value: after },
+      );
+      if (patches.length > 0) saver.change(patches, words);
+    },
     setCorner: (corner) =>
       saver.change([{ op: 'set', path: [...at, 'place', 'corner'], value: corner }], `launcher to the ${cornerWords(corner)}`),
     setPlace: (place) =>

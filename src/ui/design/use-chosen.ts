@@ -2,10 +2,12 @@
 
 import { useSearchParams } from 'next/navigation';
 import { useCallback, useMemo, useState } from 'react';
+import type { Sight } from '../../core/look/deficiency';
 import type { WayId } from '../../core/model/way';
 import { DRAWN_MOMENTS, type DrawnMoment } from '../../core/rehearse/stand-at';
 import type { TextKey } from '../../core/words/catalogue';
 import type { Side } from './Inspector';
+import type { LookPart } from '../look/LookPanel';
 import type { BackdropKind } from './use-page-pictures';
 import type { SaidKey } from './StageTexts';
 
@@ -18,6 +20,10 @@ export interface Chosen {
   /** Null: as the moment asks for. */
   readonly distance: 'near' | 'whole' | null;
   readonly scheme: 'day' | 'evening';
+  /** As whom the stage is seen; null: with all colours. */
+  readonly sight: Sight | null;
+  /** Parts of the look that lie open. */
+  readonly lookParts: readonly LookPart[];
   /** What stands behind the widget; null: a picture of the page where there is one. */
   readonly backdrop: BackdropKind | null;
   /** The path as a whole (key P), instead of stage and inspector. */
@@ -48,6 +54,8 @@ export function useChosen(): readonly [Chosen, ChosenActs] {
     side: params.get('side') === 'everywhere' ? 'everywhere' : 'here',
     distance: null,
     scheme: 'day',
+    sight: null,
+    lookParts: [],
     backdrop: null,
     isWhole: params.get('path') === 'whole',
     isCardOpen: false,

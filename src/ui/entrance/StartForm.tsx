@@ -13,7 +13,7 @@ import { useActionState, useEffect, useMemo, useState, useSyncExternalStore } fr
 import { LIMITS } from '../../core/limits';
 import { DEFAULT_BRAND, defaultDesign } from '../../core/model/defaults';
 import { chooseLocale } from '../../core/words/locale';
-import { BrandField } from '../design/BrandField';
+import { BrandField } from '../look/BrandField';
 import { WidgetTile } from '../design/WidgetTile';
 import { PAGE_FONT } from '../design/StandInPage';
 import { draftSite } from '../design/draft-site';

@@ -1,3 +1,4 @@
+import type { HeaderPicture } from '../../core/model/look';
 import type { KeptSituation } from '../../core/rehearse/suppose';
 import type { KeptVisit } from '../../core/rehearse/kept-visit';
 import type { Design } from '../../core/model/design';
@@ -53,6 +54,8 @@ export function httpPort(siteKey: string): SitePort {
     getPagePictures: () => get<PagePictures>('page-pictures'),
     setPagePicture: async (device, picture) =>
       (await ask(`${base}/page-pictures/${device}`, { method: 'POST', body: picture })) as PagePictures,
+    keepLookPicture: async (kind, picture) =>
+      (await ask(`${base}/look-pictures/${kind}`, { method: 'POST', body: picture })) as HeaderPicture,
     removePagePicture: (device) => post<PagePictures>(`page-pictures/${device}/remove`, {}),
     getSituations: async () => (await get<{ situations: KeptSituation[] }>('situations')).situations,
     keepSituation: async (situation) => (await post<{ situations: KeptSituation[] }>('situations', situation)).situations,

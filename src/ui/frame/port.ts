@@ -1,3 +1,4 @@
+import type { HeaderPicture } from '../../core/model/look';
 import type { Patch } from '../../core/draft/patch';
 import type { Design } from '../../core/model/design';
 import type { TeamState } from '../../core/model/moment';
@@ -12,6 +13,7 @@ import type {
   DraftView,
   Overview,
   PageDevice,
+  LookPictureKind,
   PagePictures,
   VersionsView,
 } from '../../core/wire/desk';
@@ -47,6 +49,8 @@ export interface SitePort {
   setRecipients(teamId: string, mails: readonly string[]): Promise<void>;
   getPagePictures(): Promise<PagePictures>;
   setPagePicture(device: PageDevice, picture: Blob): Promise<PagePictures>;
+  /** Draws and keeps a picture for a look; the draft does not name it yet. */
+  keepLookPicture(kind: LookPictureKind, picture: Blob): Promise<HeaderPicture>;
   removePagePicture(device: PageDevice): Promise<PagePictures>;
   getSituations(): Promise<readonly KeptSituation[]>;
   keepSituation(situation: KeptSituation): Promise<readonly KeptSituation[]>;

@@ -1,16 +1,19 @@
 import type { Json } from '../../core/draft/patch';
 import type { Condition, When } from '../../core/model/condition';
+import { NO_RING } from '../../core/look/palette';
 import type { PageRule, Place } from '../../core/model/design';
+import { type HeaderPicture, STYLES, type StyleName } from '../../core/model/look';
 import type { Field } from '../../core/model/form';
 import type { OncePer } from '../../core/model/invitation';
 import { SETTINGS } from '../../core/model/settings';
 import type { Change } from '../../core/publishing/changes';
-import type { ChangeGroup, FieldPart, FormPlace, InvitationPart, Subject } from '../../core/publishing/told';
+import type { ChangeGroup, FieldPart, FormPlace, InvitationPart, LookPart, Subject } from '../../core/publishing/told';
 import type { CaseCondition } from '../../core/wire/design-file';
 import { isCaseKey } from '../../core/words/catalogue';
 import { caseWords } from './cases';
 import { conditionWords, oncePerWords, ruleWords, whenWords } from './conditions';
 import { LANGUAGES } from './languages';
+import { COLOUR_WORDS, FORM_WORDS, LOOK_WORDS, SCHEME_WORDS, STYLE_WORDS } from './look';
 import { MOMENT_WORDS } from './moments';
 import { SETTING_WORDS, settingWords } from './settings';
 import { textName } from './texts';
@@ -93,12 +96,10 @@ function subjectWords(subject: Subject, { teamName }: ChangeContext): string {
     case 'corner':
     case 'launcher-form':
       return 'Launcher';
-    case 'look-name':
-      return 'Look';
-    case 'brand':
-      return 'Brand colour';
-    case 'scheme':
-      return 'By day or in the evening';
+    case 'look':
+      return lookPartName(subject.part);
+    case 'own-colour':
+      return `${COLOUR_WORDS[subject.colour]}, ${subject.scheme === 'day' ? 'by day' : 'in the evening'}`;
     case 'setting':
       return SETTING_WORDS[subject.id].name;
     case 'deed':
@@ -142,6 +143,12 @@ function subjectWords(subject: Subject, { teamName }: ChangeContext): string {
 /** One side of a change. */
 function valueWords(subject: Subject, value: Json | undefined, context: ChangeContext): string {
   switch (subject.of) {
+    case 'look':
+      return lookPartWords(subject.part, value ?? null);
+    case 'own-colour':
+      return typeof value === 'string' ? (value === NO_RING ? 'none' : value) : 'derived';
+    case 'launcher-form':
+      return nameIn(FORM_WORDS, value).toLowerCase();
     case 'setting': {
       const setting = SETTINGS[subject.id];
       return settingWords(typeof value === 'number' ? value : null, setting);
@@ -299,4 +306,50 @@ const DEEDS: Readonly<Record<string, string>> = {
 
 function plain(value: Json | undefined): string {
   return typeof value === 'string' || typeof value === 'number' ? String(value) : '–';
+}
+
+function lookPartName(part: LookPart): string {
+  if (isStyleName(part)) return STYLE_WORDS[part].name;
+  return {
+    name: 'Look',
+    brand: 'Brand colour',
+    second: 'Second colour',
+    headerTo: 'The header runs into',
+    scheme: 'By day or in the evening',
+    logo: 'Logo',
+    headerPicture: 'Picture of the header',
+    css: 'Your own CSS',
+  }[part];
+}
+
+function lookPartWords(part: LookPart, value: Json): string {
+  if (isStyleName(part)) return STYLE_WORDS[part].values[plain(value)] ?? plain(value);
+  switch (part) {
+    case 'name':
+      return nameIn(LOOK_WORDS, value);
+    case 'scheme':
+      return SCHEME_WORDS[plain(value)] ?? plain(value);
+    case 'logo':
+    case 'headerPicture':
+      return pictureWords(value);
+    case 'css':
+      return value === '' ? 'none' : `“${plain(value)}”`;
+    default:
+      return value === null ? 'none' : plain(value);
+  }
+}
+
+function nameIn(words: Readonly<Record<string, { readonly name: string }>>, value: Json | undefined): string {
+  return words[plain(value)]?.name ?? plain(value);
+}
+
+function pictureWords(value: Json): string {
+  if (value === null) return 'none';
+  const { once, twice, width, height, darkest = '', lightest = '' } = value as unknown as Partial<HeaderPicture>;
+  const pixels = darkest === '' ? '' : `, ${darkest} to ${lightest}`;
+  return `${once?.slice(-6)} and ${twice?.slice(-6)}, ${width} × ${height} px${pixels}`;
+}
+
+function isStyleName(part: LookPart): part is StyleName {
+  return Object.hasOwn(STYLES, part);
 }

@@ -13,7 +13,7 @@ import { REASON_CODES } from '../../core/decide/reason';
 import { TEXT_KEYS } from '../../core/words/catalogue';
 import { type ReasonContext, nearMiss, verdictWords, wordsOf } from './because';
 import { changeWords, groupWords } from './changes';
-import { contrastSentence, toHex } from './colour';
+import { contrastSentence } from './colour';
 import { textName } from './texts';
 import { clockWords, lengthWords, pageWords, untilWords } from './times';
 
@@ -23,10 +23,6 @@ describe('what stands beside a colour', () => {
     expect(contrastSentence('#e79a1b')).toMatch(/^Dark text on it: .*reads/);
     // Neither white (4.47:1) nor ink reads on a mid grey; black does.
     expect(contrastSentence('#777777')).toBe('Dark text on it: 4.6:1, reads well.');
-  });
-
-  it('takes a typed colour with three or six digits, with and without its sign, and nothing else', () => {
-    expect([toHex(' 7A2E5D '), toHex('#abc'), toHex('#abcd'), toHex('plum')]).toEqual(['#7a2e5d', '#aabbcc', null, null]);
   });
 });
 

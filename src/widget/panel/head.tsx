@@ -1,6 +1,10 @@
 /** @jsxImportSource preact */
+import { useState } from 'preact/hooks';
 import type { Decision } from '../../core/decide/decide';
 import { LAMP_OUTLINE, LAMP_PATHS, type LampMark, lampOf } from '../../core/model/lamp';
+import type { WirePicture } from '../../core/wire/design-file';
+import type { Heard } from '../../core/words/hearer';
+import { initialsOf } from './initials';
 import type { TextKey } from '../../core/words/text-key';
 import type { Voice } from '../voice';
 
@@ -12,12 +16,23 @@ const STATUS: Partial<Record<Decision['moment'], TextKey>> = {
   'note-left': 'noteLeft.status',
 };
 
+interface HeadProps {
+  readonly heard: Heard;
+  readonly voice: Voice;
+  readonly base: string;
+  readonly onClose: () => void;
+}
+
 /** Whom one talks to, how things stand, and the way out. */
-export function Head({ decision, voice, onClose }: { decision: Decision; voice: Voice; onClose: () => void }) {
+export function Head({ heard, voice, base, onClose }: HeadProps) {
+  const { decision, widget } = heard;
+  const { logo, headerPicture } = widget;
   const isUntil = decision.lines.some(({ key: one }) => one === 'status.until');
   const key = isUntil ? 'status.until' : (STATUS[decision.moment] ?? 'status');
   return (
     <div class="head">
+      {headerPicture === undefined ? null : <Picture class="head-picture" base={base} picture={headerPicture} />}
+      {logo === undefined ? null : <Picture class="logo" base={base} picture={logo} initials={initialsOf(heard.site.design.siteName)} />}
       <div class="head-words">
         <h2 class="title" data-say="window.title">
           {voice('window.title')}
@@ -44,5 +59,29 @@ function Lamp({ mark }: { mark: LampMark }) {
       <path class="lamp-light" d={LAMP_PATHS[mark][0]} />
       <path class="lamp-line" d={LAMP_OUTLINE + LAMP_PATHS[mark][1]} />
     </svg>
+  );
+}
+
+interface PictureProps {
+  readonly class: string;
+  readonly base: string;
+  readonly picture: WirePicture;
+  readonly initials?: string;
+}
+
+/** A picture of the owner's; one that cannot be had is its initials, or nothing. */
+function Picture({ class: name, base, picture: [once, twice, width, height], initials }: PictureProps) {
+  const [broken, setBroken] = useState('');
+  if (broken === once) return initials === undefined ? null : <span class="face">{initials}</span>;
+  return (
+    <img
+      class={name}
+      alt=""
+      width={width}
+      height={height}
+      srcset={`${base}/${twice}.webp 2x`}
+      src={`${base}/${once}.webp`}
+      onError={() => setBroken(once)}
+    />
   );
 }

@@ -7,6 +7,7 @@ import { isRunning } from '../../core/decide/widget';
 import { type FormPlace, asksBefore, fieldsOf, toKept, wordsField } from '../../core/forms/fill';
 import type { Replies } from '../../core/model/form';
 import type { DesignFileV1 } from '../../core/wire/design-file';
+import { askFonts } from './fonts';
 import { addSheet } from '../frame';
 import { listen } from '../surroundings';
 import type { MountedPanel, PanelPicture, PanelPort } from '../port';
@@ -155,6 +156,7 @@ export function mountPanel(port: PanelPort): MountedPanel {
         isOpen={picture.isWindowOpen}
         isModal={port.surroundings.device() === 'phone'}
         draft={draft}
+        base={port.base}
         isPatient={isPatient}
         forms={states}
         hasFailed={hasFailed}
@@ -167,6 +169,7 @@ export function mountPanel(port: PanelPort): MountedPanel {
     const whole = furnished(next);
     if (whole === null) return;
     picture = asOpened(whole);
+    askFonts(picture.widget.fonts?.load ?? [], port.base);
     const { conversation } = talk.picture();
     talk.setListening(next.isWindowOpen || (conversation !== null && isRunning({ conversation })));
     if (next.isWindowOpen) talk.sawAll();

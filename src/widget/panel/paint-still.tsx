@@ -11,6 +11,7 @@ export interface StillPicture {
   readonly heard: Heard;
   readonly voice: Voice;
   readonly entries: readonly VisitorEntry[];
+  readonly base: string;
 }
 
 const dressed = new WeakSet<ShadowRoot>();
@@ -39,11 +40,21 @@ export function paintStill(root: ShadowRoot, place: HTMLElement, picture: StillP
     addSheet(root, PANEL_CSS);
     dressed.add(root);
   }
-  const { heard, voice, entries } = picture;
+  const { heard, voice, entries, base } = picture;
   const { conversation, isWindowOpen } = heard.circumstances;
   const talk = { conversation, entries, outbox: [], isConnected: true, refused: null };
   render(
-    <PorchWindow heard={heard} voice={voice} talk={talk} isOpen={isWindowOpen} isModal={false} draft="" forms={BLANK} acts={NO_ACTS} />,
+    <PorchWindow
+      heard={heard}
+      voice={voice}
+      talk={talk}
+      isOpen={isWindowOpen}
+      isModal={false}
+      draft=""
+      base={base}
+      forms={BLANK}
+      acts={NO_ACTS}
+    />,
     place,
   );
 }

@@ -7,6 +7,7 @@ import type { Heard } from '../../core/words/hearer';
 import type { TextKey } from '../../core/words/text-key';
 import type { Voice } from '../voice';
 import { Head } from './head';
+import { initialsOf } from './initials';
 import { InvitationCard } from './invitation-card';
 import { AfterForm, BeforeForm } from './chat-forms';
 import { Composer } from './composer';
@@ -24,6 +25,8 @@ export interface WindowProps {
   readonly isModal: boolean;
   /** Half-written text; it stays through every change of moment ([M5]). */
   readonly draft: string;
+  /** Address below which the site's pictures are. */
+  readonly base: string;
   /** The offer of mail has been declined. */
   readonly isPatient?: boolean;
   /** Half-filled forms. */
@@ -73,7 +76,7 @@ export function PorchWindow(props: WindowProps) {
         acts.close();
       }}
     >
-      <Head decision={decision} voice={voice} onClose={acts.close} />
+      <Head heard={heard} voice={voice} base={props.base} onClose={acts.close} />
       <Body {...props} />
     </section>
   );
@@ -215,11 +218,12 @@ function Card({ say, voice }: { say: TextKey; voice: Voice }) {
   );
 }
 
-function Entries({ talk, voice }: WindowProps) {
+function Entries({ heard, talk, voice }: WindowProps) {
+  const { locale } = heard.site.design;
   return (
     <>
-      {talk.entries.map((entry) => (
-        <Entry key={entry.id} entry={entry} voice={voice} />
+      {talk.entries.map((entry, at) => (
+        <Entry key={entry.id} entry={entry} before={talk.entries[at - 1]} voice={voice} locale={locale} />
       ))}
       {talk.outbox.map((one) => (
         <Waiting key={one.clientId} one={one} voice={voice} />
@@ -228,7 +232,14 @@ function Entries({ talk, voice }: WindowProps) {
   );
 }
 
-function Entry({ entry, voice }: { entry: VisitorEntry; voice: Voice }) {
+interface EntryProps {
+  readonly entry: VisitorEntry;
+  readonly before: VisitorEntry | undefined;
+  readonly voice: Voice;
+  readonly locale: string;
+}
+
+function Entry({ entry, before, voice, locale }: EntryProps) {
   if (entry.kind === 'joined')
     return (
       <p class="line" data-entry={entry.id} data-say="talking.joined">
@@ -246,10 +257,29 @@ function Entry({ entry, voice }: { entry: VisitorEntry; voice: Voice }) {
   const isVisitor = entry.author === 'visitor';
   return (
     <div class={isVisitor ? 'card visitor' : 'card person'} data-entry={entry.id}>
-      <span class={isVisitor ? 'hidden' : 'who'}>{isVisitor ? voice('talking.you') : entry.name}</span>
+      {isVisitor || isSamePerson(entry, before) ? null : (
+        <span class="face" aria-hidden="true">
+          {initialsOf(entry.name ?? '')}
+        </span>
+      )}
+      <span class={isVisitor ? 'who hidden' : 'who'}>{isVisitor ? voice('talking.you') : entry.name}</span>
       <bdi>{entry.body}</bdi>
+      <time class="time">{timeOf(entry.storedMs, locale)}</time>
     </div>
   );
+}
+
+function isSamePerson({ name }: VisitorEntry, before: VisitorEntry | undefined): boolean {
+  return before?.kind === 'message' && before.author === 'person' && before.name === name;
+}
+
+const clocks = new Map<string, Intl.DateTimeFormat>();
+
+/** The hour of a message where the visitor is; looks that show it do so by their sheet. */
+function timeOf(at: number, locale: string): string {
+  const clock = clocks.get(locale) ?? new Intl.DateTimeFormat(locale, { hour: '2-digit', minute: '2-digit' });
+  clocks.set(locale, clock);
+  return clock.format(at);
 }
 
 function Waiting({ one, voice }: { one: Outgoing; voice: Voice }) {

@@ -1,9 +1,11 @@
-import type { PageDevice, PagePicture } from '../../../core/wire/desk';
+import type { LookPictureKind, PageDevice, PagePicture } from '../../../core/wire/desk';
 import type { Db } from '../open';
+
+export type UploadKind = 'page' | LookPictureKind;
 
 export interface Upload {
   readonly hash: string;
-  readonly kind: 'page';
+  readonly kind: UploadKind;
   readonly mime: string;
   readonly width: number;
   readonly height: number;
@@ -12,19 +14,26 @@ export interface Upload {
   readonly at: number;
 }
 
-/** Uploaded twice it is kept once. */
+/** Uploaded twice it is kept once; what belongs to a look may be seen by visitors from then on. */
 export async function insertUpload(db: Db, siteId: string, { personId, at, ...one }: Upload): Promise<void> {
   await db
     .insertInto('upload')
     .values({ site_id: siteId, ...one, person_id: personId, at_ms: at })
-    .onConflict((on) => on.columns(['site_id', 'hash']).doNothing())
+    .onConflict((on) =>
+      one.kind === 'page' ? on.columns(['site_id', 'hash']).doNothing() : on.columns(['site_id', 'hash']).doUpdateSet({ kind: one.kind }),
+    )
     .execute();
 }
 
-/** The kind of what was uploaded under a hash; null: nothing of this site was. */
-export async function findUploadMime(db: Db, siteId: string, hash: string): Promise<string | null> {
-  const row = await db.selectFrom('upload').select('mime').where('site_id', '=', siteId).where('hash', '=', hash).executeTakeFirst();
-  return row?.mime ?? null;
+/** What was uploaded under a hash; null: nothing of this site was. */
+export async function findUpload(db: Db, siteId: string, hash: string): Promise<Pick<Upload, 'kind' | 'mime'> | null> {
+  const row = await db
+    .selectFrom('upload')
+    .select(['kind', 'mime'])
+    .where('site_id', '=', siteId)
+    .where('hash', '=', hash)
+    .executeTakeFirst();
+  return row ?? null;
 }
 
 export async function setPagePicture(db: Db, siteId: string, device: PageDevice, hash: string): Promise<void> {

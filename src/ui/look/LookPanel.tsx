@@ -1,0 +1,263 @@
+import Box from '@mui/material/Box';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Link from '@mui/material/Link';
+import Radio from '@mui/material/Radio';
+import RadioGroup from '@mui/material/RadioGroup';
+import Typography from '@mui/material/Typography';
+import { useMemo } from 'react';
+import type { Sight } from '../../core/look/deficiency';
+import { judgeOnPage } from '../../core/look/on-page';
+import { judgePairs, judgedOf } from '../../core/look/pairs';
+import { rewriteCss } from '../../core/look/own-css';
+import { paletteOf } from '../../core/look/palette';
+import type { Circumstances } from '../../core/model/circumstances';
+import { WIDGET_DEFAULTS } from '../../core/model/defaults';
+import { CORNERS, type Corner, type Design, type Widget } from '../../core/model/design';
+import type { Look, Scheme } from '../../core/model/look';
+import { type Setting, type SettingId, settingValue } from '../../core/model/settings';
+import { STARTING_LOOKS } from '../../core/model/starting-looks';
+import type { PublishedSite } from '../../core/wire/published-site';
+import { SettingFields } from '../design/SettingFields';
+import type { Backdrop } from '../design/use-page-pictures';
+import { cornerWords, placeWords } from '../wording/changes';
+import { FORM_WORDS, LOOK_WORDS, STYLE_WORDS } from '../wording/look';
+import { BrandField } from './BrandField';
+import { ColourField } from './ColourField';
+import { Colours } from './Colours';
+import { Fold } from './Fold';
+import { LauncherForms } from './LauncherPart';
+import { OwnCss } from './OwnCss';
+import { PictureField } from './PictureField';
+import { SchemeChoice, Shape } from './Shape';
+import { StartingLooks } from './StartingLooks';
+import { usePageColours } from './use-page-colours';
+import { useProposals } from './use-proposals';
+
+/** The parts of the look that can lie open. */
+export type LookPart = 'looks' | 'colours' | 'shape' | 'pictures' | 'launcher' | 'place' | 'css';
+
+export interface LookPanelProps {
+  readonly design: Design;
+  readonly widget: Widget;
+  readonly site: PublishedSite;
+  readonly base: Circumstances;
+  readonly backdrop: Backdrop;
+  readonly scheme: Scheme;
+  readonly onScheme: (scheme: Scheme) => void;
+  readonly sight: Sight | null;
+  readonly onSight: (sight: Sight | null) => void;
+  readonly openParts: readonly LookPart[];
+  readonly onOpenParts: (parts: readonly LookPart[]) => void;
+  /** Takes another widget as this one; only what differs is changed. */
+  readonly onWidget: (widget: Widget, words: string) => void;
+  readonly onCorner: (corner: Corner) => void;
+  readonly onSetting: (setting: Setting, value: number | null) => void;
+}
+
+const SHAPE_SETTINGS: readonly SettingId[] = ['textSize', 'radius'];
+const LAUNCHER_SETTINGS: readonly SettingId[] = ['launcherSize', 'wordsFrom'];
+const PLACE_SETTINGS: readonly SettingId[] = ['offset', 'phoneOffset', 'lift'];
+
+/** Everything that holds everywhere: look, launcher and place. Each part says how it stands while it is closed. */
+export function LookPanel(props: LookPanelProps) {
+  const { design, widget, site, base, scheme, openParts, onOpenParts, onWidget, onSetting } = props;
+  const { look, launcher } = widget;
+  const onLook = (next: Look, words: string): void => onWidget({ ...widget, look: next }, words);
+  const proposals = useProposals(look.logo);
+  const page = usePageColours(props.backdrop, widget);
+  const hard = useHard(look, page);
+  const fold = (part: LookPart) => ({
+    isOpen: openParts.includes(part),
+    onOpen: (isOpen: boolean) => onOpenParts(isOpen ? [...openParts, part] : openParts.filter((one) => one !== part)),
+  });
+  const settings = (ids: readonly SettingId[]) => (
+    <SettingFields
+      key={widget.id}
+      ids={ids}
+      valueOf={(one) => settingValue(design, widget, one)}
+      oursOf={(one) => oursOf(widget, one)}
+      onChange={onSetting}
+    />
+  );
+  return (
+    <>
+      <Typography variant="h2" sx={{ mb: 2 }}>
+        Look and place
+      </Typography>
+      <BrandField
+        label="Brand colour"
+        value={look.brand}
+        proposals={proposals}
+        onChange={(brand) => onLook({ ...look, brand }, 'brand colour')}
+      />
+      <Box sx={{ mt: 2 }} />
+      <Fold title="Starting look" state={LOOK_WORDS[look.name].name} {...fold('looks')}>
+        <StartingLooks site={site} base={base} widget={widget} scheme={scheme} onTake={onWidget} />
+      </Fold>
+      <Fold title="Colours" state={hard.words} isWrong={hard.count > 0} {...fold('colours')}>
+        <Colours {...props} look={look} page={page} onLook={onLook} />
+      </Fold>
+      <Fold title="Type and shape" state={shapeWords(look)} {...fold('shape')}>
+        <SchemeChoice look={look} onLook={onLook} />
+        <Box sx={{ mt: 1.5 }} />
+        <Shape look={look} names={['font', 'headFont', 'weight', 'density', 'messages', 'faces', 'rule', 'opening']} onLook={onLook} />
+        <Box sx={{ mt: 2 }} />
+        {settings(SHAPE_SETTINGS)}
+      </Fold>
+      <Fold title="Logo and header" state={picturesWords(look)} {...fold('pictures')}>
+        <PictureField
+          kind="logo"
+          label="Logo"
+          what="Stands in the header, and on the picture card. We propose brand colours from it."
+          value={look.logo}
+          onChange={(picture) => onLook({ ...look, logo: picture === null ? null : refOf(picture) }, 'logo')}
+        />
+        <Shape look={look} names={['header']} onLook={onLook} />
+        <Box sx={{ mt: 1.5 }} />
+        {look.header === 'picture' ? (
+          <PictureField
+            kind="header"
+            label="Picture of the header"
+            what="Your colour lies over it as strongly as the words need to be read on every spot."
+            value={look.headerPicture}
+            onChange={(headerPicture) => onLook({ ...look, headerPicture }, 'picture of the header')}
+          />
+        ) : (
+          <HeaderTo look={look} onLook={onLook} />
+        )}
+      </Fold>
+      <Fold title="Launcher" state={`${FORM_WORDS[launcher.form].name}, ${launcher.size} px`} {...fold('launcher')}>
+        <LauncherForms
+          value={launcher.form}
+          onChange={(form) => onWidget({ ...widget, launcher: { ...launcher, form } }, 'form of the launcher')}
+        />
+        <Box sx={{ mt: 1.5 }} />
+        <Shape look={look} names={['arrival']} onLook={onLook} />
+        <Box sx={{ mt: 2 }} />
+        {settings(LAUNCHER_SETTINGS)}
+      </Fold>
+      <Fold title="Place" state={placeWords(widget.place, false)} {...fold('place')}>
+        <Corners widget={widget} onCorner={props.onCorner} />
+        <Box sx={{ mt: 2 }} />
+        {settings(PLACE_SETTINGS)}
+      </Fold>
+      <Fold title="Your own CSS" state={cssWords(look)} {...fold('css')}>
+        <OwnCss look={look} onLook={onLook} />
+      </Fold>
+    </>
+  );
+}
+
+/** What the look that was taken has, where it has its own. */
+function oursOf({ look }: Widget, { id, ours }: Setting): number | null {
+  const { radius, textSize, size } = STARTING_LOOKS[look.name];
+  const own: Partial<Record<SettingId, number>> = { radius, textSize, launcherSize: size };
+  return own[id] ?? ours;
+}
+
+function refOf({ once, twice, width, height }: NonNullable<Look['logo']>): NonNullable<Look['logo']> {
+  return { once, twice, width, height };
+}
+
+/** How many pairs are hard to read, in both lights, and what stands on the page. */
+function useHard(look: Look, page: readonly string[] | null): { readonly count: number; readonly words: string } {
+  return useMemo(() => {
+    const pairs = (['day', 'evening'] as const).map((one) => judgePairs(judgedOf(look, one)));
+    const onPage = (['launcher', 'invitation'] as const).filter(
+      (what) => !judgeOnPage(paletteOf(look, 'day'), what, page ?? ['#ffffff']).passes,
+    );
+    const count = pairs.flat().filter(({ passes }) => !passes).length + onPage.length;
+    const all = pairs[0]?.length ?? 0;
+    const words = count === 0 ? `All ${all} pairs read well, by day and in the evening` : `${count} to mend`;
+    return { count, words };
+  }, [look, page]);
+}
+
+function shapeWords({ font, textSize, radius, messages }: Look): string {
+  return `${STYLE_WORDS.font.values[font]}, ${textSize} px · ${STYLE_WORDS.messages.values[messages]} · radius ${radius}`;
+}
+
+function picturesWords({ logo, header }: Look): string {
+  return `${logo === null ? 'no logo' : 'your logo'} · header ${STYLE_WORDS.header.values[header]}`;
+}
+
+function cssWords({ css }: Look): string {
+  if (css.trim() === '') return 'none; rarely needed';
+  const { dropped } = rewriteCss(css);
+  return dropped.length === 0 ? 'all of it is used' : `${dropped.length} left out`;
+}
+
+/** The header in one colour, or running into a second one. */
+function HeaderTo({ look, onLook }: { readonly look: Look; readonly onLook: (look: Look, words: string) => void }) {
+  if (look.headerTo === null)
+    return (
+      <Link
+        component="button"
+        type="button"
+        variant="body2"
+        onClick={() => onLook({ ...look, headerTo: paletteOf(look, 'day').buttonPressed }, 'a second colour of the header')}
+      >
+        Let the header run into a second colour
+      </Link>
+    );
+  return (
+    <>
+      <ColourField
+        label="The header runs into"
+        value={look.headerTo}
+        onChange={(headerTo) => onLook({ ...look, headerTo }, 'second colour of the header')}
+      />
+      <Link
+        component="button"
+        type="button"
+        variant="body2"
+        sx={{ mt: 0.5 }}
+        onClick={() => onLook({ ...look, headerTo: null }, 'header in one colour')}
+      >
+        Back to one colour
+      </Link>
+    </>
+  );
+}
+
+function Corners({ widget, onCorner }: Pick<LookPanelProps, 'widget' | 'onCorner'>) {
+  const isOurs = widget.place.corner === WIDGET_DEFAULTS.corner.value;
+  return (
+    <>
+      <RadioGroup
+        aria-label="Corner"
+        value={widget.place.corner}
+        onChange={(event) => onCorner(event.target.value as Corner)}
+        sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr' }}
+      >
+        {CORNER_ORDER.map((corner) => (
+          <FormControlLabel
+            key={corner}
+            value={corner}
+            control={<Radio size="small" />}
+            label={cornerWords(corner)}
+            slotProps={{ typography: { variant: 'body2' } }}
+          />
+        ))}
+      </RadioGroup>
+      <Typography variant="body2" color="text.secondary">
+        {isOurs ? (
+          'Ours: small and out of the way, where people look for it. It may be left alone.'
+        ) : (
+          <>
+            Changed from ours (lower right).{' '}
+            <Link component="button" type="button" variant="body2" onClick={() => onCorner('lower-right')}>
+              Back to ours
+            </Link>
+          </>
+        )}{' '}
+        In right-to-left languages it is mirrored.
+      </Typography>
+    </>
+  );
+}
+
+const CORNER_ORDER = [...CORNERS].sort((a, b) => rank(a) - rank(b));
+function rank(corner: Corner): number {
+  return ['upper-left', 'upper-right', 'lower-left', 'lower-right'].indexOf(corner);
+}

@@ -1,0 +1,184 @@
+import type { OnPage } from '../../core/look/on-page';
+import type { Mend, Pair } from '../../core/look/pairs';
+import type { Dropped } from '../../core/look/own-css';
+import type { ColourFault, ReadColour } from '../../core/look/read-colour';
+import type { Sight } from '../../core/look/deficiency';
+import type { Colour, LauncherForm, LookName, StyleName } from '../../core/model/look';
+
+/** The six starting looks, and what each is. */
+export const LOOK_WORDS: Readonly<Record<LookName, { readonly name: string; readonly what: string }>> = {
+  'front-door': { name: 'Front door', what: 'Warm paper, your colour above, an awning.' },
+  whitewash: { name: 'Whitewash', what: 'White and quiet; your colour only where one clicks.' },
+  'night-light': { name: 'Night light', what: 'Dark at every hour, what visitors write glows.' },
+  letterbox: { name: 'Letterbox', what: 'Ivory and ink, like letters; a slot at the edge.' },
+  'garden-party': { name: 'Garden party', what: 'Large, round and cheerful; a second colour for buttons.' },
+  workbench: { name: 'Workbench', what: 'Outlined and compact; messages have numbers.' },
+};
+
+/** Every colour by what it colours. */
+export const COLOUR_WORDS: Readonly<Record<Colour, string>> = {
+  launcher: 'Launcher',
+  onLauncher: 'Mark and words on the launcher',
+  launcherHover: 'Launcher under the pointer',
+  launcherPressed: 'Launcher when pressed',
+  ring: 'Ring around the launcher',
+  lamp: 'Light of the lamp',
+  header: 'Header',
+  onHeader: 'Words in the header',
+  ground: 'Ground of the window',
+  field: 'Ground of fields',
+  ink: 'Text',
+  shade: 'Small text',
+  rail: 'Separators',
+  edge: 'Borders of fields',
+  responder: 'Ground of your messages',
+  onResponder: 'Text of your messages',
+  visitor: 'Ground of visitors’ messages',
+  onVisitor: 'Text of visitors’ messages',
+  accent: 'Accent lines',
+  link: 'Links',
+  focus: 'Ring of the keyboard’s focus',
+  button: 'Buttons',
+  onButton: 'Words on buttons',
+  buttonHover: 'Buttons under the pointer',
+  buttonPressed: 'Buttons when pressed',
+  error: 'Errors',
+};
+
+/** What there is to choose, in its words. */
+export const STYLE_WORDS: Readonly<Record<StyleName, { readonly name: string; readonly values: Readonly<Record<string, string>> }>> = {
+  font: { name: 'Text', values: fontWords() },
+  headFont: { name: 'Headings and names', values: fontWords() },
+  weight: { name: 'Weight', values: { usual: 'usual', heavy: 'heavy' } },
+  density: { name: 'Room', values: { compact: 'compact', usual: 'usual', roomy: 'roomy' } },
+  header: { name: 'Header', values: { plain: 'plain', awning: 'with an awning', picture: 'over a picture' } },
+  rule: { name: 'Rule', values: { none: 'none', hairline: 'a hairline', double: 'a double line', side: 'a bar at the side' } },
+  messages: {
+    name: 'Messages',
+    values: {
+      cards: 'cards',
+      open: 'yours without a ground',
+      rounded: 'rounded',
+      letters: 'like letters',
+      numbered: 'outlined, with numbers',
+    },
+  },
+  faces: { name: 'Faces', values: { square: 'square', round: 'round' } },
+  arrival: {
+    name: 'The launcher arrives',
+    values: { none: 'at once', fade: 'fading in', slide: 'sliding in', brighten: 'growing bright once', sway: 'with one sway' },
+  },
+  opening: { name: 'The window opens', values: { none: 'at once', fade: 'fading in', rise: 'rising' } },
+};
+
+function fontWords(): Readonly<Record<string, string>> {
+  return {
+    page: 'your page’s',
+    system: 'the device’s',
+    figtree: 'Figtree',
+    literata: 'Literata',
+    atkinson: 'Atkinson Hyperlegible',
+    fraunces: 'Fraunces',
+    mono: 'even widths',
+  };
+}
+
+export const SCHEME_WORDS: Readonly<Record<string, string>> = {
+  visitor: 'as the visitor wishes',
+  day: 'always by day',
+  evening: 'always as in the evening',
+};
+
+/** Forms of the launcher, and what each is. */
+export const FORM_WORDS: Readonly<Record<LauncherForm, { readonly name: string; readonly what: string }>> = {
+  lamp: { name: 'Lamp', what: 'A small square with the lamp; words where there is room.' },
+  plaque: { name: 'Plaque', what: 'Lamp and words, always.' },
+  'edge-tab': { name: 'Edge tab', what: 'Upright at the edge of the page.' },
+  'picture-card': { name: 'Picture card', what: 'A card with your logo, words beside it.' },
+  'bottom-bar': { name: 'Bottom bar', what: 'Along the lower edge: all of it on phones, 300 px elsewhere.' },
+};
+
+export const SIGHT_WORDS: Readonly<Record<Sight, string>> = {
+  green: 'without green (1 man in 16)',
+  red: 'without red (1 man in 50)',
+  blue: 'without blue (very rare)',
+  none: 'without colours (very rare)',
+};
+
+/** Why a text is no colour, and what to do. */
+export function colourFaultWords({ code, detail }: ColourFault): string {
+  switch (code) {
+    case 'empty':
+      return 'Type or paste a colour, such as #1f6f6b.';
+    case 'hex-digits':
+      return `A colour with # has 3, 4, 6 or 8 digits; this one has ${detail}.`;
+    case 'hex-sign':
+      return `“${detail}” is not a digit of a colour: those are 0 to 9 and a to f.`;
+    case 'name':
+      return `No colour is called “${detail}”. Try a name such as teal, or # and six digits.`;
+    case 'name-like':
+      return `No colour is called that. Did you mean ${detail}?`;
+    case 'numbers':
+      return `${detail}() needs three numbers: ${EXAMPLES[detail] ?? 'rgb(31 111 107)'}.`;
+    case 'function':
+      return `${detail}() is not read here. rgb(), hsl(), oklch(), # and digits, and names are.`;
+    case 'gradient':
+      return 'That is a gradient. Paste one of its colours; the header can run into a second one.';
+    case 'variable':
+      return `${detail === '' ? 'That' : detail} stands for a colour that only your page knows. Paste the colour itself.`;
+  }
+}
+const EXAMPLES: Readonly<Record<string, string>> = {
+  rgb: 'rgb(31 111 107)',
+  hsl: 'hsl(177 56% 28%)',
+  oklch: 'oklch(0.5 0.08 190)',
+};
+
+/** What had to be done to a colour; null: nothing. */
+export function colourNoteWords({ color, note }: ReadColour): string | null {
+  if (note === 'see-through') return `It was see-through: laid on white it is ${color}.`;
+  return note === 'out-of-reach' ? `Screens cannot show it that strong: the nearest they can is ${color}.` : null;
+}
+
+/** Where two colours meet. */
+export function pairWords({ text, ground }: Pair): string {
+  return `${COLOUR_WORDS[text]} on: ${lower(COLOUR_WORDS[ground])}`;
+}
+
+export const ON_PAGE_WORDS: Readonly<Record<OnPage, string>> = {
+  launcher: 'The launcher on your page',
+  invitation: 'An invitation on your page',
+};
+
+/** A contrast, and what it needs to be. Rounded down: 4.49 does not read as 4.5. */
+export function ratioWords({ ratio, needs, passes }: { readonly ratio: number; readonly needs: number; readonly passes: boolean }): string {
+  const shown = (Math.floor(ratio * 10) / 10).toFixed(1);
+  return passes ? `${shown}:1, enough (${needs}:1).` : `${shown}:1, hard to tell apart; it needs ${needs}:1.`;
+}
+
+/** What a mend does, on its button. */
+export function mendWords({ colour, to }: Mend): string {
+  if (colour === 'ring') return `Give it a ring: ${to}`;
+  return colour === 'headerTo' ? `Let the header end in ${to}` : `${COLOUR_WORDS[colour]}: take ${to}`;
+}
+
+function lower(words: string): string {
+  return words.charAt(0).toLowerCase() + words.slice(1);
+}
+
+/** What of somebody's CSS visitors do not get, and why. */
+export function droppedWords({ line, code, detail }: Dropped): string {
+  return `Line ${line}: ${DROPPED[code](detail)}`;
+}
+
+const DROPPED: Readonly<Record<Dropped['code'], (detail: string) => string>> = {
+  syntax: (detail) => `“${detail}” could not be read.`,
+  'at-rule': (detail) => `${detail}: only plain rules are taken.`,
+  selector: (detail) => `“${detail}” is not one of the parts below.`,
+  nested: (detail) => `“${detail}” stands inside of another rule.`,
+  property: (detail) => `${detail} is not taken: nothing may move, hide, cover or fetch.`,
+  value: (detail) => `“${detail}” has a value that is not taken.`,
+  size: (detail) => `“${detail}” is larger or smaller than is good for a guest.`,
+  important: (detail) => `“${detail}”: the “!important” only; yours outweighs ours anyway.`,
+  'too-many': (detail) => `only the first ${detail} rules.`,
+};

@@ -1,0 +1,202 @@
+import type { Locator, Page } from '@playwright/test';
+import sharp from 'sharp';
+import { EVASIONS } from '../made/css-evasions';
+import { enterAs, expect, expectNoAxe, expectNoSidewaysScroll, test, useHouse, visit } from './house';
+
+const house = useHouse();
+
+async function lookPanel(browser: Parameters<typeof enterAs>[0], moment = 'Talking'): Promise<Page> {
+  const page = await enterAs(browser, house, 'design?side=everywhere');
+  await page
+    .getByRole('navigation', { name: 'Path' })
+    .getByRole('button', { name: new RegExp(`^${moment}`) })
+    .click();
+  await page.getByRole('tab', { name: 'Everywhere' }).click();
+  return page;
+}
+const part = (page: Page, name: string): Locator => page.getByRole('region', { name, exact: true });
+const unfold = (page: Page, name: string): Promise<void> => part(page, name).getByRole('button', { expanded: false }).first().click();
+const tile = (page: Page, selector: string): Locator => page.getByRole('region', { name: 'Stage' }).locator(`sunny-porch ${selector}`);
+const saved = (page: Page): Promise<void> => expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible();
+
+/** Nothing for axe, once it is saved and buttons have taken their colours. */
+async function expectCalmAxe(page: Page, what: string): Promise<void> {
+  await saved(page);
+  await page.evaluate(() => Promise.all(document.getAnimations().map((one) => one.finished)));
+  await expectNoAxe(page, what);
+}
+
+async function undoAll(page: Page): Promise<void> {
+  const undo = page.getByRole('button', { name: /^Undo/ });
+  while (await undo.isEnabled()) {
+    await undo.click();
+    await saved(page);
+  }
+}
+
+/** A picture dropped on a part of the panel, as from the desktop. */
+async function drop(page: Page, label: string, bytes: Buffer, name: string): Promise<void> {
+  const data = await page.evaluateHandle(
+    ({ base64, name: called }) => {
+      const raw = Uint8Array.from(atob(base64), (letter) => letter.charCodeAt(0));
+      const transfer = new DataTransfer();
+      transfer.items.add(new File([raw], called, { type: 'image/png' }));
+      return transfer;
+    },
+    { base64: bytes.toString('base64'), name },
+  );
+  await page.getByRole('group', { name: label, exact: true }).dispatchEvent('drop', { dataTransfer: data });
+}
+
+const two = (left: string, right: string): Promise<Buffer> =>
+  sharp({ create: { width: 400, height: 100, channels: 4, background: '#00000000' } })
+    .composite([
+      { input: { create: { width: 200, height: 80, channels: 3, background: left } }, left: 10, top: 10 },
+      { input: { create: { width: 90, height: 80, channels: 3, background: right } }, left: 250, top: 10 },
+    ])
+    .png()
+    .toBuffer();
+
+test('a starting look says how much it changes, is taken as a whole, and is one step back', async ({ browser }) => {
+  const page = await lookPanel(browser);
+  await unfold(page, 'Starting look');
+  await page.getByRole('radio', { name: /^Letterbox/ }).click();
+  await expect(part(page, 'Starting look')).toContainText(/Changes \d+ of 42 look values; your texts, hours and rules stay/);
+  const before = await tile(page, '.card.person').innerText();
+  await page.getByRole('button', { name: 'Take this look' }).click();
+  await expect(tile(page, '.head')).toHaveCSS('border-bottom-style', 'double');
+  await expect(tile(page, '.card.person .time')).toBeVisible();
+  expect(await tile(page, '.card.person bdi').innerText()).toBe(before.split('\n').at(-1));
+  await expect(part(page, 'Starting look')).toContainText('That is how it looks now.');
+  await expectCalmAxe(page, 'starting looks');
+  await saved(page);
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(tile(page, '.head')).toHaveCSS('border-bottom-style', 'none');
+  await expect(page.getByRole('button', { name: 'Nothing to publish' })).toBeVisible();
+});
+
+test('a colour is taken as people paste it; what cannot be read is said, and changes nothing', async ({ browser }) => {
+  const page = await lookPanel(browser);
+  const field = page.getByRole('textbox', { name: 'Brand colour' });
+  for (const [pasted, shown] of [
+    ['rgb( 47 , 111 , 143 )', 'rgb(47, 111, 143)'],
+    ['hsl(20 66% 43%)', 'rgb(182, 86, 37)'],
+    ['#abc', 'rgb(170, 187, 204)'],
+    ['teal', 'rgb(0, 128, 128)'],
+  ] as const) {
+    await field.fill(pasted);
+    await expect(tile(page, '.head')).toHaveCSS('background-color', shown);
+  }
+  await field.fill('#12345');
+  await expect(page.getByText('A colour with # has 3, 4, 6 or 8 digits; this one has 5. Not changed yet.')).toBeVisible();
+  await field.fill('tael');
+  await expect(page.getByText('Did you mean teal?')).toBeVisible();
+  await expect(tile(page, '.head')).toHaveCSS('background-color', 'rgb(0, 128, 128)');
+  await undoAll(page);
+});
+
+test('a pair that is hard to read is found, shown where it stands, and mended in one click', async ({ browser }) => {
+  const page = await lookPanel(browser);
+  await unfold(page, 'Colours');
+  const colours = part(page, 'Colours');
+  await expect(colours).toContainText('All 22 pairs read well, by day and in the evening');
+  await colours.getByRole('combobox', { name: 'Colour' }).click();
+  await page.getByRole('option', { name: 'Small text' }).click();
+  await colours.getByRole('textbox', { name: 'Small text' }).fill('#c0c0c0');
+  await expect(colours).toContainText('2 to mend');
+  const row = colours.getByRole('listitem').filter({ hasText: 'Small text on: ground of the window' });
+  await expect(row).toContainText(/1\.[78]:1, hard to tell apart; it needs 4\.5:1/);
+  await expectCalmAxe(page, 'colours, one to mend');
+  await row.getByRole('button', { name: /^Small text: take #/ }).click();
+  await expect(colours).toContainText('All 22 pairs read well');
+  await expect(tile(page, '.line')).toHaveCSS('color', /rgb\((\d+), \1, \1\)/);
+  await colours.getByRole('button', { name: 'Back to derived' }).click();
+  await expect(page.getByRole('button', { name: 'Nothing to publish' })).toBeVisible();
+  await colours.getByRole('combobox', { name: 'Seen' }).click();
+  await page.getByRole('option', { name: /^without red/ }).click();
+  await expect(page.locator('#sight-red')).toHaveCount(1);
+  await saved(page);
+});
+
+test('a logo dropped: drawn on the server, in the header, and its colours proposed', async ({ browser }) => {
+  const page = await lookPanel(browser);
+  await unfold(page, 'Logo and header');
+  await drop(page, 'Logo', await two('#2f6f8f', '#e79a1b'), 'logo.png');
+  await expect(tile(page, '.head .logo')).toHaveJSProperty('complete', true);
+  expect(await tile(page, '.head .logo').evaluate((img: HTMLImageElement) => img.naturalWidth)).toBeGreaterThan(0);
+  const proposed = page.getByRole('group', { name: 'From your logo' });
+  await expect(proposed.getByRole('button')).toHaveCount(2);
+  const [first] = await proposed.getByRole('button').all();
+  await first?.click();
+  await expect(page.getByRole('textbox', { name: 'Brand colour' })).toHaveValue('#2f6f8f');
+  await expectCalmAxe(page, 'logo and header');
+  await drop(page, 'Logo', Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"><image href="http://127.0.0.1:1/x"/></svg>'), 'evil.svg');
+  await expect(page.getByRole('alert').filter({ hasText: 'has a picture inside' })).toBeVisible();
+  await expect(tile(page, '.head .logo')).toBeVisible();
+  await undoAll(page);
+});
+
+test('words over a picture can be read on every spot of it', async ({ browser }) => {
+  const page = await lookPanel(browser);
+  await unfold(page, 'Logo and header');
+  await part(page, 'Logo and header').getByRole('combobox', { name: 'Header' }).click();
+  await page.getByRole('option', { name: 'over a picture' }).click();
+  await drop(page, 'Picture of the header', await two('#ffffff', '#102030'), 'header.png');
+  await expect(tile(page, '.head .head-picture')).toHaveJSProperty('complete', true);
+  const shade = await tile(page, '.head').evaluate((head) => getComputedStyle(head, '::before').backgroundImage);
+  expect(shade).toMatch(/rgba?\(122, 46, 93, 0\.\d+\)/);
+  await expect(part(page, 'Colours')).toContainText('All 22 pairs read well');
+  await undoAll(page);
+});
+
+test('[threat 12] an owner’s CSS dresses the widget; what would reach out is left out, at its line, and nothing is fetched', async ({
+  browser,
+}) => {
+  const page = await lookPanel(browser);
+  const asked: string[] = [];
+  page.on('request', (request) => asked.push(request.url()));
+  await unfold(page, 'Your own CSS');
+  const field = page.getByRole('textbox', { name: 'Your own CSS' });
+  await field.fill('.head { letter-spacing: 2px }\n.head { position: fixed }');
+  await expect(tile(page, '.head')).toHaveCSS('letter-spacing', '2px');
+  await expect(page.getByRole('list', { name: 'Left out' })).toHaveText(
+    'Line 2: position is not taken: nothing may move, hide, cover or fetch.',
+  );
+  await expectCalmAxe(page, 'own CSS');
+  await field.fill(EVASIONS.map(([, css]) => css).join('\n'));
+  await expect(page.getByRole('list', { name: 'Left out' })).toContainText('@import');
+  await saved(page);
+  const sheets = await tile(page, '.head').evaluate((head) =>
+    (head.getRootNode() as ShadowRoot).adoptedStyleSheets.flatMap((sheet) => [...sheet.cssRules].map((rule) => rule.cssText)).join('\n'),
+  );
+  expect(sheets).not.toMatch(/evil|url\(|@import/);
+  expect(asked.filter((address) => address.includes('evil'))).toEqual([]);
+  await undoAll(page);
+});
+
+test('the forms of the launcher on the observatory’s site: as published, on a phone too, and a broken logo is initials', async ({
+  browser,
+}) => {
+  const page = await lookPanel(browser, 'Passing by');
+  await unfold(page, 'Logo and header');
+  await drop(page, 'Logo', await two('#2f6f8f', '#e79a1b'), 'logo.png');
+  await unfold(page, 'Launcher');
+  await page.getByRole('radio', { name: /^Bottom bar/ }).check();
+  await saved(page);
+  await page.getByRole('button', { name: /^Publish \d+ change/ }).click();
+  await expect(page.getByRole('dialog')).toContainText('Launcher: lamp → bottom bar');
+  await page.getByRole('dialog').getByRole('button', { name: 'Publish', exact: true }).click();
+  await expect(page.getByText(/^Version \d+ is live\./)).toBeVisible();
+  const { page: there, launcher, window } = await visit(browser, `${house.site}/tonight`);
+  await expect(launcher).toBeVisible();
+  const box = await launcher.boundingBox();
+  const height = there.viewportSize()?.height ?? 0;
+  expect([box?.width, Math.round((box?.y ?? 0) + (box?.height ?? 0))]).toEqual([300, height]);
+  await there.setViewportSize({ width: 390, height: 844 });
+  await expect.poll(async () => (await launcher.boundingBox())?.width).toBe(390);
+  await expectNoSidewaysScroll(there);
+  await there.route('**/*.webp', (route) => route.abort());
+  await launcher.click();
+  await expect(window.locator('.head .face')).toHaveText('FO');
+  await expectNoAxe(there, 'a window with initials');
+});
