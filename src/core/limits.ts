@@ -43,4 +43,5 @@ export const LIMITS = {
   keptSituations: 50,
   recipients: 10,
   ownCssChars: 8000,
+  selectorChars: 200,
 } as const;

@@ -1,7 +1,7 @@
 import { lampOf } from '../core/model/lamp';
 import type { WirePicture } from '../core/wire/design-file';
 import type { Heard } from '../core/words/hearer';
-import { drawLamp } from './lamp';
+import { drawLamp, drawMark } from './lamp';
 import { LAUNCHER_CSS } from './launcher-style';
 import type { Surroundings } from './surroundings';
 import type { Voice } from './voice';
@@ -39,16 +39,25 @@ export function buildFrame(surroundings: Surroundings, base: string): Frame {
     if (css !== dressedIn) own.replaceSync((dressedIn = css));
     const lamp = lampOf(decision.state, decision.isStateKnown);
     const { launcher: shape, logo } = heard.widget;
-    const picture = shape.form === 'picture-card' && logo ? logo : null;
-    const face = `${lamp} ${picture?.[0]}`;
-    if (painted !== face) mark.replaceChildren(picture === null ? drawLamp(lamp) : drawLogo(base, picture, () => drawLamp(lamp)));
+    const [usual = '', closed = usual] = shape.icons ?? [];
+    const icon = shape.form === 'picture-card' && logo ? logo : lamp === 'unlit' || lamp === 'shutter' ? closed : usual;
+    const face = lamp + String(icon);
+    if (painted !== face)
+      mark.replaceChildren(
+        icon === ''
+          ? drawLamp(lamp)
+          : typeof icon === 'string'
+            ? drawMark([['lamp-line', icon]])
+            : drawSign(base, icon, () => drawLamp(lamp)),
+      );
     painted = face;
     words.textContent = voice('launcher.words');
     count.textContent = unread > 0 ? String(unread) : '';
     const name = voice('launcher.name');
     launcher.setAttribute('aria-label', unread > 0 ? `${voice('launcher.unread', { count: unread })}. ${name}` : name);
     launcher.setAttribute('aria-expanded', String(isWindowOpen));
-    launcher.hidden = isWindowOpen || (decision.isCountOnly && unread === 0);
+    const isAway = decision.isCountOnly || shape.form === 'own-element' || shape.hiddenOn?.includes(surroundings.device());
+    launcher.hidden = isWindowOpen || (isAway === true && unread === 0); // an answer is never missed
   };
   return {
     root,
@@ -58,8 +67,8 @@ export function buildFrame(surroundings: Surroundings, base: string): Frame {
   };
 }
 
-/** The owner's logo; where it cannot be had, what stands there otherwise. */
-function drawLogo(base: string, [once, twice]: WirePicture, otherwise: () => Element): HTMLImageElement {
+/** A picture of the owner's; where it cannot be had, what stands there otherwise. */
+function drawSign(base: string, [once, twice]: WirePicture, otherwise: () => Element): HTMLImageElement {
   const sign = element('img', 'sign');
   sign.alt = '';
   sign.onerror = () => sign.replaceWith(otherwise());
@@ -69,13 +78,14 @@ function drawLogo(base: string, [once, twice]: WirePicture, otherwise: () => Ele
 }
 
 function dress(root: HTMLElement, { site, widget, decision, circumstances }: Heard, surroundings: Surroundings): void {
-  const { launcher, fonts } = widget;
+  const { launcher, fonts, place, zIndex = '', window: [width, height] = [] } = widget;
+  const isPhone = surroundings.device() === 'phone';
   const scheme = widget.scheme === 'visitor' ? surroundings.scheme() : widget.scheme;
   const { dir, locale } = site.design;
   root.dir = dir;
   root.lang = locale;
   root.dataset.corner = widget.place.corner;
-  const device = (root.dataset.device = surroundings.device());
+  root.dataset.device = surroundings.device();
   root.dataset.scheme = scheme;
   root.dataset.form = launcher.form;
   root.dataset.style = widget.style ?? '';
@@ -89,12 +99,15 @@ function dress(root: HTMLElement, { site, widget, decision, circumstances }: Hea
     'own-font': fonts?.text ?? '',
     'head-font': fonts?.head ?? '',
     size: `${launcher.size}px`,
-    offset: `${device === 'phone' ? widget.place.phoneOffset : widget.place.offset}px`,
-    lift: `${widget.place.lift ?? 0}px`,
+    offset: `${isPhone ? place.phoneOffset : place.offset}px`,
+    lift: `${(isPhone ? place.phoneLift : null) ?? place.lift ?? 0}px`,
+    'window-width': width ? `${width}px` : '',
+    'window-height': height ? `${height}px` : '',
     radius: `${widget.measures.radius}px`,
     'text-size': `${widget.measures.textSize}px`,
   };
   for (const [name, value] of Object.entries(values)) root.style.setProperty(`--${name}`, value);
+  (surroundings.root.host as HTMLElement).style.setProperty('--layer', String(zIndex), 'important');
 }
 
 /** Adopts a constructable sheet, which a policy without `unsafe-inline` allows. */

@@ -4,14 +4,20 @@ const SVG = 'http://www.w3.org/2000/svg';
 
 /** The lamp as an SVG element; decorative, as the word always stands with it. */
 export function drawLamp(mark: LampMark): SVGSVGElement {
-  const svg = document.createElementNS(SVG, 'svg');
-  svg.setAttribute('viewBox', '0 0 24 24');
-  svg.dataset.lamp = mark;
   const [light, over] = LAMP_PATHS[mark];
-  for (const [name, d] of [
+  const svg = drawMark([
     ['lamp-light', light],
     ['lamp-line', LAMP_OUTLINE + over],
-  ] as const) {
+  ]);
+  svg.dataset.lamp = mark;
+  return svg;
+}
+
+/** Paths on 24 × 24, each with its class. */
+export function drawMark(paths: readonly (readonly [name: string, d: string])[]): SVGSVGElement {
+  const svg = document.createElementNS(SVG, 'svg');
+  svg.setAttribute('viewBox', '0 0 24 24');
+  for (const [name, d] of paths) {
     const path = document.createElementNS(SVG, 'path');
     path.setAttribute('class', name);
     path.setAttribute('d', d);

@@ -36,6 +36,7 @@ function porch(tag: Tag, shelf: Shelf): void {
   let watching: Promise<void> | null = null;
   let cancelWake: Off = () => undefined;
   let cancelAsk: Off = () => undefined;
+  let cancelArrival: Off = () => undefined;
   let heardAt: number | null = null;
   /** By the monotonic clock: an answer may set the other one back. */
   let askedAt = -Infinity;
@@ -43,6 +44,8 @@ function porch(tag: Tag, shelf: Shelf): void {
   let unread = 0;
   let isWindowOpen = false;
   let asksAgain = false;
+  let asksFor: string | null = null;
+  let shown: WireWidget | undefined;
   let moment: Moment | null = null;
   let isLit = false;
   let attributes: Readonly<Record<string, string>> = {};
@@ -73,7 +76,7 @@ function porch(tag: Tag, shelf: Shelf): void {
       conversation,
       unread,
       asksAgain,
-      asksFor: null,
+      asksFor,
     };
     return watch?.enrich(plain) ?? plain;
   };
@@ -84,6 +87,7 @@ function porch(tag: Tag, shelf: Shelf): void {
   /** The whole loop: decide, paint, one timer for when time alone may change something. */
   const look = guarded((): void => {
     cancelWake();
+    cancelArrival();
     if (site === null) return;
     let here = circumstances();
     let decision = decideHere(site, here);
@@ -107,11 +111,14 @@ function porch(tag: Tag, shelf: Shelf): void {
   });
 
   const paint = (live: PublishedSite, here: Circumstances, decision: Decision): WireWidget | undefined => {
-    const widget = live.design.widgets.find((one) => one.key === decision.widget);
+    const widget = (shown = live.design.widgets.find((one) => one.key === decision.widget));
     if (widget === undefined) host.remove();
     else {
       const own = (frame ??= firstFrame());
-      if (!host.isConnected) document.documentElement.append(host);
+      const arrivesIn = startedAt + (widget.launcher.delay ?? 0) * 1000 - performance.now();
+      const isAwaited = here.isWindowOpen || here.invited !== null || here.unread > 0;
+      if (arrivesIn > 0 && !isAwaited) cancelArrival = surroundings.wakeAt(clock.now() + arrivesIn, look);
+      else if (!host.isConnected) document.documentElement.append(host);
       setFont(own.root, pageFont());
       const heard = { site: live, widget, decision, circumstances: here };
       own.paint(heard, voiceOf(heard));
@@ -220,6 +227,10 @@ function porch(tag: Tag, shelf: Shelf): void {
       unread = isWindowOpen ? 0 : count;
       look();
     },
+    setAsksFor: (team) => {
+      asksFor = team;
+      look();
+    },
     setAsksAgain: (value) => {
       asksAgain = value;
       look();
@@ -231,8 +242,9 @@ function porch(tag: Tag, shelf: Shelf): void {
     designName: () => site?.pointer.design ?? '',
   });
 
-  const open = async (): Promise<void> => {
+  const open = async (wish?: string): Promise<void> => {
     await prepare();
+    if (wish) mounted?.wish(wish);
     watch?.opened();
     isWindowOpen = true;
     unread = 0;
@@ -255,6 +267,16 @@ function porch(tag: Tag, shelf: Shelf): void {
     watch?.moveTo(address);
     calmly(askIfStale());
   };
+
+  /** A link or button of the page's opens the window; its value may name a team, and a first question. */
+  const openFrom = guarded((event: MouseEvent): void => {
+    if (shown === undefined || event.defaultPrevented || event.ctrlKey || event.metaKey) return;
+    const { element } = shown.launcher;
+    const from = (event.target as Element).closest<HTMLElement>(`[data-porch-open]${element ? `,${element}` : ''}`);
+    if (from === null) return;
+    event.preventDefault();
+    calmly(open(from.dataset.porchOpen));
+  });
 
   /** Another page view may have begun, whatever the server says then ([P17]). */
   const route = (): void => {
@@ -279,6 +301,7 @@ function porch(tag: Tag, shelf: Shelf): void {
     });
     listen(window, 'pagehide', () => watch?.turn(false));
     listen(window, 'pageshow', (event) => (event as PageTransitionEvent).persisted && moveTo(location.href));
+    listen(document, 'click', openFrom as (event: Event) => void);
     for (const kind of ['resize', 'storage']) listen(window, kind, look);
     const { navigation = window } = window as { navigation?: EventTarget };
     for (const kind of ['popstate', 'hashchange']) listen(window, kind, route);

@@ -25,6 +25,8 @@ export interface PanelPort {
   hearTeams(teams: Readonly<Record<string, TeamState>> | null, at: EpochMs): void;
   hearConversation(facts: ConversationFacts | null, unread: number): void;
   setAsksAgain(value: boolean): void;
+  /** The team that the visitor asks for, by its id. */
+  setAsksFor(team: string): void;
   /** Reads the pointer anew. */
   ask(): void;
   close(): void;
@@ -47,6 +49,8 @@ export interface MountedPanel {
   readonly why: NonNullable<Parts['why']>;
   paint(picture: PanelPicture): void;
   focus(): void;
+  /** What the link that was followed asks: `team: question`, either of them. */
+  wish(text: string): void;
 }
 
 export interface PanelModule {

@@ -46,13 +46,31 @@ function saysTheSame(said: readonly Said[], voice: Voice): boolean {
 /** Everything but the words that a picture is made of: where it is equal, so is the picture. */
 function lookOf({ site, circumstances, entries, ...how }: Feed, { widget, decision }: Heard): string {
   const { state, isStateKnown, closedBy, moment, isCountOnly, lines } = decision;
-  const { key, teams, calendar, place, launcher, scheme, palette, measures, forms, talks, style, fonts, logo, headerPicture, css } = widget;
+  const {
+    key,
+    teams,
+    calendar,
+    place,
+    launcher,
+    scheme,
+    palette,
+    measures,
+    forms,
+    talks,
+    style,
+    fonts,
+    logo,
+    headerPicture,
+    css,
+    window,
+    zIndex,
+  } = widget;
   const { now, isWindowOpen, invited, conversation, unread, visitor, page } = circumstances;
   const { locale, dir, siteName } = site.design;
   return JSON.stringify([
     [state, isStateKnown, closedBy, moment, isCountOnly, lines],
     [key, teams, calendar, place, launcher, scheme, palette, measures, forms, talks],
-    [style, fonts, logo, headerPicture, css],
+    [style, fonts, logo, headerPicture, css, window, zIndex],
     [now, isWindowOpen, invited, conversation, unread, visitor, page.address, entries],
     [locale, dir, siteName, site.facts.teams, how.scheme, how.device, how.width, how.height, how.font, how.base],
   ]);

@@ -1,3 +1,5 @@
+import { writeFileSync } from 'node:fs';
+import { join } from 'node:path';
 import type { Locator, Page } from '@playwright/test';
 import sharp from 'sharp';
 import { EVASIONS } from '../made/css-evasions';
@@ -24,6 +26,14 @@ async function expectCalmAxe(page: Page, what: string): Promise<void> {
   await saved(page);
   await page.evaluate(() => Promise.all(document.getAnimations().map((one) => one.finished)));
   await expectNoAxe(page, what);
+}
+
+async function publish(page: Page): Promise<void> {
+  await saved(page);
+  await page.getByRole('button', { name: /^Publish \d+ change/ }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Publish', exact: true }).click();
+  await expect(page.getByText(/^Version \d+ is live\./).last()).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Nothing to publish' })).toBeVisible();
 }
 
 async function undoAll(page: Page): Promise<void> {
@@ -199,4 +209,68 @@ test('the forms of the launcher on the observatory’s site: as published, on a 
   await launcher.click();
   await expect(window.locator('.head .face')).toHaveText('FO');
   await expectNoAxe(there, 'a window with initials');
+});
+
+test('a link of the page opens the window with a team and a first question; where there is no launcher on phones it still does', async ({
+  browser,
+}) => {
+  const page = await lookPanel(browser, 'Passing by');
+  await unfold(page, 'Launcher');
+  await part(page, 'Launcher').getByRole('checkbox', { name: 'phones' }).check();
+  await page.getByRole('radiogroup', { name: 'Mark', exact: true }).getByRole('radio', { name: 'bell' }).click();
+  await expect(tile(page, '.launcher .mark path')).toHaveAttribute('d', /^M5 17h14/);
+  await expectCalmAxe(page, 'the launcher’s part');
+  await publish(page);
+  const address = `${house.site}/asks.html`;
+  writeFileSync(
+    join(house.siteDir, 'asks.html'),
+    `<!doctype html><title>Ask</title><body>${house.tag()}<a id="a" href="/groups/schools" data-porch-open="night-desk: Note: is it dark at ten?">Ask us</a></body>`,
+  );
+  const { page: there, launcher, window, field } = await visit(browser, address, { viewport: { width: 390, height: 844 } });
+  await expect(there.locator('sunny-porch')).toHaveCount(1);
+  await expect(launcher).toBeHidden();
+  await there.locator('#a').click();
+  await expect(window).toBeVisible();
+  expect(there.url()).toBe(address);
+  await expect(field.or(window.locator('textarea')).first()).toHaveValue('Note: is it dark at ten?');
+  await there.setViewportSize({ width: 1280, height: 800 });
+  await window.getByRole('button', { name: /^Close/ }).click();
+  await expect(launcher.locator('.mark path')).toHaveAttribute('d', /^M5 17h14/);
+});
+
+test('an element of the page instead of a launcher; in the middle of an edge; a larger window, below something of the page’s', async ({
+  browser,
+}) => {
+  const page = await lookPanel(browser, 'Passing by');
+  await unfold(page, 'Place');
+  const place = part(page, 'Place');
+  await place.getByRole('radio', { name: 'middle of the right edge' }).check();
+  await place.getByRole('button', { name: /^large/ }).click();
+  await place.getByRole('textbox', { name: 'Layer (z-index)' }).fill('5');
+  await expect(page.locator('[data-grip]')).toHaveAccessibleName(/^Place: middle of the right edge, 20 px from the side/);
+  await expectCalmAxe(page, 'the place’s part');
+  await publish(page);
+  writeFileSync(
+    join(house.siteDir, 'own.html'),
+    `<!doctype html><title>Own</title><body>${house.tag()}<button class="ours" style="margin-top:90px">Write to us</button><div style="position:fixed;inset:0 0 auto;height:60px;background:#eee;z-index:9">bar</div></body>`,
+  );
+  const { page: there, launcher, window } = await visit(browser, `${house.site}/own.html`, { viewport: { width: 1280, height: 800 } });
+  const box = await launcher.boundingBox();
+  expect(Math.round((box?.y ?? 0) + (box?.height ?? 0) / 2)).toBe(400);
+  await expect(there.locator('sunny-porch')).toHaveCSS('z-index', '5');
+  await launcher.click();
+  await expect.poll(async () => (await window.boundingBox())?.width).toBe(420);
+  expect(Math.round((await window.boundingBox())?.height ?? 0)).toBe(640);
+  await unfold(page, 'Launcher');
+  await page.getByRole('radio', { name: /^Your own/ }).check();
+  const selector = page.getByRole('textbox', { name: 'CSS selector of your element' });
+  await selector.fill('.ours[');
+  await expect(page.getByText('That is not a CSS selector. Not changed yet.')).toBeVisible();
+  await selector.fill('.ours');
+  await publish(page);
+  await there.reload();
+  await expect(there.locator('sunny-porch')).toHaveCount(1);
+  await expect(launcher).toBeHidden();
+  await there.getByRole('button', { name: 'Write to us' }).click();
+  await expect(window).toBeVisible();
 });

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { Json } from '../../src/core/draft/patch';
 import { ADDRESS_PARTS, type Design, type OwnCase, PAGE_RULE_KINDS, type Widget } from '../../src/core/model/design';
 import { FIELD_KINDS, type Field } from '../../src/core/model/form';
-import { COLOURS, LOOK_NAMES, type Look } from '../../src/core/model/look';
+import { COLOURS, ICON_NAMES, LOOK_NAMES, type Look } from '../../src/core/model/look';
 import { changesOf } from '../../src/core/publishing/changes';
 import type { CaseCondition } from '../../src/core/wire/design-file';
 import { TEXT_KEYS } from '../../src/core/words/catalogue';
@@ -25,6 +25,13 @@ function fullWidget(dice: Dice, widget: Widget): Widget {
   return {
     ...widget,
     look: fullLook(dice, widget.look),
+    launcher: {
+      ...widget.launcher,
+      icon: dice.flip() ? { ours: dice.pick(ICON_NAMES) } : null,
+      closedIcon: dice.flip() ? { picture: PICTURE } : null,
+      hiddenOn: dice.flip() ? ['phone', 'tablet'] : [],
+      element: dice.flip() ? '.contact' : null,
+    },
     teams: ['00000night', '00schools'].slice(0, dice.int(0, 3)),
     texts: { en: { [dice.pick(TEXT_KEYS)]: 'Ours' }, pt: { greeting: 'Boa noite' } },
     cases: Array.from({ length: dice.int(0, 3) }, (_, index) => anyCase(dice, `000case${index}`)),
@@ -117,6 +124,9 @@ const INSTEAD_OF_NONE: Readonly<Record<string, Json>> = {
   second: '#34518c',
   headerTo: '#34518c',
   logo: PICTURE,
+  icon: { ours: 'bell' },
+  closedIcon: { ours: 'door' },
+  element: '.ask',
   headerPicture: HEADER_PICTURE,
 };
 const NONE_CAN_BE = new Set([...Object.keys(INSTEAD_OF_NONE), 'atMost', 'least', 'most', 'slowReplyTalkingAfter']);

@@ -62,7 +62,7 @@ function madeStore(): UnsentStore {
   };
 }
 
-function portWith(keep: { memory: Memory }): PanelPort {
+function portWith(keep: { memory: Memory }): Parameters<typeof talkWith>[0] {
   const nothing = () => undefined;
   return {
     frame: { root: { lang: 'en' }, launcher: { dataset: { widget: 'everywhere' } } } as unknown as PanelPort['frame'],
@@ -78,6 +78,8 @@ function portWith(keep: { memory: Memory }): PanelPort {
     },
     page: () => 'https://farrowisle.example/',
     hearTeams: nothing,
+    setAsksFor: nothing,
+    asksFor: () => null,
     hearConversation: nothing,
     setAsksAgain: nothing,
     ask: nothing,

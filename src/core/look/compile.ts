@@ -1,6 +1,7 @@
-import type { Widget } from '../model/design';
-import { type Font, type Look, STYLE_NAMES, type Styles } from '../model/look';
-import type { OwnFont, Palette, WireFonts, WirePicture, WireWidget } from '../wire/design-file';
+import type { Launcher, Widget } from '../model/design';
+import { type Font, type Icon, type Look, STYLE_NAMES, type Styles } from '../model/look';
+import type { OwnFont, Palette, WireFonts, WireIcon, WireLauncher, WirePicture, WireWidget } from '../wire/design-file';
+import { ICONS } from './icons';
 import { rewriteCss } from './own-css';
 import { channels } from './oklch';
 import { type Colours, paletteOf } from './palette';
@@ -75,6 +76,26 @@ function toWireFonts({ font, headFont }: Look): WireFonts | null {
   };
 }
 
+/** A launcher as pages get it; what is usual is left out. */
+export function toWireLauncher({ form, size, wordsFrom, icon, closedIcon, delay, hiddenOn, element }: Launcher): WireLauncher {
+  const icons = icon === null && closedIcon === null ? null : ([icon, closedIcon] as const);
+  return {
+    form,
+    size,
+    wordsFrom,
+    ...(icons === null ? {} : { icons: toWireIcons(...icons) }),
+    ...(delay === 0 ? {} : { delay }),
+    ...(hiddenOn.length === 0 ? {} : { hiddenOn }),
+    ...(form === 'own-element' && element !== null ? { element } : {}),
+  };
+}
+
+/** An empty drawing stands for the lamp. */
+function toWireIcons(usual: Icon | null, closed: Icon | null): NonNullable<WireLauncher['icons']> {
+  const of = (icon: Icon | null): WireIcon => (icon === null ? '' : 'ours' in icon ? ICONS[icon.ours] : toWirePicture(icon.picture));
+  return closed === null ? [of(usual)] : [of(usual), of(closed)];
+}
+
 function toWirePicture({ once, twice, width, height }: NonNullable<Look['logo']>): WirePicture {
   return [once, twice, width, height];
 }
@@ -92,6 +113,6 @@ function toWirePalette(look: Look, colours: Colours): Palette {
 /** A published widget dressed anew, everything else as it is. */
 export function withLook(wire: WireWidget, { look, launcher }: Widget): WireWidget {
   const parts = Object.entries(wire).filter(([name]) => !OF_LOOK.has(name));
-  return { ...(Object.fromEntries(parts) as unknown as WireWidget), ...toWireLook(look), launcher };
+  return { ...(Object.fromEntries(parts) as unknown as WireWidget), ...toWireLook(look), launcher: toWireLauncher(launcher) };
 }
 const OF_LOOK: ReadonlySet<string> = new Set(['style', 'fonts', 'logo', 'headerPicture', 'css']);

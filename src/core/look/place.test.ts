@@ -1,10 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CORNERS, type Place } from '../model/design';
+import { defaultPlace } from '../model/defaults';
 import { SETTINGS, settingFault } from '../model/settings';
 import { type Ground, SNAP_PX, cornerOf, placeAt, toWirePlace } from './place';
 
-const OURS: Place = { corner: 'lower-right', offset: 20, phoneOffset: 16, lift: 0 };
+const OURS: Place = defaultPlace();
 const PAGE: Ground = { width: 1280, height: 800, launcher: { width: 56, height: 56 }, isPhone: false };
 
 describe('the place of the launcher', () => {
@@ -21,7 +22,23 @@ describe('the place of the launcher', () => {
   it('over the middle it stands in the other corner; on phones it is their offset that changes', () => {
     expect(placeAt(OURS, { x: 12, y: 10 }, PAGE, true)).toEqual({ ...OURS, corner: 'upper-left' });
     const phone = { ...PAGE, width: 390, height: 844, isPhone: true };
-    expect(placeAt(OURS, { x: 300, y: 756 }, phone, false)).toEqual({ ...OURS, phoneOffset: 34, lift: -2 });
+    expect(placeAt(OURS, { x: 300, y: 756 }, phone, false)).toEqual({ ...OURS, phoneOffset: 34, phoneLift: -2 });
+  });
+
+  it('nearly in the middle of an edge it is in the middle, and stays there by key, so much higher or lower', () => {
+    const middle = placeAt(OURS, { x: 1200, y: 800 / 2 - 28 + 7 }, PAGE, true);
+    expect(middle).toEqual({ ...OURS, corner: 'middle-right' });
+    expect(cornerOf(middle, PAGE)).toEqual({ x: 1280 - 56 - 20, y: 372 });
+    const higher = placeAt(middle, { x: 1204, y: 364 }, PAGE, false);
+    expect(higher).toEqual({ ...OURS, corner: 'middle-right', lift: -8 });
+    expect(toWirePlace({ ...higher, offset: 0 }).place).toEqual({
+      corner: 'middle-right',
+      offset: 0,
+      phoneOffset: 16,
+      lift: -8,
+      phoneLift: 0,
+    });
+    expect(placeAt(higher, { x: 1204, y: 700 }, PAGE, true).corner).toBe('lower-right');
   });
 
   it('law: it stands where it was put, as far as the settings allow, and nothing that is stored is out of bounds', () => {
@@ -46,9 +63,12 @@ describe('the place of the launcher', () => {
     const number = fc.integer({ min: 0, max: 400 });
     fc.assert(
       fc.property(fc.constantFrom(...CORNERS), number, number, fc.integer({ min: -400, max: 400 }), (corner, offset, phoneOffset, lift) => {
-        const wire = toWirePlace({ corner, offset, phoneOffset, lift });
-        expect(Math.min(offset, phoneOffset) + (wire.lift ?? 0)).toBeGreaterThanOrEqual(0);
-        if (Math.min(offset, phoneOffset) + lift >= 0) expect(wire.lift ?? 0).toBe(lift);
+        if (corner.startsWith('middle')) return;
+        const { place: wire } = toWirePlace({ ...OURS, corner, offset, phoneOffset, lift, phoneLift: lift });
+        const [onLarge, onPhones] = [wire.lift ?? 0, wire.phoneLift ?? wire.lift ?? 0];
+        expect(Math.min(offset + onLarge, phoneOffset + onPhones)).toBeGreaterThanOrEqual(0);
+        if (offset + lift >= 0) expect(onLarge).toBe(lift);
+        if (phoneOffset + lift >= 0) expect(onPhones).toBe(lift);
       }),
       { numRuns: 1000, seed: 20261126 },
     );

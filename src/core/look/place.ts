@@ -8,7 +8,7 @@ export interface Ground {
   readonly width: Px;
   readonly height: Px;
   readonly launcher: { readonly width: Px; readonly height: Px };
-  /** Which offset holds there. */
+  /** Which offsets hold there. */
   readonly isPhone: boolean;
 }
 
@@ -16,37 +16,67 @@ export interface Ground {
 export const SNAP_PX = 12;
 
 /**
- * The place that puts the launcher's upper left corner nearest to a point: in the corner of its quarter of the page,
- * off the edges by whole px, within the bounds of the settings. With `snaps`, a place that is nearly in the corner is.
+ * The place that puts the launcher's upper left corner nearest to a point: in the corner of its quarter of the page, or in
+ * the middle of an edge, off the edges by whole px, within the bounds of the settings. With `snaps`, a place that is
+ * nearly in the corner, or nearly in the middle, is.
  */
 export function placeAt(place: Place, { x, y }: { readonly x: Px; readonly y: Px }, ground: Ground, snaps: boolean): Place {
   const { launcher, isPhone } = ground;
   const isRight = x + launcher.width / 2 >= ground.width / 2;
-  const isLower = y + launcher.height / 2 >= ground.height / 2;
-  const corner: Corner = `${isLower ? 'lower' : 'upper'}-${isRight ? 'right' : 'left'}`;
-  const name = isPhone ? 'phoneOffset' : 'offset';
-  const { least, most, ours } = SETTINGS[name];
+  const side = isRight ? 'right' : 'left';
+  const [offsetName, liftName] = namesFor(isPhone);
+  const { least, most, ours } = SETTINGS[offsetName];
   const fromSide = isRight ? ground.width - launcher.width - x : x;
-  const fromEdge = isLower ? ground.height - launcher.height - y : y;
   const offset = within(snaps && Math.abs(fromSide - (ours ?? 0)) <= SNAP_PX ? (ours ?? 0) : fromSide, least, most);
+  const fromMiddle = y - (ground.height - launcher.height) / 2;
+  if (snaps ? Math.abs(fromMiddle) <= SNAP_PX : isMiddle(place.corner)) {
+    const lift = snaps ? 0 : within(fromMiddle, SETTINGS.lift.least, SETTINGS.lift.most);
+    return { ...place, corner: `middle-${side}`, [offsetName]: offset, [liftName]: lift };
+  }
+  const isLower = y + launcher.height / 2 >= ground.height / 2;
+  const fromEdge = isLower ? ground.height - launcher.height - y : y;
   const lift = within(snaps && Math.abs(fromEdge - offset) <= SNAP_PX ? 0 : fromEdge - offset, -offset, SETTINGS.lift.most);
-  return { ...place, corner, [name]: offset, lift };
+  return { ...place, corner: `${isLower ? 'lower' : 'upper'}-${side}`, [offsetName]: offset, [liftName]: lift };
 }
 
 /** Where a place puts the launcher's upper left corner. */
-export function cornerOf({ corner, offset, phoneOffset, lift }: Place, { width, height, launcher, isPhone }: Ground): { x: Px; y: Px } {
-  const side = isPhone ? phoneOffset : offset;
-  const edge = Math.max(0, side + lift);
-  return {
-    x: corner.endsWith('right') ? width - launcher.width - side : side,
-    y: corner.startsWith('lower') ? height - launcher.height - edge : edge,
-  };
+export function cornerOf(place: Place, { width, height, launcher, isPhone }: Ground): { x: Px; y: Px } {
+  const { corner } = place;
+  const [offset, lift] = offsetsFor(place, isPhone);
+  const x = corner.endsWith('right') ? width - launcher.width - offset : offset;
+  if (isMiddle(corner)) return { x, y: (height - launcher.height) / 2 + lift };
+  const edge = Math.max(0, offset + lift);
+  return { x, y: corner.startsWith('lower') ? height - launcher.height - edge : edge };
 }
 
-/** As pages get it: never over an edge, neither on phones nor on larger screens. */
-export function toWirePlace({ corner, offset, phoneOffset, lift }: Place): WireWidget['place'] {
-  const held = Math.max(lift, -Math.min(offset, phoneOffset));
-  return { corner, offset, phoneOffset, ...(held === 0 ? {} : { lift: held }) };
+export function isMiddle(corner: Corner): boolean {
+  return corner.startsWith('middle');
+}
+
+/** From the side, and further from the upper or lower edge than that. */
+export function offsetsFor(place: Place, isPhone: boolean): readonly [offset: Px, lift: Px] {
+  const [offset, lift] = namesFor(isPhone);
+  return [place[offset], place[lift]];
+}
+
+function namesFor(isPhone: boolean) {
+  return isPhone ? (['phoneOffset', 'phoneLift'] as const) : (['offset', 'lift'] as const);
+}
+
+/** As pages get it: never over an edge, neither on phones nor on larger screens; what is usual is left out. */
+export function toWirePlace(place: Place): Pick<WireWidget, 'place' | 'window' | 'zIndex'> {
+  const { corner, offset, phoneOffset, layer, windowWidth, windowHeight } = place;
+  const held = (isPhone: boolean): Px => {
+    const [from, lift] = offsetsFor(place, isPhone);
+    return isMiddle(corner) ? lift : Math.max(lift, -from);
+  };
+  const [lift, phoneLift] = [held(false), held(true)];
+  const isUsual = windowWidth === SETTINGS.windowWidth.ours && windowHeight === SETTINGS.windowHeight.ours;
+  return {
+    place: { corner, offset, phoneOffset, ...(lift === 0 ? {} : { lift }), ...(phoneLift === lift ? {} : { phoneLift }) },
+    ...(isUsual ? {} : { window: [windowWidth, windowHeight] }),
+    ...(layer === SETTINGS.layer.ours ? {} : { zIndex: layer }),
+  };
 }
 
 function within(value: number, least: number, most: number): number {

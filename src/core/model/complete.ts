@@ -1,5 +1,5 @@
-import { plainField, defaultLimits } from './defaults';
-import type { Design, Widget } from './design';
+import { defaultLimits, defaultManner, defaultPlace, plainField } from './defaults';
+import type { Design, Place, Widget } from './design';
 import type { Field } from './form';
 import type { Look } from './look';
 import { defaultLook } from './starting-looks';
@@ -21,7 +21,8 @@ function completedWidget(widget: Widget): Widget {
     audience: known.audience ?? [],
     cases: known.cases ?? [],
     look: completedLook(widget.look),
-    place: { ...widget.place, lift: (widget.place as Partial<Widget['place']>).lift ?? 0 },
+    place: completedPlace(widget.place),
+    launcher: { ...defaultManner(), ...widget.launcher },
     timings: { ...widget.timings, slowReplyTalkingAfter: (widget.timings as Partial<Widget['timings']>).slowReplyTalkingAfter ?? null },
     talks: { keepsWaiting: known.talks?.keepsWaiting ?? false, offersAgain: known.talks?.offersAgain ?? true },
     forms: {
@@ -34,6 +35,12 @@ function completedWidget(widget: Widget): Widget {
 
 function completedField(field: Field): Field {
   return { ...plainField(field.id, field.kind, field.label ?? 'note.text'), ...field };
+}
+
+/** On phones a launcher stood as much further from its edge as elsewhere. */
+function completedPlace(place: Place): Place {
+  const known: Partial<Place> = place;
+  return { ...defaultPlace(), ...place, lift: known.lift ?? 0, phoneLift: known.phoneLift ?? known.lift ?? 0 };
 }
 
 /** A look that an earlier program wrote had no awning, and was Front door otherwise. */

@@ -1,7 +1,7 @@
 import { LIMITS } from '../limits';
 import type { CaseKey } from '../words/catalogue';
 import type { Condition, ConditionBody } from './condition';
-import type { Design, Widget } from './design';
+import type { Design, Launcher, Place, Widget } from './design';
 import type { Field, FieldKind } from './form';
 import type { Invitation, InvitationLimits } from './invitation';
 import type { Deed, WidgetState } from './moment';
@@ -39,6 +39,10 @@ export const WIDGET_DEFAULTS = {
   offset: { value: 20, why: 'out-of-the-way' },
   phoneOffset: { value: 16, why: 'out-of-the-way' },
   lift: { value: 0, why: 'out-of-the-way' },
+  layer: { value: 2_147_483_000, why: 'above-the-page' },
+  windowWidth: { value: 360, why: 'as-wide-as-a-phone' },
+  windowHeight: { value: 500, why: 'as-wide-as-a-phone' },
+  delay: { value: 0, why: 'never-competes-with-the-page' },
   launcherSize: { value: 56, why: 'easy-to-touch' },
   wordsFrom: { value: 700, why: 'out-of-the-way' },
   radius: { value: 12, why: 'front-door-look' },
@@ -89,8 +93,8 @@ export function defaultWidget(brand: HexColor, ids: () => string): Widget {
     calendarId: null,
     pages: { showOn: [], neverOn: [] },
     audience: [],
-    place: { corner: ours.corner.value, offset: ours.offset.value, phoneOffset: ours.phoneOffset.value, lift: ours.lift.value },
-    launcher: { form: 'lamp', size: ours.launcherSize.value, wordsFrom: ours.wordsFrom.value },
+    place: defaultPlace(),
+    launcher: { form: 'lamp', size: ours.launcherSize.value, wordsFrom: ours.wordsFrom.value, ...defaultManner() },
     look: defaultLook(brand),
     deeds: ours.deeds.value,
     timings: {
@@ -114,6 +118,26 @@ export function defaultWidget(brand: HexColor, ids: () => string): Widget {
     texts: {},
     cases: [],
   };
+}
+
+/** Lower right, out of the way. */
+export function defaultPlace(): Place {
+  const ours = WIDGET_DEFAULTS;
+  return {
+    corner: ours.corner.value,
+    offset: ours.offset.value,
+    phoneOffset: ours.phoneOffset.value,
+    lift: ours.lift.value,
+    phoneLift: ours.lift.value,
+    layer: ours.layer.value,
+    windowWidth: ours.windowWidth.value,
+    windowHeight: ours.windowHeight.value,
+  };
+}
+
+/** How a launcher comes, and with which mark, unless it is said otherwise. */
+export function defaultManner(): Omit<Launcher, 'form' | 'size' | 'wordsFrom'> {
+  return { icon: null, closedIcon: null, delay: WIDGET_DEFAULTS.delay.value, hiddenOn: [], element: null };
 }
 
 /** A field that says one of our labels and has no rules of its own. */

@@ -3,7 +3,7 @@ import type { CaseKey, TextKey } from '../words/catalogue';
 import type { Condition } from './condition';
 import type { Field } from './form';
 import type { Invitation, InvitationLimits } from './invitation';
-import type { LauncherForm, Look } from './look';
+import type { Device, Icon, LauncherForm, Look } from './look';
 import type { Deed, WidgetState } from './moment';
 import type { Locale, Px, Seconds } from './units';
 
@@ -76,14 +76,21 @@ export interface PageRule {
   readonly ignoresCase: boolean;
 }
 
-export const CORNERS = ['lower-right', 'lower-left', 'upper-right', 'upper-left'] as const;
+/** Four corners, and the middles of both edges. */
+export const CORNERS = ['lower-right', 'lower-left', 'upper-right', 'upper-left', 'middle-right', 'middle-left'] as const;
 export type Corner = (typeof CORNERS)[number];
 export interface Place {
   readonly corner: Corner;
   readonly offset: Px;
   readonly phoneOffset: Px;
-  /** Further from the upper or lower edge than from the side: above a bar that lies there. May be negative. */
+  /** Further from the upper or lower edge than from the side: above a bar that lies there. May be negative. In the middle of an edge: so much below it. */
   readonly lift: Px;
+  readonly phoneLift: Px;
+  /** What lies above what on the page: a z-index. */
+  readonly layer: number;
+  /** The window on larger screens, as far as they have room for it. */
+  readonly windowWidth: Px;
+  readonly windowHeight: Px;
 }
 
 export interface Launcher {
@@ -91,6 +98,16 @@ export interface Launcher {
   readonly size: Px;
   /** The words beside the mark are shown from this width of the page on. */
   readonly wordsFrom: Px;
+  /** Null: the lamp, which shows who is there. */
+  readonly icon: Icon | null;
+  /** While nobody can answer; null: the same. */
+  readonly closedIcon: Icon | null;
+  /** After the first idle moment of the page. */
+  readonly delay: Seconds;
+  /** Devices on which there is no launcher; the page's own links still open the window. */
+  readonly hiddenOn: readonly Device[];
+  /** Selector of an element of the page that opens the window instead of a launcher of ours; null: there is none. */
+  readonly element: string | null;
 }
 
 export interface Timings {

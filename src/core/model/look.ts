@@ -114,6 +114,14 @@ export interface Look extends Styles {
   readonly css: string;
 }
 
-/** Forms of the launcher. */
-export const LAUNCHER_FORMS = ['lamp', 'plaque', 'edge-tab', 'picture-card', 'bottom-bar'] as const;
+export const DEVICES = ['desktop', 'tablet', 'phone'] as const;
+export type Device = (typeof DEVICES)[number];
+
+/** Marks of our own drawing (`icons.ts`). */
+export const ICON_NAMES = ['bell', 'door', 'letter', 'question', 'hand', 'telescope'] as const;
+/** One of ours, or a picture that was uploaded. */
+export type Icon = { readonly ours: (typeof ICON_NAMES)[number] } | { readonly picture: PictureRef };
+
+/** Forms of the launcher; `own-element`: there is none, an element of the page opens the window. */
+export const LAUNCHER_FORMS = ['lamp', 'plaque', 'edge-tab', 'picture-card', 'bottom-bar', 'own-element'] as const;
 export type LauncherForm = (typeof LAUNCHER_FORMS)[number];

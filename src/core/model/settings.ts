@@ -20,6 +20,11 @@ export type SettingId =
   | 'offset'
   | 'phoneOffset'
   | 'lift'
+  | 'phoneLift'
+  | 'layer'
+  | 'windowWidth'
+  | 'windowHeight'
+  | 'delay'
   | 'launcherSize'
   | 'wordsFrom'
   | 'radius'
@@ -95,6 +100,11 @@ export const SETTINGS: Readonly<Record<SettingId, Setting>> = {
   offset: setting('offset', ['widget', 'place', 'offset'], PX, [0, 400], ours.offset),
   phoneOffset: setting('phoneOffset', ['widget', 'place', 'phoneOffset'], PX, [0, 400], ours.phoneOffset),
   lift: setting('lift', ['widget', 'place', 'lift'], PX, [-400, 400], ours.lift),
+  phoneLift: setting('phoneLift', ['widget', 'place', 'phoneLift'], PX, [-400, 400], ours.lift),
+  layer: setting('layer', ['widget', 'place', 'layer'], ['times', 1], [1, 2_147_483_647], ours.layer),
+  windowWidth: setting('windowWidth', ['widget', 'place', 'windowWidth'], PX, [280, 640], ours.windowWidth),
+  windowHeight: setting('windowHeight', ['widget', 'place', 'windowHeight'], PX, [320, 900], ours.windowHeight),
+  delay: setting('delay', ['widget', 'launcher', 'delay'], SECONDS, [0, 120], ours.delay),
   launcherSize: setting('launcherSize', ['widget', 'launcher', 'size'], PX, [44, 96], ours.launcherSize),
   wordsFrom: setting('wordsFrom', ['widget', 'launcher', 'wordsFrom'], PX, [0, 10_000], ours.wordsFrom),
   radius: setting('radius', ['widget', 'look', 'radius'], PX, [0, 40], ours.radius),
@@ -112,7 +122,20 @@ export const SETTINGS_AT: Readonly<Record<Moment | 'everywhere', readonly Settin
   goodbye: ['endsAfterQuiet', 'offersAgain'],
   'nobody-home': [],
   'note-left': [],
-  everywhere: ['offset', 'phoneOffset', 'lift', 'launcherSize', 'wordsFrom', 'radius', 'textSize'],
+  everywhere: [
+    'offset',
+    'lift',
+    'phoneOffset',
+    'phoneLift',
+    'layer',
+    'windowWidth',
+    'windowHeight',
+    'launcherSize',
+    'wordsFrom',
+    'delay',
+    'radius',
+    'textSize',
+  ],
 };
 
 /** Which settings make a way what it is. Those of a way that is not here are texts, people, hours or fields. */

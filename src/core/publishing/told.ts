@@ -22,7 +22,8 @@ export type FormPlace = (typeof FORMS)[number];
 export type Subject =
   | { readonly of: 'site-name' | 'default-locale' | 'locale-order' | 'widget-order' }
   | { readonly of: 'locale'; readonly locale: Locale }
-  | { readonly of: 'widget' | 'widget-name' | 'widget-key' | 'team-order' | 'calendar' | 'audience' | 'corner' | 'launcher-form' }
+  | { readonly of: 'widget' | 'widget-name' | 'widget-key' | 'team-order' | 'calendar' | 'audience' | 'corner' }
+  | { readonly of: 'launcher'; readonly part: LauncherPart }
   | { readonly of: 'case-order' | 'invitation-order' }
   | { readonly of: 'look'; readonly part: LookPart }
   | { readonly of: 'own-colour'; readonly colour: Colour; readonly scheme: Scheme }
@@ -60,6 +61,10 @@ export type Subject =
       readonly option: string;
       readonly locale: Locale;
     };
+
+/** What is told of a launcher as it is; sizes are settings. */
+export const LAUNCHER_PARTS = ['form', 'icon', 'closedIcon', 'hiddenOn', 'element'] as const;
+export type LauncherPart = (typeof LAUNCHER_PARTS)[number];
 
 /** What is told of a look as it is; sizes are settings, colours set by hand are told one by one. */
 export const LOOK_PARTS = ['name', 'brand', 'second', 'headerTo', 'scheme', ...STYLE_NAMES, 'logo', 'headerPicture', 'css'] as const;
@@ -139,7 +144,7 @@ function sayWidget(say: Say, design: Design, widget: Widget, all: Thing): void {
     for (const colour of COLOURS)
       say(own, `own/${scheme}/${colour}`, 'everywhere', { of: 'own-colour', colour, scheme }, look.own[scheme][colour] ?? null);
   say(own, 'corner', 'everywhere', { of: 'corner' }, widget.place.corner);
-  say(own, 'launcher', 'everywhere', { of: 'launcher-form' }, widget.launcher.form);
+  for (const part of LAUNCHER_PARTS) say(own, `launcher/${part}`, 'everywhere', { of: 'launcher', part }, widget.launcher[part] as Json);
   for (const one of SETTING_IDS)
     if (SETTINGS[one].of === 'widget')
       say(

@@ -1,5 +1,5 @@
 import type { ADDRESS_PARTS, Corner, PAGE_RULE_KINDS } from '../model/design';
-import type { Font, LauncherForm } from '../model/look';
+import type { Device, Font, LauncherForm } from '../model/look';
 import type { Manner } from '../model/invitation';
 import type { Deed, WidgetState } from '../model/moment';
 import type { Locale, Px, Seconds } from '../model/units';
@@ -33,8 +33,13 @@ export interface WireWidget {
   /** [P15] Absent: everybody. */
   readonly audience?: readonly WireCondition[];
   /** `lift`: further from the upper or lower edge; absent: none. */
-  readonly place: { readonly corner: Corner; readonly offset: Px; readonly phoneOffset: Px; readonly lift?: Px };
-  readonly launcher: { readonly form: LauncherForm; readonly size: Px; readonly wordsFrom: Px };
+  /** `phoneLift`: absent, as `lift`. */
+  readonly place: { readonly corner: Corner; readonly offset: Px; readonly phoneOffset: Px; readonly lift?: Px; readonly phoneLift?: Px };
+  /** Width and height of the window on larger screens; absent: 360 × 500. */
+  readonly window?: readonly [width: Px, height: Px];
+  /** A z-index; absent: ours. */
+  readonly zIndex?: number;
+  readonly launcher: WireLauncher;
   readonly scheme: 'visitor' | 'day' | 'evening';
   /** CSS custom properties without their dashes, day and evening. */
   readonly palette: { readonly day: Palette; readonly evening: Palette };
@@ -65,6 +70,21 @@ export interface WireWidget {
   /** Every text of the locale, fallback resolved ([T2]). */
   readonly words: Readonly<Record<string, WireText>>;
 }
+
+export interface WireLauncher {
+  readonly form: LauncherForm;
+  readonly size: Px;
+  readonly wordsFrom: Px;
+  /** Absent: the lamp. While nobody can answer the second one, where there is one. */
+  readonly icons?: readonly [usual: WireIcon, closed?: WireIcon];
+  readonly delay?: Seconds;
+  readonly hiddenOn?: readonly Device[];
+  /** Selector of the page's own element; for the form `own-element`. */
+  readonly element?: string;
+}
+
+/** The paths of a drawing on 24 × 24, in lines; or a picture. */
+export type WireIcon = string | WirePicture;
 
 export type OwnFont = Exclude<Font, 'page' | 'system' | 'mono'>;
 

@@ -38,7 +38,7 @@ export interface Overview {
 }
 
 /** Pictures that belong to a look. */
-export const LOOK_PICTURE_KINDS = ['logo', 'header'] as const;
+export const LOOK_PICTURE_KINDS = ['logo', 'header', 'icon'] as const;
 export type LookPictureKind = (typeof LOOK_PICTURE_KINDS)[number];
 
 export const PAGE_DEVICES = ['desktop', 'phone'] as const;

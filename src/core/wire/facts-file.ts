@@ -12,6 +12,8 @@ export interface FactsFileV1 {
 }
 
 export interface WireTeam {
+  /** The name in `data-porch-open`; absent in files of the first program. */
+  readonly key?: string;
   /** Public names by locale; the site's default locale is always there. */
   readonly name: Readonly<Record<string, string>>;
   readonly calendar: string | null;

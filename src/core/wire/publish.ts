@@ -1,7 +1,7 @@
 import { toWireField } from '../forms/compile';
 import { toWireCondition, toWireInvitation, toWireLimits, toWireRules } from '../invitations/compile';
 import { toWirePlace } from '../look/place';
-import { toWireLook } from '../look/compile';
+import { toWireLauncher, toWireLook } from '../look/compile';
 import type { Design, OwnCase, Widget } from '../model/design';
 import type { Invitation } from '../model/invitation';
 import type { Locale } from '../model/units';
@@ -67,8 +67,8 @@ function toWireWidget(press: Press): WireWidget {
     ...(widget.audience.length === 0
       ? {}
       : { audience: widget.audience.map((one) => toWireCondition(one, patternFaults(press, 'audience'))) }),
-    place: toWirePlace(place),
-    launcher,
+    ...toWirePlace(place),
+    launcher: toWireLauncher(launcher),
     ...toWireLook(look),
     deeds: widget.deeds,
     timings: widget.timings,

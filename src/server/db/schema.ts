@@ -145,7 +145,7 @@ export interface Schema {
   upload: {
     site_id: string;
     hash: string;
-    kind: 'page' | 'logo' | 'header';
+    kind: 'page' | 'logo' | 'header' | 'icon';
     mime: string;
     width: number;
     height: number;

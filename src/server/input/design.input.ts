@@ -9,7 +9,7 @@ import {
   type Timings,
   type Widget,
 } from '../../core/model/design';
-import { LAUNCHER_FORMS } from '../../core/model/look';
+import { DEVICES, LAUNCHER_FORMS } from '../../core/model/look';
 import { DEEDS } from '../../core/model/moment';
 import type { Condition } from '../../core/model/condition';
 import { OUR_TEXTS, entryOf, isCaseKey, textKeyOf } from '../../core/words/catalogue';
@@ -34,7 +34,7 @@ import {
   type ValidatorConstraintInterface,
 } from './validators';
 import { FormsInput } from './forms.input';
-import { LookInput } from './look.input';
+import { IconFits, LookInput } from './look.input';
 import { AudienceFits, InvitationInput, LimitsInput, OwnCaseInput, PageRuleInput } from './invitation.input';
 import { ID, LOCALE, isRecord } from './shared.input';
 
@@ -56,13 +56,23 @@ class PageListInput implements PageList {
 }
 
 class PlaceInput implements Place {
-  @IsIn(CORNERS, { message: 'Choose one of the four corners.' }) corner!: Place['corner'];
+  @IsIn(CORNERS, { message: 'Choose one of the four corners, or the middle of an edge.' }) corner!: Place['corner'];
   @WithinSetting('offset') offset!: number;
   @WithinSetting('phoneOffset') phoneOffset!: number;
   @WithinSetting('lift') lift!: number;
+  @WithinSetting('phoneLift') phoneLift!: number;
+  @WithinSetting('layer') layer!: number;
+  @WithinSetting('windowWidth') windowWidth!: number;
+  @WithinSetting('windowHeight') windowHeight!: number;
 }
 
 class LauncherInput implements Launcher {
+  @Validate(IconFits) icon!: Launcher['icon'];
+  @Validate(IconFits) closedIcon!: Launcher['closedIcon'];
+  @WithinSetting('delay') delay!: number;
+  @ArrayUnique() @IsIn(DEVICES, { each: true }) @ArrayMaxSize(DEVICES.length) @IsArray() hiddenOn!: Launcher['hiddenOn'][number][];
+  @MaxLength(LIMITS.selectorChars) @MinLength(1) @IsString() @ValidateIf((launcher: Launcher) => launcher.element !== null) element!:
+    string | null;
   @IsIn(LAUNCHER_FORMS, { message: 'No launcher has this form.' }) form!: Launcher['form'];
   @WithinSetting('launcherSize') size!: number;
   @WithinSetting('wordsFrom') wordsFrom!: number;

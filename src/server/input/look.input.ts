@@ -2,6 +2,7 @@ import { LIMITS } from '../../core/limits';
 import {
   COLOURS,
   type HeaderPicture,
+  ICON_NAMES,
   LOOK_NAMES,
   type Look,
   type OwnColours,
@@ -10,6 +11,7 @@ import {
   STYLES,
   type Styles,
 } from '../../core/model/look';
+import { parseInput } from './parse-input';
 import { isRecord } from './shared.input';
 import {
   IsIn,
@@ -71,6 +73,20 @@ class HeaderPictureInput extends PictureInput implements HeaderPicture {
 
 const oneOf = (name: keyof Styles): PropertyDecorator =>
   IsIn(STYLES[name], { message: `Choose one of: ${(STYLES[name] as readonly string[]).join(', ')}.` });
+
+/** A mark of ours by its name, or a picture by the names it has here. */
+@ValidatorConstraint({ name: 'icon' })
+export class IconFits implements ValidatorConstraintInterface {
+  validate(value: unknown): boolean {
+    if (value === null) return true;
+    if (!isRecord(value) || Object.keys(value).length !== 1) return false;
+    if ('ours' in value) return (ICON_NAMES as readonly unknown[]).includes(value['ours']);
+    return isRecord(value['picture']) && parseInput(PictureInput, value['picture']).ok;
+  }
+  defaultMessage(): string {
+    return 'A mark is one of ours, or a picture that was uploaded.';
+  }
+}
 
 export class LookInput implements Look {
   @IsIn(LOOK_NAMES, { message: 'No starting look has this name.' }) name!: Look['name'];

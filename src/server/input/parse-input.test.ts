@@ -29,8 +29,9 @@ describe('parseInput', () => {
 
   it('names the field, down to its place in a list', () => {
     const [widget] = good().widgets;
-    const errors = errorsOf({ ...good(), widgets: [{ ...widget, place: { corner: 'middle', offset: 20, phoneOffset: 16, lift: 0 } }] });
-    expect(errors).toEqual({ 'widgets.0.place.corner': 'Choose one of the four corners.' });
+    if (widget === undefined) throw new Error('no widget');
+    const errors = errorsOf({ ...good(), widgets: [{ ...widget, place: { ...widget.place, corner: 'middle' } }] });
+    expect(errors).toEqual({ 'widgets.0.place.corner': 'Choose one of the four corners, or the middle of an edge.' });
   });
 
   it('refuses names nobody asked for, and a null in a list', () => {

@@ -59,7 +59,7 @@ export async function makeFacts(db: Db | Tx, siteId: string, revision: number, a
     zone: site.zone,
     zones: Object.fromEntries(zones.map((zone) => [zone, ZONE_TABLE.offsetsOf(zone, ...zoneWindow(at)) ?? []])),
     calendars: Object.fromEntries(calendars.map((calendar) => [calendar.id, toPublished(calendar, at)])),
-    teams: Object.fromEntries(teams.map(({ id, name }) => [id, { name, calendar: null }])),
+    teams: Object.fromEntries(teams.map(({ id, key, name }) => [id, { key, name, calendar: null }])),
   };
 }
 

@@ -8,9 +8,10 @@ import { type Fit, drawTwice } from '../pictures/draw-picture';
 import { storePicture } from '../pictures/picture-store';
 import type { State } from '../state';
 
-/** In CSS px: a logo stands 32 px high in the header and 40 px on a card; a header is as wide as a large phone. */
+/** In CSS px: a mark is as large as the lamp, a logo stands 32 px high in the header and 40 px on a card; a header is as wide as a large phone. */
 const FITS: Readonly<Record<LookPictureKind, Fit>> = {
   logo: { width: 160, height: 40, as: 'inside' },
+  icon: { width: 96, height: 30, as: 'inside' },
   header: { width: 480, height: 160, as: 'cover' },
 };
 

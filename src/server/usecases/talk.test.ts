@@ -1,10 +1,12 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { type House, type MadePorch, madeHouse, madeMember, madeMessage, madePorch } from '../../../tests/made/house';
+import type { Design } from '../../core/model/design';
 import type { PointerV1 } from '../../core/wire/pointer';
 import type { SentAnswer, VisitorTalk } from '../../core/wire/talk';
 import { newId, newSecret } from '../ids';
 import { setWish } from '../db/repositories/teams';
 import { teamStates } from './presence';
+import { addTeam } from './team';
 
 let house: House;
 let porch: MadePorch;
@@ -40,6 +42,28 @@ describe('a conversation', () => {
     const desk = await read<{ entries: VisitorTalk['entries'] }>(await porch.desk(`GET conversations/${id}`));
     expect(desk.entries.map((entry) => [entry.id, entry.seq])).toEqual(talk.entries.map((entry) => [entry.id, entry.seq]));
     expect(talk.conversation).toMatchObject({ standing: 'ended', endedBy: 'person', responderName: 'Inês Matos' });
+  });
+
+  it('begins with the team that was asked for, if it answers there; else with whoever is in', async () => {
+    const { state } = house;
+    const actor = { siteId: porch.siteId, personId: porch.ownerId, at: state.clock.now() };
+    const { id: schools } = await addTeam(state, actor, { key: 'schools', name: { en: 'School visits' }, position: 1, personIds: [] });
+    const { id: loans } = await addTeam(state, actor, { key: 'loans', name: { en: 'Loans' }, position: 2, personIds: [] });
+    const { revision, design } = await read<{ revision: number; design: Design }>(await porch.desk('GET draft'));
+    const [night = ''] = design.widgets[0]?.teams ?? [];
+    const patches = [{ op: 'set', path: ['widgets', 0, 'teams', 1], value: schools }];
+    await porch.desk('POST draft', { clientId: newId(1), base: revision, patches, label: 'teams' });
+    await porch.desk('POST publish', { revision: revision + 1, remark: '', from: null, until: null, takesBack: false });
+    const teamFor = async (asks?: string) => {
+      const body = madeMessage('May thirty children come?', { newToken: newSecret(), ...(asks === undefined ? {} : { asks }) });
+      return (await read<SentAnswer>(await porch.visit('POST messages', { body }))).conversation.teamId;
+    };
+    expect([await teamFor(), await teamFor(schools), await teamFor(loans), await teamFor('nobody')]).toEqual([
+      night,
+      schools,
+      night,
+      night,
+    ]);
   });
 
   it('[M4] writing after the end reopens the same conversation, waiting anew', async () => {

@@ -76,7 +76,8 @@ async function take(state: State, writer: Writer, said: MessageInput, replies: R
       return { visitorId, conversation: known, entry: seen, isNew: false, state: stateFrom(states, known.team_id) };
     const widget = await widgetFor(tx, siteId, said.widget, at);
     const teams = await teamsThere(tx, siteId, widget);
-    const teamId = teams.find((id) => states[id] === 'in') ?? teams[0] ?? null;
+    const asked = teams.find((id) => id === said.asks);
+    const teamId = asked ?? teams.find((id) => states[id] === 'in') ?? teams[0] ?? null;
     const widgetState = await widgetStateAt({ db: tx, facts: state.facts }, siteId, { widget, states }, at);
     const conversation = await standingFor(tx, known, { siteId, visitorId, teamId, widget, said, state: widgetState, at }, replies);
     const entry = await appendEntry(

@@ -149,6 +149,6 @@ export function Stage({
 /** The site with a widget where it is being dragged to. */
 function withPlace(site: PublishedSite, key: string, place: Place | null): PublishedSite {
   if (place === null) return site;
-  const widgets = site.design.widgets.map((one) => (one.key === key ? { ...one, place: toWirePlace(place) } : one));
+  const widgets = site.design.widgets.map((one) => (one.key === key ? { ...one, ...toWirePlace(place) } : one));
   return { ...site, design: { ...site.design, widgets } };
 }

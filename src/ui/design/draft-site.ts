@@ -16,7 +16,7 @@ export function draftSite(
 ): Result<PublishedSite, readonly PublishFault[]> {
   const made = publish(design, 0, locale);
   if (!made.ok) return made;
-  const names = Object.fromEntries(teams.map(({ id, name }) => [id, { name, calendar: null }]));
+  const names = Object.fromEntries(teams.map(({ id, key, name }) => [id, { key, name, calendar: null }]));
   return {
     ok: true,
     value: {

@@ -37,6 +37,8 @@ export function stageView(
   const isLow = isWindowOpen && stage.height < LOW_PX;
   const pageHeight = isLow ? stage.height - AWNING_PX : Math.max(800, stage.height);
   const left = corner.endsWith('right') ? stage.width - pageWidth : 0;
+  if (corner.startsWith('middle'))
+    return { pageWidth, pageHeight, scale: 1, left, top: isLow ? AWNING_PX : (stage.height + AWNING_PX - pageHeight) / 2 };
   // The window still hangs just below the awning where it stands higher on the page.
   const below = isWindowOpen && !isLow && corner.startsWith('lower') ? AWNING_PX + lift : 0;
   const top = !isLow && corner.startsWith('lower') ? stage.height - pageHeight + below : AWNING_PX;
@@ -58,7 +60,8 @@ function held(stage: { width: Px; height: Px }, page: { width: Px; height: Px },
   const free = stage.width - page.width * scale;
   const far = Math.max(free / 2, free - BESIDE_PX);
   const left = corner.endsWith('right') ? far : free - far;
-  const top = distance === 'near' && corner.startsWith('lower') ? stage.height - height : AWNING_PX;
+  const isFar = distance === 'near' && !corner.startsWith('upper');
+  const top = !isFar ? AWNING_PX : corner.startsWith('lower') ? stage.height - height : (stage.height + AWNING_PX - height) / 2;
   return { pageWidth: page.width, pageHeight: height, scale, left, top };
 }
 

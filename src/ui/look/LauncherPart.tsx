@@ -1,29 +1,166 @@
 import Box from '@mui/material/Box';
+import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
+import FormGroup from '@mui/material/FormGroup';
 import Radio from '@mui/material/Radio';
 import RadioGroup from '@mui/material/RadioGroup';
-import { LAUNCHER_FORMS, type LauncherForm } from '../../core/model/look';
-import { FORM_WORDS } from '../wording/look';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { LIMITS } from '../../core/limits';
+import type { Launcher } from '../../core/model/design';
+import { DEVICES, LAUNCHER_FORMS, type LauncherForm } from '../../core/model/look';
+import { FORM_WORDS, deviceWords } from '../wording/look';
+import { IconChoice } from './IconChoice';
 
-/** The form of the launcher. */
-export function LauncherForms({ value, onChange }: { readonly value: LauncherForm; readonly onChange: (form: LauncherForm) => void }) {
+interface LauncherPartProps {
+  readonly launcher: Launcher;
+  /** Keys of the teams that answer here. */
+  readonly teams: readonly string[];
+  readonly onLauncher: (launcher: Launcher, words: string) => void;
+}
+
+/** The form of the launcher, its marks, where it does not show, and what of the page's own opens the window. */
+export function LauncherPart({ launcher, teams, onLauncher }: LauncherPartProps) {
+  const { form, icon, closedIcon, hiddenOn } = launcher;
   return (
-    <RadioGroup aria-label="Form of the launcher" value={value} onChange={(event) => onChange(event.target.value as LauncherForm)}>
-      {LAUNCHER_FORMS.map((form) => (
-        <FormControlLabel
-          key={form}
-          value={form}
-          control={<Radio size="small" sx={{ alignSelf: 'flex-start' }} />}
-          label={
-            <Box component="span" sx={{ display: 'block', fontSize: 13, py: 0.75 }}>
-              {FORM_WORDS[form].name}
-              <Box component="span" sx={{ display: 'block', fontSize: 12, color: 'text.secondary' }}>
-                {FORM_WORDS[form].what}
+    <>
+      <RadioGroup
+        aria-label="Form of the launcher"
+        value={form}
+        onChange={(event) => onLauncher({ ...launcher, form: event.target.value as LauncherForm }, 'form of the launcher')}
+      >
+        {LAUNCHER_FORMS.map((one) => (
+          <FormControlLabel
+            key={one}
+            value={one}
+            control={<Radio size="small" sx={{ alignSelf: 'flex-start' }} />}
+            label={
+              <Box component="span" sx={{ display: 'block', fontSize: 13, py: 0.75 }}>
+                {FORM_WORDS[one].name}
+                <Box component="span" sx={{ display: 'block', fontSize: 12, color: 'text.secondary' }}>
+                  {FORM_WORDS[one].what}
+                </Box>
               </Box>
-            </Box>
-          }
-        />
-      ))}
-    </RadioGroup>
+            }
+          />
+        ))}
+      </RadioGroup>
+      {form === 'own-element' ? (
+        <OwnElement launcher={launcher} onLauncher={onLauncher} />
+      ) : (
+        <>
+          <IconChoice
+            label="Mark"
+            otherwise="The lamp, which shows who is there"
+            value={icon}
+            onChange={(next) => onLauncher({ ...launcher, icon: next }, 'mark of the launcher')}
+          />
+          <IconChoice
+            label="While nobody can answer"
+            otherwise={icon === null ? 'The lamp, unlit' : 'The same'}
+            value={closedIcon}
+            onChange={(next) => onLauncher({ ...launcher, closedIcon: next }, 'mark while nobody can answer')}
+          />
+        </>
+      )}
+      <Typography component="h4" sx={{ fontSize: 13, fontWeight: 700, mt: 1.5 }}>
+        No launcher on
+      </Typography>
+      <FormGroup row aria-label="No launcher on" role="group">
+        {DEVICES.map((device) => (
+          <FormControlLabel
+            key={device}
+            control={
+              <Checkbox
+                size="small"
+                checked={hiddenOn.includes(device)}
+                onChange={(event) =>
+                  onLauncher(
+                    { ...launcher, hiddenOn: DEVICES.filter((one) => (one === device ? event.target.checked : hiddenOn.includes(one))) },
+                    'where there is no launcher',
+                  )
+                }
+              />
+            }
+            label={deviceWords(device)}
+            slotProps={{ typography: { variant: 'body2' } }}
+          />
+        ))}
+      </FormGroup>
+      {hiddenOn.length === 0 ? null : (
+        <Typography variant="body2" color="text.secondary">
+          It comes back there while an answer has not been read, so that none is missed.
+        </Typography>
+      )}
+      <OwnLinks teams={teams} />
+    </>
+  );
+}
+
+/** The page's own element instead of a launcher. */
+function OwnElement({ launcher, onLauncher }: Omit<LauncherPartProps, 'teams'>) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const value = typed ?? launcher.element ?? '';
+  const isWrong = value.trim() !== '' && !isSelector(value);
+  return (
+    <TextField
+      label="CSS selector of your element"
+      size="small"
+      fullWidth
+      sx={{ mt: 1 }}
+      value={value}
+      placeholder=".contact"
+      error={isWrong}
+      onChange={(event) => {
+        setTyped(event.target.value);
+        const next = event.target.value.trim();
+        if (next === '' || isSelector(next))
+          onLauncher({ ...launcher, element: next === '' ? null : next }, 'element that opens the window');
+      }}
+      onBlur={() => {
+        if (!isWrong) setTyped(null);
+      }}
+      helperText={
+        isWrong
+          ? 'That is not a CSS selector. Not changed yet.'
+          : value.trim() === ''
+            ? 'Without one, only links with data-porch-open open the window.'
+            : 'Pages on which nothing fits it have no way in. We do not know your pages yet: look at each once.'
+      }
+      slotProps={{ htmlInput: { spellCheck: false, maxLength: LIMITS.selectorChars } }}
+    />
+  );
+}
+
+/** Whether the browser can look for it; the widget asks for it the same way. */
+function isSelector(text: string): boolean {
+  try {
+    document.createDocumentFragment().querySelector(text);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+/** How a link of the page opens the window, with a team and a first question. */
+function OwnLinks({ teams }: { readonly teams: readonly string[] }) {
+  const team = teams.at(-1);
+  const value = team === undefined ? 'Are you open tonight?' : `${team}: Are you open tonight?`;
+  return (
+    <Box sx={{ mt: 1.5 }}>
+      <Typography component="h4" sx={{ fontSize: 13, fontWeight: 700 }}>
+        From a link or button of yours
+      </Typography>
+      <Typography variant="body2" color="text.secondary">
+        Any of them opens the window with this in its tag; before the colon a team, after it a first question. Both may be left out.
+      </Typography>
+      <Box
+        component="code"
+        sx={{ display: 'block', mt: 0.75, p: 1, fontSize: 12, borderRadius: '8px', bgcolor: 'var(--porch-lane)', overflowWrap: 'anywhere' }}
+      >
+        data-porch-open=&quot;{value}&quot;
+      </Box>
+    </Box>
   );
 }

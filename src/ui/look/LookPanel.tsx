@@ -25,11 +25,12 @@ import { BrandField } from './BrandField';
 import { ColourField } from './ColourField';
 import { Colours } from './Colours';
 import { Fold } from './Fold';
-import { LauncherForms } from './LauncherPart';
+import { LauncherPart } from './LauncherPart';
 import { OwnCss } from './OwnCss';
 import { PictureField } from './PictureField';
 import { SchemeChoice, Shape } from './Shape';
 import { StartingLooks } from './StartingLooks';
+import { WindowSizes } from './WindowSizes';
 import { usePageColours } from './use-page-colours';
 import { useProposals } from './use-proposals';
 
@@ -55,8 +56,8 @@ export interface LookPanelProps {
 }
 
 const SHAPE_SETTINGS: readonly SettingId[] = ['textSize', 'radius'];
-const LAUNCHER_SETTINGS: readonly SettingId[] = ['launcherSize', 'wordsFrom'];
-const PLACE_SETTINGS: readonly SettingId[] = ['offset', 'phoneOffset', 'lift'];
+const LAUNCHER_SETTINGS: readonly SettingId[] = ['launcherSize', 'wordsFrom', 'delay'];
+const PLACE_SETTINGS: readonly SettingId[] = ['offset', 'lift', 'phoneOffset', 'phoneLift', 'windowWidth', 'windowHeight', 'layer'];
 
 /** Everything that holds everywhere: look, launcher and place. Each part says how it stands while it is closed. */
 export function LookPanel(props: LookPanelProps) {
@@ -127,9 +128,10 @@ export function LookPanel(props: LookPanelProps) {
         )}
       </Fold>
       <Fold title="Launcher" state={`${FORM_WORDS[launcher.form].name}, ${launcher.size} px`} {...fold('launcher')}>
-        <LauncherForms
-          value={launcher.form}
-          onChange={(form) => onWidget({ ...widget, launcher: { ...launcher, form } }, 'form of the launcher')}
+        <LauncherPart
+          launcher={launcher}
+          teams={teamKeys(site, widget)}
+          onLauncher={(next, words) => onWidget({ ...widget, launcher: next }, words)}
         />
         <Box sx={{ mt: 1.5 }} />
         <Shape look={look} names={['arrival']} onLook={onLook} />
@@ -138,6 +140,8 @@ export function LookPanel(props: LookPanelProps) {
       </Fold>
       <Fold title="Place" state={placeWords(widget.place, false)} {...fold('place')}>
         <Corners widget={widget} onCorner={props.onCorner} />
+        <Box sx={{ mt: 2 }} />
+        <WindowSizes place={widget.place} onPlace={(place) => onWidget({ ...widget, place }, 'size of the window')} />
         <Box sx={{ mt: 2 }} />
         {settings(PLACE_SETTINGS)}
       </Fold>
@@ -153,6 +157,11 @@ function oursOf({ look }: Widget, { id, ours }: Setting): number | null {
   const { radius, textSize, size } = STARTING_LOOKS[look.name];
   const own: Partial<Record<SettingId, number>> = { radius, textSize, launcherSize: size };
   return own[id] ?? ours;
+}
+
+/** Names of the teams that answer at a widget, as links name them. */
+function teamKeys({ facts }: PublishedSite, { teams }: Widget): string[] {
+  return teams.flatMap((id) => facts.teams[id]?.key ?? []);
 }
 
 function refOf({ once, twice, width, height }: NonNullable<Look['logo']>): NonNullable<Look['logo']> {
@@ -259,5 +268,5 @@ function Corners({ widget, onCorner }: Pick<LookPanelProps, 'widget' | 'onCorner
 
 const CORNER_ORDER = [...CORNERS].sort((a, b) => rank(a) - rank(b));
 function rank(corner: Corner): number {
-  return ['upper-left', 'upper-right', 'lower-left', 'lower-right'].indexOf(corner);
+  return ['upper-left', 'upper-right', 'middle-left', 'middle-right', 'lower-left', 'lower-right'].indexOf(corner);
 }

@@ -1,19 +1,20 @@
 import type { Json } from '../../core/draft/patch';
 import type { Condition, When } from '../../core/model/condition';
 import { NO_RING } from '../../core/look/palette';
+import { isMiddle, offsetsFor } from '../../core/look/place';
 import type { PageRule, Place } from '../../core/model/design';
-import { type HeaderPicture, STYLES, type StyleName } from '../../core/model/look';
+import { type HeaderPicture, type Icon, STYLES, type StyleName } from '../../core/model/look';
 import type { Field } from '../../core/model/form';
 import type { OncePer } from '../../core/model/invitation';
 import { SETTINGS } from '../../core/model/settings';
 import type { Change } from '../../core/publishing/changes';
-import type { ChangeGroup, FieldPart, FormPlace, InvitationPart, LookPart, Subject } from '../../core/publishing/told';
+import type { ChangeGroup, FieldPart, FormPlace, InvitationPart, LauncherPart, LookPart, Subject } from '../../core/publishing/told';
 import type { CaseCondition } from '../../core/wire/design-file';
 import { isCaseKey } from '../../core/words/catalogue';
 import { caseWords } from './cases';
 import { conditionWords, oncePerWords, ruleWords, whenWords } from './conditions';
 import { LANGUAGES } from './languages';
-import { COLOUR_WORDS, FORM_WORDS, LOOK_WORDS, SCHEME_WORDS, STYLE_WORDS } from './look';
+import { COLOUR_WORDS, FORM_WORDS, ICON_WORDS, hiddenWords, LOOK_WORDS, SCHEME_WORDS, STYLE_WORDS } from './look';
 import { MOMENT_WORDS } from './moments';
 import { SETTING_WORDS, settingWords } from './settings';
 import { textName } from './texts';
@@ -23,11 +24,18 @@ const CORNER_WORDS: Readonly<Record<string, string>> = {
   'lower-left': 'lower left',
   'upper-right': 'upper right',
   'upper-left': 'upper left',
+  'middle-right': 'middle of the right edge',
+  'middle-left': 'middle of the left edge',
 };
 
 /** Where a launcher stands: `lower right, 20 px from the side, 96 px from below`. */
-export function placeWords({ corner, offset, phoneOffset, lift }: Place, isPhone: boolean): string {
-  const side = isPhone ? phoneOffset : offset;
+export function placeWords(place: Place, isPhone: boolean): string {
+  const { corner } = place;
+  const [side, lift] = offsetsFor(place, isPhone);
+  if (isMiddle(corner)) {
+    const moved = lift === 0 ? '' : `, ${Math.abs(lift)} px ${lift < 0 ? 'higher' : 'lower'}`;
+    return `${cornerWords(corner)}, ${side} px from the side${moved}`;
+  }
   const edge = Math.max(0, side + lift);
   if (edge === side) return `${cornerWords(corner)}, ${side} px from both edges`;
   return `${cornerWords(corner)}, ${side} px from the side, ${edge} px from ${corner.startsWith('lower') ? 'below' : 'above'}`;
@@ -94,8 +102,9 @@ function subjectWords(subject: Subject, { teamName }: ChangeContext): string {
     case 'page-rule':
       return subject.list === 'showOn' ? 'shows where' : 'never where';
     case 'corner':
-    case 'launcher-form':
       return 'Launcher';
+    case 'launcher':
+      return LAUNCHER_PARTS[subject.part];
     case 'look':
       return lookPartName(subject.part);
     case 'own-colour':
@@ -147,8 +156,8 @@ function valueWords(subject: Subject, value: Json | undefined, context: ChangeCo
       return lookPartWords(subject.part, value ?? null);
     case 'own-colour':
       return typeof value === 'string' ? (value === NO_RING ? 'none' : value) : 'derived';
-    case 'launcher-form':
-      return nameIn(FORM_WORDS, value).toLowerCase();
+    case 'launcher':
+      return launcherPart(subject.part, value ?? null);
     case 'setting': {
       const setting = SETTINGS[subject.id];
       return settingWords(typeof value === 'number' ? value : null, setting);
@@ -306,6 +315,33 @@ const DEEDS: Readonly<Record<string, string>> = {
 
 function plain(value: Json | undefined): string {
   return typeof value === 'string' || typeof value === 'number' ? String(value) : '–';
+}
+
+const LAUNCHER_PARTS: Readonly<Record<LauncherPart, string>> = {
+  form: 'Launcher',
+  icon: 'Mark of the launcher',
+  closedIcon: 'Mark while nobody can answer',
+  hiddenOn: 'No launcher on',
+  element: 'Opened by the element of your page',
+};
+
+function launcherPart(part: LauncherPart, value: Json): string {
+  switch (part) {
+    case 'form':
+      return nameIn(FORM_WORDS, value).toLowerCase();
+    case 'icon':
+    case 'closedIcon':
+      return iconWords(value as Icon | null, part === 'icon' ? 'the lamp' : 'the same');
+    case 'hiddenOn':
+      return hiddenWords(value as readonly string[]);
+    case 'element':
+      return value === null ? 'none' : `“${plain(value)}”`;
+  }
+}
+
+function iconWords(icon: Icon | null, otherwise: string): string {
+  if (icon === null) return otherwise;
+  return 'ours' in icon ? (ICON_WORDS[icon.ours] ?? icon.ours) : `a picture (${pictureWords(icon.picture as unknown as Json)})`;
 }
 
 function lookPartName(part: LookPart): string {

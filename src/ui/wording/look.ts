@@ -95,8 +95,30 @@ export const FORM_WORDS: Readonly<Record<LauncherForm, { readonly name: string; 
   plaque: { name: 'Plaque', what: 'Lamp and words, always.' },
   'edge-tab': { name: 'Edge tab', what: 'Upright at the edge of the page.' },
   'picture-card': { name: 'Picture card', what: 'A card with your logo, words beside it.' },
+  'own-element': { name: 'Your own', what: 'No launcher of ours: something on your page opens the window.' },
   'bottom-bar': { name: 'Bottom bar', what: 'Along the lower edge: all of it on phones, 300 px elsewhere.' },
 };
+
+/** Marks of our own drawing. */
+export const ICON_WORDS: Readonly<Record<string, string>> = {
+  bell: 'bell',
+  door: 'door',
+  letter: 'letter',
+  question: 'question mark',
+  hand: 'hand',
+  telescope: 'telescope',
+};
+
+const DEVICE_WORDS: Readonly<Record<string, string>> = { desktop: 'computers', tablet: 'tablets', phone: 'phones' };
+
+export function deviceWords(device: string): string {
+  return DEVICE_WORDS[device] ?? device;
+}
+
+/** Devices that have no launcher. */
+export function hiddenWords(devices: readonly string[]): string {
+  return devices.length === 0 ? 'none' : devices.map(deviceWords).join(' and ');
+}
 
 export const SIGHT_WORDS: Readonly<Record<Sight, string>> = {
   green: 'without green (1 man in 16)',

@@ -2,6 +2,7 @@
 import { render } from 'preact';
 import { remember } from '../../core/decide/remember';
 import { standOf } from '../../core/decide/stand';
+import { wishOf } from '../../core/decide/wish';
 import { whyNow } from '../../core/decide/why-now';
 import { isRunning } from '../../core/decide/widget';
 import { type FormPlace, asksBefore, fieldsOf, toKept, wordsField } from '../../core/forms/fill';
@@ -26,6 +27,8 @@ export function mountPanel(port: PanelPort): MountedPanel {
   /** What was asked for last; painted once the room is there. */
   let wanted: PanelPicture | null = null;
   let wantsFocus = false;
+  /** What a link asked for, before there was a picture to read it by. */
+  let wished: string | null = null;
   const rooms = roomLoader(() => {
     if (wanted !== null) show(wanted);
   });
@@ -54,12 +57,16 @@ export function mountPanel(port: PanelPort): MountedPanel {
     const widget = whole?.widgets.find(({ key }) => key === next.widget.key);
     return whole === null || widget === undefined ? null : { ...next, site: { ...next.site, design: whole }, widget };
   };
-  const talk = talkWith({ ...port, designName: () => held?.name ?? port.designName() }, widgetKey, () => {
-    const { refused } = talk.picture();
-    if (refused !== null && draft === '') draft = refused.body;
-    if (refused?.faults && picture !== null) forms.setFaults(refused.note === null ? 'before' : 'note', picture, refused.faults);
-    paint();
-  });
+  const talk = talkWith(
+    { ...port, designName: () => held?.name ?? port.designName(), asksFor: () => picture?.circumstances.asksFor ?? null },
+    widgetKey,
+    () => {
+      const { refused } = talk.picture();
+      if (refused !== null && draft === '') draft = refused.body;
+      if (refused?.faults && picture !== null) forms.setFaults(refused.note === null ? 'before' : 'note', picture, refused.faults);
+      paint();
+    },
+  );
   /** The replies of a form that fits; else the focus is on what does not, and null. */
   const given = (place: FormPlace): Replies | null => {
     if (picture === null) return null;
@@ -169,12 +176,22 @@ export function mountPanel(port: PanelPort): MountedPanel {
     const whole = furnished(next);
     if (whole === null) return;
     picture = asOpened(whole);
+    if (wished !== null) takeWish(wished);
     askFonts(picture.widget.fonts?.load ?? [], port.base);
     const { conversation } = talk.picture();
     talk.setListening(next.isWindowOpen || (conversation !== null && isRunning({ conversation })));
     if (next.isWindowOpen) talk.sawAll();
     paint();
     if (wantsFocus) focus();
+  };
+  /** A team that is asked for, and a first question, which stands where it can be changed before it is sent. */
+  const takeWish = (text: string): void => {
+    if (picture === null) return;
+    wished = null;
+    const { team, question } = wishOf(text, picture.site.facts.teams, picture.widget.teams);
+    if (draft === '') draft = question;
+    if (team !== null) port.setAsksFor(team);
+    paint();
   };
   const focus = (): void => {
     const first = port.frame.place.querySelector<HTMLElement>('textarea, .send');
@@ -191,6 +208,10 @@ export function mountPanel(port: PanelPort): MountedPanel {
       show(next);
     },
     focus,
+    wish: (text) => {
+      wished = text;
+      takeWish(text);
+    },
   };
 }
 

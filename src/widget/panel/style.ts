@@ -5,10 +5,11 @@ export const PANEL_CSS = `
 .count { inset-block-start: -6px; inset-inline-end: -6px; min-inline-size: 22px; block-size: 22px; padding-inline: 5px; border-radius: 11px; background: var(--ground); color: var(--ink); box-shadow: 0 0 0 2px var(--launcher); font: 700 13px/22px var(--font); text-align: center; }
 .count:empty { display: none; }
 .root[data-count-only] .mark { visibility: hidden; }
-.window { position: absolute; inset-block-end: calc(var(--offset) + var(--lift, 0px) + env(safe-area-inset-bottom, 0px)); inset-inline-end: calc(var(--offset) + env(safe-area-inset-right, 0px)); inline-size: min(360px, 100cqi - 32px); block-size: min(500px, 100cqb - 32px - max(0px, var(--lift, 0px))); display: flex; flex-direction: column; overflow: hidden; border-radius: var(--radius); border: 1px solid var(--edge); background: var(--ground); color: var(--ink); box-shadow: 0 10px 34px rgb(20 24 22 / .24); pointer-events: auto; text-align: start; overflow-wrap: anywhere; }
+.window { position: absolute; inset-block-end: calc(var(--offset) + var(--lift, 0px) + env(safe-area-inset-bottom, 0px)); inset-inline-end: calc(var(--offset) + env(safe-area-inset-right, 0px)); inline-size: min(var(--window-width, 360px), 100cqi - 32px); block-size: min(var(--window-height, 500px), 100cqb - 32px - max(0px, var(--lift, 0px))); display: flex; flex-direction: column; overflow: hidden; border-radius: var(--radius); border: 1px solid var(--edge); background: var(--ground); color: var(--ink); box-shadow: 0 10px 34px rgb(20 24 22 / .24); pointer-events: auto; text-align: start; overflow-wrap: anywhere; }
 .root[data-corner$="left"] .window { inset-inline: calc(var(--offset) + env(safe-area-inset-left, 0px)) auto; }
 .root[data-corner^="upper"] .window { inset-block: calc(var(--offset) + var(--lift, 0px) + env(safe-area-inset-top, 0px)) auto; }
-.root[data-device="phone"] .window { inset: 0; inline-size: 100cqi; block-size: var(--visible, 100cqb); border-radius: 0; border: 0; }
+.root[data-corner^="middle"] .window { inset-block: 16px; margin-block: auto; }
+.root[data-device="phone"] .window { inset: 0; margin: 0; inline-size: 100cqi; block-size: var(--visible, 100cqb); border-radius: 0; border: 0; }
 .window[hidden] { display: none; }
 .head { position: relative; flex: none; display: flex; align-items: center; gap: 10px; padding: 13px 8px 12px 16px; padding-inline: 16px 8px; background: var(--headerFill, var(--header)); color: var(--onHeader); font-family: var(--heading); }
 .head > * { position: relative; }
@@ -56,6 +57,7 @@ export const PANEL_CSS = `
 .invitation { position: absolute; inset-block-end: calc(var(--offset) + var(--lift, 0px) + var(--size) + 12px + env(safe-area-inset-bottom, 0px)); inset-inline-end: calc(var(--offset) + env(safe-area-inset-right, 0px)); inline-size: min(320px, 100cqi - 32px); box-sizing: border-box; padding: 14px; display: flex; flex-direction: column; gap: 12px; border-radius: var(--radius); border: 1px solid var(--edge); background: var(--ground); color: var(--ink); box-shadow: 0 6px 22px rgb(20 24 22 / .2); pointer-events: auto; overflow-wrap: anywhere; }
 .root[data-corner$="left"] .invitation { inset-inline: calc(var(--offset) + env(safe-area-inset-left, 0px)) auto; }
 .root[data-corner^="upper"] .invitation { inset-block: calc(var(--offset) + var(--lift, 0px) + var(--size) + 12px + env(safe-area-inset-top, 0px)) auto; }
+.root[data-corner^="middle"] .invitation { inset-block: calc(50% + var(--size) / 2 + 12px + var(--lift, 0px)) auto; }
 .invitation-words { margin: 0; }
 .invitation .row, .slow .row { flex-wrap: wrap; }
 .invitation .button, .slow .button { white-space: nowrap; }
@@ -80,6 +82,7 @@ select.text { appearance: auto; cursor: pointer; }
 .hidden { position: absolute; inline-size: 1px; block-size: 1px; overflow: hidden; clip-path: inset(50%); white-space: nowrap; }
 .root[data-form="edge-tab"] .invitation { inset-block-end: calc(var(--offset) + var(--lift, 0px) + env(safe-area-inset-bottom, 0px)); inset-inline-end: calc(var(--size) + 12px); }
 .root[data-form="edge-tab"][data-corner$="left"] .invitation { inset-inline: calc(var(--size) + 12px) auto; }
+.root[data-form="edge-tab"][data-corner^="middle"] .invitation { inset-block: calc(50% - 60px + var(--lift, 0px)) auto; }
 .root[data-form="edge-tab"][data-corner^="upper"] .invitation { inset-block: calc(var(--offset) + var(--lift, 0px) + env(safe-area-inset-top, 0px)) auto; }
 [data-style~="weight-heavy"] { font-weight: 500; }
 [data-style~="weight-heavy"] .title, [data-style~="weight-heavy"] .button { font-weight: 800; }

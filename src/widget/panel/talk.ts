@@ -66,7 +66,7 @@ const NEWS_SPREAD_MS = 3000;
 
 /** The visitor's side of a conversation: an outbox that loses nothing, and a stream that resumes where it broke. */
 export function talkWith(
-  port: PanelPort,
+  port: PanelPort & { asksFor(): string | null },
   widgetKey: () => string,
   onChange: () => void,
   store: UnsentStore = unsentStore(port.memory.tabKey ?? '', port.memory.tabKey !== null),
@@ -117,6 +117,8 @@ export function talkWith(
 
   /** What names the design something is said under ([L10]). */
   const under = () => ({ design: port.designName(), locale: port.frame.root.lang, widget: widgetKey() });
+  /** Of a conversation that begins: whom it is for. */
+  const asks = () => (conversation === null && port.asksFor() !== null ? { asks: port.asksFor() } : {});
 
   const post = (path: string, body: unknown): Promise<Response> =>
     fetch(`${port.base}/${path}`, {
@@ -151,7 +153,7 @@ export function talkWith(
   /** Refused for good: what of its form does not fit, by field. */
   const offer = async (one: Outgoing): Promise<'taken' | 'later' | Checked['faults']> => {
     const newToken = port.memory.read().token === null ? (pendingToken ??= newSecret()) : undefined;
-    const said = { ...under(), newToken, clientId: one.clientId, body: one.body, page: one.page };
+    const said = { ...under(), ...asks(), newToken, clientId: one.clientId, body: one.body, page: one.page };
     try {
       const response = await (one.note === null
         ? post('messages', { ...said, replies: one.before, trail: one.trail })
