@@ -1,6 +1,8 @@
 import { dayOf } from '../core/hours/days';
 import type { Condition, ConditionBody, When } from '../core/model/condition';
 import type { Design, PageRule, Widget } from '../core/model/design';
+import { withStartingLook } from '../core/look/starting-looks';
+import type { PictureRef } from '../core/model/look';
 import type { Invitation } from '../core/model/invitation';
 import { afterLoan, beforeLoan, schoolForm } from './forms';
 import { words } from './words';
@@ -9,10 +11,12 @@ import { words } from './words';
 export interface DemoNames {
   readonly teams: { readonly night: string; readonly schools: string; readonly loans: string };
   readonly calendars: { readonly night: string; readonly office: string };
+  /** Of the school visits. */
+  readonly logo: PictureRef;
 }
 
 /** The observatory's design: three widgets, six invitations, cases and forms in four languages. */
-export function demoDesign(base: Design, { teams, calendars }: DemoNames, ids: () => string): Design {
+export function demoDesign(base: Design, { teams, calendars, logo }: DemoNames, ids: () => string): Design {
   const [first] = base.widgets;
   if (first === undefined) throw new Error('Expected a design with a widget.');
   const rule = (kind: PageRule['kind'], text: string): PageRule => ({ id: ids(), kind, part: 'path', text, ignoresCase: false });
@@ -22,7 +26,7 @@ export function demoDesign(base: Design, { teams, calendars }: DemoNames, ids: (
     locales: ['en', 'pt', 'de', 'ar'],
     widgets: [
       everywhere(first, { ...made, team: teams.night, calendar: calendars.night }),
-      schools(first, { ...made, team: teams.schools, calendar: calendars.office }),
+      schools(dressedForSchools(first, logo), { ...made, team: teams.schools, calendar: calendars.office }),
       telescopes(first, { ...made, team: teams.loans, calendar: null }),
     ],
   };
@@ -119,6 +123,12 @@ function everywhere(first: Widget, { ids, rule, team, calendar }: Making): Widge
       ),
     ],
   };
+}
+
+/** White and quiet, with the dome: teachers print their pages. */
+function dressedForSchools(first: Widget, logo: PictureRef): Widget {
+  const dressed = withStartingLook(first, 'whitewash');
+  return { ...dressed, look: { ...dressed.look, logo } };
 }
 
 function schools(first: Widget, { ids, rule, team, calendar }: Making): Widget {

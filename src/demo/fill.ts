@@ -19,6 +19,8 @@ import { replyTo, takeMessage, takeNote } from '../server/usecases/talk';
 import { saveCalendar, setOverride } from '../server/usecases/hours';
 import { type DemoNames, demoDesign } from './design';
 import { demoCalendars } from './hours';
+import { LOGO } from './logo';
+import { keepLookPicture } from '../server/usecases/look-pictures';
 import type { PublishInput } from '../server/input/desk.input';
 import { zoneOfSite } from '../server/zones';
 import { newId, newSecret } from '../server/ids';
@@ -76,12 +78,16 @@ export async function fillDemo(state: State, origin: string): Promise<string> {
     const saved = await saveCalendar(state, actor, calendar);
     if (!saved.ok) throw new Error(`Expected the demo's hours to be sound, got ${JSON.stringify(saved.errors)}.`);
   }
+  const logo = await keepLookPicture(state, actor, 'logo', Buffer.from(LOGO));
+  if (!logo.ok) throw new Error(`Expected the demo's logo to be drawn, got ${JSON.stringify(logo.errors)}.`);
+  const { once, twice, width, height } = logo.value;
   await designDemo(
     state,
     actor,
     {
       teams: { night: desk.id, schools: schools.id, loans: loans.id },
       calendars: { night: hours.night.id, office: hours.office.id },
+      logo: { once, twice, width, height },
     },
     today,
   );

@@ -3,7 +3,7 @@ import type { Server } from 'node:http';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
-import { type Visitor, beIn, enterAs, expect, expectNoAxe, test, useHouse, visit } from './house';
+import { type Visitor, beIn, beStill, enterAs, expect, expectNoAxe, test, useHouse, visit } from './house';
 
 const house = useHouse();
 
@@ -21,6 +21,7 @@ async function measuresOf({ page, launcher }: Visitor) {
   const closed = await page.evaluate(measure);
   await launcher.click();
   await expect(page.locator('sunny-porch .window')).toBeVisible();
+  await beStill(page);
   return { closed, open: await page.evaluate(measure) };
 }
 

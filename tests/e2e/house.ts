@@ -190,6 +190,15 @@ export async function beIn(page: Page, isIn: boolean): Promise<void> {
   await expect(page.locator('header [data-lamp]').last()).toHaveAttribute('data-lamp', isIn ? 'lit' : 'unlit');
 }
 
+/** Waits until nothing on a page moves any more. */
+export async function beStill(page: Page): Promise<void> {
+  await page.evaluate(async () => {
+    await new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(resolve)));
+    const roots = [document, ...[...document.querySelectorAll('sunny-porch')].flatMap(({ shadowRoot }) => shadowRoot ?? [])];
+    await Promise.all(roots.flatMap((root) => root.getAnimations()).map((one) => one.finished));
+  });
+}
+
 /** Nothing for axe to say. Toasts pass by on their own and are looked at where they are asserted. */
 export async function expectNoAxe(page: Page, what: string): Promise<void> {
   const { violations } = await new AxeBuilder({ page }).analyze();

@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import type { Locator, Page } from '@playwright/test';
 import sharp from 'sharp';
 import { EVASIONS } from '../made/css-evasions';
-import { enterAs, expect, expectNoAxe, expectNoSidewaysScroll, test, useHouse, visit } from './house';
+import { beStill, enterAs, expect, expectNoAxe, expectNoSidewaysScroll, test, useHouse, visit } from './house';
 
 const house = useHouse();
 
@@ -24,7 +24,7 @@ const saved = (page: Page): Promise<void> => expect(page.getByRole('status').fil
 /** Nothing for axe, once it is saved and buttons have taken their colours. */
 async function expectCalmAxe(page: Page, what: string): Promise<void> {
   await saved(page);
-  await page.evaluate(() => Promise.all(document.getAnimations().map((one) => one.finished)));
+  await beStill(page);
   await expectNoAxe(page, what);
 }
 
@@ -36,12 +36,10 @@ async function publish(page: Page): Promise<void> {
   await expect(page.getByRole('button', { name: 'Nothing to publish' })).toBeVisible();
 }
 
-async function undoAll(page: Page): Promise<void> {
-  const undo = page.getByRole('button', { name: /^Undo/ });
-  while (await undo.isEnabled()) {
-    await undo.click();
-    await saved(page);
-  }
+/** The next story begins with the draft as it was. */
+async function expectAsBefore(page: Page): Promise<void> {
+  await saved(page);
+  await expect(page.getByRole('button', { name: 'Nothing to publish' })).toBeVisible();
 }
 
 /** A picture dropped on a part of the panel, as from the desktop. */
@@ -102,7 +100,8 @@ test('a colour is taken as people paste it; what cannot be read is said, and cha
   await field.fill('tael');
   await expect(page.getByText('Did you mean teal?')).toBeVisible();
   await expect(tile(page, '.head')).toHaveCSS('background-color', 'rgb(0, 128, 128)');
-  await undoAll(page);
+  await field.fill('#7a2e5d');
+  await expectAsBefore(page);
 });
 
 test('a pair that is hard to read is found, shown where it stands, and mended in one click', async ({ browser }) => {
@@ -121,7 +120,7 @@ test('a pair that is hard to read is found, shown where it stands, and mended in
   await expect(colours).toContainText('All 22 pairs read well');
   await expect(tile(page, '.line')).toHaveCSS('color', /rgb\((\d+), \1, \1\)/);
   await colours.getByRole('button', { name: 'Back to derived' }).click();
-  await expect(page.getByRole('button', { name: 'Nothing to publish' })).toBeVisible();
+  await expectAsBefore(page);
   await colours.getByRole('combobox', { name: 'Seen' }).click();
   await page.getByRole('option', { name: /^without red/ }).click();
   await expect(page.locator('#sight-red')).toHaveCount(1);
@@ -143,7 +142,9 @@ test('a logo dropped: drawn on the server, in the header, and its colours propos
   await drop(page, 'Logo', Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"><image href="http://127.0.0.1:1/x"/></svg>'), 'evil.svg');
   await expect(page.getByRole('alert').filter({ hasText: 'has a picture inside' })).toBeVisible();
   await expect(tile(page, '.head .logo')).toBeVisible();
-  await undoAll(page);
+  await page.getByRole('textbox', { name: 'Brand colour' }).fill('#7a2e5d');
+  await page.getByRole('button', { name: 'Take it away' }).click();
+  await expectAsBefore(page);
 });
 
 test('words over a picture can be read on every spot of it', async ({ browser }) => {
@@ -156,7 +157,10 @@ test('words over a picture can be read on every spot of it', async ({ browser })
   const shade = await tile(page, '.head').evaluate((head) => getComputedStyle(head, '::before').backgroundImage);
   expect(shade).toMatch(/rgba?\(122, 46, 93, 0\.\d+\)/);
   await expect(part(page, 'Colours')).toContainText('All 22 pairs read well');
-  await undoAll(page);
+  await page.getByRole('button', { name: 'Take it away' }).click();
+  await part(page, 'Logo and header').getByRole('combobox', { name: 'Header' }).click();
+  await page.getByRole('option', { name: 'with an awning' }).click();
+  await expectAsBefore(page);
 });
 
 test('[threat 12] an owner’s CSS dresses the widget; what would reach out is left out, at its line, and nothing is fetched', async ({
@@ -181,7 +185,8 @@ test('[threat 12] an owner’s CSS dresses the widget; what would reach out is l
   );
   expect(sheets).not.toMatch(/evil|url\(|@import/);
   expect(asked.filter((address) => address.includes('evil'))).toEqual([]);
-  await undoAll(page);
+  await field.fill('');
+  await expectAsBefore(page);
 });
 
 test('the forms of the launcher on the observatory’s site: as published, on a phone too, and a broken logo is initials', async ({
@@ -273,4 +278,99 @@ test('an element of the page instead of a launcher; in the middle of an edge; a 
   await expect(launcher).toBeHidden();
   await there.getByRole('button', { name: 'Write to us' }).click();
   await expect(window).toBeVisible();
+});
+
+test('a font of ours comes with the window and not before; fixed to the evening it is dark on a light page; motion is left out where it is not wanted', async ({
+  browser,
+}) => {
+  const page = await lookPanel(browser);
+  await unfold(page, 'Starting look');
+  await page.getByRole('radio', { name: /^Night light/ }).click();
+  await page.getByRole('button', { name: 'Take this look' }).click();
+  await expect.poll(() => page.evaluate(() => document.fonts.check('15px "Sunny Porch figtree"'))).toBe(true);
+  await publish(page);
+  const { page: there, launcher, window } = await visit(browser, `${house.site}/tonight`, { reducedMotion: 'reduce' });
+  const asked: string[] = [];
+  there.on('request', (request) => asked.push(request.url()));
+  await expect(launcher).toBeVisible();
+  await expect(launcher).toHaveCSS('animation-name', 'none');
+  expect(asked.filter((address) => address.includes('font-'))).toEqual([]);
+  await launcher.click();
+  await expect(window).toHaveCSS('background-color', 'rgb(34, 23, 29)');
+  await expect(window).toHaveCSS('animation-name', 'none');
+  await expect.poll(() => there.evaluate(() => [...document.fonts].filter(({ family }) => family.includes('Sunny Porch')).length)).toBe(1);
+  expect(asked.filter((address) => address.includes('font-')).length).toBe(1);
+  await expectNoAxe(there, 'night light on the site');
+});
+
+test('a cookie bar is marked; what lies over it is told for every screen; the launcher is dragged clear, or moved by one click', async ({
+  browser,
+}) => {
+  const page = await lookPanel(browser, 'Passing by');
+  await unfold(page, 'Launcher');
+  await part(page, 'Launcher').getByRole('checkbox', { name: 'phones' }).uncheck();
+  await unfold(page, 'Place');
+  const place = part(page, 'Place');
+  const covered = place.getByRole('list', { name: 'Covered' });
+  await place.getByRole('radio', { name: 'lower right' }).check();
+  await place.getByRole('textbox', { name: 'At the lower edge' }).fill('64');
+  await expect(covered).toContainText('The launcher lies over your lower bar by 44 px, on a computer (1280 × 800).');
+  await expect(covered).toContainText('The window lies over your lower bar by 44 px, on a computer (1280 × 800).');
+  await expect(covered).toContainText('with text at 200 %');
+  await expect(page.locator('[data-bar=lower]')).toBeVisible();
+  await expectCalmAxe(page, 'a covered bar');
+  await page.getByRole('button', { name: 'Whole page' }).click();
+  const grip = await page.locator('[data-grip]').boundingBox();
+  if (grip === null) throw new Error('Nothing to drag.');
+  await page.mouse.move(grip.x + 12, grip.y + 12);
+  await page.mouse.down();
+  await page.mouse.move(grip.x + 12, grip.y - 10, { steps: 4 });
+  await page.mouse.move(grip.x + 12, grip.y - 38, { steps: 4 });
+  await page.mouse.up();
+  await expect(place).not.toContainText('on a computer (');
+  await saved(page);
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(covered).toContainText('on a computer');
+  await place.getByRole('button', { name: 'Move it clear' }).click();
+  await expect(place).not.toContainText('on a computer (');
+  await page.getByRole('button', { name: 'Phone', exact: true }).click();
+  await place.getByRole('textbox', { name: 'At the lower edge' }).fill('120');
+  await expect(covered).toContainText('on a phone (390 × 844)');
+  await expect(covered).toContainText('on a small phone (320 × 480)');
+  await place.getByRole('button', { name: 'Move it clear' }).click();
+  await expect(place).not.toContainText('on a phone (');
+  await place.getByRole('textbox', { name: 'At the lower edge' }).fill('0');
+  await page.getByRole('button', { name: 'Desktop', exact: true }).click();
+  await place.getByRole('textbox', { name: 'At the lower edge' }).fill('0');
+  await expect(page.locator('[data-bar=lower]')).toHaveCount(0);
+  await saved(page);
+});
+
+test('launcher and invitation are judged against the page behind them, and one that is hardly seen there gets a ring', async ({
+  browser,
+}) => {
+  const page = await lookPanel(browser, 'Passing by');
+  await unfold(page, 'Place');
+  await page.getByRole('radio', { name: 'lower right' }).check();
+  await part(page, 'Place').getByRole('textbox', { name: 'Further from the upper or lower edge' }).fill('0');
+  const picture = await sharp({ create: { width: 1280, height: 800, channels: 3, background: '#ffffff' } })
+    .composite([{ input: { create: { width: 500, height: 100, channels: 3, background: '#6d2a55' } }, left: 780, top: 700 }])
+    .png()
+    .toBuffer();
+  const sent = await page.request.post(`${house.app}/api/s/${house.siteKey}/page-pictures/desktop`, {
+    data: picture,
+    headers: { 'Content-Type': 'image/png', Origin: house.app },
+  });
+  expect(sent.status()).toBe(200);
+  await saved(page);
+  await page.reload();
+  await page.getByRole('tab', { name: 'Everywhere' }).click();
+  await expect(part(page, 'Colours')).toContainText(/\d to mend/);
+  await unfold(page, 'Colours');
+  const row = part(page, 'Colours').getByRole('listitem').filter({ hasText: 'The launcher on your page' });
+  await expect(row).toContainText(/1\.\d:1, hard to tell apart; it needs 3:1\. At worst, on #6[cde]2[9ab]5[456]\./);
+  await row.getByRole('button', { name: /^Give it a ring: #/ }).click();
+  await expect(row).toContainText('enough (3:1)');
+  await expect(tile(page, '.launcher')).toHaveCSS('box-shadow', /0px 0px 0px 2px/);
+  await saved(page);
 });

@@ -1,5 +1,5 @@
 import type { Browser, Page } from '@playwright/test';
-import { type Visitor, beIn, enterAs, expect, expectNoAxe, expectNoSidewaysScroll, test, useHouse, visit } from './house';
+import { beStill, type Visitor, beIn, enterAs, expect, expectNoAxe, expectNoSidewaysScroll, test, useHouse, visit } from './house';
 
 const house = useHouse();
 
@@ -205,6 +205,7 @@ test('on a phone the window is the whole screen, focus stays in it, and nothing 
   expect(Math.min(target?.width ?? 0, target?.height ?? 0)).toBeGreaterThanOrEqual(44);
   await visitor.launcher.tap();
   await expect(visitor.field).toBeVisible();
+  await beStill(visitor.page);
   expect(await visitor.window.boundingBox()).toEqual({ x: 0, y: 0, width: 390, height: 844 });
   await visitor.say('On the boat just now, is it dark?');
   for (let count = 0; count < 12; count++) {

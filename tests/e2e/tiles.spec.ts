@@ -59,6 +59,9 @@ test('law against settings beside a preview: no field beside the stage holds a t
     fieldsInAll += fields.length;
     expect(fields.filter((value) => seen.includes(value))).toEqual([]);
   };
+  await page.getByRole('tab', { name: 'Everywhere' }).click();
+  for (const part of ['Colours', 'Type and shape', 'Logo and header', 'Launcher', 'Place', 'Your own CSS'])
+    await inspector.getByRole('region', { name: part, exact: true }).getByRole('button', { expanded: false }).first().click();
   for (let index = 0; index < count; index++) {
     await stones.nth(index).click();
     for (const side of ['Here', 'Everywhere']) {

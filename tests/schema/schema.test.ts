@@ -16,6 +16,7 @@ const demo = demoDesign(
   {
     teams: { night: ids(), schools: ids(), loans: ids() },
     calendars: { night: ids(), office: ids() },
+    logo: { once: 'a'.repeat(40), twice: 'b'.repeat(40), width: 60, height: 40 },
   },
   ids,
 );

@@ -3,7 +3,7 @@ import { defaultLook } from '../model/starting-looks';
 import { judgeOnPage, mendOnPage } from './on-page';
 import { judgePairs, judgedOf, withOwn } from './pairs';
 import { NO_RING, paletteOf } from './palette';
-import { brandProposals, exactColours } from './proposals';
+import { brandProposals, exactColours, fewColours } from './proposals';
 
 describe('brand colours from a logo', () => {
   it('the largest colour first, edges and paper never, greys only where there is nothing else', () => {
@@ -34,7 +34,13 @@ describe('brand colours from a logo', () => {
       [...pixel(47, 111, 143), ...pixel(47, 111, 143), ...pixel(52, 115, 149), ...pixel(49, 112, 145, 90)].flat(),
     );
     expect(exactColours([{ color: '#31718f', share: 1 }], pixels)).toEqual([{ color: '#2f6f8f', share: 1 }]);
-    expect(exactColours([{ color: '#ff0000', share: 1 }], pixels)).toEqual([{ color: '#ff0000', share: 1 }]);
+    // Nothing there is red: the search made it up.
+    expect(exactColours([{ color: '#ff0000', share: 1 }], pixels)).toEqual([]);
+    expect(fewColours(pixels, 2)).toEqual([
+      { color: '#2f6f8f', share: 2 / 3 },
+      { color: '#347395', share: 1 / 3 },
+    ]);
+    expect(fewColours(pixels, 1)).toBeNull();
   });
 });
 

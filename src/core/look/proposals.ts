@@ -39,20 +39,40 @@ function gathered(colours: readonly MainColour[]): MainColour[] {
 const NEAR = 10;
 const OPAQUE = 250;
 
-/** Main colours by the very colour that most pixels near them have: an average is nobody's brand. Pixels are RGBA. */
+/** The colours of a picture that has no more than so many; null: it has more. Pixels are RGBA; see-through ones do not count. */
+export function fewColours(pixels: Uint8ClampedArray, most: number): MainColour[] | null {
+  const counts = countsOf(pixels);
+  if (counts.length > most) return null;
+  const all = counts.reduce((sum, [, count]) => sum + count, 0);
+  return counts.map(([value, count]) => ({ color: hexOfValue(value), share: count / all }));
+}
+
+/**
+ * Main colours by the very colour that most pixels near them have: an average is nobody's brand. One that no pixel is near
+ * to was made up by the search. Pixels are RGBA.
+ */
 export function exactColours(colours: readonly MainColour[], pixels: Uint8ClampedArray): MainColour[] {
+  const common = countsOf(pixels);
+  return colours.flatMap(({ color, share }) => {
+    const meant = channels(color);
+    const found = common.find(([value]) => channelsOf(value).every((one, at) => Math.abs(one - (meant[at] ?? 0)) <= NEAR));
+    return found === undefined ? [] : [{ color: hexOfValue(found[0]), share }];
+  });
+}
+
+/** Opaque colours with their pixels, the most common first. */
+function countsOf(pixels: Uint8ClampedArray): [value: number, count: number][] {
   const counts = new Map<number, number>();
   for (let at = 0; at < pixels.length; at += 4) {
     if ((pixels[at + 3] ?? 0) < OPAQUE) continue;
     const value = ((pixels[at] ?? 0) << 16) | ((pixels[at + 1] ?? 0) << 8) | (pixels[at + 2] ?? 0);
     counts.set(value, (counts.get(value) ?? 0) + 1);
   }
-  const common = [...counts].sort((a, b) => b[1] - a[1]);
-  return colours.map(({ color, share }) => {
-    const meant = channels(color);
-    const found = common.find(([value]) => channelsOf(value).every((one, at) => Math.abs(one - (meant[at] ?? 0)) <= NEAR));
-    return { color: found === undefined ? color : `#${channelsOf(found[0]).map(hexByte).join('')}`, share };
-  });
+  return [...counts].sort((a, b) => b[1] - a[1]);
+}
+
+function hexOfValue(value: number): HexColor {
+  return `#${channelsOf(value).map(hexByte).join('')}`;
 }
 
 function channelsOf(value: number): readonly number[] {

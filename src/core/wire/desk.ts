@@ -1,3 +1,4 @@
+import type { BarsByDevice } from '../look/collisions';
 import type { FormPlace } from '../forms/fill';
 import type { Design } from '../model/design';
 import type { FieldKind } from '../model/form';
@@ -52,6 +53,8 @@ export interface PagePicture {
 /** What can stand behind the widget on the stage besides the page we draw. */
 export interface PagePictures {
   readonly pictures: Readonly<Partial<Record<PageDevice, PagePicture>>>;
+  /** Bars that stay in place there, as they were marked. */
+  readonly bars: BarsByDevice;
   /** The owner's own site, as they gave it; null: they did not. */
   readonly siteAddress: string | null;
 }

@@ -75,6 +75,7 @@ describe('migrateDatabase', () => {
       '202611260005-kept-situations',
       '202611260006-uploads',
       '202611260007-previews',
+      '202611260008-page-bars',
     ]);
     expect(await migrateDatabase(db, '')).toEqual([]);
   });

@@ -9,6 +9,7 @@ import * as keptVisits from './migrations/202611260004-kept-visits';
 import * as keptSituations from './migrations/202611260005-kept-situations';
 import * as uploads from './migrations/202611260006-uploads';
 import * as previews from './migrations/202611260007-previews';
+import * as pageBars from './migrations/202611260008-page-bars';
 import { type Db, connectionOf } from './open';
 
 const MIGRATIONS: Readonly<Record<string, Migration>> = {
@@ -20,6 +21,7 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '202611260005-kept-situations': keptSituations,
   '202611260006-uploads': uploads,
   '202611260007-previews': previews,
+  '202611260008-page-bars': pageBars,
 };
 
 /** A migration that failed; the database is as it was before. */

@@ -154,6 +154,7 @@ export interface Schema {
     at_ms: number;
   };
   page_picture: { site_id: string; device: 'desktop' | 'phone'; hash: string };
+  page_bars: { site_id: string; device: 'desktop' | 'phone'; upper_px: number; lower_px: number };
   preview: {
     site_id: string;
     id: string;

@@ -24,6 +24,7 @@ import {
   ChangeInput,
   DesignFileInput,
   NothingInput,
+  PageBarsInput,
   PauseInput,
   PublishInput,
   RecipientsInput,
@@ -48,7 +49,7 @@ import { readFacts } from '../usecases/facts';
 import { describeForms } from '../usecases/forms';
 import { json, refusal } from '../visitor/replies';
 import { type DeskCall, actorOf } from './call';
-import { lookPictureAnswer, noPagePictureAnswer, pagePictureAnswer, pagePicturesAnswer, uploadAnswer } from './pictures';
+import { lookPictureAnswer, noPagePictureAnswer, pageBarsAnswer, pagePictureAnswer, pagePicturesAnswer, uploadAnswer } from './pictures';
 import {
   bringBackAnswer,
   cancelAnswer,
@@ -101,6 +102,7 @@ export const DESK_ROUTES: Readonly<Record<string, Route<never>>> = {
   'GET page-pictures': route('designer', undefined, pagePicturesAnswer),
   'POST page-pictures/*': route('designer', undefined, pagePictureAnswer),
   'POST page-pictures/*/remove': route('designer', NothingInput, noPagePictureAnswer),
+  'POST page-bars/*': route('designer', PageBarsInput, pageBarsAnswer),
   'POST look-pictures/*': route('designer', undefined, lookPictureAnswer),
   'GET uploads/*': route('designer', undefined, uploadAnswer),
   'GET situations': route('designer', undefined, async ({ state, member }) =>
@@ -149,6 +151,7 @@ export async function deskEndpoint(state: State, request: Request): Promise<Resp
 const NAMED: ReadonlySet<string> = new Set([
   'conversations',
   'page-pictures',
+  'page-bars',
   'look-pictures',
   'uploads',
   'versions',

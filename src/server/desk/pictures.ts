@@ -1,7 +1,9 @@
 import { LOOK_PICTURE_KINDS, PAGE_DEVICES, type PagePictures } from '../../core/wire/desk';
-import { listPagePictures } from '../db/repositories/uploads';
+import { listPageBars, listPagePictures, setPageBars } from '../db/repositories/uploads';
+import { inTransaction } from '../db/transaction';
 import { readBytes } from '../http/read-body';
 import type { Member } from '../http/who';
+import type { PageBarsInput } from '../input/desk.input';
 import { PICTURE_BYTES_MAX } from '../pictures/draw-picture';
 import { pictureOf } from '../pictures/send-picture';
 import type { State } from '../state';
@@ -13,7 +15,8 @@ import { type DeskCall, actorOf } from './call';
 // What the desk asks about pictures: those of the owner's page, and those that belong to a look.
 
 async function pagePictures({ db }: Pick<State, 'db'>, { site }: Member): Promise<PagePictures> {
-  return { pictures: await listPagePictures(db, site.id), siteAddress: site.address };
+  const [pictures, bars] = await Promise.all([listPagePictures(db, site.id), listPageBars(db, site.id)]);
+  return { pictures, bars, siteAddress: site.address };
 }
 
 export async function pagePicturesAnswer({ state, member }: DeskCall): Promise<Response> {
@@ -34,6 +37,13 @@ export async function noPagePictureAnswer({ state, member, id }: DeskCall): Prom
   const device = PAGE_DEVICES.find((one) => one === id);
   if (device === undefined) return refusal(404, 'There is no such device.', {});
   await forgetPagePicture(state, member.site.id, device);
+  return json(200, await pagePictures(state, member), {});
+}
+
+export async function pageBarsAnswer({ state, member, id }: DeskCall, { upper, lower }: PageBarsInput): Promise<Response> {
+  const device = PAGE_DEVICES.find((one) => one === id);
+  if (device === undefined) return refusal(404, 'There is no such device.', {});
+  await inTransaction(state.db, (tx) => setPageBars(tx, member.site.id, device, { upper, lower }));
   return json(200, await pagePictures(state, member), {});
 }
 

@@ -1,3 +1,4 @@
+import type { Bars } from '../../core/look/collisions';
 import type { Json, PatchPath } from '../../core/draft/patch';
 import { isMailShaped } from '../../core/forms/mail';
 import { LIMITS } from '../../core/limits';
@@ -13,6 +14,7 @@ import {
   IsOptional,
   IsString,
   Matches,
+  Max,
   MaxLength,
   Min,
   MinLength,
@@ -142,4 +144,10 @@ export class WishInput {
 
 export class NothingInput {
   @IsOptional() @IsString() nothing?: string;
+}
+
+/** Bars of the owner's page, in px of a page at its own size. */
+export class PageBarsInput implements Bars {
+  @Max(400, { message: 'A bar is at most 400 px high.' }) @Min(0) @IsInt() upper!: number;
+  @Max(400, { message: 'A bar is at most 400 px high.' }) @Min(0) @IsInt() lower!: number;
 }

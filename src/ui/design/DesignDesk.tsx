@@ -134,6 +134,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
     site,
     base,
     backdrop,
+    pictures: pictureActs,
     scheme: chosen.scheme,
     onScheme: (scheme) => set({ scheme }),
     sight: chosen.sight,

@@ -63,6 +63,7 @@ export function DeskStage(props: DeskStageProps) {
       brand={widget.look.brand}
       path={supposed.page}
       backdrop={backdrop}
+      bars={props.pictures.known.bars[props.pictures.device]}
       device={supposed.device}
       scheme={chosen.scheme}
       sight={chosen.sight}

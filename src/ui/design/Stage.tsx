@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import { type ReactNode, useCallback, useMemo, useRef, useState } from 'react';
 import type { Visitor } from '../../core/model/circumstances';
 import { toWirePlace } from '../../core/look/place';
+import type { Bars } from '../../core/look/collisions';
 import type { Sight } from '../../core/look/deficiency';
 import type { Corner, Place } from '../../core/model/design';
 import type { PublishedSite } from '../../core/wire/published-site';
@@ -14,6 +15,7 @@ import { type SaidKey, StageTexts, type StageText } from './StageTexts';
 import { PAGE_FONT } from './StandInPage';
 import { PageBackdrop } from './PageBackdrop';
 import type { Backdrop } from './use-page-pictures';
+import { PageBars } from '../look/PageBars';
 import { PlaceHandle } from './PlaceHandle';
 import { stageView } from './stage-geometry';
 import { useSame } from './use-same';
@@ -26,6 +28,8 @@ interface StageProps {
   readonly brand: string;
   readonly path: string;
   readonly backdrop: Backdrop;
+  /** Bars of the owner's page on this device. */
+  readonly bars: Bars;
   readonly device: Visitor['device'];
   readonly scheme: 'day' | 'evening';
   /** As whom it is seen; null: with all colours. */
@@ -53,6 +57,7 @@ export function Stage({
   brand,
   path,
   backdrop,
+  bars,
   device,
   scheme,
   sight,
@@ -109,6 +114,7 @@ export function Stage({
       >
         <SightFilter sight={sight}>
           <PageBackdrop backdrop={backdrop} view={view} siteName={site.design.siteName} path={path} />
+          <PageBars bars={bars} view={view} />
           <Box sx={{ position: 'absolute', inset: 0 }}>
             <WidgetTile feed={feed} scale={view.scale} onPainted={onPainted} />
           </Box>

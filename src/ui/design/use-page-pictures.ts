@@ -2,6 +2,7 @@
 
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { toast } from 'sonner';
+import type { Bars } from '../../core/look/collisions';
 import type { Visitor } from '../../core/model/circumstances';
 import { framedAddress } from '../../core/pages/framed-address';
 import type { PageDevice, PagePictures } from '../../core/wire/desk';
@@ -18,9 +19,11 @@ export interface PagePictureActs {
   readonly known: PagePictures;
   upload(picture: Blob): Promise<void>;
   remove(): Promise<void>;
+  mark(bars: Bars): Promise<void>;
 }
 
-const NOTHING: PagePictures = { pictures: {}, siteAddress: null };
+const NO_BARS: Bars = { upper: 0, lower: 0 };
+const NOTHING: PagePictures = { pictures: {}, bars: { desktop: NO_BARS, phone: NO_BARS }, siteAddress: null };
 const DRAWN: Backdrop = { kind: 'drawn' };
 
 /** The owner's page behind the stage: its picture for a device where there is one, else a page of our drawing. */
@@ -53,6 +56,10 @@ export function usePagePictures(
       known,
       upload: (sent) => port.setPagePicture(device, sent).then(setKnown, tell),
       remove: () => port.removePagePicture(device).then(setKnown, tell),
+      mark: (bars) => {
+        setKnown((before) => ({ ...before, bars: { ...before.bars, [device]: bars } }));
+        return port.setPageBars(device, bars).then(setKnown, tell);
+      },
     }),
     [port, device, known, tell],
   );

@@ -56,6 +56,7 @@ export function httpPort(siteKey: string): SitePort {
       (await ask(`${base}/page-pictures/${device}`, { method: 'POST', body: picture })) as PagePictures,
     keepLookPicture: async (kind, picture) =>
       (await ask(`${base}/look-pictures/${kind}`, { method: 'POST', body: picture })) as HeaderPicture,
+    setPageBars: (device, bars) => post<PagePictures>(`page-bars/${device}`, bars),
     removePagePicture: (device) => post<PagePictures>(`page-pictures/${device}/remove`, {}),
     getSituations: async () => (await get<{ situations: KeptSituation[] }>('situations')).situations,
     keepSituation: async (situation) => (await post<{ situations: KeptSituation[] }>('situations', situation)).situations,

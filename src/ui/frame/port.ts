@@ -1,3 +1,4 @@
+import type { Bars } from '../../core/look/collisions';
 import type { HeaderPicture } from '../../core/model/look';
 import type { Patch } from '../../core/draft/patch';
 import type { Design } from '../../core/model/design';
@@ -51,6 +52,7 @@ export interface SitePort {
   setPagePicture(device: PageDevice, picture: Blob): Promise<PagePictures>;
   /** Draws and keeps a picture for a look; the draft does not name it yet. */
   keepLookPicture(kind: LookPictureKind, picture: Blob): Promise<HeaderPicture>;
+  setPageBars(device: PageDevice, bars: Bars): Promise<PagePictures>;
   removePagePicture(device: PageDevice): Promise<PagePictures>;
   getSituations(): Promise<readonly KeptSituation[]>;
   keepSituation(situation: KeptSituation): Promise<readonly KeptSituation[]>;

@@ -18,12 +18,14 @@ import { type Setting, type SettingId, settingValue } from '../../core/model/set
 import { STARTING_LOOKS } from '../../core/model/starting-looks';
 import type { PublishedSite } from '../../core/wire/published-site';
 import { SettingFields } from '../design/SettingFields';
-import type { Backdrop } from '../design/use-page-pictures';
+import type { Backdrop, PagePictureActs } from '../design/use-page-pictures';
 import { cornerWords, placeWords } from '../wording/changes';
 import { FORM_WORDS, LOOK_WORDS, STYLE_WORDS } from '../wording/look';
+import { BarFields } from './BarFields';
 import { BrandField } from './BrandField';
 import { ColourField } from './ColourField';
 import { Colours } from './Colours';
+import { Coverings } from './Coverings';
 import { Fold } from './Fold';
 import { LauncherPart } from './LauncherPart';
 import { OwnCss } from './OwnCss';
@@ -31,6 +33,7 @@ import { PictureField } from './PictureField';
 import { SchemeChoice, Shape } from './Shape';
 import { StartingLooks } from './StartingLooks';
 import { WindowSizes } from './WindowSizes';
+import { useCoverings } from './use-coverings';
 import { usePageColours } from './use-page-colours';
 import { useProposals } from './use-proposals';
 
@@ -43,6 +46,7 @@ export interface LookPanelProps {
   readonly site: PublishedSite;
   readonly base: Circumstances;
   readonly backdrop: Backdrop;
+  readonly pictures: PagePictureActs;
   readonly scheme: Scheme;
   readonly onScheme: (scheme: Scheme) => void;
   readonly sight: Sight | null;
@@ -66,6 +70,8 @@ export function LookPanel(props: LookPanelProps) {
   const onLook = (next: Look, words: string): void => onWidget({ ...widget, look: next }, words);
   const proposals = useProposals(look.logo);
   const page = usePageColours(props.backdrop, widget);
+  const { pictures } = props;
+  const coverings = useCoverings(site, base, widget.key, pictures.known.bars);
   const hard = useHard(look, page);
   const fold = (part: LookPart) => ({
     isOpen: openParts.includes(part),
@@ -138,12 +144,25 @@ export function LookPanel(props: LookPanelProps) {
         <Box sx={{ mt: 2 }} />
         {settings(LAUNCHER_SETTINGS)}
       </Fold>
-      <Fold title="Place" state={placeWords(widget.place, false)} {...fold('place')}>
+      <Fold
+        title="Place"
+        state={coverings.length > 0 ? coveredWords(coverings.length) : placeWords(widget.place, false)}
+        isWrong={coverings.length > 0}
+        {...fold('place')}
+      >
+        <Coverings
+          all={coverings}
+          bars={pictures.known.bars}
+          place={widget.place}
+          onPlace={(place) => onWidget({ ...widget, place }, 'clear of the bars')}
+        />
         <Corners widget={widget} onCorner={props.onCorner} />
         <Box sx={{ mt: 2 }} />
         <WindowSizes place={widget.place} onPlace={(place) => onWidget({ ...widget, place }, 'size of the window')} />
         <Box sx={{ mt: 2 }} />
         {settings(PLACE_SETTINGS)}
+        <Box sx={{ mt: 2 }} />
+        <BarFields acts={pictures} />
       </Fold>
       <Fold title="Your own CSS" state={cssWords(look)} {...fold('css')}>
         <OwnCss look={look} onLook={onLook} />
@@ -188,6 +207,10 @@ function shapeWords({ font, textSize, radius, messages }: Look): string {
 
 function picturesWords({ logo, header }: Look): string {
   return `${logo === null ? 'no logo' : 'your logo'} · header ${STYLE_WORDS.header.values[header]}`;
+}
+
+function coveredWords(count: number): string {
+  return count === 1 ? 'lies over a bar of your page' : `lies over bars of your page, in ${count} places`;
 }
 
 function cssWords({ css }: Look): string {

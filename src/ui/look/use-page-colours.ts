@@ -7,6 +7,8 @@ import { mainColours } from './main-colours';
 
 /** As many main colours of the page behind something are judged. */
 const MOST = 5;
+/** Less is an edge, or a speck. */
+const SHARE_MIN = 0.02;
 /** The page as it is judged: the first screen of it on a computer. */
 const SCREEN = { width: 1280, height: 800 };
 /** Beside the launcher its surroundings count too. */
@@ -43,7 +45,8 @@ async function readPart(
     top: within(y - AROUND_PX, height),
     bottom: within(y + size + AROUND_PX, height),
   };
-  return (await mainColours(address, MOST, part, signal)).map(({ color }) => color);
+  const found = await mainColours(address, MOST, part, signal);
+  return found.filter(({ share }) => share >= SHARE_MIN).map(({ color }) => color);
 }
 
 /** How high a picture of the page is where it is 1280 px wide. */

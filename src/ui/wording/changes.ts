@@ -3,19 +3,20 @@ import type { Condition, When } from '../../core/model/condition';
 import { NO_RING } from '../../core/look/palette';
 import { isMiddle, offsetsFor } from '../../core/look/place';
 import type { PageRule, Place } from '../../core/model/design';
-import { type HeaderPicture, type Icon, STYLES, type StyleName } from '../../core/model/look';
 import type { Field } from '../../core/model/form';
 import type { OncePer } from '../../core/model/invitation';
 import { SETTINGS } from '../../core/model/settings';
 import type { Change } from '../../core/publishing/changes';
-import type { ChangeGroup, FieldPart, FormPlace, InvitationPart, LauncherPart, LookPart, Subject } from '../../core/publishing/told';
+import type { ChangeGroup, FieldPart, FormPlace, InvitationPart, Subject } from '../../core/publishing/told';
 import type { CaseCondition } from '../../core/wire/design-file';
 import { isCaseKey } from '../../core/words/catalogue';
 import { caseWords } from './cases';
 import { conditionWords, oncePerWords, ruleWords, whenWords } from './conditions';
 import { LANGUAGES } from './languages';
-import { COLOUR_WORDS, FORM_WORDS, ICON_WORDS, hiddenWords, LOOK_WORDS, SCHEME_WORDS, STYLE_WORDS } from './look';
+import { COLOUR_WORDS } from './look';
+import { launcherPartName, launcherPartWords, lookPartName, lookPartWords } from './look-changes';
 import { MOMENT_WORDS } from './moments';
+import { plain } from './plain';
 import { SETTING_WORDS, settingWords } from './settings';
 import { textName } from './texts';
 
@@ -104,7 +105,7 @@ function subjectWords(subject: Subject, { teamName }: ChangeContext): string {
     case 'corner':
       return 'Launcher';
     case 'launcher':
-      return LAUNCHER_PARTS[subject.part];
+      return launcherPartName(subject.part);
     case 'look':
       return lookPartName(subject.part);
     case 'own-colour':
@@ -157,7 +158,7 @@ function valueWords(subject: Subject, value: Json | undefined, context: ChangeCo
     case 'own-colour':
       return typeof value === 'string' ? (value === NO_RING ? 'none' : value) : 'derived';
     case 'launcher':
-      return launcherPart(subject.part, value ?? null);
+      return launcherPartWords(subject.part, value ?? null);
     case 'setting': {
       const setting = SETTINGS[subject.id];
       return settingWords(typeof value === 'number' ? value : null, setting);
@@ -312,80 +313,3 @@ const DEEDS: Readonly<Record<string, string>> = {
   answers: 'answers only',
   'out-of-sight': 'out of sight',
 };
-
-function plain(value: Json | undefined): string {
-  return typeof value === 'string' || typeof value === 'number' ? String(value) : '–';
-}
-
-const LAUNCHER_PARTS: Readonly<Record<LauncherPart, string>> = {
-  form: 'Launcher',
-  icon: 'Mark of the launcher',
-  closedIcon: 'Mark while nobody can answer',
-  hiddenOn: 'No launcher on',
-  element: 'Opened by the element of your page',
-};
-
-function launcherPart(part: LauncherPart, value: Json): string {
-  switch (part) {
-    case 'form':
-      return nameIn(FORM_WORDS, value).toLowerCase();
-    case 'icon':
-    case 'closedIcon':
-      return iconWords(value as Icon | null, part === 'icon' ? 'the lamp' : 'the same');
-    case 'hiddenOn':
-      return hiddenWords(value as readonly string[]);
-    case 'element':
-      return value === null ? 'none' : `“${plain(value)}”`;
-  }
-}
-
-function iconWords(icon: Icon | null, otherwise: string): string {
-  if (icon === null) return otherwise;
-  return 'ours' in icon ? (ICON_WORDS[icon.ours] ?? icon.ours) : `a picture (${pictureWords(icon.picture as unknown as Json)})`;
-}
-
-function lookPartName(part: LookPart): string {
-  if (isStyleName(part)) return STYLE_WORDS[part].name;
-  return {
-    name: 'Look',
-    brand: 'Brand colour',
-    second: 'Second colour',
-    headerTo: 'The header runs into',
-    scheme: 'By day or in the evening',
-    logo: 'Logo',
-    headerPicture: 'Picture of the header',
-    css: 'Your own CSS',
-  }[part];
-}
-
-function lookPartWords(part: LookPart, value: Json): string {
-  if (isStyleName(part)) return STYLE_WORDS[part].values[plain(value)] ?? plain(value);
-  switch (part) {
-    case 'name':
-      return nameIn(LOOK_WORDS, value);
-    case 'scheme':
-      return SCHEME_WORDS[plain(value)] ?? plain(value);
-    case 'logo':
-    case 'headerPicture':
-      return pictureWords(value);
-    case 'css':
-      return value === '' ? 'none' : `“${plain(value)}”`;
-    default:
-      return value === null ? 'none' : plain(value);
-  }
-}
-
-function nameIn(words: Readonly<Record<string, { readonly name: string }>>, value: Json | undefined): string {
-  return words[plain(value)]?.name ?? plain(value);
-}
-
-function pictureWords(value: Json): string {
-  if (value === null) return 'none';
-  const { once, twice, width, height, darkest = '', lightest = '' } = value as unknown as Partial<HeaderPicture>;
-  const pixels = darkest === '' ? '' : `, ${darkest} to ${lightest}`;
-  return `${once?.slice(-6)} and ${twice?.slice(-6)}, ${width} × ${height} px${pixels}`;
-}
-
-function isStyleName(part: LookPart): part is StyleName {
-  return Object.hasOwn(STYLES, part);
-}

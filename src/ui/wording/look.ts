@@ -1,3 +1,4 @@
+import type { Covering } from '../../core/look/collisions';
 import type { OnPage } from '../../core/look/on-page';
 import type { Mend, Pair } from '../../core/look/pairs';
 import type { Dropped } from '../../core/look/own-css';
@@ -187,6 +188,22 @@ export function mendWords({ colour, to }: Mend): string {
 function lower(words: string): string {
   return words.charAt(0).toLowerCase() + words.slice(1);
 }
+
+/** What lies over which bar, where, and by how much. */
+export function coveringWords({ part, bar, screen, by }: Covering): string {
+  return `${COVERING[part]} lies over your ${bar} bar by ${by} px, ${SCREEN_WORDS[screen]}.`;
+}
+const COVERING: Readonly<Record<Covering['part'], string>> = {
+  launcher: 'The launcher',
+  window: 'The window',
+  invitation: 'An invitation',
+};
+const SCREEN_WORDS: Readonly<Record<Covering['screen'], string>> = {
+  computer: 'on a computer (1280 × 800)',
+  'large-text': 'with text at 200 %',
+  phone: 'on a phone (390 × 844)',
+  'small-phone': 'on a small phone (320 × 480)',
+};
 
 /** What of somebody's CSS visitors do not get, and why. */
 export function droppedWords({ line, code, detail }: Dropped): string {

@@ -1,3 +1,4 @@
+import type { Bars, BarsByDevice } from '../../../core/look/collisions';
 import type { LookPictureKind, PageDevice, PagePicture } from '../../../core/wire/desk';
 import type { Db } from '../open';
 
@@ -46,6 +47,23 @@ export async function setPagePicture(db: Db, siteId: string, device: PageDevice,
 
 export async function removePagePicture(db: Db, siteId: string, device: PageDevice): Promise<void> {
   await db.deleteFrom('page_picture').where('site_id', '=', siteId).where('device', '=', device).execute();
+}
+
+/** Bars that stay in place on the owner's page; none where none were marked. */
+export async function listPageBars(db: Db, siteId: string): Promise<BarsByDevice> {
+  const rows = await db.selectFrom('page_bars').select(['device', 'upper_px', 'lower_px']).where('site_id', '=', siteId).execute();
+  const marked = Object.fromEntries(rows.map((row) => [row.device, { upper: row.upper_px, lower: row.lower_px }]));
+  return { desktop: NO_BARS, phone: NO_BARS, ...marked };
+}
+const NO_BARS: Bars = { upper: 0, lower: 0 };
+
+export async function setPageBars(db: Db, siteId: string, device: PageDevice, { upper, lower }: Bars): Promise<void> {
+  const values = { upper_px: upper, lower_px: lower };
+  await db
+    .insertInto('page_bars')
+    .values({ site_id: siteId, device, ...values })
+    .onConflict((on) => on.columns(['site_id', 'device']).doUpdateSet(values))
+    .execute();
 }
 
 /** Pictures of the owner's page, by device. */

@@ -1,0 +1,55 @@
+import Box from '@mui/material/Box';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import type { Bars } from '../../core/look/collisions';
+import type { PagePictureActs } from '../design/use-page-pictures';
+
+const MOST = 400;
+
+/** Bars that stay in place on the owner's page are marked here, for the device on the stage. */
+export function BarFields({ acts }: { readonly acts: PagePictureActs }) {
+  const { device, known, mark } = acts;
+  const bars = known.bars[device];
+  return (
+    <Box>
+      <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
+        Bars that stay in place on your page, on {device === 'phone' ? 'phones' : 'larger screens'}, such as one about cookies:
+      </Typography>
+      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.5 }}>
+        <BarField label="At the upper edge" value={bars.upper} onChange={(upper) => void mark({ ...bars, upper })} />
+        <BarField label="At the lower edge" value={bars.lower} onChange={(lower) => void mark({ ...bars, lower })} />
+      </Box>
+    </Box>
+  );
+}
+
+interface BarFieldProps {
+  readonly label: string;
+  readonly value: Bars['upper'];
+  readonly onChange: (value: number) => void;
+}
+
+function BarField({ label, value, onChange }: BarFieldProps) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const next = Number(typed);
+  const isWrong = typed !== null && (typed.trim() === '' || !Number.isInteger(next) || next < 0 || next > MOST);
+  return (
+    <TextField
+      label={label}
+      size="small"
+      value={typed ?? String(value)}
+      error={isWrong}
+      helperText={isWrong ? `A whole number from 0 to ${MOST} px.` : undefined}
+      onChange={(event) => {
+        setTyped(event.target.value);
+        const px = Number(event.target.value);
+        if (event.target.value.trim() !== '' && Number.isInteger(px) && px >= 0 && px <= MOST) onChange(px);
+      }}
+      onBlur={() => {
+        if (!isWrong) setTyped(null);
+      }}
+      slotProps={{ htmlInput: { inputMode: 'numeric' }, input: { endAdornment: 'px' } }}
+    />
+  );
+}

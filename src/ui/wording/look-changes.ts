@@ -1,0 +1,86 @@
+import type { Json } from '../../core/draft/patch';
+import { type HeaderPicture, type Icon, STYLES, type StyleName } from '../../core/model/look';
+import type { LauncherPart, LookPart } from '../../core/publishing/told';
+import { plain } from './plain';
+import { FORM_WORDS, ICON_WORDS, LOOK_WORDS, SCHEME_WORDS, STYLE_WORDS, hiddenWords } from './look';
+
+const LAUNCHER_PARTS: Readonly<Record<LauncherPart, string>> = {
+  form: 'Launcher',
+  icon: 'Mark of the launcher',
+  closedIcon: 'Mark while nobody can answer',
+  hiddenOn: 'No launcher on',
+  element: 'Opened by the element of your page',
+};
+
+/** What of a launcher has changed. */
+export function launcherPartName(part: LauncherPart): string {
+  return LAUNCHER_PARTS[part];
+}
+
+/** One side of a change of the launcher. */
+export function launcherPartWords(part: LauncherPart, value: Json): string {
+  switch (part) {
+    case 'form':
+      return nameIn(FORM_WORDS, value).toLowerCase();
+    case 'icon':
+    case 'closedIcon':
+      return iconWords(value as Icon | null, part === 'icon' ? 'the lamp' : 'the same');
+    case 'hiddenOn':
+      return hiddenWords(value as readonly string[]);
+    case 'element':
+      return value === null ? 'none' : `“${plain(value)}”`;
+  }
+}
+
+function iconWords(icon: Icon | null, otherwise: string): string {
+  if (icon === null) return otherwise;
+  return 'ours' in icon ? (ICON_WORDS[icon.ours] ?? icon.ours) : pictureWords(icon.picture as unknown as Json);
+}
+
+/** What of a look has changed. */
+export function lookPartName(part: LookPart): string {
+  if (isStyleName(part)) return STYLE_WORDS[part].name;
+  return {
+    name: 'Look',
+    brand: 'Brand colour',
+    second: 'Second colour',
+    headerTo: 'The header runs into',
+    scheme: 'By day or in the evening',
+    logo: 'Logo',
+    headerPicture: 'Picture of the header',
+    css: 'Your own CSS',
+  }[part];
+}
+
+/** One side of a change of a look. */
+export function lookPartWords(part: LookPart, value: Json): string {
+  if (isStyleName(part)) return STYLE_WORDS[part].values[plain(value)] ?? plain(value);
+  switch (part) {
+    case 'name':
+      return nameIn(LOOK_WORDS, value);
+    case 'scheme':
+      return SCHEME_WORDS[plain(value)] ?? plain(value);
+    case 'logo':
+    case 'headerPicture':
+      return pictureWords(value);
+    case 'css':
+      return value === '' ? 'none' : `“${plain(value)}”`;
+    default:
+      return value === null ? 'none' : plain(value);
+  }
+}
+
+function nameIn(words: Readonly<Record<string, { readonly name: string }>>, value: Json | undefined): string {
+  return words[plain(value)]?.name ?? plain(value);
+}
+
+function pictureWords(value: Json): string {
+  if (value === null) return 'none';
+  const { once, twice, width, height, darkest = '', lightest = '' } = value as unknown as Partial<HeaderPicture>;
+  const pixels = darkest === '' ? '' : `, ${darkest} to ${lightest}`;
+  return `a picture, ${width} × ${height} px${pixels} (${once?.slice(-6)}, ${twice?.slice(-6)})`;
+}
+
+function isStyleName(part: LookPart): part is StyleName {
+  return Object.hasOwn(STYLES, part);
+}
