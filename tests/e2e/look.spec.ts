@@ -113,7 +113,7 @@ test('a pair that is hard to read is found, shown where it stands, and mended in
   await page.getByRole('option', { name: 'Small text' }).click();
   await colours.getByRole('textbox', { name: 'Small text' }).fill('#c0c0c0');
   await expect(colours).toContainText('2 to mend');
-  const row = colours.getByRole('listitem').filter({ hasText: 'Small text on: ground of the window' });
+  const row = colours.getByRole('listitem').filter({ hasText: 'Small text, in the window' });
   await expect(row).toContainText(/1\.[78]:1, hard to tell apart; it needs 4\.5:1/);
   await expectCalmAxe(page, 'colours, one to mend');
   await row.getByRole('button', { name: /^Small text: take #/ }).click();

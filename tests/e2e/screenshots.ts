@@ -45,6 +45,11 @@ test('Design, Conversations, Today, Install and the widget on the site', async (
   await expect(desk.getByRole('navigation', { name: 'Whole path' }).locator('sunny-porch .launcher').first()).toBeVisible();
   await expect(desk.locator('[data-stone=invited]')).toHaveAccessibleName(/gets here by themselves/);
   await take(desk, 'design-whole-path');
+  await desk.goto(`${house.app}/s/${house.siteKey}/design?on=/groups/schools&moment=talking&side=everywhere`);
+  await desk.getByRole('region', { name: 'Starting look', exact: true }).getByRole('button').first().click();
+  await desk.getByRole('radio', { name: /^Letterbox/ }).click();
+  await expect(desk.getByRole('region', { name: 'Stage' }).locator('sunny-porch .logo')).toHaveJSProperty('complete', true);
+  await take(desk, 'look');
   await desk.goto(`${house.app}/s/${house.siteKey}/design?on=/tonight&try=w10~s50~w30`);
   await expect(desk.getByRole('complementary', { name: 'Try a visit' })).toContainText('is on the screen');
   await take(desk, 'design-try');

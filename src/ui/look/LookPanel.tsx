@@ -158,11 +158,11 @@ export function LookPanel(props: LookPanelProps) {
         />
         <Corners widget={widget} onCorner={props.onCorner} />
         <Box sx={{ mt: 2 }} />
+        <BarFields acts={pictures} />
+        <Box sx={{ mt: 2 }} />
         <WindowSizes place={widget.place} onPlace={(place) => onWidget({ ...widget, place }, 'size of the window')} />
         <Box sx={{ mt: 2 }} />
         {settings(PLACE_SETTINGS)}
-        <Box sx={{ mt: 2 }} />
-        <BarFields acts={pictures} />
       </Fold>
       <Fold title="Your own CSS" state={cssWords(look)} {...fold('css')}>
         <OwnCss look={look} onLook={onLook} />

@@ -163,10 +163,20 @@ export function colourNoteWords({ color, note }: ReadColour): string | null {
   return note === 'out-of-reach' ? `Screens cannot show it that strong: the nearest they can is ${color}.` : null;
 }
 
-/** Where two colours meet. */
+/** Where two colours meet; what stands on its own ground is known by its name. */
 export function pairWords({ text, ground }: Pair): string {
-  return `${COLOUR_WORDS[text]} on: ${lower(COLOUR_WORDS[ground])}`;
+  const where = GROUND_WORDS[ground];
+  return where === undefined || text === 'onResponder' ? COLOUR_WORDS[text] : `${COLOUR_WORDS[text]}, ${where}`;
 }
+const GROUND_WORDS: Readonly<Partial<Record<Colour, string>>> = {
+  launcherHover: 'under the pointer',
+  launcherPressed: 'when pressed',
+  buttonHover: 'under the pointer',
+  buttonPressed: 'when pressed',
+  ground: 'in the window',
+  field: 'in fields',
+  responder: 'in your messages',
+};
 
 export const ON_PAGE_WORDS: Readonly<Record<OnPage, string>> = {
   launcher: 'The launcher on your page',
@@ -183,10 +193,6 @@ export function ratioWords({ ratio, needs, passes }: { readonly ratio: number; r
 export function mendWords({ colour, to }: Mend): string {
   if (colour === 'ring') return `Give it a ring: ${to}`;
   return colour === 'headerTo' ? `Let the header end in ${to}` : `${COLOUR_WORDS[colour]}: take ${to}`;
-}
-
-function lower(words: string): string {
-  return words.charAt(0).toLowerCase() + words.slice(1);
 }
 
 /** What lies over which bar, where, and by how much. */
