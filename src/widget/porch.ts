@@ -46,6 +46,8 @@ function porch(tag: Tag, shelf: Shelf): void {
   let asksAgain = false;
   let asksFor: string | null = null;
   let shown: WireWidget | undefined;
+  /** What of the page's own opened the window: the focus goes back there. */
+  let opener: HTMLElement | null = null;
   let moment: Moment | null = null;
   let isLit = false;
   let attributes: Readonly<Record<string, string>> = {};
@@ -257,7 +259,8 @@ function porch(tag: Tag, shelf: Shelf): void {
     isWindowOpen = false;
     watch?.closed();
     look();
-    frame?.launcher.focus();
+    (opener ?? frame?.launcher)?.focus();
+    opener = null;
     tell('closed', {});
   };
 
@@ -272,9 +275,11 @@ function porch(tag: Tag, shelf: Shelf): void {
   const openFrom = guarded((event: MouseEvent): void => {
     if (shown === undefined || event.defaultPrevented || event.ctrlKey || event.metaKey) return;
     const { element } = shown.launcher;
-    const from = (event.target as Element).closest<HTMLElement>(`[data-porch-open]${element ? `,${element}` : ''}`);
+    const at = event.target as Element;
+    const from = at.closest<HTMLElement>('[data-porch-open]') ?? (element ? at.closest<HTMLElement>(element) : null);
     if (from === null) return;
     event.preventDefault();
+    opener = from;
     calmly(open(from.dataset.porchOpen));
   });
 

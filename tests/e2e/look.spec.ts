@@ -278,6 +278,8 @@ test('an element of the page instead of a launcher; in the middle of an edge; a 
   await expect(launcher).toBeHidden();
   await there.getByRole('button', { name: 'Write to us' }).click();
   await expect(window).toBeVisible();
+  await there.keyboard.press('Escape');
+  await expect(there.getByRole('button', { name: 'Write to us' })).toBeFocused();
 });
 
 test('a font of ours comes with the window and not before; fixed to the evening it is dark on a light page; motion is left out where it is not wanted', async ({
@@ -367,6 +369,9 @@ test('launcher and invitation are judged against the page behind them, and one t
   await page.getByRole('tab', { name: 'Everywhere' }).click();
   await expect(part(page, 'Colours')).toContainText(/\d to mend/);
   await unfold(page, 'Colours');
+  await expect(part(page, 'Colours').getByRole('listitem').filter({ hasText: 'An invitation on your page' })).toContainText(
+    'At worst, on #ffffff',
+  );
   const row = part(page, 'Colours').getByRole('listitem').filter({ hasText: 'The launcher on your page' });
   await expect(row).toContainText(/1\.\d:1, hard to tell apart; it needs 3:1\. At worst, on #6[cde]2[9ab]5[456]\./);
   await row.getByRole('button', { name: /^Give it a ring: #/ }).click();

@@ -14,6 +14,7 @@ import type { HexColor } from '../../core/model/units';
 import { COLOUR_WORDS, ON_PAGE_WORDS, SIGHT_WORDS, mendWords, pairWords, ratioWords } from '../wording/look';
 import { ColourField } from './ColourField';
 import { Sample } from './Sample';
+import type { PageColours } from './use-page-colours';
 
 export interface ColoursProps {
   readonly look: Look;
@@ -21,8 +22,8 @@ export interface ColoursProps {
   readonly onScheme: (scheme: Scheme) => void;
   readonly sight: Sight | null;
   readonly onSight: (sight: Sight | null) => void;
-  /** Main colours of the owner's page behind the launcher; null: there is no picture of it. */
-  readonly page: readonly HexColor[] | null;
+  /** Main colours of the owner's page behind launcher and invitation; null: there is no picture of it. */
+  readonly page: PageColours | null;
   readonly onLook: (look: Look, words: string) => void;
 }
 
@@ -73,6 +74,7 @@ export function Colours(props: ColoursProps) {
       <Link component="button" type="button" variant="body2" onClick={() => setAll(!isAll)} aria-expanded={isAll} sx={{ mt: 0.5 }}>
         {isAll ? 'Only what is hard to read' : `All ${pairs.length} pairs`}
       </Link>
+      <Second look={look} onLook={onLook} />
       <ByHand look={look} scheme={scheme} onLook={onLook} />
     </Box>
   );
@@ -142,13 +144,14 @@ function OnPageRows({ look, scheme, page, onMend }: ColoursProps & { readonly on
   return (
     <>
       {ON_PAGE.map((what) => {
-        const judged = judgeOnPage(colours, what, page ?? WHITE);
+        const behind = page?.[what] ?? WHITE;
+        const judged = judgeOnPage(colours, what, behind);
         const front = what === 'launcher' ? colours.launcher : colours.edge;
         return (
           <Row key={what} front={front} back={judged.page} isText={false} name={ON_PAGE_WORDS[what]}>
             {ratioWords({ ...judged, needs: 3 })}
             {page === null ? ' On white: there is no picture of your page yet.' : ` At worst, on ${judged.page}.`}
-            {judged.passes ? null : <Mending mend={mendOnPage(look, scheme, what, page ?? WHITE)} onMend={onMend} />}
+            {judged.passes ? null : <Mending mend={mendOnPage(look, scheme, what, behind)} onMend={onMend} />}
           </Row>
         );
       })}
@@ -156,6 +159,33 @@ function OnPageRows({ look, scheme, page, onMend }: ColoursProps & { readonly on
   );
 }
 const WHITE = ['#ffffff'];
+
+/** A second colour of the owner's, where the look has a use for one. */
+function Second({ look, onLook }: Pick<ColoursProps, 'look' | 'onLook'>) {
+  if (look.name !== 'garden-party' && look.second === null) return null;
+  const { accent } = derivedPalette({ ...look, second: null }, 'day');
+  return (
+    <Box sx={{ mt: 2 }}>
+      <ColourField
+        label="Second colour"
+        value={look.second ?? accent}
+        onChange={(second) => onLook({ ...look, second }, 'second colour')}
+      />
+      <Typography variant="body2" color="text.secondary" sx={{ mt: 0.5 }}>
+        {look.second === null ? (
+          'For buttons. Derived from your colour, at the other side of the wheel.'
+        ) : (
+          <>
+            For buttons, in the look Garden party.{' '}
+            <Link component="button" type="button" variant="body2" onClick={() => onLook({ ...look, second: null }, 'second colour')}>
+              Back to derived
+            </Link>
+          </>
+        )}
+      </Typography>
+    </Box>
+  );
+}
 
 /** Each colour, derived or by hand; one at a time can be set, or set back. */
 function ByHand({ look, scheme, onLook }: Pick<ColoursProps, 'look' | 'scheme' | 'onLook'>) {

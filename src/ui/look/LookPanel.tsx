@@ -34,7 +34,7 @@ import { SchemeChoice, Shape } from './Shape';
 import { StartingLooks } from './StartingLooks';
 import { WindowSizes } from './WindowSizes';
 import { useCoverings } from './use-coverings';
-import { usePageColours } from './use-page-colours';
+import { type PageColours, usePageColours } from './use-page-colours';
 import { useProposals } from './use-proposals';
 
 /** The parts of the look that can lie open. */
@@ -188,11 +188,11 @@ function refOf({ once, twice, width, height }: NonNullable<Look['logo']>): NonNu
 }
 
 /** How many pairs are hard to read, in both lights, and what stands on the page. */
-function useHard(look: Look, page: readonly string[] | null): { readonly count: number; readonly words: string } {
+function useHard(look: Look, page: PageColours | null): { readonly count: number; readonly words: string } {
   return useMemo(() => {
     const pairs = (['day', 'evening'] as const).map((one) => judgePairs(judgedOf(look, one)));
     const onPage = (['launcher', 'invitation'] as const).filter(
-      (what) => !judgeOnPage(paletteOf(look, 'day'), what, page ?? ['#ffffff']).passes,
+      (what) => !judgeOnPage(paletteOf(look, 'day'), what, page?.[what] ?? ['#ffffff']).passes,
     );
     const count = pairs.flat().filter(({ passes }) => !passes).length + onPage.length;
     const all = pairs[0]?.length ?? 0;

@@ -1,9 +1,10 @@
 import { useEffect, useState } from 'react';
+import type { OnPage } from '../../core/look/on-page';
 import { cornerOf } from '../../core/look/place';
 import type { Widget } from '../../core/model/design';
 import type { HexColor } from '../../core/model/units';
 import type { Backdrop } from '../design/use-page-pictures';
-import { mainColours } from './main-colours';
+import { type Part, mainColours } from './main-colours';
 
 /** As many main colours of the page behind something are judged. */
 const MOST = 5;
@@ -13,40 +14,55 @@ const SHARE_MIN = 0.02;
 const SCREEN = { width: 1280, height: 800 };
 /** Beside the launcher its surroundings count too. */
 const AROUND_PX = 24;
+/** An invitation of two lines, and its distance from the launcher. */
+const CARD = { width: 320, height: 140, gap: 12 };
 
-/** The main colours of the owner's page under the launcher; null: there is no picture, or it cannot be read. */
-export function usePageColours(backdrop: Backdrop, { place, launcher }: Widget): readonly HexColor[] | null {
+export type PageColours = Readonly<Record<OnPage, readonly HexColor[]>>;
+
+/** The main colours of the owner's page under launcher and invitation; null: there is no picture, or it cannot be read. */
+export function usePageColours(backdrop: Backdrop, { place, launcher }: Widget): PageColours | null {
   const address = backdrop.kind === 'picture' ? backdrop.address : null;
   const { x, y } = cornerOf(place, { ...SCREEN, launcher: { width: launcher.size, height: launcher.size }, isPhone: false });
-  const [found, setFound] = useState<{ readonly asked: string; readonly colours: readonly HexColor[] } | null>(null);
-  const asked = address === null ? null : [address, x, y, launcher.size].join(' ');
+  const isUpper = place.corner.startsWith('upper');
+  const isRight = place.corner.endsWith('right');
+  const boxes = JSON.stringify({
+    launcher: [x - AROUND_PX, y - AROUND_PX, x + launcher.size + AROUND_PX, y + launcher.size + AROUND_PX],
+    invitation: cardAt(isRight ? x + launcher.size - CARD.width : x, isUpper ? y + launcher.size + CARD.gap : y - CARD.gap - CARD.height),
+  } satisfies Record<OnPage, Edges>);
+  const [found, setFound] = useState<{ readonly asked: string; readonly colours: PageColours } | null>(null);
+  const asked = address === null ? null : `${address} ${boxes}`;
   useEffect(() => {
     if (address === null || asked === null) return;
     const stop = new AbortController();
-    readPart(address, { x, y, size: launcher.size }, stop.signal).then(
+    readParts(address, JSON.parse(boxes) as Record<OnPage, Edges>, stop.signal).then(
       (colours) => setFound({ asked, colours }),
       () => undefined,
     );
     return () => stop.abort();
-  }, [asked, address, x, y, launcher.size]);
-  return found !== null && found.asked === asked && found.colours.length > 0 ? found.colours : null;
+  }, [asked, address, boxes]);
+  return found !== null && found.asked === asked && found.colours.launcher.length > 0 ? found.colours : null;
 }
 
-async function readPart(
-  address: string,
-  { x, y, size }: { readonly x: number; readonly y: number; readonly size: number },
-  signal: AbortSignal,
-): Promise<readonly HexColor[]> {
+type Edges = readonly [left: number, top: number, right: number, bottom: number];
+
+function cardAt(left: number, top: number): Edges {
+  return [left, top, left + CARD.width, top + CARD.height];
+}
+
+async function readParts(address: string, boxes: Readonly<Record<OnPage, Edges>>, signal: AbortSignal): Promise<PageColours> {
   const height = await heightOf(address);
   const within = (value: number, most: number): number => Math.min(1, Math.max(0, value / most));
-  const part = {
-    left: within(x - AROUND_PX, SCREEN.width),
-    right: within(x + size + AROUND_PX, SCREEN.width),
-    top: within(y - AROUND_PX, height),
-    bottom: within(y + size + AROUND_PX, height),
+  const read = async ([left, top, right, bottom]: Edges): Promise<readonly HexColor[]> => {
+    const part: Part = {
+      left: within(left, SCREEN.width),
+      right: within(right, SCREEN.width),
+      top: within(top, height),
+      bottom: within(bottom, height),
+    };
+    const found = await mainColours(address, MOST, part, signal);
+    return found.filter(({ share }) => share >= SHARE_MIN).map(({ color }) => color);
   };
-  const found = await mainColours(address, MOST, part, signal);
-  return found.filter(({ share }) => share >= SHARE_MIN).map(({ color }) => color);
+  return { launcher: await read(boxes.launcher), invitation: await read(boxes.invitation) };
 }
 
 /** How high a picture of the page is where it is 1280 px wide. */
