@@ -68,7 +68,9 @@ const two = (left: string, right: string): Promise<Buffer> =>
 test('a starting look says how much it changes, is taken as a whole, and is one step back', async ({ browser }) => {
   const page = await lookPanel(browser);
   await unfold(page, 'Starting look');
-  await page.getByRole('radio', { name: /^Letterbox/ }).click();
+  await page.getByRole('radio', { name: /^Front door/ }).focus();
+  for (let count = 0; count < 3; count++) await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('radio', { name: /^Letterbox/ })).toBeFocused();
   await expect(part(page, 'Starting look')).toContainText(/Changes \d+ of 42 look values; your texts, hours and rules stay/);
   const before = await tile(page, '.card.person').innerText();
   await page.getByRole('button', { name: 'Take this look' }).click();
@@ -282,6 +284,38 @@ test('an element of the page instead of a launcher; in the middle of an edge; a 
   await expect(there.getByRole('button', { name: 'Write to us' })).toBeFocused();
 });
 
+test('launcher and invitation are judged against the page behind them, and one that is hardly seen there gets a ring', async ({
+  browser,
+}) => {
+  const page = await lookPanel(browser, 'Passing by');
+  await unfold(page, 'Place');
+  await page.getByRole('radio', { name: 'lower right' }).check();
+  await part(page, 'Place').getByRole('textbox', { name: 'Further from the upper or lower edge' }).fill('0');
+  const picture = await sharp({ create: { width: 1280, height: 800, channels: 3, background: '#ffffff' } })
+    .composite([{ input: { create: { width: 500, height: 100, channels: 3, background: '#6d2a55' } }, left: 780, top: 700 }])
+    .png()
+    .toBuffer();
+  const sent = await page.request.post(`${house.app}/api/s/${house.siteKey}/page-pictures/desktop`, {
+    data: picture,
+    headers: { 'Content-Type': 'image/png', Origin: house.app },
+  });
+  expect(sent.status()).toBe(200);
+  await saved(page);
+  await page.reload();
+  await page.getByRole('tab', { name: 'Everywhere' }).click();
+  await expect(part(page, 'Colours')).toContainText(/\d to mend/);
+  await unfold(page, 'Colours');
+  await expect(part(page, 'Colours').getByRole('listitem').filter({ hasText: 'An invitation on your page' })).toContainText(
+    'At worst, on #ffffff',
+  );
+  const row = part(page, 'Colours').getByRole('listitem').filter({ hasText: 'The launcher on your page' });
+  await expect(row).toContainText(/1\.\d:1, hard to tell apart; it needs 3:1\. At worst, on #6[cde]2[9ab]5[456]\./);
+  await row.getByRole('button', { name: /^Give it a ring: #/ }).click();
+  await expect(row).toContainText('enough (3:1)');
+  await expect(tile(page, '.launcher')).toHaveCSS('box-shadow', /0px 0px 0px 2px/);
+  await saved(page);
+});
+
 test('a font of ours comes with the window and not before; fixed to the evening it is dark on a light page; motion is left out where it is not wanted', async ({
   browser,
 }) => {
@@ -345,37 +379,5 @@ test('a cookie bar is marked; what lies over it is told for every screen; the la
   await page.getByRole('button', { name: 'Desktop', exact: true }).click();
   await place.getByRole('textbox', { name: 'At the lower edge' }).fill('0');
   await expect(page.locator('[data-bar=lower]')).toHaveCount(0);
-  await saved(page);
-});
-
-test('launcher and invitation are judged against the page behind them, and one that is hardly seen there gets a ring', async ({
-  browser,
-}) => {
-  const page = await lookPanel(browser, 'Passing by');
-  await unfold(page, 'Place');
-  await page.getByRole('radio', { name: 'lower right' }).check();
-  await part(page, 'Place').getByRole('textbox', { name: 'Further from the upper or lower edge' }).fill('0');
-  const picture = await sharp({ create: { width: 1280, height: 800, channels: 3, background: '#ffffff' } })
-    .composite([{ input: { create: { width: 500, height: 100, channels: 3, background: '#6d2a55' } }, left: 780, top: 700 }])
-    .png()
-    .toBuffer();
-  const sent = await page.request.post(`${house.app}/api/s/${house.siteKey}/page-pictures/desktop`, {
-    data: picture,
-    headers: { 'Content-Type': 'image/png', Origin: house.app },
-  });
-  expect(sent.status()).toBe(200);
-  await saved(page);
-  await page.reload();
-  await page.getByRole('tab', { name: 'Everywhere' }).click();
-  await expect(part(page, 'Colours')).toContainText(/\d to mend/);
-  await unfold(page, 'Colours');
-  await expect(part(page, 'Colours').getByRole('listitem').filter({ hasText: 'An invitation on your page' })).toContainText(
-    'At worst, on #ffffff',
-  );
-  const row = part(page, 'Colours').getByRole('listitem').filter({ hasText: 'The launcher on your page' });
-  await expect(row).toContainText(/1\.\d:1, hard to tell apart; it needs 3:1\. At worst, on #6[cde]2[9ab]5[456]\./);
-  await row.getByRole('button', { name: /^Give it a ring: #/ }).click();
-  await expect(row).toContainText('enough (3:1)');
-  await expect(tile(page, '.launcher')).toHaveCSS('box-shadow', /0px 0px 0px 2px/);
   await saved(page);
 });

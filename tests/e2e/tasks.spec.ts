@@ -44,7 +44,10 @@ test('task 3: what a visitor sees at our next closed hour, in three clicks', asy
   await one.click(next);
   await expect(one.page.getByRole('group', { name: 'Situation' })).toContainText('The next closed hour');
   await expect(one.page.getByRole('button', { name: /^Nobody home/ })).not.toHaveAccessibleName(/not while/);
-  await expect(one.page.getByRole('region', { name: 'Because' })).toContainText('it is outside of the hours until 17:30');
+  // Which closed hour is the next one depends on when the demo was filled: its desks are held open for twenty hours.
+  await expect(one.page.getByRole('region', { name: 'Because' })).toContainText(
+    /it is (outside of the hours|a break between two runs of hours) until (\w+ )?\d\d:\d\d/,
+  );
   expect(one.clicks).toBeLessThanOrEqual(3);
 });
 

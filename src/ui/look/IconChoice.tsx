@@ -8,6 +8,7 @@ import { PicturesAt } from '../design/WidgetTile';
 import { PortError } from '../frame/port';
 import { useSite } from '../frame/SiteContext';
 import { ICON_WORDS } from '../wording/look';
+import { radioKeys } from './radio-keys';
 
 interface IconChoiceProps {
   readonly label: string;
@@ -39,7 +40,12 @@ export function IconChoice({ label, otherwise, value, onChange }: IconChoiceProp
   return (
     <Box sx={{ mt: 1.5 }}>
       <Box sx={{ fontSize: 12, color: 'text.secondary', mb: 0.5 }}>{label}</Box>
-      <Box role="radiogroup" aria-label={label} sx={{ display: 'grid', gridTemplateColumns: 'repeat(8, 1fr)', gap: 0.5 }}>
+      <Box
+        role="radiogroup"
+        aria-label={label}
+        onKeyDown={radioKeys}
+        sx={{ display: 'grid', gridTemplateColumns: 'repeat(8, 1fr)', gap: 0.5 }}
+      >
         <Mark name={otherwise} isChosen={value === null} onChoose={() => onChange(null)}>
           <Drawing path={LAMP_OUTLINE} />
         </Mark>
@@ -48,7 +54,7 @@ export function IconChoice({ label, otherwise, value, onChange }: IconChoiceProp
             <Drawing path={ICONS[name]} />
           </Mark>
         ))}
-        <Mark name="A picture of your own" isChosen={picture !== null} onChoose={() => files.current?.click()}>
+        <Mark name="A picture of your own" isChosen={picture !== null} asks onChoose={() => files.current?.click()}>
           {picture === null ? (
             '…'
           ) : (
@@ -76,15 +82,19 @@ export function IconChoice({ label, otherwise, value, onChange }: IconChoiceProp
 interface MarkProps {
   readonly name: string;
   readonly isChosen: boolean;
+  /** Chosen, it asks for a file first. */
+  readonly asks?: boolean;
   readonly onChoose: () => void;
   readonly children: React.ReactNode;
 }
 
-function Mark({ name, isChosen, onChoose, children }: MarkProps) {
+function Mark({ name, isChosen, asks = false, onChoose, children }: MarkProps) {
   return (
     <ButtonBase
       role="radio"
       aria-checked={isChosen}
+      tabIndex={isChosen ? 0 : -1}
+      data-asks={asks ? '' : undefined}
       aria-label={name}
       title={name}
       onClick={onChoose}

@@ -13,6 +13,7 @@ import type { PublishedSite } from '../../core/wire/published-site';
 import { PAGE_FONT } from '../design/StandInPage';
 import { WidgetTile } from '../design/WidgetTile';
 import { LOOK_WORDS } from '../wording/look';
+import { radioKeys } from './radio-keys';
 
 interface StartingLooksProps {
   readonly site: PublishedSite;
@@ -45,12 +46,18 @@ export function StartingLooks({ site, base, widget, scheme, onTake }: StartingLo
           Take this look
         </Button>
       )}
-      <Box role="radiogroup" aria-label="Starting look" sx={{ display: 'grid', gridTemplateColumns: 'repeat(3, 1fr)', gap: 1, mt: 1.5 }}>
+      <Box
+        role="radiogroup"
+        aria-label="Starting look"
+        onKeyDown={radioKeys}
+        sx={{ display: 'grid', gridTemplateColumns: 'repeat(3, 1fr)', gap: 1, mt: 1.5 }}
+      >
         {LOOK_NAMES.map((one) => (
           <ButtonBase
             key={one}
             role="radio"
             aria-checked={chosen === one}
+            tabIndex={chosen === one ? 0 : -1}
             aria-label={`${LOOK_WORDS[one].name}. ${LOOK_WORDS[one].what}`}
             onClick={() => setChosen(one)}
             sx={{
