@@ -1,6 +1,7 @@
 import type { Launcher, Widget } from '../model/design';
-import { type Font, type Icon, type Look, STYLE_NAMES, type Styles } from '../model/look';
+import { type Font, type Icon, type Look, STYLE_NAMES } from '../model/look';
 import type { OwnFont, Palette, WireFonts, WireIcon, WireLauncher, WirePicture, WireWidget } from '../wire/design-file';
+import { PLAIN_STYLES } from '../model/starting-looks';
 import { ICONS } from './icons';
 import { rewriteCss } from './own-css';
 import { channels } from './oklch';
@@ -28,25 +29,12 @@ export function toWireLook(look: Look): WireLook {
   };
 }
 
-/** What the sheets draw where nothing else is asked for. */
-const PLAIN: Styles = {
-  font: 'page',
-  headFont: 'page',
-  weight: 'usual',
-  density: 'usual',
-  header: 'plain',
-  rule: 'none',
-  messages: 'cards',
-  faces: 'square',
-  arrival: 'fade',
-  opening: 'rise',
-};
 /** Fonts go as families, and a header without its picture is a plain one. */
 const AS_WORDS = STYLE_NAMES.filter((name) => name !== 'font' && name !== 'headFont');
 
 function styleOf(look: Look): string {
   const drawn = { ...look, header: look.header === 'picture' && look.headerPicture === null ? 'plain' : look.header };
-  return AS_WORDS.filter((name) => drawn[name] !== PLAIN[name])
+  return AS_WORDS.filter((name) => drawn[name] !== PLAIN_STYLES[name])
     .map((name) => `${name}-${drawn[name]}`)
     .join(' ');
 }

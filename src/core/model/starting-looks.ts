@@ -11,7 +11,8 @@ export interface StartingLook {
   readonly size: Px;
 }
 
-const FRONT_DOOR: Styles = {
+/** What the widget's sheets draw where nothing else is asked for. */
+export const PLAIN_STYLES: Styles = {
   font: 'page',
   headFont: 'page',
   weight: 'usual',
@@ -26,10 +27,10 @@ const FRONT_DOOR: Styles = {
 
 /** The six looks (defaults.md), each good at once with any brand colour. */
 export const STARTING_LOOKS: Readonly<Record<LookName, StartingLook>> = {
-  'front-door': { styles: { ...FRONT_DOOR, header: 'awning' }, radius: 12, textSize: 15, scheme: 'visitor', form: 'lamp', size: 56 },
+  'front-door': { styles: { ...PLAIN_STYLES, header: 'awning' }, radius: 12, textSize: 15, scheme: 'visitor', form: 'lamp', size: 56 },
   whitewash: {
     styles: {
-      ...FRONT_DOOR,
+      ...PLAIN_STYLES,
       font: 'system',
       headFont: 'system',
       density: 'roomy',
@@ -46,7 +47,7 @@ export const STARTING_LOOKS: Readonly<Record<LookName, StartingLook>> = {
   },
   'night-light': {
     styles: {
-      ...FRONT_DOOR,
+      ...PLAIN_STYLES,
       font: 'figtree',
       headFont: 'figtree',
       messages: 'rounded',
@@ -61,7 +62,7 @@ export const STARTING_LOOKS: Readonly<Record<LookName, StartingLook>> = {
     size: 64,
   },
   letterbox: {
-    styles: { ...FRONT_DOOR, headFont: 'fraunces', rule: 'double', messages: 'letters', arrival: 'slide', opening: 'fade' },
+    styles: { ...PLAIN_STYLES, headFont: 'fraunces', rule: 'double', messages: 'letters', arrival: 'slide', opening: 'fade' },
     radius: 2,
     textSize: 15,
     scheme: 'visitor',
@@ -70,7 +71,7 @@ export const STARTING_LOOKS: Readonly<Record<LookName, StartingLook>> = {
   },
   'garden-party': {
     styles: {
-      ...FRONT_DOOR,
+      ...PLAIN_STYLES,
       font: 'figtree',
       headFont: 'figtree',
       weight: 'heavy',
@@ -87,7 +88,7 @@ export const STARTING_LOOKS: Readonly<Record<LookName, StartingLook>> = {
   },
   workbench: {
     styles: {
-      ...FRONT_DOOR,
+      ...PLAIN_STYLES,
       font: 'system',
       headFont: 'mono',
       density: 'compact',

@@ -161,6 +161,9 @@ describe('what is an SVG', () => {
     );
     expect(isSvg(Buffer.from('<html><svg/></html>'))).toBe(false);
     expect(isSvg(Buffer.from('<svgs/>'))).toBe(false);
+    // A pattern that could read two comments as one would go through all ways to do so.
+    expect(isSvg(Buffer.from('<!---->'.repeat(580)))).toBe(false);
+    expect(isSvg(Buffer.from(`${'<!---->'.repeat(500)}<svg/>`))).toBe(true);
   });
 
   it('one without its namespace says so: browsers would not draw it either', () => {

@@ -7,13 +7,30 @@ const DEPTH_MAX = 100;
 const REFUSED = new Set(['image', 'feimage', 'foreignobject']);
 const SVG = 'http://www.w3.org/2000/svg';
 
+/** What may stand before the first element, and how it ends; a doctype is refused later, with its reason. */
+const BEFORE: readonly (readonly [begins: RegExp, ends: string])[] = [
+  [/^<\?/, '?>'],
+  [/^<!--/, '-->'],
+  [/^<!doctype[^[>]*\[/i, ']>'],
+  [/^<!doctype/i, '>'],
+];
+
 /** Whether the first thing in a text is an `svg` element; prologue, comments and a doctype may stand before it. */
 export function isSvg(sent: Buffer): boolean {
-  const start = sent
+  let rest = sent
     .subarray(0, 4096)
     .toString('utf8')
-    .replace(/^\uFEFF/, '');
-  return /^(\s|<\?[^>]*>|<!--[\s\S]*?-->|<!doctype[^>[]*(\[[^\]]*\])?[^>]*>)*<([a-z]+:)?svg[\s>/]/i.test(start);
+    .replace(/^\uFEFF/, '')
+    .trimStart();
+  for (let found = endOf(rest); found > 0; found = endOf(rest)) rest = rest.slice(found).trimStart();
+  return /^<([a-z]+:)?svg[\s>/]/i.test(rest);
+}
+
+/** Where what a text begins with ends, if it is no element; 0: it is one, or does not end. One step, and none back. */
+function endOf(text: string): number {
+  const ends = BEFORE.find(([begins]) => begins.test(text))?.[1];
+  const at = ends === undefined ? -1 : text.indexOf(ends);
+  return at < 0 ? 0 : at + (ends?.length ?? 0);
 }
 
 /** Why a drawing is not drawn ([threat 13]), in a sentence; null: it can be. */

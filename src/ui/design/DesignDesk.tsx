@@ -133,7 +133,6 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
     onWidget: edits.setWidget,
     site,
     base,
-    backdrop,
     pictures: pictureActs,
     scheme: chosen.scheme,
     onScheme: (scheme) => set({ scheme }),

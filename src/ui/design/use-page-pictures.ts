@@ -5,7 +5,7 @@ import { toast } from 'sonner';
 import type { Bars } from '../../core/look/collisions';
 import type { Visitor } from '../../core/model/circumstances';
 import { framedAddress } from '../../core/pages/framed-address';
-import type { PageDevice, PagePictures } from '../../core/wire/desk';
+import type { PageDevice, PagePicture, PagePictures } from '../../core/wire/desk';
 import { PortError } from '../frame/port';
 import { useSite } from '../frame/SiteContext';
 
@@ -17,6 +17,7 @@ export type BackdropKind = Backdrop['kind'];
 export interface PagePictureActs {
   readonly device: PageDevice;
   readonly known: PagePictures;
+  addressOf(picture: PagePicture): string;
   upload(picture: Blob): Promise<void>;
   remove(): Promise<void>;
   mark(bars: Bars): Promise<void>;
@@ -36,12 +37,13 @@ export function usePagePictures(
   useEffect(() => {
     port.getPagePictures().then(setKnown, notice);
   }, [port, notice]);
+  const addressOf = useCallback(({ hash }: PagePicture) => `/api/s/${siteKey}/uploads/${hash}`, [siteKey]);
   const device: PageDevice = seenOn === 'phone' ? 'phone' : 'desktop';
   const picture = known.pictures[device];
   const site = known.siteAddress === null ? null : framedAddress(known.siteAddress, page, location.origin);
   const backdrop = ((): Backdrop => {
     if (asked === 'site' && site !== null) return { kind: 'site', address: site };
-    return asked === 'drawn' || picture === undefined ? DRAWN : { kind: 'picture', address: `/api/s/${siteKey}/uploads/${picture.hash}` };
+    return asked === 'drawn' || picture === undefined ? DRAWN : { kind: 'picture', address: addressOf(picture) };
   })();
   const tell = useCallback(
     (error: unknown): void => {
@@ -54,6 +56,7 @@ export function usePagePictures(
     (): PagePictureActs => ({
       device,
       known,
+      addressOf,
       upload: (sent) => port.setPagePicture(device, sent).then(setKnown, tell),
       remove: () => port.removePagePicture(device).then(setKnown, tell),
       mark: (bars) => {
@@ -61,7 +64,7 @@ export function usePagePictures(
         return port.setPageBars(device, bars).then(setKnown, tell);
       },
     }),
-    [port, device, known, tell],
+    [port, device, known, addressOf, tell],
   );
   return [backdrop, acts];
 }

@@ -18,7 +18,7 @@ import { type Setting, type SettingId, settingValue } from '../../core/model/set
 import { STARTING_LOOKS } from '../../core/model/starting-looks';
 import type { PublishedSite } from '../../core/wire/published-site';
 import { SettingFields } from '../design/SettingFields';
-import type { Backdrop, PagePictureActs } from '../design/use-page-pictures';
+import type { PagePictureActs } from '../design/use-page-pictures';
 import { cornerWords, placeWords } from '../wording/changes';
 import { FORM_WORDS, LOOK_WORDS, STYLE_WORDS } from '../wording/look';
 import { BarFields } from './BarFields';
@@ -45,7 +45,6 @@ export interface LookPanelProps {
   readonly widget: Widget;
   readonly site: PublishedSite;
   readonly base: Circumstances;
-  readonly backdrop: Backdrop;
   readonly pictures: PagePictureActs;
   readonly scheme: Scheme;
   readonly onScheme: (scheme: Scheme) => void;
@@ -69,8 +68,9 @@ export function LookPanel(props: LookPanelProps) {
   const { look, launcher } = widget;
   const onLook = (next: Look, words: string): void => onWidget({ ...widget, look: next }, words);
   const proposals = useProposals(look.logo);
-  const page = usePageColours(props.backdrop, widget);
   const { pictures } = props;
+  const { desktop } = pictures.known.pictures;
+  const page = usePageColours(desktop === undefined ? null : pictures.addressOf(desktop), widget);
   const coverings = useCoverings(site, base, widget.key, pictures.known.bars);
   const hard = useHard(look, page);
   const fold = (part: LookPart) => ({
@@ -92,6 +92,7 @@ export function LookPanel(props: LookPanelProps) {
         Look and place
       </Typography>
       <BrandField
+        key={widget.id}
         label="Brand colour"
         value={look.brand}
         proposals={proposals}

@@ -3,7 +3,6 @@ import type { OnPage } from '../../core/look/on-page';
 import { cornerOf } from '../../core/look/place';
 import type { Widget } from '../../core/model/design';
 import type { HexColor } from '../../core/model/units';
-import type { Backdrop } from '../design/use-page-pictures';
 import { type Part, mainColours } from './main-colours';
 
 /** As many main colours of the page behind something are judged. */
@@ -19,9 +18,8 @@ const CARD = { width: 320, height: 140, gap: 12 };
 
 export type PageColours = Readonly<Record<OnPage, readonly HexColor[]>>;
 
-/** The main colours of the owner's page under launcher and invitation; null: there is no picture, or it cannot be read. */
-export function usePageColours(backdrop: Backdrop, { place, launcher }: Widget): PageColours | null {
-  const address = backdrop.kind === 'picture' ? backdrop.address : null;
+/** From the picture of the owner's page on larger screens, whatever stands on the stage: the main colours of the page under launcher and invitation; null: there is no picture, or it cannot be read. */
+export function usePageColours(address: string | null, { place, launcher }: Widget): PageColours | null {
   const { x, y } = cornerOf(place, { ...SCREEN, launcher: { width: launcher.size, height: launcher.size }, isPhone: false });
   const isUpper = place.corner.startsWith('upper');
   const isRight = place.corner.endsWith('right');
