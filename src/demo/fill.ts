@@ -19,7 +19,9 @@ import { replyTo, takeMessage, takeNote } from '../server/usecases/talk';
 import { saveCalendar, setOverride } from '../server/usecases/hours';
 import { type DemoNames, demoDesign } from './design';
 import { demoCalendars } from './hours';
+import { INES } from './faces';
 import { LOGO } from './logo';
+import { keepFace } from '../server/usecases/faces';
 import { keepLookPicture } from '../server/usecases/look-pictures';
 import type { PublishInput } from '../server/input/desk.input';
 import { zoneOfSite } from '../server/zones';
@@ -81,6 +83,8 @@ export async function fillDemo(state: State, origin: string): Promise<string> {
   const logo = await keepLookPicture(state, actor, 'logo', Buffer.from(LOGO));
   if (!logo.ok) throw new Error(`Expected the demo's logo to be drawn, got ${JSON.stringify(logo.errors)}.`);
   const { once, twice, width, height } = logo.value;
+  const face = await keepFace(state, actor, personId, Buffer.from(INES));
+  if (!face.ok) throw new Error(`Expected the demo's face to be drawn, got ${JSON.stringify(face.errors)}.`);
   await designDemo(
     state,
     actor,

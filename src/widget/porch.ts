@@ -218,6 +218,7 @@ function porch(tag: Tag, shelf: Shelf): void {
     surroundings,
     base,
     memory: keep,
+    passKey,
     page: () => circumstances().page.address,
     hearTeams: (teams, at) => {
       heardAt = at;

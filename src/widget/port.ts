@@ -19,6 +19,8 @@ export interface PanelPort {
   /** Address of the site's visitor endpoints, without a final slash. */
   readonly base: string;
   readonly memory: Pick<Keep, 'level' | 'read' | 'write' | 'tabKey'>;
+  /** Name in this tab's own storage under which the pass of a private view is kept ([threat 18]). */
+  readonly passKey: string;
   /** The address of the page, as it is said with a message. */
   page(): string;
   /** The stream or an answer told about people. */

@@ -81,6 +81,25 @@ test('[threat 9] on hostile pages box, font, colours and hit area equal those on
   }
 });
 
+test('under a strict policy with the lines that Install lists, the owner’s logo and fonts are there too', async ({ browser }) => {
+  const install = await enterAs(browser, house, 'install');
+  const lines = (await install.getByTestId('policy').textContent())?.split('\n') ?? [];
+  expect(lines).toHaveLength(3);
+  const policy = `default-src 'none'; style-src 'nonce-${NONCE}'; ${lines.join('; ')}`;
+  const tag = house.tag().replace('><', ' data-widget="schools"><');
+  const visitor = await visit(
+    browser,
+    writePage('with-our-lines', { head: `<meta http-equiv="Content-Security-Policy" content="${policy}">`, tag }),
+  );
+  await visitor.launcher.click();
+  await expect
+    .poll(() => visitor.window.locator('img.logo').evaluate((logo: HTMLImageElement) => logo.complete && logo.naturalWidth > 0))
+    .toBe(true);
+  expect(visitor.errors).toEqual([]);
+  const refused = visitor.lines.filter((line) => /Refused|violates/.test(line));
+  expect(refused.filter((line) => !line.includes('inline style') && !line.includes('data:,'))).toEqual([]);
+});
+
 /** The strict page's own inline style is refused by its policy, so its body font is the browser's: the widget follows it. */
 type Measures = Awaited<ReturnType<typeof measuresOf>>;
 const same = (measures: Measures): unknown => measures;

@@ -140,6 +140,42 @@ test('nobody in: no lamp, no word of a person, and a note that is kept and stand
   await expect(desk.getByRole('region', { name: /^Notes/ }).getByText('May I borrow a telescope in August?')).toBeVisible();
 });
 
+test('[V8] “Forget me”: asked once more, kept where the server was not reached, then gone here, at the desk, and after a reload', async ({
+  browser,
+}) => {
+  const desk = await enterAs(browser, house, 'conversations');
+  await beIn(desk, false);
+  const visitor = await visit(browser, `${house.site}/telescopes/loan`);
+  await visitor.launcher.click();
+  await visitor.window.getByLabel('Your note').fill('Please send me the loan form.');
+  await visitor.window.getByLabel('Your e-mail').fill('ana@example.org');
+  await visitor.window.getByRole('button', { name: 'Leave the note' }).click();
+  await visitor.window.getByRole('button', { name: 'Forget me' }).click();
+  await expect(visitor.window.getByRole('group', { name: /^Remove this conversation here and at/ })).toBeVisible();
+  await expect(visitor.window.getByRole('button', { name: 'Keep it' })).toBeFocused();
+  await beStill(visitor.page);
+  await expectNoAxe(visitor.page, 'the question before one is forgotten');
+  await visitor.page.keyboard.press('Enter');
+  await expect(visitor.window.getByRole('button', { name: 'Forget me' })).toBeFocused();
+
+  await visitor.page.route('**/forget', (route) => route.abort());
+  await visitor.window.getByRole('button', { name: 'Forget me' }).click();
+  await visitor.window.getByRole('button', { name: 'Forget me' }).click();
+  await expect(visitor.window.getByRole('alert')).toContainText('It is still here');
+  await expect(visitor.window).toContainText('ana@example.org');
+
+  await visitor.page.unroute('**/forget');
+  await visitor.window.getByRole('button', { name: 'Forget me' }).click();
+  await expect(visitor.window).toHaveAttribute('data-moment', 'nobody-home');
+  await expect(visitor.window.getByLabel('Your note')).toBeFocused();
+  await expect(desk.getByText('Please send me the loan form.')).toBeHidden();
+  expect(await visitor.page.evaluate(() => JSON.stringify(localStorage))).not.toContain('"token":"');
+  await visitor.page.reload();
+  await visitor.launcher.click();
+  await expect(visitor.window).toHaveAttribute('data-moment', 'nobody-home');
+  expect(visitor.errors).toEqual([]);
+});
+
 test('[M5] everybody leaves while the question waits: it goes into the note, and half-written text stays', async ({ browser }) => {
   const desk = await openDesk(browser);
   const visitor = await visit(browser, `${house.site}/eclipse-2027`);
@@ -345,4 +381,27 @@ test('a page that is left before the server took the words: the next page sends 
   await visitor.launcher.click();
   await expect(visitor.window.locator('[data-entry]', { hasText: 'Is Saturday for requests?' })).toHaveCount(1);
   expect(await visitor.page.evaluate(() => sessionStorage.length)).toBe(0);
+});
+
+test('eight tabs of one desk hear every word by one stream, and go on when the tab that kept it is closed', async ({ browser }) => {
+  const first = await openDesk(browser);
+  const tabs = [first];
+  const seen = (page: Page, text: string) => page.getByRole('navigation', { name: 'Conversations' }).getByText(text);
+  while (tabs.length < 8) {
+    const tab = await first.context().newPage();
+    await tab.goto(`${house.app}/s/${house.siteKey}/conversations`);
+    await expect(tab.getByRole('navigation', { name: 'Conversations' })).toBeVisible();
+    tabs.push(tab);
+  }
+  const visitor = await visit(browser, `${house.site}/tonight`);
+  await visitor.launcher.click();
+  await visitor.say('How many steps up to the dome?');
+  for (const tab of tabs) await expect(seen(tab, 'How many steps up to the dome?')).toBeVisible();
+  await first.close();
+  await visitor.say('And is there a rail?');
+  for (const tab of tabs.slice(1)) {
+    await expect(seen(tab, 'And is there a rail?')).toBeVisible();
+    await expect(tab.getByRole('button', { name: 'I am in' })).toBeVisible();
+  }
+  await expect(visitor.launcher.locator('[data-lamp]')).toHaveAttribute('data-lamp', 'lit');
 });

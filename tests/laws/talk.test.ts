@@ -76,6 +76,7 @@ function portWith(keep: { memory: Memory }): Parameters<typeof talkWith>[0] {
         keep.memory = memory;
       },
     },
+    passKey: 'sunny-porch:draft:aaaaaaaaaaaa',
     page: () => 'https://farrowisle.example/',
     hearTeams: nothing,
     setAsksFor: nothing,

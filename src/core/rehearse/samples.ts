@@ -1,3 +1,5 @@
+import type { Answerer, PublishedSite } from '../wire/published-site';
+
 /** What is said on the stage where nothing real is: one question and one answer per language. */
 const SAMPLES: Readonly<Record<string, { question: string; answer: string; name: string }>> = {
   en: {
@@ -21,6 +23,11 @@ const SAMPLES: Readonly<Record<string, { question: string; answer: string; name:
     name: 'إينيس',
   },
 };
+
+/** Who answers in what is drawn of a site. */
+export function answererOf({ answerer, design }: Pick<PublishedSite, 'answerer' | 'design'>): Answerer {
+  return answerer ?? { name: sampleIn(design.locale).name, face: null };
+}
 
 /** The sample of a locale's language; English where there is none. */
 export function sampleIn(locale: string): { question: string; answer: string; name: string } {

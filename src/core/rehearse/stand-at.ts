@@ -4,7 +4,7 @@ import { DAY_MS, MINUTE_MS, SECOND_MS } from '../model/units';
 import type { PublishedSite } from '../wire/published-site';
 import type { ConversationFacts, Standing, VisitorEntry } from '../wire/talk';
 import { decided, keptIn } from './decided';
-import { sampleIn } from './samples';
+import { answererOf, sampleIn } from './samples';
 
 /** A visitor standing at a moment, for the stage and the path. */
 export interface Standpoint {
@@ -48,7 +48,7 @@ const STANDPOINTS = new WeakMap<PublishedSite, WeakMap<Circumstances, Map<string
 
 function stand(site: PublishedSite, base: Circumstances, moment: DrawnMoment, invitation: string | null): Standpoint {
   const circumstances = circumstancesAt(site, base, moment, invitation);
-  const entries = circumstances.conversation === null ? [] : entriesAt(site.design.locale, moment, base.now);
+  const entries = circumstances.conversation === null ? [] : entriesAt(site, moment, base.now);
   const leadsHere = moment === 'passing-by' || moment === 'invited' || lastDoorOf(site, base) === DOORS[moment];
   if (leadsHere) return { site, circumstances, entries, needs: null };
   const needs: TeamState = DOORS[moment] === 'nobody-home' ? 'nobody' : 'in';
@@ -107,7 +107,7 @@ function circumstancesAt(site: PublishedSite, base: Circumstances, moment: Drawn
   if (moment === 'invited')
     return { ...base, conversation: null, invited: invitation === null ? firstInvitation(site, base) : { id: invitation, at: base.now } };
   if (standing === undefined) return { ...base, isWindowOpen, conversation: null };
-  const { name } = sampleIn(site.design.locale);
+  const { name } = answererOf(site);
   const waited = moment === 'slow-reply' ? slowAfter(site) : null;
   const joined = standing === 'joined' || standing === 'ended';
   const conversation: ConversationFacts = {
@@ -143,13 +143,15 @@ function slowAfter({ design }: PublishedSite): number {
   return (Math.max(0, ...seconds) + 1) * SECOND_MS;
 }
 
-export function entriesAt(locale: string, moment: DrawnMoment, now: number): VisitorEntry[] {
-  const { question, answer, name } = sampleIn(locale);
+/** What has been said at a moment that is drawn. */
+export function entriesAt(site: PublishedSite, moment: DrawnMoment, now: number): VisitorEntry[] {
+  const { question, answer } = sampleIn(site.design.locale);
+  const answerer = answererOf(site);
   const entry = (seq: number, part: Pick<VisitorEntry, 'kind' | 'author' | 'body'>): VisitorEntry => ({
     id: seq,
     seq,
     clientId: null,
-    name: part.author === 'visitor' ? null : name,
+    ...(part.author === 'visitor' ? { name: null } : answerer),
     storedMs: now,
     ...part,
   });

@@ -5,7 +5,7 @@ import { DAY_MS, type EpochMs, type Seconds } from '../model/units';
 import type { PublishedSite } from '../wire/published-site';
 import type { ConversationFacts } from '../wire/talk';
 import { heldStill, newTalk, soonest } from './reach';
-import { sampleIn } from './samples';
+import { answererOf } from './samples';
 import { addressOf } from './suppose';
 import { type Act, type Seen, type Walk, beginWalk, doAct, openTab, waitUntil } from './walk';
 
@@ -56,7 +56,7 @@ function stepped(walk: Walk, step: TriedStep): Walk {
     case 'answer':
       return doAct(
         walk,
-        told({ standing: 'joined', joinedMs: now, lastMs: now, waitingMs: null, responderName: sampleIn(walk.site.design.locale).name }),
+        told({ standing: 'joined', joinedMs: now, lastMs: now, waitingMs: null, responderName: answererOf(walk.site).name }),
       );
     case 'end':
       return doAct(walk, told({ standing: 'ended', endedMs: now, endedBy: 'visitor' }));

@@ -6,7 +6,8 @@ import type { TeamState } from '../model/moment';
 import type { EpochMs, Locale } from '../model/units';
 import type { FactsFileV1 } from './facts-file';
 import type { PointerV1 } from './pointer';
-import type { Standing, VisitorEntry } from './talk';
+import type { Answerer } from './published-site';
+import type { Face, Standing, VisitorEntry } from './talk';
 
 /** What the desk's screens and the server say to each other. */
 
@@ -18,9 +19,24 @@ export interface TeamNow {
   readonly state: TeamState;
 }
 
+/** Somebody who works on the site. */
+export interface PersonView {
+  readonly id: string;
+  readonly name: string;
+  readonly role: 'owner' | 'designer' | 'responder';
+  readonly teamIds: readonly string[];
+  readonly isIn: boolean;
+  readonly isYou: boolean;
+  readonly face: Face | null;
+}
+
 /** What the frame around every screen shows. */
 export interface Overview {
   readonly teams: readonly TeamNow[];
+  /** Whoever looks, as visitors see them. */
+  readonly you: Answerer;
+  /** Calendars by id, as they are called here. */
+  readonly calendars: Readonly<Record<string, string>>;
   readonly wish: 'in' | 'out';
   /** What is live, or will be, where no period is: with it a draft is compared. Null: nothing was published yet. */
   readonly publishedDesign: Design | null;
@@ -134,6 +150,8 @@ export interface DeskConversation {
   readonly visitorMail: string | null;
   readonly locale: Locale;
   readonly page: string;
+  /** Begun by somebody who looked at the draft by a private link ([threat 18]). */
+  readonly isPractice: boolean;
   readonly teamId: string | null;
   readonly responderId: string | null;
   readonly responderName: string | null;

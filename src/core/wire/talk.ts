@@ -7,6 +7,9 @@ export type Standing = 'asked' | 'joined' | 'ended' | 'note';
 export type EntryKind = 'message' | 'joined' | 'ended' | 'note';
 export type Author = 'visitor' | 'person' | 'house';
 
+/** Names of the two drawings of a face: for screens of one, and of two device pixels to a CSS pixel. */
+export type Face = readonly [once: string, twice: string];
+
 /** One line of a conversation as a visitor may see it. `id` orders the stream, `seq` the conversation. */
 export interface VisitorEntry {
   readonly id: number;
@@ -17,6 +20,8 @@ export interface VisitorEntry {
   readonly clientId: string | null;
   /** Public name of the responder; null for others. */
   readonly name: string | null;
+  /** Of the responder, as they show it now; null or absent: their initials are shown. */
+  readonly face?: Face | null;
   readonly body: string;
   readonly storedMs: EpochMs;
 }

@@ -10,10 +10,10 @@ const LATER: Readonly<Record<DrawnMoment, readonly TextKey[]>> = {
   'at-the-door': ['status.until', 'input.left', 'input.tooLong', 'input.refused', 'window.close', 'window.messages', 'talking.you'],
   waiting: ['waiting.comfort', 'waiting.place', 'waiting.closing', 'talking.sending', 'input.notSent', 'talking.lost'],
   talking: ['talking.sending', 'input.notSent', 'talking.lost'],
-  goodbye: ['goodbye.byVisitor', 'goodbye.byResponder', 'goodbye.bySilence'],
+  goodbye: ['goodbye.byVisitor', 'goodbye.byResponder', 'goodbye.bySilence', 'noteLeft.forgetAsk', 'noteLeft.forgetNo'],
   'nobody-home': ['nobodyHome.kept'],
   'slow-reply': ['slowReply.done', 'note.noEmail', 'note.badEmail'],
-  'note-left': [],
+  'note-left': ['noteLeft.forgetAsk', 'noteLeft.forgetNo', 'form.notSent'],
 };
 
 const FAULTS: Readonly<Partial<Record<FieldKind, readonly TextKey[]>>> = {

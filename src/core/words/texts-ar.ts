@@ -140,4 +140,5 @@ export const TEXTS_AR: Readonly<Record<CaseKey, string>> = {
   'noteLeft.answered': 'أجاب {responderName} عن ملاحظتك.',
   'noteLeft.forget': 'انسوني',
   'noteLeft.forgetAsk': 'هل نحذف هذه المحادثة هنا ولدى {siteName}؟',
+  'noteLeft.forgetNo': 'أبقوها',
 };

@@ -136,4 +136,5 @@ export const TEXTS_DE: Readonly<Record<CaseKey, string>> = {
   'noteLeft.answered': '{responderName} hat Ihre Notiz beantwortet.',
   'noteLeft.forget': 'Vergessen Sie mich',
   'noteLeft.forgetAsk': 'Dieses Gespräch hier und bei {siteName} entfernen?',
+  'noteLeft.forgetNo': 'Behalten',
 };

@@ -137,6 +137,7 @@ export const TEXTS_EN = {
   'noteLeft.answered': '{responderName} has answered your note.',
   'noteLeft.forget': 'Forget me',
   'noteLeft.forgetAsk': 'Remove this conversation here and at {siteName}?',
+  'noteLeft.forgetNo': 'Keep it',
 } as const;
 
 /** A text with its case, as owners' own words are filed. */

@@ -136,4 +136,5 @@ export const TEXTS_PT: Readonly<Record<CaseKey, string>> = {
   'noteLeft.answered': '{responderName} respondeu à sua nota.',
   'noteLeft.forget': 'Esquecer-me',
   'noteLeft.forgetAsk': 'Remover esta conversa aqui e em {siteName}?',
+  'noteLeft.forgetNo': 'Manter',
 };

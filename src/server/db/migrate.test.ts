@@ -76,6 +76,7 @@ describe('migrateDatabase', () => {
       '202611260006-uploads',
       '202611260007-previews',
       '202611260008-page-bars',
+      '202611260009-faces',
     ]);
     expect(await migrateDatabase(db, '')).toEqual([]);
   });

@@ -10,6 +10,7 @@ import * as keptSituations from './migrations/202611260005-kept-situations';
 import * as uploads from './migrations/202611260006-uploads';
 import * as previews from './migrations/202611260007-previews';
 import * as pageBars from './migrations/202611260008-page-bars';
+import * as faces from './migrations/202611260009-faces';
 import { type Db, connectionOf } from './open';
 
 const MIGRATIONS: Readonly<Record<string, Migration>> = {
@@ -22,6 +23,7 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '202611260006-uploads': uploads,
   '202611260007-previews': previews,
   '202611260008-page-bars': pageBars,
+  '202611260009-faces': faces,
 };
 
 /** A migration that failed; the database is as it was before. */

@@ -18,7 +18,13 @@ export interface Schema {
     created_ms: number;
   };
   site_domain: { site_id: string; origin: string; is_test: number };
-  site_member: { site_id: string; person_id: string; role: 'owner' | 'designer' | 'responder'; chat_limit: number };
+  site_member: {
+    site_id: string;
+    person_id: string;
+    role: 'owner' | 'designer' | 'responder';
+    chat_limit: number;
+    face_json: string | null;
+  };
   team: { site_id: string; id: string; key: string; name_json: string; calendar_id: string | null; mail_to_json: string; position: number };
   team_member: { site_id: string; team_id: string; person_id: string };
   presence: { site_id: string; person_id: string; wish: 'in' | 'out'; until_ms: number | null; reason: string };
@@ -145,7 +151,7 @@ export interface Schema {
   upload: {
     site_id: string;
     hash: string;
-    kind: 'page' | 'logo' | 'header' | 'icon';
+    kind: 'page' | 'logo' | 'header' | 'icon' | 'face';
     mime: string;
     width: number;
     height: number;

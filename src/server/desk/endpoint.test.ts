@@ -59,6 +59,8 @@ const BODIES: Readonly<Record<string, object>> = {
   },
   'POST page-pictures/*': {},
   'POST look-pictures/*': {},
+  'POST people/*/face': {},
+  'POST people/*/face/remove': {},
   'POST page-bars/*': { upper: 0, lower: 64 },
   'POST page-pictures/*/remove': {},
   'POST situations/remove': { id: 'kept-situation-001' },

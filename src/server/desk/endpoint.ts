@@ -1,18 +1,14 @@
 import type { DeskTalk } from '../../core/wire/desk';
 import { LIMITS } from '../../core/limits';
 import type { ClassConstructor } from 'class-transformer';
-import {
-  findConversation,
-  findDeskConversation,
-  listEndedDeskConversations,
-  listEntries,
-  listEntryPages,
-  listOpenDeskConversations,
-} from '../db/repositories/conversations';
+import { findConversation } from '../db/repositories/conversations';
+import { findDeskConversation, listEndedDeskConversations, listOpenDeskConversations } from '../db/repositories/desk-conversations';
+import { listEntries, listEntryPages } from '../db/repositories/entries';
 import { periodAt, versionInForce } from '../../core/publishing/in-force';
 import { listPublications } from '../db/repositories/publications';
 import { findLastingDesign, findNewestNumber } from '../db/repositories/versions';
 import { findWish, listRecipients, listTeams, writeRecipients } from '../db/repositories/teams';
+import { findFace } from '../db/repositories/members';
 import type { Role } from '../db/repositories/sites';
 import { UnwritableError, inTransaction } from '../db/transaction';
 import { readJson } from '../http/read-body';
@@ -44,11 +40,12 @@ import { listKeptSituations } from '../db/repositories/kept-situations';
 import { endByPerson } from '../usecases/end-talk';
 import { replyTo } from '../usecases/talk';
 import { listKeptVisits } from '../db/repositories/kept-visits';
-import { listOverrides } from '../db/repositories/calendars';
+import { listCalendars, listOverrides } from '../db/repositories/calendars';
 import { readFacts } from '../usecases/facts';
 import { describeForms } from '../usecases/forms';
 import { json, refusal } from '../visitor/replies';
 import { type DeskCall, actorOf } from './call';
+import { faceAnswer, noFaceAnswer, peopleAnswer } from './people';
 import { lookPictureAnswer, noPagePictureAnswer, pageBarsAnswer, pagePictureAnswer, pagePicturesAnswer, uploadAnswer } from './pictures';
 import {
   bringBackAnswer,
@@ -104,6 +101,9 @@ export const DESK_ROUTES: Readonly<Record<string, Route<never>>> = {
   'POST page-pictures/*/remove': route('designer', NothingInput, noPagePictureAnswer),
   'POST page-bars/*': route('designer', PageBarsInput, pageBarsAnswer),
   'POST look-pictures/*': route('designer', undefined, lookPictureAnswer),
+  'GET people': route('responder', undefined, peopleAnswer),
+  'POST people/*/face': route('responder', undefined, faceAnswer),
+  'POST people/*/face/remove': route('responder', NothingInput, noFaceAnswer),
   'GET uploads/*': route('designer', undefined, uploadAnswer),
   'GET situations': route('designer', undefined, async ({ state, member }) =>
     json(200, { situations: await listKeptSituations(state.db, member.site.id) }, {}),
@@ -154,6 +154,7 @@ const NAMED: ReadonlySet<string> = new Set([
   'page-bars',
   'look-pictures',
   'uploads',
+  'people',
   'versions',
   'publications',
   'previews',
@@ -163,7 +164,7 @@ const NAMED: ReadonlySet<string> = new Set([
 async function overview({ state, member }: DeskCall): Promise<Response> {
   const { site, person } = member;
   const at = state.clock.now();
-  const [teams, states, wish, lasting, newestVersion, publications, facts, overrides] = await Promise.all([
+  const [teams, states, wish, lasting, newestVersion, publications, facts, overrides, calendars, face] = await Promise.all([
     listTeams(state.db, site.id),
     teamStates(state, site.id),
     findWish(state.db, site.id, person.id),
@@ -172,11 +173,15 @@ async function overview({ state, member }: DeskCall): Promise<Response> {
     listPublications(state.db, site.id, at),
     readFacts(state.db, state.facts, site.id),
     listOverrides(state.db, site.id, at),
+    listCalendars(state.db, site.id),
+    findFace(state.db, site.id, person.id),
   ]);
   return json(
     200,
     {
       teams: teams.map((team) => ({ ...team, state: states[team.id] ?? 'nobody' })),
+      you: { name: person.name, face },
+      calendars: Object.fromEntries(calendars.map(({ id, name }) => [id, name])),
       wish,
       publishedDesign: lasting,
       newestVersion,

@@ -57,7 +57,7 @@ export async function lookPictureAnswer(call: DeskCall): Promise<Response> {
   return kept.ok ? json(200, kept.value, {}) : json(400, { errors: kept.errors }, {});
 }
 
-function tooLarge(): Response {
+export function tooLarge(): Response {
   return refusal(400, 'That is more than 5 MB. Nothing was stored; make it smaller and try again.', {});
 }
 

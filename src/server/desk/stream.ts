@@ -1,4 +1,5 @@
-import { findDeskConversation, listEntriesOfSite } from '../db/repositories/conversations';
+import { findDeskConversation } from '../db/repositories/desk-conversations';
+import { listEntriesOfSite } from '../db/repositories/entries';
 import { PING_EVERY_MS } from '../live/presence-board';
 import { STREAM_HEADERS } from '../live/hub';
 import { deskChannel, teamStates } from '../usecases/presence';

@@ -74,6 +74,8 @@ export class MessageInput {
   @MaxLength(80) @IsString() widget!: string;
   /** The team that is asked for, by its id; one that does not answer there is none. */
   @MaxLength(40) @IsString() @IsOptional() asks?: string;
+  /** Of a private view: what is said under it is a try ([threat 18]). */
+  @Matches(/^[\w-]{43}$/, { message: 'The pass of a private view is 43 signs.' }) @IsString() @IsOptional() pass?: string;
   /** Made by the browser for its first message, so that a lost answer cannot make two visitors of one. */
   @Matches(/^[\w-]{43}$/, { message: 'A new token is 43 signs.' }) @IsString() @IsOptional() newToken?: string;
   @Validate(RepliesFit) @IsOptional() replies?: Replies;

@@ -1,5 +1,5 @@
 import type { VisitorTalk } from '../../core/wire/talk';
-import { findDeskConversation } from '../db/repositories/conversations';
+import { findDeskConversation } from '../db/repositories/desk-conversations';
 import { insertFormReply } from '../db/repositories/form-replies';
 import { newId } from '../ids';
 import type { AfterInput } from '../input/visitor.input';

@@ -1,7 +1,8 @@
 import { hasGoneQuiet } from '../../core/decide/moment';
 import { MINUTE_MS, type EpochMs } from '../../core/model/units';
 import type { VisitorTalk } from '../../core/wire/talk';
-import { appendEntry, findConversation, listRunning, updateConversation } from '../db/repositories/conversations';
+import { findConversation, listRunning, updateConversation } from '../db/repositories/conversations';
+import { appendEntry } from '../db/repositories/entries';
 import { findVersionInForce } from '../db/repositories/versions';
 import { markNotesAnswered } from '../db/repositories/visitors';
 import { inTransaction } from '../db/transaction';

@@ -1,8 +1,10 @@
 import { beforeEach, describe, expect, it } from 'vitest';
-import { type House, type MadePorch, madeHouse, madePorch } from '../../../tests/made/house';
+import { type House, type MadePorch, madeHouse, madeMessage, madePorch } from '../../../tests/made/house';
 import { HOUR_MS } from '../../core/model/units';
+import type { DeskTalk } from '../../core/wire/desk';
 import type { PublishedSite } from '../../core/wire/published-site';
 import type { PointerV1 } from '../../core/wire/pointer';
+import type { SentAnswer } from '../../core/wire/talk';
 import { newId, newSecret } from '../ids';
 
 let house: House;
@@ -63,5 +65,23 @@ describe('a private link', () => {
     const { token } = await open(porch);
     const { pointer } = await read<PublishedSite>(await see(porch, token));
     expect(pointer.askBefore).toBeGreaterThan(house.state.clock.now() + HOUR_MS - 60_000);
+  });
+
+  it('[threat 18] what is written under it is a try, and told as one; under a link that is over, or of another site, it is not', async () => {
+    const other = await madePorch(house, 'elsewhere');
+    const [mine, over, theirs] = [await open(porch), await open(porch), await open(other)];
+    await porch.desk(`POST previews/${over.id}/end`);
+    const standing = async (pass?: string) => {
+      const newToken = newSecret();
+      const body = madeMessage('Does it look right?', { newToken, ...(pass === undefined ? {} : { pass }) });
+      const { conversation } = await read<SentAnswer>(await porch.visit('POST messages', { body }));
+      return (await read<DeskTalk>(await porch.desk(`GET conversations/${conversation.id}`))).conversation.isPractice;
+    };
+    expect([await standing(mine.token), await standing(over.token), await standing(theirs.token), await standing()]).toEqual([
+      true,
+      false,
+      false,
+      false,
+    ]);
   });
 });

@@ -6,15 +6,14 @@ import { DAY_MS, type EpochMs } from '../../core/model/units';
 import type { SentAnswer, VisitorEntry, VisitorTalk } from '../../core/wire/talk';
 import {
   type ConversationRow,
-  appendEntry,
   findConversation,
   findConversationOf,
-  findEntryByClientId,
   getFacts,
   insertConversation,
-  listEntries,
   updateConversation,
 } from '../db/repositories/conversations';
+import { appendEntry, findEntryByClientId, listEntries } from '../db/repositories/entries';
+import { findPreviewEnd } from '../db/repositories/previews';
 import { findVersionInForce } from '../db/repositories/versions';
 import { listTeams } from '../db/repositories/teams';
 import {
@@ -68,6 +67,7 @@ type Replies = { mail: string; name: string | null; fields: FormReplies };
 async function take(state: State, writer: Writer, said: MessageInput, replies: Replies | null): Promise<SentAnswer> {
   const { siteId, at } = writer;
   const states = await teamStates(state, siteId);
+  const isPractice = said.pass !== undefined && (await findPreviewEnd(state.db, siteId, hashOf(said.pass), at)) !== null;
   const stored = await inTransaction(state.db, async (tx) => {
     const visitorId = await visitorOf(tx, writer, said);
     const known = await findConversationOf(tx, siteId, visitorId);
@@ -79,7 +79,12 @@ async function take(state: State, writer: Writer, said: MessageInput, replies: R
     const asked = teams.find((id) => id === said.asks);
     const teamId = asked ?? teams.find((id) => states[id] === 'in') ?? teams[0] ?? null;
     const widgetState = await widgetStateAt({ db: tx, facts: state.facts }, siteId, { widget, states }, at);
-    const conversation = await standingFor(tx, known, { siteId, visitorId, teamId, widget, said, state: widgetState, at }, replies);
+    const conversation = await standingFor(
+      tx,
+      known,
+      { siteId, visitorId, teamId, widget, said, state: widgetState, isPractice, at },
+      replies,
+    );
     const entry = await appendEntry(
       tx,
       conversation,
@@ -141,6 +146,7 @@ interface Beginning {
   readonly widget: Widget | undefined;
   readonly said: MessageInput;
   readonly state: WidgetState;
+  readonly isPractice: boolean;
   readonly at: EpochMs;
 }
 
@@ -151,13 +157,23 @@ function isQuiet(known: ConversationRow, { widget, at }: Beginning): boolean {
 /** The conversation a word goes into: the one that stands, opened again where it had ended ([M4]), or a new one. */
 async function standingFor(tx: Tx, known: ConversationRow | null, begin: Beginning, replies: Replies | null): Promise<ConversationRow> {
   const { siteId, at } = begin;
+  const isPractice = begin.isPractice ? 1 : 0;
   // [M4] Twelve quiet hours have ended it, whether the house has looked yet or not.
   const isOver = known !== null && (known.standing === 'ended' || isQuiet(known, begin));
   if (known !== null && replies === null && !isOver) return known;
   if (known !== null) {
     const standing = replies === null ? 'asked' : 'note';
     const way = begin.said.trail === undefined ? {} : { trail_json: JSON.stringify(begin.said.trail) };
-    const change = { standing, asked_ms: at, joined_ms: null, ended_ms: null, ended_by: null, assigned_to: null, ...way } as const;
+    const change = {
+      standing,
+      asked_ms: at,
+      joined_ms: null,
+      ended_ms: null,
+      ended_by: null,
+      assigned_to: null,
+      is_practice: isPractice,
+      ...way,
+    } as const;
     await updateConversation(tx, siteId, known.id, change);
     return { ...known, ...change };
   }
@@ -168,7 +184,7 @@ async function standingFor(tx: Tx, known: ConversationRow | null, begin: Beginni
     team_id: begin.teamId,
     widget_key: begin.said.widget,
     design_file: begin.said.design,
-    is_practice: 0,
+    is_practice: isPractice,
     standing: replies === null ? 'asked' : 'note',
     state_at_start: begin.state,
     page: begin.said.page,

@@ -1,5 +1,6 @@
 import type { VisitorEntry } from '../../core/wire/talk';
-import { findDeskConversation, getFacts } from '../db/repositories/conversations';
+import { getFacts } from '../db/repositories/conversations';
+import { findDeskConversation } from '../db/repositories/desk-conversations';
 import type { State } from '../state';
 import { deskChannel, visitorChannel } from './presence';
 

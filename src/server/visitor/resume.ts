@@ -1,5 +1,6 @@
 import { LIMITS } from '../../core/limits';
-import { findConversationOf, getFacts, listEntries } from '../db/repositories/conversations';
+import { findConversationOf, getFacts } from '../db/repositories/conversations';
+import { listEntries } from '../db/repositories/entries';
 import type { HubEvent } from '../live/hub';
 import type { State } from '../state';
 

@@ -96,9 +96,31 @@ function Row({ one, isChosen, now, onChoose }: { one: DeskConversation; isChosen
         </Box>
       </Box>
       <Box dir="auto" sx={{ fontSize: 13, color: 'text.secondary', overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>
+        {one.isPractice ? <Practice /> : null}
         {one.lastBody === '' ? pageWords(one.page) : one.lastBody}
       </Box>
     </ButtonBase>
+  );
+}
+
+/** Somebody of ours tried the draft by a private link. */
+export function Practice() {
+  return (
+    <Box
+      component="span"
+      sx={{
+        fontSize: 12,
+        fontWeight: 600,
+        color: 'text.primary',
+        bgcolor: 'var(--porch-lane)',
+        border: '1px solid var(--porch-rail)',
+        borderRadius: '6px',
+        px: 0.75,
+        mr: 0.75,
+      }}
+    >
+      private view
+    </Box>
   );
 }
 

@@ -15,7 +15,7 @@ import { useSite } from '../frame/SiteContext';
 import { LANGUAGES } from '../wording/languages';
 import { MOMENT_WORDS } from '../wording/moments';
 import { clockWords, dayWords, pageWords } from '../wording/times';
-import { visitorName } from './ConversationList';
+import { Practice, visitorName } from './ConversationList';
 import { FilledForms } from './FilledForms';
 
 interface TalkProps {
@@ -88,6 +88,7 @@ export function Talk({ talk, firstDraft, onDraft, onSent, onBack }: TalkProps) {
         <Typography component="h2" sx={{ fontWeight: 700, fontSize: 18 }}>
           <bdi>{visitorName(conversation)}</bdi>
         </Typography>
+        {conversation.isPractice ? <Practice /> : null}
         <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
           {[
             LANGUAGES[conversation.locale] ?? conversation.locale,

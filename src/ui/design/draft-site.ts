@@ -12,7 +12,7 @@ import type { PublishedSite } from '../../core/wire/published-site';
 export function draftSite(
   design: Design,
   locale: string,
-  { teams, facts, overrides }: Pick<Overview, 'teams' | 'facts' | 'overrides'>,
+  { teams, facts, overrides, you }: Pick<Overview, 'teams' | 'facts' | 'overrides'> & Partial<Pick<Overview, 'you'>>,
 ): Result<PublishedSite, readonly PublishFault[]> {
   const made = publish(design, 0, locale);
   if (!made.ok) return made;
@@ -20,6 +20,7 @@ export function draftSite(
   return {
     ok: true,
     value: {
+      ...(you === undefined ? {} : { answerer: you }),
       design: made.value,
       facts: { ...(facts ?? NOTHING), teams: names },
       pointer: {

@@ -1,6 +1,6 @@
 import { decided } from '../../core/rehearse/decided';
 import type { Design, Widget } from '../../core/model/design';
-import { sampleIn } from '../../core/rehearse/samples';
+import { answererOf } from '../../core/rehearse/samples';
 import type { DrawnMoment, Standpoint } from '../../core/rehearse/stand-at';
 import { alsoSaidAt } from '../../core/words/also-said';
 import { FIRST_TEXT } from '../../core/words/cases';
@@ -57,7 +57,7 @@ export function stageTexts(
     const compiled = compileText(text, entryOf(key).variables);
     const values = {
       ...SAMPLE_VALUES,
-      responderName: sampleIn(locale).name,
+      responderName: answererOf(site).name,
       siteName: design.siteName,
       closingTime: circumstances.now,
       openingTime: circumstances.now,

@@ -52,7 +52,7 @@ export function useTried(site: PublishedSite | null, base: Circumstances | null)
     if (steps === null || walks === null || last === undefined) return null;
     const { circumstances } = last;
     const { moment } = decide(last.site, circumstances);
-    const entries = circumstances.conversation === null ? [] : entriesAt(last.site.design.locale, moment, circumstances.now);
+    const entries = circumstances.conversation === null ? [] : entriesAt(last.site, moment, circumstances.now);
     return {
       steps,
       walks,

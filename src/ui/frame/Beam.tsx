@@ -23,6 +23,7 @@ import { LampMark } from './LampMark';
 import { PorchMark } from './PorchMark';
 import { PortError } from './port';
 import { SCREENS } from './screens';
+import { FaceMark } from './FaceMark';
 import { useSite } from './SiteContext';
 import { useWaitingCount } from './use-waiting-count';
 
@@ -273,19 +274,13 @@ function Presence() {
 }
 
 function Account({ signOut, onPalette, onSheet }: BeamProps) {
-  const { personName } = useSite();
+  const { personName, overview } = useSite();
   const { mode, setMode } = useColorScheme();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const close = (then?: () => void) => () => {
     setAnchor(null);
     then?.();
   };
-  const initials = personName
-    .split(/\s+/)
-    .map((part) => part[0] ?? '')
-    .join('')
-    .slice(0, 2)
-    .toUpperCase();
   return (
     <>
       <IconButton
@@ -302,7 +297,7 @@ function Account({ signOut, onPalette, onSheet }: BeamProps) {
           color: 'text.primary',
         }}
       >
-        {initials}
+        <FaceMark name={personName} face={overview?.you.face ?? null} size={34} />
       </IconButton>
       <Menu anchorEl={anchor} open={anchor !== null} onClose={close()}>
         <MenuItem disabled sx={{ opacity: '1 !important' }}>

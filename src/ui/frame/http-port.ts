@@ -12,8 +12,10 @@ import type {
   DraftView,
   Overview,
   PagePictures,
+  PersonView,
   VersionsView,
 } from '../../core/wire/desk';
+import { type StreamEvent, shareStream } from './shared-stream';
 import { type DeskEvent, PortError, type SaveOutcome, type SitePort } from './port';
 
 /** The port over the application's stable addresses. */
@@ -51,6 +53,10 @@ export function httpPort(siteKey: string): SitePort {
     takeBack: async (key) => void (await post('boards/back', { key })),
     getRecipients: async () => (await get<{ recipients: Record<string, string[]> }>('recipients')).recipients,
     setRecipients: async (teamId, mails) => void (await post('recipients', { teamId, mails })),
+    getPeople: async () => (await get<{ people: PersonView[] }>('people')).people,
+    setFace: async (id, picture) =>
+      ((await ask(`${base}/people/${id}/face`, { method: 'POST', body: picture })) as { people: PersonView[] }).people,
+    removeFace: async (id) => (await post<{ people: PersonView[] }>(`people/${id}/face/remove`, {})).people,
     getPagePictures: () => get<PagePictures>('page-pictures'),
     setPagePicture: async (device, picture) =>
       (await ask(`${base}/page-pictures/${device}`, { method: 'POST', body: picture })) as PagePictures,
@@ -70,28 +76,33 @@ export function httpPort(siteKey: string): SitePort {
     reply: async (id, said) => (await post<{ entry: VisitorEntry }>(`conversations/${id}/entries`, said)).entry,
     end: async (id) => void (await post(`conversations/${id}/end`, {})),
     listen: (hear) =>
-      listenTo(`${base}/stream`, hear, () => {
-        post('pong', {}).catch((error: unknown) => {
-          if (error instanceof PortError && error.kind === 'signed-out') hear({ kind: 'signed-out' });
-        });
-      }),
+      listenTo(`${base}/stream`, hear, () =>
+        post('pong', {}).then(
+          () => false,
+          (error: unknown) => error instanceof PortError && error.kind === 'signed-out',
+        ),
+      ),
   };
 }
 
-/** The pong goes out from the stream's own handler: timers of hidden tabs sleep ([S2]). */
-function listenTo(address: string, hear: (event: DeskEvent) => void, pong: () => void): () => void {
-  const source = new EventSource(address);
-  const data = <T>(event: Event): T => JSON.parse((event as MessageEvent<string>).data) as T;
-  source.addEventListener('open', () => hear({ kind: 'connection', isOpen: true }));
-  source.addEventListener('error', () => hear({ kind: 'connection', isOpen: false }));
-  source.addEventListener('ping', pong);
-  source.addEventListener('teams', (event) => hear({ kind: 'teams', teams: data<{ teams: Record<string, TeamState> }>(event).teams }));
-  source.addEventListener('gone', (event) => hear({ kind: 'gone', ...data<{ ids: string[] }>(event) }));
-  source.addEventListener('form', (event) => hear({ kind: 'form', ...data<{ conversation: DeskConversation }>(event) }));
-  source.addEventListener('entry', (event) =>
-    hear({ kind: 'entry', ...data<{ conversation: DeskConversation; entry: VisitorEntry }>(event) }),
-  );
-  return () => source.close();
+const STREAMED = ['ping', 'teams', 'gone', 'form', 'entry'] as const;
+
+/** The pong goes out from the stream's own handler: timers of hidden tabs sleep ([S2]). One tab answers for all; `pong` gives whether the session has ended. */
+function listenTo(address: string, hear: (event: DeskEvent) => void, pong: () => Promise<boolean>): () => void {
+  const hearer = {
+    connected: (isOpen: boolean) => hear({ kind: 'connection', isOpen }),
+    hear: ({ name, data }: StreamEvent) => {
+      const told: unknown = JSON.parse(data);
+      if (name === 'teams') hear({ kind: 'teams', teams: (told as { teams: Record<string, TeamState> }).teams });
+      if (name === 'signed-out') hear({ kind: 'signed-out' });
+      if (name === 'gone') hear({ kind: 'gone', ids: (told as { ids: string[] }).ids });
+      if (name === 'form') hear({ kind: 'form', conversation: (told as { conversation: DeskConversation }).conversation });
+      if (name === 'entry') hear({ kind: 'entry', ...(told as { conversation: DeskConversation; entry: VisitorEntry }) });
+    },
+  };
+  const only = async ({ name }: StreamEvent): Promise<StreamEvent | null> =>
+    name === 'ping' && (await pong()) ? { name: 'signed-out', data: '{}' } : null;
+  return shareStream(address, STREAMED, hearer, only);
 }
 
 async function ask(address: string, init: RequestInit): Promise<unknown> {

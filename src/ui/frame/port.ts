@@ -16,6 +16,7 @@ import type {
   PageDevice,
   LookPictureKind,
   PagePictures,
+  PersonView,
   VersionsView,
 } from '../../core/wire/desk';
 import type { VisitorEntry } from '../../core/wire/talk';
@@ -48,6 +49,10 @@ export interface SitePort {
   /** Mail addresses that get the notes of each team. */
   getRecipients(): Promise<Readonly<Record<string, readonly string[]>>>;
   setRecipients(teamId: string, mails: readonly string[]): Promise<void>;
+  getPeople(): Promise<readonly PersonView[]>;
+  /** Visitors see it from then on. Gives the people as they are since. */
+  setFace(personId: string, picture: Blob): Promise<readonly PersonView[]>;
+  removeFace(personId: string): Promise<readonly PersonView[]>;
   getPagePictures(): Promise<PagePictures>;
   setPagePicture(device: PageDevice, picture: Blob): Promise<PagePictures>;
   /** Draws and keeps a picture for a look; the draft does not name it yet. */

@@ -48,8 +48,8 @@ export const SCREENS: readonly Screen[] = [
   {
     path: 'team',
     name: 'Team & hours',
-    alsoKnownAs: 'working hours business hours opening times holidays people members away',
-    toCome: 'Here you will set opening hours and holidays, and see who is in. Until then the widget goes by who says “I am in”.',
+    alsoKnownAs: 'working hours business hours opening times holidays people members away face photo avatar',
+    toCome: 'Here you will set opening hours and holidays. Until then the widget goes by who says “I am in”.',
   },
 ];
 

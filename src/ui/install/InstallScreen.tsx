@@ -6,6 +6,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { toast } from 'sonner';
+import { policyLines } from '../../core/wire/policy-lines';
 import { useSite } from '../frame/SiteContext';
 
 interface InstallScreenProps {
@@ -19,45 +20,14 @@ interface InstallScreenProps {
 /** The tag: pasted once, never changed. */
 export function InstallScreen({ origin, isLocal, domains }: InstallScreenProps) {
   const { siteKey, overview } = useSite();
-  const [isCopied, setCopied] = useState(false);
   const tag = `<script async src="${origin}/w/porch.js" data-site="${siteKey}"></script>`;
-  const copy = (): void => {
-    navigator.clipboard.writeText(tag).then(
-      () => setCopied(true),
-      () => toast.error('Your browser does not let us copy. Select the tag and copy it by hand.'),
-    );
-  };
   return (
     <Box sx={{ maxWidth: 720, width: '100%', mx: 'auto', p: { xs: 2, md: 4 } }}>
       <Typography variant="h1" sx={{ mb: 3 }}>
         Install
       </Typography>
       <Step number={1} title="The tag. The same on every page, for ever.">
-        <Box
-          component="pre"
-          tabIndex={0}
-          aria-label="The tag"
-          data-testid="tag"
-          sx={{
-            m: 0,
-            mb: 1.5,
-            p: 2,
-            bgcolor: 'background.paper',
-            border: '1px solid var(--porch-edge)',
-            borderRadius: '10px',
-            whiteSpace: 'pre-wrap',
-            overflowWrap: 'anywhere',
-            fontSize: 13,
-          }}
-        >
-          {tag}
-        </Box>
-        <Button variant="contained" onClick={copy}>
-          {isCopied ? 'Copied' : 'Copy'}
-        </Button>
-        <Box role="status" sx={{ display: 'inline', ml: 2, fontSize: 13 }}>
-          {isCopied ? 'Paste it once into every page.' : ''}
-        </Box>
+        <Copyable label="The tag" text={tag} testId="tag" then="Paste it once into every page." />
         {isLocal ? (
           <Alert severity="warning" sx={{ mt: 2 }}>
             This address works only on this computer. Set PUBLIC_URL to the address that visitors reach, and start again.
@@ -75,7 +45,19 @@ export function InstallScreen({ origin, isLocal, domains }: InstallScreenProps) 
             : `Pages of ${domains.join(' and ')} may carry it; on others it stays away.`}
         </Typography>
       </Step>
-      <Step number={3} title="What visitors see">
+      <Step number={3} title="If the site keeps a Content-Security-Policy">
+        <Typography sx={{ mb: 1.5 }}>
+          Most sites have none, and need nothing here. Where one is sent, its lists need these addresses; styles and fonts need no line of
+          their own.
+        </Typography>
+        <Copyable
+          label="Lines for the policy"
+          text={policyLines(origin).join('\n')}
+          testId="policy"
+          then="Add each to the list of its name."
+        />
+      </Step>
+      <Step number={4} title="What visitors see">
         <Typography>
           {overview === null
             ? '…'
@@ -90,6 +72,53 @@ export function InstallScreen({ origin, isLocal, domains }: InstallScreenProps) 
         ) : null}
       </Step>
     </Box>
+  );
+}
+
+interface CopyableProps {
+  readonly label: string;
+  readonly text: string;
+  readonly testId: string;
+  /** What to do with it once it is copied. */
+  readonly then: string;
+}
+
+function Copyable({ label, text, testId, then }: CopyableProps) {
+  const [isCopied, setCopied] = useState(false);
+  const copy = (): void => {
+    navigator.clipboard.writeText(text).then(
+      () => setCopied(true),
+      () => toast.error('Your browser does not let us copy. Select it and copy it by hand.'),
+    );
+  };
+  return (
+    <>
+      <Box
+        component="pre"
+        tabIndex={0}
+        aria-label={label}
+        data-testid={testId}
+        sx={{
+          m: 0,
+          mb: 1.5,
+          p: 2,
+          bgcolor: 'background.paper',
+          border: '1px solid var(--porch-edge)',
+          borderRadius: '10px',
+          whiteSpace: 'pre-wrap',
+          overflowWrap: 'anywhere',
+          fontSize: 13,
+        }}
+      >
+        {text}
+      </Box>
+      <Button variant="contained" aria-label={`Copy: ${label}`} onClick={copy}>
+        {isCopied ? 'Copied' : 'Copy'}
+      </Button>
+      <Box role="status" sx={{ display: 'inline', ml: 2, fontSize: 13 }}>
+        {isCopied ? then : ''}
+      </Box>
+    </>
   );
 }
 

@@ -1,12 +1,12 @@
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
-import { useContext, useRef, useState } from 'react';
+import { useContext } from 'react';
 import { ICONS } from '../../core/look/icons';
 import { LAMP_OUTLINE } from '../../core/model/lamp';
 import { ICON_NAMES, type Icon } from '../../core/model/look';
 import { PicturesAt } from '../design/WidgetTile';
-import { PortError } from '../frame/port';
 import { useSite } from '../frame/SiteContext';
+import { PICTURE_KINDS, useSending } from '../frame/use-sending';
 import { ICON_WORDS } from '../wording/look';
 import { radioKeys } from './radio-keys';
 
@@ -20,25 +20,16 @@ interface IconChoiceProps {
 
 /** A mark: one of ours, a picture of one's own, or what is shown otherwise. */
 export function IconChoice({ label, otherwise, value, onChange }: IconChoiceProps) {
-  const { port, notice } = useSite();
+  const { port } = useSite();
   const base = useContext(PicturesAt);
-  const files = useRef<HTMLInputElement>(null);
-  const [fault, setFault] = useState<string | null>(null);
-  const take = async (file: Blob | undefined): Promise<void> => {
-    if (file === undefined) return;
-    setFault(null);
-    try {
-      const { once, twice, width, height } = await port.keepLookPicture('icon', file);
-      onChange({ picture: { once, twice, width, height } });
-    } catch (error) {
-      notice(error);
-      setFault(error instanceof PortError ? error.sentence : 'It could not be sent. Nothing was changed; try again.');
-    }
-  };
+  const sending = useSending(async (file) => {
+    const { once, twice, width, height } = await port.keepLookPicture('icon', file);
+    onChange({ picture: { once, twice, width, height } });
+  });
   const picture = value !== null && 'picture' in value ? value.picture : null;
   const ours = value !== null && 'ours' in value ? value.ours : null;
   return (
-    <Box sx={{ mt: 1.5 }}>
+    <Box {...sending.place} sx={{ mt: 1.5, outline: sending.isOver ? '2px dashed var(--porch-door)' : 'none' }}>
       <Box sx={{ fontSize: 12, color: 'text.secondary', mb: 0.5 }}>{label}</Box>
       <Box
         role="radiogroup"
@@ -54,7 +45,7 @@ export function IconChoice({ label, otherwise, value, onChange }: IconChoiceProp
             <Drawing path={ICONS[name]} />
           </Mark>
         ))}
-        <Mark name="A picture of your own" isChosen={picture !== null} asks onChoose={() => files.current?.click()}>
+        <Mark name="A picture of your own" isChosen={picture !== null} asks onChoose={sending.choose}>
           {picture === null ? (
             '…'
           ) : (
@@ -63,16 +54,16 @@ export function IconChoice({ label, otherwise, value, onChange }: IconChoiceProp
         </Mark>
       </Box>
       <input
-        ref={files}
+        ref={sending.files}
         hidden
         type="file"
-        accept="image/*"
+        accept={PICTURE_KINDS}
         aria-label={`${label}: a picture`}
-        onChange={(event) => void take(event.target.files?.[0])}
+        onChange={(event) => void sending.take(event.target.files?.[0])}
       />
-      {fault === null ? null : (
+      {sending.fault === null ? null : (
         <Box role="alert" sx={{ fontSize: 13, color: 'error.main', mt: 0.5 }}>
-          {fault}
+          {sending.fault}
         </Box>
       )}
     </Box>

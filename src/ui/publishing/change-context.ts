@@ -4,12 +4,12 @@ import type { ChangeContext } from '../wording/changes';
 import { teamName } from '../wording/states';
 
 /** Names for what changes between two designs speak of; a widget is named where there are several. */
-export function changeContext(overview: Pick<Overview, 'teams'>, before: Design | null, after: Design): ChangeContext {
+export function changeContext(overview: Pick<Overview, 'teams' | 'calendars'>, before: Design | null, after: Design): ChangeContext {
   const widgets = [...after.widgets, ...(before?.widgets ?? [])];
   const isAlone = new Set(widgets.map(({ id }) => id)).size === 1;
   return {
     teamName: (id) => teamName(overview.teams.find((team) => team.id === id)),
-    calendarName: (id) => `hours ${id}`,
+    calendarName: (id) => overview.calendars[id] ?? 'hours that are not there any more',
     widgetName: (id) => (isAlone ? null : (widgets.find((one) => one.id === id)?.name ?? null)),
   };
 }

@@ -79,7 +79,7 @@ const LACKS: Readonly<Record<string, string>> = {
   campaign: 'another campaign',
   language: 'another language',
   device: 'another device',
-  state: 'another state of the house',
+  state: 'other people in, or other hours',
   attribute: 'something the page says of its visitor',
   parameter: 'something in the address',
   country: 'another country',

@@ -9,6 +9,13 @@ export const STATE_WORDS: Readonly<Record<TeamState, string>> = {
   nobody: 'Nobody is in',
 };
 
+/** What somebody does on a site. */
+export const ROLE_WORDS: Readonly<Record<'owner' | 'designer' | 'responder', string>> = {
+  owner: 'Owner',
+  designer: 'Designs and answers',
+  responder: 'Answers',
+};
+
 /** A team's public name, in English where it has one. */
 export function teamName(team: Pick<TeamNow, 'name'> | undefined): string {
   return team === undefined ? 'Nobody' : (team.name['en'] ?? Object.values(team.name)[0] ?? 'Team');

@@ -76,6 +76,9 @@ const NAMES: Partial<Record<TextKey, string>> = {
   'noteLeft.got': 'Note received',
   'noteLeft.status': 'Status after a note',
   'noteLeft.add': 'Words under the note',
+  'noteLeft.forget': 'Button: forget me',
+  'noteLeft.forgetAsk': 'Question before forgetting',
+  'noteLeft.forgetNo': 'Button: do not forget',
 };
 
 const CASE_NAMES: Readonly<Record<string, string>> = {

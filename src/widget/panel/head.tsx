@@ -1,10 +1,9 @@
 /** @jsxImportSource preact */
-import { useState } from 'preact/hooks';
 import type { Decision } from '../../core/decide/decide';
 import { LAMP_OUTLINE, LAMP_PATHS, type LampMark, lampOf } from '../../core/model/lamp';
-import type { WirePicture } from '../../core/wire/design-file';
 import type { Heard } from '../../core/words/hearer';
-import { initialsOf } from './initials';
+import { initialsOf } from '../../core/words/initials';
+import { Picture } from './picture';
 import type { TextKey } from '../../core/words/text-key';
 import type { Voice } from '../voice';
 
@@ -59,29 +58,5 @@ function Lamp({ mark }: { mark: LampMark }) {
       <path class="lamp-light" d={LAMP_PATHS[mark][0]} />
       <path class="lamp-line" d={LAMP_OUTLINE + LAMP_PATHS[mark][1]} />
     </svg>
-  );
-}
-
-interface PictureProps {
-  readonly class: string;
-  readonly base: string;
-  readonly picture: WirePicture;
-  readonly initials?: string;
-}
-
-/** A picture of the owner's; one that cannot be had is its initials, or nothing. */
-function Picture({ class: name, base, picture: [once, twice, width, height], initials }: PictureProps) {
-  const [broken, setBroken] = useState('');
-  if (broken === once) return initials === undefined ? null : <span class="face">{initials}</span>;
-  return (
-    <img
-      class={name}
-      alt=""
-      width={width}
-      height={height}
-      srcset={`${base}/${twice}.webp 2x`}
-      src={`${base}/${once}.webp`}
-      onError={() => setBroken(once)}
-    />
   );
 }

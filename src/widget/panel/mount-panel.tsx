@@ -130,6 +130,12 @@ export function mountPanel(port: PanelPort): MountedPanel {
       );
     },
     end: () => void talk.end().catch(() => undefined),
+    forget: async () => {
+      await talk.forget();
+      draft = '';
+      port.setAsksAgain(false);
+      focus();
+    },
     askAgain: () => port.setAsksAgain(true),
     close: port.close,
     accept: port.accept,

@@ -23,6 +23,7 @@ const NO_ACTS = {
   leaveNote: NOTHING,
   leaveMail: NOTHING,
   giveAfter: NOTHING,
+  forget: () => Promise.resolve(),
   end: NOTHING,
   askAgain: NOTHING,
   close: NOTHING,

@@ -31,6 +31,7 @@ export const PANEL_CSS = `
 .card.visitor { align-self: flex-end; background: var(--visitor); color: var(--onVisitor); border-inline-end: 3px solid var(--accent); }
 .card.person { margin-inline-start: 38px; max-inline-size: calc(86% - 38px); }
 .face { display: grid; place-items: center; inline-size: 30px; block-size: 30px; border-radius: min(var(--radius), 8px); background: var(--responder); color: var(--onResponder); font: 700 12px/1 var(--heading); flex: none; }
+img.face { object-fit: cover; }
 .head .face { background: var(--onHeader); color: var(--header); }
 .card > .face { position: absolute; inset-inline-start: -38px; inset-block-start: 0; border: 1px solid var(--rail); }
 .who { display: block; font-size: 12px; font-weight: 600; color: var(--shade); font-family: var(--heading); }
@@ -79,6 +80,9 @@ select.text { appearance: auto; cursor: pointer; }
 .note-form { margin-block-end: -14px; }
 .note-form .last { position: sticky; inset-block-end: -14px; padding-block: 8px 14px; background: var(--ground); }
 .said { display: flex; flex-direction: column; gap: 8px; }
+.forget { display: flex; flex-direction: column; gap: 8px; }
+.forget .row { flex-wrap: wrap; justify-content: flex-end; }
+.forget p { margin: 0; }
 .hidden { position: absolute; inline-size: 1px; block-size: 1px; overflow: hidden; clip-path: inset(50%); white-space: nowrap; }
 .root[data-form="edge-tab"] .invitation { inset-block-end: calc(var(--offset) + var(--lift, 0px) + env(safe-area-inset-bottom, 0px)); inset-inline-end: calc(var(--size) + 12px); }
 .root[data-form="edge-tab"][data-corner$="left"] .invitation { inset-inline: calc(var(--size) + 12px) auto; }

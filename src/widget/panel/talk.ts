@@ -1,5 +1,5 @@
 import type { Checked } from '../../core/forms/check';
-import type { Memory } from '../../core/decide/memory';
+import { EMPTY_MEMORY, type Memory } from '../../core/decide/memory';
 import { withinLevel } from '../../core/decide/remember';
 import type { Replies } from '../../core/model/form';
 import type { TeamState } from '../../core/model/moment';
@@ -54,6 +54,8 @@ export interface Talk {
   giveAfter(replies: Replies): Promise<void>;
   leaveNote(body: string, replies: NoteReplies): void;
   end(): Promise<void>;
+  /** [V8] The server removes all first, then this browser; throws where the server could not be asked. */
+  forget(): Promise<void>;
   takeBackRefused(): void;
   /** Everything here has been before the visitor's eyes. */
   sawAll(): void;
@@ -118,6 +120,11 @@ export function talkWith(
   /** What names the design something is said under ([L10]). */
   const under = () => ({ design: port.designName(), locale: port.frame.root.lang, widget: widgetKey() });
   /** Of a conversation that begins: whom it is for. */
+  /** Whoever looks at the draft by a private link writes to try it. */
+  const pass = () => {
+    const kept = passOf(port.passKey);
+    return kept === null ? {} : { pass: kept };
+  };
   const asks = () => (conversation === null && port.asksFor() !== null ? { asks: port.asksFor() } : {});
 
   const post = (path: string, body: unknown): Promise<Response> =>
@@ -153,7 +160,7 @@ export function talkWith(
   /** Refused for good: what of its form does not fit, by field. */
   const offer = async (one: Outgoing): Promise<'taken' | 'later' | Checked['faults']> => {
     const newToken = port.memory.read().token === null ? (pendingToken ??= newSecret()) : undefined;
-    const said = { ...under(), ...asks(), newToken, clientId: one.clientId, body: one.body, page: one.page };
+    const said = { ...under(), ...asks(), ...pass(), newToken, clientId: one.clientId, body: one.body, page: one.page };
     try {
       const response = await (one.note === null
         ? post('messages', { ...said, replies: one.before, trail: one.trail })
@@ -279,6 +286,15 @@ export function talkWith(
       if (response.ok) take((await response.json()) as VisitorTalk);
       changed();
     },
+    forget: async () => {
+      const response = await post('forget', {});
+      if (!response.ok && response.status !== 401) throw new Error(`Forgetting was answered ${response.status}.`);
+      port.memory.write(EMPTY_MEMORY);
+      becomeUnknown();
+      [outbox, refused, afterId, seenSeq] = [[], null, null, 0];
+      restartStream(true); // the old one belongs to somebody who is known
+      changed();
+    },
     takeBackRefused: () => {
       refused = null;
     },
@@ -299,6 +315,15 @@ async function readAll(body: ReadableStream<Uint8Array>, hear: (name: string, id
   const decoder = new TextDecoder();
   const reader = body.getReader();
   for (let part = await reader.read(); !part.done; part = await reader.read()) cut(decoder.decode(part.value, { stream: true }));
+}
+
+/** Storage that throws counts as none. */
+function passOf(key: string): string | null {
+  try {
+    return sessionStorage.getItem(key);
+  } catch {
+    return null;
+  }
 }
 
 /** [V8] A damaged one counts as none. */

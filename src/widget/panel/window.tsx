@@ -6,11 +6,13 @@ import type { VisitorEntry } from '../../core/wire/talk';
 import type { Heard } from '../../core/words/hearer';
 import type { TextKey } from '../../core/words/text-key';
 import type { Voice } from '../voice';
+import { initialsOf } from '../../core/words/initials';
 import { Head } from './head';
-import { initialsOf } from './initials';
+import { Picture } from './picture';
 import { InvitationCard } from './invitation-card';
 import { AfterForm, BeforeForm } from './chat-forms';
 import { Composer } from './composer';
+import { ForgetMe } from './forget-me';
 import type { FormState } from './form-state';
 import { NoteForm } from './note-form';
 import { SlowReply } from './slow-reply';
@@ -48,6 +50,8 @@ export interface WindowActs {
   /** Gives the form after the chat. */
   giveAfter(): void;
   end(): void;
+  /** [V8] Removes the visitor here and on the server; throws where that did not go through, and then nothing is removed. */
+  forget(): Promise<void>;
   askAgain(): void;
   close(): void;
   accept(): void;
@@ -141,6 +145,7 @@ function Body(props: WindowProps) {
         ) : (
           <Composer {...props} />
         )}
+        {decision.moment === 'goodbye' || decision.moment === 'note-left' ? <ForgetMe voice={voice} onForget={acts.forget} /> : null}
       </div>
     </>
   );
@@ -218,12 +223,12 @@ function Card({ say, voice }: { say: TextKey; voice: Voice }) {
   );
 }
 
-function Entries({ heard, talk, voice }: WindowProps) {
+function Entries({ heard, talk, voice, base }: WindowProps) {
   const { locale } = heard.site.design;
   return (
     <>
       {talk.entries.map((entry, at) => (
-        <Entry key={entry.id} entry={entry} before={talk.entries[at - 1]} voice={voice} locale={locale} />
+        <Entry key={entry.id} entry={entry} before={talk.entries[at - 1]} voice={voice} locale={locale} base={base} />
       ))}
       {talk.outbox.map((one) => (
         <Waiting key={one.clientId} one={one} voice={voice} />
@@ -237,9 +242,10 @@ interface EntryProps {
   readonly before: VisitorEntry | undefined;
   readonly voice: Voice;
   readonly locale: string;
+  readonly base: string;
 }
 
-function Entry({ entry, before, voice, locale }: EntryProps) {
+function Entry({ entry, before, voice, locale, base }: EntryProps) {
   if (entry.kind === 'joined')
     return (
       <p class="line" data-entry={entry.id} data-say="talking.joined">
@@ -257,15 +263,21 @@ function Entry({ entry, before, voice, locale }: EntryProps) {
   const isVisitor = entry.author === 'visitor';
   return (
     <div class={isVisitor ? 'card visitor' : 'card person'} data-entry={entry.id}>
-      {isVisitor || isSamePerson(entry, before) ? null : (
-        <span class="face" aria-hidden="true">
-          {initialsOf(entry.name ?? '')}
-        </span>
-      )}
+      {isVisitor || isSamePerson(entry, before) ? null : <Face entry={entry} base={base} />}
       <span class={isVisitor ? 'who hidden' : 'who'}>{isVisitor ? voice('talking.you') : entry.name}</span>
       <bdi>{entry.body}</bdi>
       <time class="time">{timeOf(entry.storedMs, locale)}</time>
     </div>
+  );
+}
+
+function Face({ entry: { name, face }, base }: Pick<EntryProps, 'entry' | 'base'>) {
+  const initials = initialsOf(name ?? '');
+  if (face) return <Picture class="face" base={base} picture={[face[0], face[1], 30, 30]} initials={initials} />;
+  return (
+    <span class="face" aria-hidden="true">
+      {initials}
+    </span>
   );
 }
 

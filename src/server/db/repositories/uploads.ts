@@ -2,7 +2,7 @@ import type { Bars, BarsByDevice } from '../../../core/look/collisions';
 import type { LookPictureKind, PageDevice, PagePicture } from '../../../core/wire/desk';
 import type { Db } from '../open';
 
-export type UploadKind = 'page' | LookPictureKind;
+export type UploadKind = 'page' | 'face' | LookPictureKind;
 
 export interface Upload {
   readonly hash: string;

@@ -1,9 +1,9 @@
 import type { Metadata } from 'next';
-import { ScreenToCome } from '../../../../ui/frame/ScreenToCome';
 import { screenAt } from '../../../../ui/frame/screens';
+import { TeamScreen } from '../../../../ui/team/TeamScreen';
 
 export const metadata: Metadata = { title: screenAt('team').name };
 
 export default function Page() {
-  return <ScreenToCome path="team" />;
+  return <TeamScreen />;
 }

@@ -1,0 +1,104 @@
+import { sql } from 'kysely';
+import type { EpochMs } from '../../../core/model/units';
+import type { DeskConversation } from '../../../core/wire/desk';
+import type { Db } from '../open';
+
+/** Everything that still wants somebody, however old: questions nobody has joined before all else, so that no bound cuts them off. */
+export async function listOpenDeskConversations(db: Db, siteId: string, limit: number): Promise<DeskConversation[]> {
+  const query = deskQuery(db, siteId).where('conversation.standing', 'in', ['asked', 'joined', 'note']);
+  const rows = await query
+    .orderBy(sql`conversation.standing = 'asked'`, 'desc')
+    .orderBy('conversation.last_entry_ms', 'desc')
+    .limit(limit)
+    .execute();
+  return rows.map(toDesk);
+}
+
+/** Ended ones, newest first; `before` pages back. */
+export async function listEndedDeskConversations(
+  db: Db,
+  siteId: string,
+  before: EpochMs | null,
+  limit: number,
+): Promise<DeskConversation[]> {
+  let query = deskQuery(db, siteId).where('conversation.standing', '=', 'ended').orderBy('conversation.last_entry_ms', 'desc').limit(limit);
+  if (before !== null) query = query.where('conversation.last_entry_ms', '<', before);
+  return (await query.execute()).map(toDesk);
+}
+
+export async function findDeskConversation(db: Db, siteId: string, id: string): Promise<DeskConversation | null> {
+  const row = await deskQuery(db, siteId).where('conversation.id', '=', id).executeTakeFirst();
+  return row === undefined ? null : toDesk(row);
+}
+
+function deskQuery(db: Db, siteId: string) {
+  return db
+    .selectFrom('conversation')
+    .innerJoin('visitor', (on) =>
+      on.onRef('visitor.site_id', '=', 'conversation.site_id').onRef('visitor.id', '=', 'conversation.visitor_id'),
+    )
+    .leftJoin('person', 'person.id', 'conversation.assigned_to')
+    .select(({ selectFrom }) => [
+      'conversation.id',
+      'conversation.standing',
+      'conversation.page',
+      'conversation.is_practice',
+      'conversation.team_id',
+      'conversation.assigned_to',
+      'conversation.asked_ms',
+      'conversation.last_entry_ms',
+      'visitor.name as visitor_name',
+      'visitor.mail as visitor_mail',
+      'visitor.locale',
+      'person.name as responder_name',
+      selectFrom('entry')
+        .select('entry.author')
+        .whereRef('entry.conversation_id', '=', 'conversation.id')
+        .where('entry.kind', 'in', ['message', 'note'])
+        .orderBy('entry.seq', 'desc')
+        .limit(1)
+        .as('last_author'),
+      selectFrom('entry')
+        .select('entry.body')
+        .whereRef('entry.conversation_id', '=', 'conversation.id')
+        .where('entry.kind', 'in', ['message', 'note'])
+        .orderBy('entry.seq', 'desc')
+        .limit(1)
+        .as('last_body'),
+      selectFrom('entry')
+        .select(({ fn }) => fn.min<number>('entry.stored_ms').as('since'))
+        .whereRef('entry.conversation_id', '=', 'conversation.id')
+        .where('entry.author', '=', 'visitor')
+        .where('entry.kind', 'in', ['message', 'note'])
+        .where(
+          'entry.seq',
+          '>',
+          sql<number>`(select coalesce(max(ours.seq), 0) from entry as ours where ours.conversation_id = conversation.id and ours.author = 'person' and ours.kind = 'message')`,
+        )
+        .as('waiting_since'),
+    ])
+    .where('conversation.site_id', '=', siteId);
+}
+
+type DeskRow = Awaited<ReturnType<ReturnType<typeof deskQuery>['execute']>>[number];
+
+function toDesk(row: DeskRow): DeskConversation {
+  const isOpen = row.standing !== 'ended';
+  return {
+    id: row.id,
+    standing: row.standing,
+    visitorName: row.visitor_name,
+    visitorMail: row.visitor_mail,
+    locale: row.locale,
+    page: row.page,
+    isPractice: row.is_practice === 1,
+    teamId: row.team_id,
+    responderId: row.assigned_to,
+    responderName: row.responder_name,
+    askedMs: row.asked_ms,
+    lastEntryMs: row.last_entry_ms,
+    lastAuthor: row.last_author ?? 'visitor',
+    lastBody: row.last_body ?? '',
+    waitingSinceMs: isOpen ? row.waiting_since : null,
+  };
+}

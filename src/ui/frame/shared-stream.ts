@@ -1,0 +1,112 @@
+/** One event of the desk's stream as it came: its name and its data, still as text. */
+export interface StreamEvent {
+  readonly name: string;
+  readonly data: string;
+}
+
+export interface StreamHearer {
+  hear(event: StreamEvent): void;
+  connected(isOpen: boolean): void;
+}
+
+/** What tabs of one browser tell each other. */
+type Told =
+  | { readonly kind: 'event'; readonly event: StreamEvent }
+  | { readonly kind: 'connected'; readonly isOpen: boolean }
+  | { readonly kind: 'hello' };
+
+const RETRY_MS = [1000, 3000, 10_000, 30_000] as const;
+
+/**
+ * The desk's stream, once per browser however many tabs are open: a browser keeps six connections to a server, and
+ * seven streams would leave none for anything else. Whichever tab holds the lock keeps the stream and tells the others;
+ * when it is closed the next one goes on. `only` hears what one tab alone must answer; what it gives is heard by all. Gives the way to stop.
+ */
+export function shareStream(
+  address: string,
+  names: readonly string[],
+  hearer: StreamHearer,
+  only: (event: StreamEvent) => Promise<StreamEvent | null>,
+): () => void {
+  if (!('locks' in navigator) || !('BroadcastChannel' in globalThis)) return keepStream(address, names, hearer, only);
+  const channel = new BroadcastChannel(`sunny-porch:${address}`);
+  const stopped = new AbortController();
+  let stopStream: (() => void) | null = null;
+  let isOpen = false;
+  /** The newest of each name that says how things stand; for tabs that come later. */
+  const standing = new Map<string, StreamEvent>();
+  channel.onmessage = ({ data: told }: MessageEvent<Told>) => {
+    if (told.kind === 'hello') {
+      if (stopStream === null) return;
+      tell({ kind: 'connected', isOpen });
+      for (const event of standing.values()) tell({ kind: 'event', event });
+    } else if (stopStream === null) {
+      if (told.kind === 'event') hearer.hear(told.event);
+      else hearer.connected(told.isOpen);
+    }
+  };
+  const tell = (told: Told): void => channel.postMessage(told);
+  const held = navigator.locks.request(`sunny-porch:${address}`, { signal: stopped.signal }, () => {
+    return new Promise<void>((release) => {
+      const own: StreamHearer = {
+        hear: (event) => {
+          if (STANDING.has(event.name)) standing.set(event.name, event);
+          hearer.hear(event);
+          tell({ kind: 'event', event });
+        },
+        connected: (value) => {
+          isOpen = value;
+          hearer.connected(value);
+          tell({ kind: 'connected', isOpen: value });
+        },
+      };
+      stopStream = keepStream(address, names, own, only);
+      stopped.signal.addEventListener('abort', () => release());
+    });
+  });
+  held.catch(() => undefined); // it was stopped before it was its turn
+  tell({ kind: 'hello' });
+  return () => {
+    stopped.abort();
+    stopStream?.();
+    channel.close();
+  };
+}
+
+/** Events that say how things stand, whenever they were sent. */
+const STANDING: ReadonlySet<string> = new Set(['teams']);
+
+/** The stream of this tab's own; one that the server refused is asked for again, later and later. */
+function keepStream(
+  address: string,
+  names: readonly string[],
+  hearer: StreamHearer,
+  only: (event: StreamEvent) => Promise<StreamEvent | null>,
+): () => void {
+  let source: EventSource | null = null;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  let tries = 0;
+  const open = (): void => {
+    const own = (source = new EventSource(address));
+    own.addEventListener('open', () => {
+      tries = 0;
+      hearer.connected(true);
+    });
+    own.addEventListener('error', () => {
+      hearer.connected(false);
+      if (own.readyState !== EventSource.CLOSED) return; // the browser tries again by itself
+      timer = setTimeout(open, RETRY_MS[Math.min(tries++, RETRY_MS.length - 1)]);
+    });
+    for (const name of names)
+      own.addEventListener(name, (event) => {
+        const heard = { name, data: (event as MessageEvent<string>).data };
+        hearer.hear(heard);
+        void only(heard).then((more) => more !== null && source === own && hearer.hear(more));
+      });
+  };
+  open();
+  return () => {
+    clearTimeout(timer);
+    source?.close();
+  };
+}

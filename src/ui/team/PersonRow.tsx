@@ -1,0 +1,86 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import type { PersonView } from '../../core/wire/desk';
+import { FaceMark } from '../frame/FaceMark';
+import { LampMark } from '../frame/LampMark';
+import { useSite } from '../frame/SiteContext';
+import { PICTURE_KINDS, useSending } from '../frame/use-sending';
+import { ROLE_WORDS, teamName } from '../wording/states';
+
+interface PersonRowProps {
+  readonly person: PersonView;
+  readonly onPeople: (people: readonly PersonView[]) => void;
+}
+
+/** One person: face, name, what they do here, whether they are in. One's own face, or as owner anybody's, is changed here. */
+export function PersonRow({ person, onPeople }: PersonRowProps) {
+  const { port, overview, role, reload } = useSite();
+  const { id, name, face, isIn, isYou, teamIds } = person;
+  const take = (people: readonly PersonView[]): void => {
+    onPeople(people);
+    void reload(); // the stage and the beam show one's own
+  };
+  const sending = useSending(async (file) => take(await port.setFace(id, file)));
+  const mayChange = isYou || role === 'owner';
+  const teams = teamIds.map((teamId) => teamName(overview?.teams.find((team) => team.id === teamId)));
+  return (
+    <Box
+      component="li"
+      data-person={id}
+      {...(mayChange ? sending.place : {})}
+      sx={{
+        display: 'flex',
+        flexWrap: 'wrap',
+        alignItems: 'center',
+        gap: 2,
+        py: 2,
+        borderTop: '1px solid var(--porch-rail)',
+        outline: sending.isOver ? '2px dashed var(--porch-door)' : 'none',
+      }}
+    >
+      <FaceMark name={name} face={face} size={56} />
+      <Box sx={{ flex: '1 1 220px', minWidth: 0 }}>
+        <Typography component="h3" sx={{ fontWeight: 700, overflowWrap: 'anywhere' }}>
+          <bdi>{name}</bdi>
+          {isYou ? ' (you)' : ''}
+        </Typography>
+        <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
+          {[ROLE_WORDS[person.role], teams.length === 0 ? 'in no team' : teams.join(', ')].join(' · ')}
+        </Box>
+        <Box sx={{ fontSize: 13, display: 'flex', alignItems: 'center', gap: 0.5, mt: 0.5 }}>
+          <LampMark mark={isIn ? 'lit' : 'unlit'} size={18} />
+          {isIn ? 'In' : 'Not in'}
+        </Box>
+      </Box>
+      {mayChange ? (
+        <Box role="group" aria-label={`Face of ${name}`} sx={{ flex: '0 1 auto' }}>
+          <input
+            ref={sending.files}
+            hidden
+            type="file"
+            accept={PICTURE_KINDS}
+            aria-label={`A picture of ${name}`}
+            onChange={(event) => void sending.take(event.target.files?.[0])}
+          />
+          <Button size="small" variant="outlined" disabled={sending.isBusy} onClick={sending.choose}>
+            {sending.isBusy ? 'Drawing it …' : face === null ? 'Choose a picture' : 'Another one'}
+          </Button>
+          {face === null ? null : (
+            <Button size="small" disabled={sending.isBusy} onClick={() => void port.removeFace(id).then(take)}>
+              Take it away
+            </Button>
+          )}
+          <Typography variant="body2" color="text.secondary" sx={{ mt: 0.5 }}>
+            Or drop or paste it here, up to 5 MB.
+          </Typography>
+        </Box>
+      ) : null}
+      {sending.fault === null ? null : (
+        <Typography variant="body2" color="error" role="alert" sx={{ flexBasis: '100%' }}>
+          {sending.fault}
+        </Typography>
+      )}
+    </Box>
+  );
+}

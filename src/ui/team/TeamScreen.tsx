@@ -1,0 +1,72 @@
+'use client';
+
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import LinearProgress from '@mui/material/LinearProgress';
+import Typography from '@mui/material/Typography';
+import { useEffect, useState } from 'react';
+import type { PersonView } from '../../core/wire/desk';
+import { PortError } from '../frame/port';
+import { screenAt } from '../frame/screens';
+import { useSite } from '../frame/SiteContext';
+import { PersonRow } from './PersonRow';
+
+/** Who answers, and the face they show. Hours are still to come. */
+export function TeamScreen() {
+  const { port, notice, onEvent } = useSite();
+  const [people, setPeople] = useState<readonly PersonView[] | null>(null);
+  const [fault, setFault] = useState<string | null>(null);
+  useEffect(() => {
+    const load = (): void =>
+      void port.getPeople().then(
+        (told) => {
+          setPeople(told);
+          setFault(null);
+        },
+        (error: unknown) => {
+          notice(error);
+          setFault(error instanceof PortError ? error.sentence : 'The people could not be loaded. Nothing was changed.');
+        },
+      );
+    load();
+    return onEvent((event) => (event.kind === 'teams' || (event.kind === 'connection' && event.isOpen)) && load());
+  }, [port, notice, onEvent]);
+  const { name, toCome } = screenAt('team');
+  return (
+    <Box sx={{ maxWidth: 720, width: '100%', mx: 'auto', p: { xs: 2, md: 4 } }}>
+      <Typography variant="h1" sx={{ mb: 3 }}>
+        {name}
+      </Typography>
+      <Box component="section" aria-labelledby="people">
+        <Typography id="people" variant="h2">
+          People
+        </Typography>
+        <Typography variant="body2" color="text.secondary" sx={{ mt: 0.5, mb: 1 }}>
+          A face stands beside what its owner answers, from the moment it is here. Without one, visitors see initials.
+        </Typography>
+        {fault === null ? null : (
+          <Alert severity="error" role="alert" sx={{ my: 2 }}>
+            {fault}
+          </Alert>
+        )}
+        {people === null ? (
+          <LinearProgress aria-label="Loading the people" />
+        ) : (
+          <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+            {people.map((person) => (
+              <PersonRow key={person.id} person={person} onPeople={setPeople} />
+            ))}
+          </Box>
+        )}
+      </Box>
+      <Box component="section" aria-labelledby="hours" sx={{ mt: 5 }}>
+        <Typography id="hours" variant="h2">
+          Opening hours
+        </Typography>
+        <Typography color="text.secondary" sx={{ mt: 0.5 }}>
+          {toCome}
+        </Typography>
+      </Box>
+    </Box>
+  );
+}
