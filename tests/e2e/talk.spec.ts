@@ -383,6 +383,39 @@ test('a page that is left before the server took the words: the next page sends 
   expect(await visitor.page.evaluate(() => sessionStorage.length)).toBe(0);
 });
 
+test('a face chosen in Team & hours stands beside what one answers, at once, and is initials where it cannot be had', async ({
+  browser,
+}) => {
+  const visitor = await visit(browser, `${house.site}/tonight`);
+  const desk = await openDesk(browser);
+  await visitor.launcher.click();
+  await visitor.say('Who am I talking to?');
+  await choose(desk, 'Who am I talking to?');
+  await desk.goto(`${house.app}/s/${house.siteKey}/team`);
+  const own = desk.getByRole('listitem').filter({ hasText: 'Inês Matos (you)' });
+  await own.getByRole('button', { name: 'Take it away' }).click();
+  await expect(own.getByRole('img')).toHaveCount(0);
+  await own.getByLabel('A picture of Inês Matos').setInputFiles({ name: 'me.png', mimeType: 'image/png', buffer: Buffer.from('<html>') });
+  await expect(own.getByRole('alert')).toContainText('Nothing was stored');
+  const png = await desk.screenshot({ clip: { x: 0, y: 0, width: 120, height: 160 } });
+  await own.getByLabel('A picture of Inês Matos').setInputFiles({ name: 'me.html', mimeType: 'text/html', buffer: png });
+  await expect(own.getByRole('button', { name: 'Another one' })).toBeVisible();
+  await expect(own.getByRole('alert')).toHaveCount(0);
+
+  await desk.goto(`${house.app}/s/${house.siteKey}/conversations`);
+  await choose(desk, 'Who am I talking to?');
+  await answer(desk, 'To Inês, under the dome.');
+  const face = visitor.window.locator('.card.person').filter({ hasText: 'under the dome' }).locator('.face');
+  await expect
+    .poll(() => face.evaluate((one) => one instanceof HTMLImageElement && one.complete && [one.naturalWidth, one.offsetWidth]))
+    .toEqual([64, 30]);
+  await visitor.page.route('**/*.webp', (route) => route.abort());
+  await visitor.page.reload();
+  await visitor.launcher.click();
+  await expect(face).toHaveText('IM');
+  expect(visitor.errors).toEqual([]);
+});
+
 test('eight tabs of one desk hear every word by one stream, and go on when the tab that kept it is closed', async ({ browser }) => {
   const first = await openDesk(browser);
   const tabs = [first];

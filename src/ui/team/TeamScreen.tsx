@@ -42,7 +42,7 @@ export function TeamScreen() {
           People
         </Typography>
         <Typography variant="body2" color="text.secondary" sx={{ mt: 0.5, mb: 1 }}>
-          A face stands beside what its owner answers, from the moment it is here. Without one, visitors see initials.
+          A face stands beside what somebody answers, from the moment it is here. Without one, visitors see initials.
         </Typography>
         {fault === null ? null : (
           <Alert severity="error" role="alert" sx={{ my: 2 }}>

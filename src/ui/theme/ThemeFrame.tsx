@@ -3,7 +3,8 @@
 import CssBaseline from '@mui/material/CssBaseline';
 import GlobalStyles from '@mui/material/GlobalStyles';
 import { ThemeProvider } from '@mui/material/styles';
-import type { ReactNode } from 'react';
+import { type ReactNode, useEffect } from 'react';
+import { setNonce } from 'react-colorful';
 import { Toaster } from 'sonner';
 import { theme } from './theme';
 import { TOKENS } from './tokens';
@@ -35,7 +36,10 @@ const GLOBAL = (
 );
 
 /** Theme, fonts and toasts around everything. Light or evening follows the person's device until they choose. */
-export function ThemeFrame({ children }: { children: ReactNode }) {
+export function ThemeFrame({ nonce, children }: { readonly nonce: string | undefined; readonly children: ReactNode }) {
+  useEffect(() => {
+    if (nonce !== undefined) setNonce(nonce); // the colour picker brings a style sheet of its own
+  }, [nonce]);
   return (
     <ThemeProvider theme={theme} defaultMode="system">
       <CssBaseline />
