@@ -24,6 +24,6 @@ export function serveFiles(dir: string): Server {
 // Writes the observatory's pages once, with the tag pasted in, and never touches them again.
 if (process.argv[1]?.endsWith('demo-site.mjs')) {
   const [, , dir = '', port = '4320', tag = ''] = process.argv;
-  if (!existsSync(dir)) writeSite(dir, tag);
+  if (!existsSync(dir)) writeSite(dir, tag, `http://localhost:${port}`);
   serveFiles(dir).listen(Number(port), 'localhost', () => process.send?.({ kind: 'listening' }));
 }

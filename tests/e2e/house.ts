@@ -40,7 +40,7 @@ export class House {
       this.siteKey = (JSON.parse(stdout) as { siteKey: string }).siteKey;
     }
     await this.start(0);
-    writeSite(this.siteDir, this.tag());
+    writeSite(this.siteDir, this.tag(), this.site);
   }
 
   tag(key = this.siteKey): string {

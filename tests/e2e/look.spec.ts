@@ -273,7 +273,14 @@ test('an element of the page instead of a launcher; in the middle of an edge; a 
   const selector = page.getByRole('textbox', { name: 'CSS selector of your element' });
   await selector.fill('.ours[');
   await expect(page.getByText('That is not a CSS selector. Not changed yet.')).toBeVisible();
+  const where = page.getByRole('status', { name: 'Where the element is' });
+  await selector.fill('footer a[href="/volunteer"]');
+  await expect(where).toHaveText(/^It is on all \d\d pages we know\.$/);
+  await selector.fill('nav a[href="/groups/schools"]');
+  await expect(where).toHaveText(/^It is on \d+ of \d\d pages we know\. Not on .*\/(pt|de)\/.* and \d+ more\.$/);
   await selector.fill('.ours');
+  await expect(where).toContainText(/^None of the \d\d pages we know has anything that fits it: there nobody could open the window\./);
+  await expectCalmAxe(page, 'an element that no known page has');
   await publish(page);
   await there.reload();
   await expect(there.locator('sunny-porch')).toHaveCount(1);

@@ -36,13 +36,19 @@ const NAMES: Readonly<Record<SitePage['lang'], string>> = {
 };
 
 /** Writes the observatory's pages as plain files, with the tag pasted once into each. */
-export function writeSite(dir: string, tag: string): void {
+export function writeSite(dir: string, tag: string, origin: string): void {
   for (const page of SITE_PAGES) {
     const file = join(dir, page.path, 'index.html');
     mkdirSync(dirname(file), { recursive: true });
     writeFileSync(file, toHtml(page, tag));
   }
   writeFileSync(join(dir, 'style.css'), SITE_CSS);
+  writeFileSync(join(dir, 'sitemap.xml'), sitemap(origin));
+}
+
+function sitemap(origin: string): string {
+  const pages = SITE_PAGES.map(({ path }) => `  <url><loc>${origin}${path}</loc></url>\n`).join('');
+  return `<?xml version="1.0" encoding="UTF-8"?>\n<urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9">\n${pages}</urlset>\n`;
 }
 
 function toHtml(page: SitePage, tag: string): string {

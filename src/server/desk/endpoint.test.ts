@@ -59,6 +59,7 @@ const BODIES: Readonly<Record<string, object>> = {
   },
   'POST page-pictures/*': {},
   'POST look-pictures/*': {},
+  'POST page-source': { address: 'https://farrowisle.example/' },
   'POST people/*/face': {},
   'POST people/*/face/remove': {},
   'POST page-bars/*': { upper: 0, lower: 64 },

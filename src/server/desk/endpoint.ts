@@ -21,6 +21,7 @@ import {
   DesignFileInput,
   NothingInput,
   PageBarsInput,
+  PageSourceInput,
   PauseInput,
   PublishInput,
   RecipientsInput,
@@ -38,6 +39,7 @@ import { forgetVisit, keepVisit } from '../usecases/kept-visits';
 import { forgetSituation, keepSituation } from '../usecases/kept-situations';
 import { listKeptSituations } from '../db/repositories/kept-situations';
 import { endByPerson } from '../usecases/end-talk';
+import { pageSource } from '../usecases/page-source';
 import { replyTo } from '../usecases/talk';
 import { listKeptVisits } from '../db/repositories/kept-visits';
 import { listCalendars, listOverrides } from '../db/repositories/calendars';
@@ -101,6 +103,7 @@ export const DESK_ROUTES: Readonly<Record<string, Route<never>>> = {
   'POST page-pictures/*/remove': route('designer', NothingInput, noPagePictureAnswer),
   'POST page-bars/*': route('designer', PageBarsInput, pageBarsAnswer),
   'POST look-pictures/*': route('designer', undefined, lookPictureAnswer),
+  'POST page-source': route('designer', PageSourceInput, pageSourceAnswer),
   'GET people': route('responder', undefined, peopleAnswer),
   'POST people/*/face': route('responder', undefined, faceAnswer),
   'POST people/*/face/remove': route('responder', NothingInput, noFaceAnswer),
@@ -232,6 +235,11 @@ async function recipientsAnswer({ state, member }: DeskCall, { teamId, mails }: 
 async function backAnswer({ state, member }: DeskCall, { key }: BoardInput): Promise<Response> {
   await takeBack(state, member.site.id, key);
   return json(200, {}, {});
+}
+
+async function pageSourceAnswer({ state, member }: DeskCall, { address }: PageSourceInput): Promise<Response> {
+  const got = await pageSource(state, member.site, address);
+  return got.ok ? json(200, got.value, { 'Cache-Control': 'no-store' }) : json(400, { errors: got.errors }, {});
 }
 
 const PER_PAGE = 100;

@@ -61,6 +61,14 @@ export class ChangeInput {
   @MaxLength(120) @IsString() label!: string;
 }
 
+/** A page of the site's own that is to be looked at. */
+export class PageSourceInput {
+  @MaxLength(LIMITS.pageAddressChars)
+  @Matches(/^https?:\/\//i, { message: 'Name the page by its whole address.' })
+  @IsString()
+  address!: string;
+}
+
 /** A board by its key, and why it may stay as it is. */
 @ValidatorConstraint({ name: 'mails' })
 class MailsFit implements ValidatorConstraintInterface {

@@ -16,6 +16,8 @@ const KINDS = {
   newVisitor: { points: 60, duration: 3600 },
   /** Streams opened, per address and minute. */
   stream: { points: 120, duration: 60 },
+  /** Pages of a site that are looked at from here. */
+  pageSource: { points: 240, duration: 60 },
   signIn: { points: 10, duration: 900 },
   signInFromAddress: { points: 40, duration: 900 },
   setup: { points: 20, duration: 900 },

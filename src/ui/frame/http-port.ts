@@ -53,6 +53,7 @@ export function httpPort(siteKey: string): SitePort {
     takeBack: async (key) => void (await post('boards/back', { key })),
     getRecipients: async () => (await get<{ recipients: Record<string, string[]> }>('recipients')).recipients,
     setRecipients: async (teamId, mails) => void (await post('recipients', { teamId, mails })),
+    getPageSource: (address) => post<{ address: string; text: string }>('page-source', { address }),
     getPeople: async () => (await get<{ people: PersonView[] }>('people')).people,
     setFace: async (id, picture) =>
       ((await ask(`${base}/people/${id}/face`, { method: 'POST', body: picture })) as { people: PersonView[] }).people,

@@ -49,6 +49,8 @@ export interface SitePort {
   /** Mail addresses that get the notes of each team. */
   getRecipients(): Promise<Readonly<Record<string, readonly string[]>>>;
   setRecipients(teamId: string, mails: readonly string[]): Promise<void>;
+  /** A page of the site's own, as its server sends it. */
+  getPageSource(address: string): Promise<{ readonly address: string; readonly text: string }>;
   getPeople(): Promise<readonly PersonView[]>;
   /** Visitors see it from then on. Gives the people as they are since. */
   setFace(personId: string, picture: Blob): Promise<readonly PersonView[]>;

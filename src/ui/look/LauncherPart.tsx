@@ -4,24 +4,26 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import FormGroup from '@mui/material/FormGroup';
 import Radio from '@mui/material/Radio';
 import RadioGroup from '@mui/material/RadioGroup';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
-import { LIMITS } from '../../core/limits';
 import type { Launcher } from '../../core/model/design';
 import { DEVICES, LAUNCHER_FORMS, type LauncherForm } from '../../core/model/look';
 import { FORM_WORDS, deviceWords } from '../wording/look';
 import { IconChoice } from './IconChoice';
+import { OwnElement } from './OwnElement';
 
 interface LauncherPartProps {
   readonly launcher: Launcher;
   /** Keys of the teams that answer here. */
   readonly teams: readonly string[];
+  /** The site's own address; null: none was given. */
+  readonly siteAddress: string | null;
+  /** Whether the widget shows on a page. */
+  readonly shows: (address: string) => boolean;
   readonly onLauncher: (launcher: Launcher, words: string) => void;
 }
 
 /** The form of the launcher, its marks, where it does not show, and what of the page's own opens the window. */
-export function LauncherPart({ launcher, teams, onLauncher }: LauncherPartProps) {
+export function LauncherPart({ launcher, teams, siteAddress, shows, onLauncher }: LauncherPartProps) {
   const { form, icon, closedIcon, hiddenOn } = launcher;
   return (
     <>
@@ -47,7 +49,7 @@ export function LauncherPart({ launcher, teams, onLauncher }: LauncherPartProps)
         ))}
       </RadioGroup>
       {form === 'own-element' ? (
-        <OwnElement launcher={launcher} onLauncher={onLauncher} />
+        <OwnElement launcher={launcher} siteAddress={siteAddress} shows={shows} onLauncher={onLauncher} />
       ) : (
         <>
           <IconChoice
@@ -96,51 +98,6 @@ export function LauncherPart({ launcher, teams, onLauncher }: LauncherPartProps)
       <OwnLinks teams={teams} />
     </>
   );
-}
-
-/** The page's own element instead of a launcher. */
-function OwnElement({ launcher, onLauncher }: Omit<LauncherPartProps, 'teams'>) {
-  const [typed, setTyped] = useState<string | null>(null);
-  const value = typed ?? launcher.element ?? '';
-  const isWrong = value.trim() !== '' && !isSelector(value);
-  return (
-    <TextField
-      label="CSS selector of your element"
-      size="small"
-      fullWidth
-      sx={{ mt: 1 }}
-      value={value}
-      placeholder=".contact"
-      error={isWrong}
-      onChange={(event) => {
-        setTyped(event.target.value);
-        const next = event.target.value.trim();
-        if (next === '' || isSelector(next))
-          onLauncher({ ...launcher, element: next === '' ? null : next }, 'element that opens the window');
-      }}
-      onBlur={() => {
-        if (!isWrong) setTyped(null);
-      }}
-      helperText={
-        isWrong
-          ? 'That is not a CSS selector. Not changed yet.'
-          : value.trim() === ''
-            ? 'Without one, only links with data-porch-open open the window.'
-            : 'Pages on which nothing fits it have no way in. We do not know your pages yet: look at each once.'
-      }
-      slotProps={{ htmlInput: { spellCheck: false, maxLength: LIMITS.selectorChars } }}
-    />
-  );
-}
-
-/** Whether the browser can look for it; the widget asks for it the same way. */
-function isSelector(text: string): boolean {
-  try {
-    document.createDocumentFragment().querySelector(text);
-    return true;
-  } catch {
-    return false;
-  }
 }
 
 /** How a link of the page opens the window, with a team and a first question. */

@@ -6,6 +6,7 @@ import RadioGroup from '@mui/material/RadioGroup';
 import Typography from '@mui/material/Typography';
 import { useMemo } from 'react';
 import type { Sight } from '../../core/look/deficiency';
+import { decide } from '../../core/decide/decide';
 import { judgeOnPage } from '../../core/look/on-page';
 import { judgePairs, judgedOf } from '../../core/look/pairs';
 import { rewriteCss } from '../../core/look/own-css';
@@ -138,6 +139,8 @@ export function LookPanel(props: LookPanelProps) {
         <LauncherPart
           launcher={launcher}
           teams={teamKeys(site, widget)}
+          siteAddress={pictures.known.siteAddress}
+          shows={(address) => decide(site, { ...base, page: { ...base.page, address } }).widget === widget.key}
           onLauncher={(next, words) => onWidget({ ...widget, launcher: next }, words)}
         />
         <Box sx={{ mt: 1.5 }} />
