@@ -297,6 +297,8 @@ test('launcher and invitation are judged against the page behind them, and one t
   const page = await lookPanel(browser, 'Passing by');
   await unfold(page, 'Place');
   await page.getByRole('radio', { name: 'lower right' }).check();
+  await unfold(page, 'Launcher');
+  await page.getByRole('radio', { name: /^Lamp/ }).first().check();
   await part(page, 'Place').getByRole('textbox', { name: 'Further from the upper or lower edge' }).fill('0');
   const picture = await sharp({ create: { width: 1280, height: 800, channels: 3, background: '#ffffff' } })
     .composite([{ input: { create: { width: 500, height: 100, channels: 3, background: '#6d2a55' } }, left: 780, top: 700 }])
@@ -311,6 +313,11 @@ test('launcher and invitation are judged against the page behind them, and one t
   await page.reload();
   await page.getByRole('tab', { name: 'Everywhere' }).click();
   await expect(part(page, 'Colours')).toContainText(/\d to mend/);
+  const today = await enterAs(browser, house, 'today');
+  await expect(
+    today.getByText(/^The launcher of “Everywhere” is hardly seen on your page: 1\.\d:1 on #6\w{5}, and it needs 3:1\./),
+  ).toBeVisible();
+  await today.close();
   await unfold(page, 'Colours');
   await expect(part(page, 'Colours').getByRole('listitem').filter({ hasText: 'An invitation on your page' })).toContainText(
     'At worst, on #ffffff',
@@ -362,6 +369,14 @@ test('a cookie bar is marked; what lies over it is told for every screen; the la
   await expect(covered).toContainText('with text at 200 %');
   await expect(page.locator('[data-bar=lower]')).toBeVisible();
   await expectCalmAxe(page, 'a covered bar');
+  await saved(page);
+  const today = await enterAs(browser, house, 'today');
+  await today.getByRole('button', { name: 'more worth a look' }).click();
+  const board = today.getByRole('listitem').filter({ hasText: 'lies 44 px over the lower bar of your page on a computer (1280 × 800)' });
+  await expect(board).toHaveCount(3);
+  await board.first().getByRole('link', { name: 'Look at the place' }).click();
+  await expect(part(today, 'Place').getByRole('list', { name: 'Covered' })).toBeVisible();
+  await today.close();
   await page.getByRole('button', { name: 'Whole page' }).click();
   const grip = await page.locator('[data-grip]').boundingBox();
   if (grip === null) throw new Error('Nothing to drag.');

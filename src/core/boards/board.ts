@@ -1,5 +1,7 @@
+import type { Covering } from '../look/collisions';
+import type { OnPage } from '../look/on-page';
 import type { Design } from '../model/design';
-import type { EpochMs } from '../model/units';
+import type { EpochMs, HexColor } from '../model/units';
 import type { FactsFileV1 } from '../wire/facts-file';
 import type { DrawnMoment } from '../rehearse/stand-at';
 
@@ -20,6 +22,9 @@ export const BOARD_CODES = [
   'case-unreachable',
   'rule-swallowed',
   'widget-swallowed',
+  'text-contrast',
+  'launcher-contrast',
+  'bar-covered',
   'translation-missing',
   'address-local-only',
   'page-https-app-http',
@@ -35,6 +40,8 @@ const TO_MEND: ReadonlySet<BoardCode> = new Set([
   'team-gone',
   'calendar-gone',
   'hours-never-open',
+  'text-contrast',
+  'launcher-contrast',
   'address-local-only',
   'page-https-app-http',
 ]);
@@ -54,6 +61,14 @@ export interface Board {
   readonly values: Readonly<Record<string, string | number>>;
 }
 
+/** What only a screen can tell of a widget on the owner's page. */
+export interface Measured {
+  /** The main colours of the page behind what stands on it; null: there is no picture of it. */
+  readonly onPage: Readonly<Record<OnPage, readonly HexColor[]>> | null;
+  /** What lies over bars of the page. */
+  readonly coverings: readonly Covering[];
+}
+
 /** What boards are computed from. */
 export interface BoardInput {
   readonly design: Design;
@@ -66,6 +81,8 @@ export interface BoardInput {
   /** The owner's own site, as they gave it. */
   readonly siteAddress: string | null;
   readonly isZoneConfirmed: boolean;
+  /** What was measured of widgets on the owner's page, by their ids; what was not measured has no boards. */
+  readonly measured: Readonly<Record<string, Measured>>;
   readonly now: EpochMs;
 }
 

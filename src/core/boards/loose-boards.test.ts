@@ -8,7 +8,8 @@ import type { PageRule, Widget } from '../model/design';
 import { toWireRule } from '../pages/compile-rules';
 import { ruleTakes } from '../pages/match';
 import type { Field } from '../model/form';
-import type { BoardInput } from './board';
+import type { Look } from '../model/look';
+import type { BoardInput, Measured } from './board';
 import { looseBoards } from './loose-boards';
 import { takesAllOf } from './pages';
 
@@ -19,6 +20,7 @@ const input = (change: Partial<BoardInput> = {}): BoardInput => ({
   publicUrl: 'https://porch.example',
   siteAddress: 'https://farrowisle.example',
   isZoneConfirmed: true,
+  measured: {},
   now: EVENING,
   ...change,
 });
@@ -215,6 +217,43 @@ describe('loose boards', () => {
       { numRuns: 20_000, seed: 20261126 },
     );
     expect(found).toBeGreaterThan(500);
+  });
+
+  describe('look and place', () => {
+    const look = madeDesign().widgets[0]?.look as Look;
+    const by = (change: Partial<Widget>, measured: Partial<Measured>) => {
+      const design = madeDesign(change);
+      const id = design.widgets[0]?.id ?? '';
+      return looseBoards(input({ design, measured: { [id]: { onPage: null, coverings: [], ...measured } } }));
+    };
+
+    it('colours that are hard to read, in what visitors can see of them; the worst is told, never as one that would do', () => {
+      const pale = { ...look, own: { day: { ink: '#777777' }, evening: {} } };
+      expect(looseBoards(input({ design: madeDesign({ look: pale }) }))).toMatchObject([
+        { code: 'text-contrast', level: 'mend', values: { count: 2, ratio: 4.4 } },
+      ]);
+      expect(widget({ look: { ...pale, scheme: 'day' } })).toEqual(['text-contrast']);
+      expect(widget({ look: { ...pale, scheme: 'evening' } })).toEqual([]);
+    });
+
+    it('a launcher that is hardly seen on the page, until it has a ring, or is the page’s own element', () => {
+      const onPage = { launcher: ['#ffffff', '#6d2a55'], invitation: ['#6d2a55'] };
+      expect(by({}, { onPage })).toMatchObject([
+        { code: 'launcher-contrast', level: 'mend', values: { what: 'launcher', page: '#6d2a55', ratio: 1.1 } },
+      ]);
+      const ringed = { ...look, own: { day: { ring: '#ffffff' }, evening: {} } };
+      expect(by({ look: ringed }, { onPage })).toEqual([]);
+      const { launcher } = madeDesign().widgets[0] as Widget;
+      expect(by({ launcher: { ...launcher, form: 'own-element' } }, { onPage })).toEqual([]);
+      expect(by({}, { onPage: { launcher: ['#ffffff'], invitation: ['#333333'] } })).toEqual([]);
+    });
+
+    it('what lies over bars of the page: the first is named, the others counted', () => {
+      const over = (by: number) => ({ screen: 'phone', part: 'launcher', bar: 'lower', by }) as const;
+      expect(by({}, { coverings: [over(52), over(40)] })).toMatchObject([
+        { code: 'bar-covered', level: 'look', values: { by: 52, more: 1, screen: 'phone', bar: 'lower' } },
+      ]);
+    });
   });
 
   describe('words', () => {

@@ -1,6 +1,7 @@
 import { type Board, type BoardInput, board } from './board';
 import { formBoards } from './forms';
 import { invitationBoards } from './invitations';
+import { lookBoards } from './looks';
 import { pageBoards } from './pages';
 import { peopleBoards } from './people';
 import { wordBoards } from './words';
@@ -12,6 +13,7 @@ export function looseBoards(input: BoardInput): Board[] {
     ...formBoards(input),
     ...invitationBoards(input),
     ...pageBoards(input),
+    ...lookBoards(input),
     ...wordBoards(input),
     ...addressBoards(input),
   ];

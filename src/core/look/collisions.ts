@@ -18,6 +18,8 @@ export interface Bars {
   readonly upper: Px;
   readonly lower: Px;
 }
+/** Higher ones are no bars. */
+export const BAR_PX_MAX = 400;
 export type BarsByDevice = Readonly<Record<PageDevice, Bars>>;
 
 /** What can lie over a bar. On phones the window is the whole screen, and is meant to be. */

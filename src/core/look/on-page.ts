@@ -1,5 +1,5 @@
 import type { Scheme } from '../model/look';
-import type { Look } from '../model/look';
+import type { LauncherForm, Look } from '../model/look';
 import type { HexColor } from '../model/units';
 import { contrast } from './contrast';
 import { nearestOnAll } from './nearest';
@@ -11,6 +11,11 @@ export const ON_PAGE = ['launcher', 'invitation'] as const;
 export type OnPage = (typeof ON_PAGE)[number];
 
 const PARTS = { launcher: ['launcher', 'ring'], invitation: ['ground', 'edge'] } as const;
+
+/** What a launcher of a form puts on the page: the page's own element is the page's. */
+export function standsOnPage(form: LauncherForm): readonly OnPage[] {
+  return form === 'own-element' ? ['invitation'] : ON_PAGE;
+}
 
 export interface JudgedOnPage {
   readonly what: OnPage;

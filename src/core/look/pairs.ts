@@ -50,6 +50,11 @@ export interface JudgedPair extends Pair {
   readonly passes: boolean;
 }
 
+/** The schemes in which visitors can see a look: both, unless it is fixed to one. */
+export function shownSchemes({ scheme }: Pick<Look, 'scheme'>): readonly Scheme[] {
+  return scheme === 'visitor' ? ['day', 'evening'] : [scheme];
+}
+
 /** What a look shows in a scheme. */
 export function judgedOf(look: Look, scheme: Scheme): Judged {
   return {

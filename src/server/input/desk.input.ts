@@ -1,4 +1,4 @@
-import type { Bars } from '../../core/look/collisions';
+import { BAR_PX_MAX, type Bars } from '../../core/look/collisions';
 import type { Json, PatchPath } from '../../core/draft/patch';
 import { isMailShaped } from '../../core/forms/mail';
 import { LIMITS } from '../../core/limits';
@@ -156,6 +156,6 @@ export class NothingInput {
 
 /** Bars of the owner's page, in px of a page at its own size. */
 export class PageBarsInput implements Bars {
-  @Max(400, { message: 'A bar is at most 400 px high.' }) @Min(0) @IsInt() upper!: number;
-  @Max(400, { message: 'A bar is at most 400 px high.' }) @Min(0) @IsInt() lower!: number;
+  @Max(BAR_PX_MAX, { message: `A bar is at most ${BAR_PX_MAX} px high.` }) @Min(0) @IsInt() upper!: number;
+  @Max(BAR_PX_MAX, { message: `A bar is at most ${BAR_PX_MAX} px high.` }) @Min(0) @IsInt() lower!: number;
 }

@@ -44,6 +44,8 @@ export function DeskStage(props: DeskStageProps) {
   const { set, choose, chooseAside } = props.acts;
   const hasSheet = form === 'narrow' && !isTried;
   const { isSheetOpen } = chosen;
+  const isMarking = !isTried && chosen.side === 'everywhere' && chosen.lookParts.includes('place');
+  const { mark } = props.pictures;
   const onDistance = useCallback((next: 'near' | 'whole') => set({ distance: next }), [set]);
   const onDevice = useCallback((device: Supposed['device']) => suppose({ device }), [suppose]);
   const onScheme = useCallback((scheme: Chosen['scheme']) => set({ scheme }), [set]);
@@ -64,6 +66,7 @@ export function DeskStage(props: DeskStageProps) {
       path={supposed.page}
       backdrop={backdrop}
       bars={props.pictures.known.bars[props.pictures.device]}
+      onMark={isMarking ? (bars) => void mark(bars) : null}
       device={supposed.device}
       scheme={chosen.scheme}
       sight={chosen.sight}

@@ -15,6 +15,7 @@ import { type SaidKey, StageTexts, type StageText } from './StageTexts';
 import { PAGE_FONT } from './StandInPage';
 import { PageBackdrop } from './PageBackdrop';
 import type { Backdrop } from './use-page-pictures';
+import { BarHandles } from '../look/BarHandles';
 import { PageBars } from '../look/PageBars';
 import { PlaceHandle } from './PlaceHandle';
 import { stageView } from './stage-geometry';
@@ -30,6 +31,8 @@ interface StageProps {
   readonly backdrop: Backdrop;
   /** Bars of the owner's page on this device. */
   readonly bars: Bars;
+  /** Marks them, while that is what is being done; null: it is not. */
+  readonly onMark: ((bars: Bars) => void) | null;
   readonly device: Visitor['device'];
   readonly scheme: 'day' | 'evening';
   /** As whom it is seen; null: with all colours. */
@@ -58,6 +61,7 @@ export function Stage({
   path,
   backdrop,
   bars,
+  onMark,
   device,
   scheme,
   sight,
@@ -77,6 +81,7 @@ export function Stage({
   const size = useSize(box);
   const [painted, setPainted] = useState<{ root: ShadowRoot; count: number } | null>(null);
   const { circumstances, entries } = standpoint;
+  const [drawn, setDrawn] = useState<Bars | null>(null);
   const [dragged, setDragged] = useState<Place | null>(null);
   const site = useMemo(() => withPlace(standpoint.site, widgetKey, dragged), [standpoint.site, widgetKey, dragged]);
   const view = useSame(stageView(size, corner, distance, circumstances.isWindowOpen, device, Math.max(0, place.lift)));
@@ -114,7 +119,7 @@ export function Stage({
       >
         <SightFilter sight={sight}>
           <PageBackdrop backdrop={backdrop} view={view} siteName={site.design.siteName} path={path} />
-          <PageBars bars={bars} view={view} />
+          <PageBars bars={drawn ?? bars} view={view} />
           <Box sx={{ position: 'absolute', inset: 0 }}>
             <WidgetTile feed={feed} scale={view.scale} onPainted={onPainted} />
           </Box>
@@ -133,6 +138,7 @@ export function Stage({
           onOpen={onEdit}
         />
       )}
+      {onMark === null || size.width === 0 ? null : <BarHandles bars={drawn ?? bars} view={view} onDraw={setDrawn} onMark={onMark} />}
       {painted === null || size.width === 0 ? null : (
         <PlaceHandle
           stage={box}

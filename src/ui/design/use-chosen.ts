@@ -7,7 +7,7 @@ import type { WayId } from '../../core/model/way';
 import { DRAWN_MOMENTS, type DrawnMoment } from '../../core/rehearse/stand-at';
 import type { TextKey } from '../../core/words/catalogue';
 import type { Side } from './Inspector';
-import type { LookPart } from '../look/LookPanel';
+import { LOOK_PARTS, type LookPart } from '../look/look-parts';
 import type { BackdropKind } from './use-page-pictures';
 import type { SaidKey } from './StageTexts';
 
@@ -45,17 +45,18 @@ export interface ChosenActs {
   set(part: Partial<Chosen>): void;
 }
 
-/** Begins with what the page's address names: `moment` (a stone or `gate`), `side`, `path=whole`. */
+/** Begins with what the page's address names: `moment` (a stone or `gate`), `side`, `look` (a part of it), `path=whole`. */
 export function useChosen(): readonly [Chosen, ChosenActs] {
   const params = useSearchParams();
+  const look = LOOK_PARTS.find((one) => one === params.get('look'));
   const [chosen, setChosen] = useState<Chosen>(() => ({
     moment: DRAWN_MOMENTS.find((one) => one === params.get('moment')) ?? null,
     aside: params.get('moment') === 'gate' ? 'gate' : null,
-    side: params.get('side') === 'everywhere' ? 'everywhere' : 'here',
+    side: params.get('side') === 'everywhere' || look !== undefined ? 'everywhere' : 'here',
     distance: null,
     scheme: 'day',
     sight: null,
-    lookParts: [],
+    lookParts: look === undefined ? [] : [look],
     backdrop: null,
     isWhole: params.get('path') === 'whole',
     isCardOpen: false,

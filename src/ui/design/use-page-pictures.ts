@@ -32,11 +32,18 @@ export function usePagePictures(
   asked: BackdropKind | null,
   { device: seenOn, page }: { readonly device: Visitor['device']; readonly page: string },
 ): readonly [Backdrop, PagePictureActs] {
-  const { port, notice, siteKey } = useSite();
-  const [known, setKnown] = useState<PagePictures>(NOTHING);
+  const { port, notice, siteKey, tellPictures } = useSite();
+  const [known, setKnownHere] = useState<PagePictures>(NOTHING);
+  const setKnown = useCallback(
+    (next: PagePictures): void => {
+      setKnownHere(next);
+      tellPictures(next); // loose boards are of the page, too
+    },
+    [tellPictures],
+  );
   useEffect(() => {
     port.getPagePictures().then(setKnown, notice);
-  }, [port, notice]);
+  }, [port, notice, setKnown]);
   const addressOf = useCallback(({ hash }: PagePicture) => `/api/s/${siteKey}/uploads/${hash}`, [siteKey]);
   const device: PageDevice = seenOn === 'phone' ? 'phone' : 'desktop';
   const picture = known.pictures[device];
@@ -60,11 +67,11 @@ export function usePagePictures(
       upload: (sent) => port.setPagePicture(device, sent).then(setKnown, tell),
       remove: () => port.removePagePicture(device).then(setKnown, tell),
       mark: (bars) => {
-        setKnown((before) => ({ ...before, bars: { ...before.bars, [device]: bars } }));
+        setKnownHere((before) => ({ ...before, bars: { ...before.bars, [device]: bars } }));
         return port.setPageBars(device, bars).then(setKnown, tell);
       },
     }),
-    [port, device, known, addressOf, tell],
+    [port, device, known, addressOf, setKnown, tell],
   );
   return [backdrop, acts];
 }

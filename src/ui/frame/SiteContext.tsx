@@ -80,7 +80,7 @@ export function SiteProvider({ children, port: given, siteKey, siteName, zone, r
     });
   }, [port, reload]);
 
-  const { boards, tellDesign, putAside, takeBack } = useBoards(port, overview, role !== 'responder', notice);
+  const { boards, tellDesign, tellPictures, putAside, takeBack } = useBoards(port, siteKey, overview, role !== 'responder', notice);
   const shared = useMemo<SiteShared>(
     () => ({
       siteKey,
@@ -96,6 +96,7 @@ export function SiteProvider({ children, port: given, siteKey, siteName, zone, r
       notice,
       boards,
       tellDesign,
+      tellPictures,
       putAside,
       takeBack,
       setWish: async (wish) => {
@@ -125,6 +126,7 @@ export function SiteProvider({ children, port: given, siteKey, siteName, zone, r
       notice,
       boards,
       tellDesign,
+      tellPictures,
       putAside,
       takeBack,
     ],

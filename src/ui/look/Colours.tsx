@@ -6,10 +6,10 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import { SIGHTS, type Sight } from '../../core/look/deficiency';
-import { ON_PAGE, judgeOnPage, mendOnPage } from '../../core/look/on-page';
+import { judgeOnPage, mendOnPage, standsOnPage } from '../../core/look/on-page';
 import { type JudgedPair, type Mend, TEXTS, judgePairs, judgedOf, mendOf, withOwn, withSight } from '../../core/look/pairs';
 import { NO_RING, derivedPalette, paletteOf } from '../../core/look/palette';
-import { COLOURS, type Colour, type Look, type Scheme } from '../../core/model/look';
+import { COLOURS, type Colour, type LauncherForm, type Look, type Scheme } from '../../core/model/look';
 import type { HexColor } from '../../core/model/units';
 import { COLOUR_WORDS, ON_PAGE_WORDS, SIGHT_WORDS, mendWords, pairWords, ratioWords } from '../wording/look';
 import { ColourField } from './ColourField';
@@ -22,6 +22,8 @@ export interface ColoursProps {
   readonly onScheme: (scheme: Scheme) => void;
   readonly sight: Sight | null;
   readonly onSight: (sight: Sight | null) => void;
+  /** The form of the launcher: the page's own element is not judged against the page. */
+  readonly form: LauncherForm;
   /** Main colours of the owner's page behind launcher and invitation; null: there is no picture of it. */
   readonly page: PageColours | null;
   readonly onLook: (look: Look, words: string) => void;
@@ -139,11 +141,11 @@ function Row({ front, back, isText, name, children }: RowProps) {
 }
 
 /** What stands on the page itself, against the page. */
-function OnPageRows({ look, scheme, page, onMend }: ColoursProps & { readonly onMend: (mend: Mend) => void }) {
+function OnPageRows({ look, form, scheme, page, onMend }: ColoursProps & { readonly onMend: (mend: Mend) => void }) {
   const colours = paletteOf(look, scheme);
   return (
     <>
-      {ON_PAGE.map((what) => {
+      {standsOnPage(form).map((what) => {
         const behind = page?.[what] ?? WHITE;
         const judged = judgeOnPage(colours, what, behind);
         const front = what === 'launcher' ? colours.launcher : colours.edge;

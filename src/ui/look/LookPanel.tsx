@@ -7,14 +7,14 @@ import Typography from '@mui/material/Typography';
 import { useMemo } from 'react';
 import type { Sight } from '../../core/look/deficiency';
 import { decide } from '../../core/decide/decide';
-import { judgeOnPage } from '../../core/look/on-page';
-import { judgePairs, judgedOf } from '../../core/look/pairs';
+import { judgeOnPage, standsOnPage } from '../../core/look/on-page';
+import { judgePairs, judgedOf, shownSchemes } from '../../core/look/pairs';
 import { rewriteCss } from '../../core/look/own-css';
 import { paletteOf } from '../../core/look/palette';
 import type { Circumstances } from '../../core/model/circumstances';
 import { WIDGET_DEFAULTS } from '../../core/model/defaults';
 import { CORNERS, type Corner, type Design, type Widget } from '../../core/model/design';
-import type { Look, Scheme } from '../../core/model/look';
+import type { LauncherForm, Look, Scheme } from '../../core/model/look';
 import { type Setting, type SettingId, settingValue } from '../../core/model/settings';
 import { STARTING_LOOKS } from '../../core/model/starting-looks';
 import type { PublishedSite } from '../../core/wire/published-site';
@@ -29,6 +29,7 @@ import { Colours } from './Colours';
 import { Coverings } from './Coverings';
 import { Fold } from './Fold';
 import { LauncherPart } from './LauncherPart';
+import type { LookPart } from './look-parts';
 import { OwnCss } from './OwnCss';
 import { PictureField } from './PictureField';
 import { SchemeChoice, Shape } from './Shape';
@@ -37,9 +38,6 @@ import { WindowSizes } from './WindowSizes';
 import { useCoverings } from './use-coverings';
 import { type PageColours, usePageColours } from './use-page-colours';
 import { useProposals } from './use-proposals';
-
-/** The parts of the look that can lie open. */
-export type LookPart = 'looks' | 'colours' | 'shape' | 'pictures' | 'launcher' | 'place' | 'css';
 
 export interface LookPanelProps {
   readonly design: Design;
@@ -73,7 +71,7 @@ export function LookPanel(props: LookPanelProps) {
   const { desktop } = pictures.known.pictures;
   const page = usePageColours(desktop === undefined ? null : pictures.addressOf(desktop), widget);
   const coverings = useCoverings(site, base, widget.key, pictures.known.bars);
-  const hard = useHard(look, page);
+  const hard = useHard(look, launcher.form, page);
   const fold = (part: LookPart) => ({
     isOpen: openParts.includes(part),
     onOpen: (isOpen: boolean) => onOpenParts(isOpen ? [...openParts, part] : openParts.filter((one) => one !== part)),
@@ -104,7 +102,7 @@ export function LookPanel(props: LookPanelProps) {
         <StartingLooks site={site} base={base} widget={widget} scheme={scheme} onTake={onWidget} />
       </Fold>
       <Fold title="Colours" state={hard.words} isWrong={hard.count > 0} {...fold('colours')}>
-        <Colours {...props} look={look} page={page} onLook={onLook} />
+        <Colours {...props} look={look} form={launcher.form} page={page} onLook={onLook} />
       </Fold>
       <Fold title="Type and shape" state={shapeWords(look)} {...fold('shape')}>
         <SchemeChoice look={look} onLook={onLook} />
@@ -191,18 +189,20 @@ function refOf({ once, twice, width, height }: NonNullable<Look['logo']>): NonNu
   return { once, twice, width, height };
 }
 
-/** How many pairs are hard to read, in both lights, and what stands on the page. */
-function useHard(look: Look, page: PageColours | null): { readonly count: number; readonly words: string } {
+/** How many pairs are hard to read, wherever visitors can see them, and what stands on the page. */
+function useHard(look: Look, form: LauncherForm, page: PageColours | null): { readonly count: number; readonly words: string } {
   return useMemo(() => {
-    const pairs = (['day', 'evening'] as const).map((one) => judgePairs(judgedOf(look, one)));
-    const onPage = (['launcher', 'invitation'] as const).filter(
-      (what) => !judgeOnPage(paletteOf(look, 'day'), what, page?.[what] ?? ['#ffffff']).passes,
+    const schemes = shownSchemes(look);
+    const pairs = schemes.map((one) => judgePairs(judgedOf(look, one)));
+    const onPage = standsOnPage(form).filter(
+      (what) => !judgeOnPage(paletteOf(look, schemes[0] ?? 'day'), what, page?.[what] ?? ['#ffffff']).passes,
     );
     const count = pairs.flat().filter(({ passes }) => !passes).length + onPage.length;
     const all = pairs[0]?.length ?? 0;
-    const words = count === 0 ? `All ${all} pairs read well, by day and in the evening` : `${count} to mend`;
+    const when = schemes.length === 2 ? ', by day and in the evening' : '';
+    const words = count === 0 ? `All ${all} pairs read well${when}` : `${count} to mend`;
     return { count, words };
-  }, [look, page]);
+  }, [look, form, page]);
 }
 
 function shapeWords({ font, textSize, radius, messages }: Look): string {

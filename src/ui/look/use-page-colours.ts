@@ -19,20 +19,14 @@ const CARD = { width: 320, height: 140, gap: 12 };
 export type PageColours = Readonly<Record<OnPage, readonly HexColor[]>>;
 
 /** From the picture of the owner's page on larger screens, whatever stands on the stage: the main colours of the page under launcher and invitation; null: there is no picture, or it cannot be read. */
-export function usePageColours(address: string | null, { place, launcher }: Widget): PageColours | null {
-  const { x, y } = cornerOf(place, { ...SCREEN, launcher: { width: launcher.size, height: launcher.size }, isPhone: false });
-  const isUpper = place.corner.startsWith('upper');
-  const isRight = place.corner.endsWith('right');
-  const boxes = JSON.stringify({
-    launcher: [x - AROUND_PX, y - AROUND_PX, x + launcher.size + AROUND_PX, y + launcher.size + AROUND_PX],
-    invitation: cardAt(isRight ? x + launcher.size - CARD.width : x, isUpper ? y + launcher.size + CARD.gap : y - CARD.gap - CARD.height),
-  } satisfies Record<OnPage, Edges>);
+export function usePageColours(address: string | null, widget: Widget): PageColours | null {
+  const boxes = JSON.stringify(pageBoxes(widget));
   const [found, setFound] = useState<{ readonly asked: string; readonly colours: PageColours } | null>(null);
   const asked = address === null ? null : `${address} ${boxes}`;
   useEffect(() => {
     if (address === null || asked === null) return;
     const stop = new AbortController();
-    readParts(address, JSON.parse(boxes) as Record<OnPage, Edges>, stop.signal).then(
+    pageColours(address, JSON.parse(boxes) as PageBoxes, stop.signal).then(
       (colours) => setFound({ asked, colours }),
       () => undefined,
     );
@@ -41,13 +35,27 @@ export function usePageColours(address: string | null, { place, launcher }: Widg
   return found !== null && found.asked === asked && found.colours.launcher.length > 0 ? found.colours : null;
 }
 
+export type PageBoxes = Readonly<Record<OnPage, Edges>>;
+
+/** Where launcher and invitation stand on the first screen of a page, on a computer. */
+export function pageBoxes({ place, launcher }: Pick<Widget, 'place' | 'launcher'>): PageBoxes {
+  const { x, y } = cornerOf(place, { ...SCREEN, launcher: { width: launcher.size, height: launcher.size }, isPhone: false });
+  const isUpper = place.corner.startsWith('upper');
+  const isRight = place.corner.endsWith('right');
+  return {
+    launcher: [x - AROUND_PX, y - AROUND_PX, x + launcher.size + AROUND_PX, y + launcher.size + AROUND_PX],
+    invitation: cardAt(isRight ? x + launcher.size - CARD.width : x, isUpper ? y + launcher.size + CARD.gap : y - CARD.gap - CARD.height),
+  };
+}
+
 type Edges = readonly [left: number, top: number, right: number, bottom: number];
 
 function cardAt(left: number, top: number): Edges {
   return [left, top, left + CARD.width, top + CARD.height];
 }
 
-async function readParts(address: string, boxes: Readonly<Record<OnPage, Edges>>, signal: AbortSignal): Promise<PageColours> {
+/** The main colours of a page's picture under each of the boxes. Throws where it cannot be read. */
+export async function pageColours(address: string, boxes: PageBoxes, signal: AbortSignal): Promise<PageColours> {
   const height = await heightOf(address);
   const within = (value: number, most: number): number => Math.min(1, Math.max(0, value / most));
   const read = async ([left, top, right, bottom]: Edges): Promise<readonly HexColor[]> => {

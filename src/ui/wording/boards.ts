@@ -1,5 +1,7 @@
 import type { Board, BoardCode } from '../../core/boards/board';
+import type { Covering } from '../../core/look/collisions';
 import { LANGUAGES } from './languages';
+import { COVERING, SCREEN_WORDS } from './look';
 
 type Values = Readonly<Record<string, string | number>>;
 
@@ -16,6 +18,8 @@ export function boardDeed({ code, widgetId, moment }: Board, widgetKeyOf: (id: s
   const key = widgetId === null ? null : widgetKeyOf(widgetId);
   if (key !== null) params.set('widget', key);
   if (moment !== null) params.set('moment', moment);
+  const part = LOOK_PARTS[code];
+  if (part !== undefined) params.set('look', part);
   return { words: DEEDS[code], path: params.size === 0 ? path : `${path}?${params.toString()}` };
 }
 
@@ -60,10 +64,23 @@ const SENTENCES: Readonly<Record<BoardCode, (values: Values) => string>> = {
   'case-unreachable': ({ name, text: words }) => `“${text(words)}” at “${text(name)}” is never said: a case before it asks for less.`,
   'rule-swallowed': ({ name, rule, by }) => `“${text(rule)}” of “${text(name)}” decides nothing: “${text(by)}” takes all of it.`,
   'widget-swallowed': ({ name, by }) => `“${text(name)}” never has its turn: “${text(by)}” comes first on every page.`,
+  'text-contrast': ({ name, count, ratio }) =>
+    `${count === 1 ? 'One pair of colours' : `${text(count)} pairs of colours`} of “${text(name)}” ${count === 1 ? 'is' : 'are'} hard to read, ${text(ratio)}:1 at worst.`,
+  'launcher-contrast': ({ name, what, page, ratio }) =>
+    `${what === 'launcher' ? 'The launcher' : 'An invitation'} of “${text(name)}” is hardly seen on your page: ${text(ratio)}:1 on ${text(page)}, and it needs 3:1.`,
+  'bar-covered': ({ name, part, bar, screen, by, more }) =>
+    `${COVERING[part as Covering['part']]} of “${text(name)}” lies ${text(by)} px over the ${text(bar)} bar of your page ${SCREEN_WORDS[screen as Covering['screen']]}${more === 0 ? '' : `, and ${more === 1 ? 'in one more place' : `in ${text(more)} more places`}`}.`,
   'translation-missing': ({ locale, count }) =>
     `${LANGUAGES[text(locale)] ?? text(locale)} lacks ${count === 1 ? 'one text' : `${text(count)} texts`}: visitors read another language there.`,
   'address-local-only': () => 'The tag’s address works only on this computer: PUBLIC_URL is not set.',
   'page-https-app-http': () => 'Your site is https and Sunny Porch is not: browsers will not load the tag.',
+};
+
+/** The part of the look in which it is mended; a board of none is mended elsewhere. */
+const LOOK_PARTS: Readonly<Partial<Record<BoardCode, string>>> = {
+  'text-contrast': 'colours',
+  'launcher-contrast': 'colours',
+  'bar-covered': 'place',
 };
 
 const DEEDS: Readonly<Record<BoardCode, string>> = {
@@ -82,6 +99,9 @@ const DEEDS: Readonly<Record<BoardCode, string>> = {
   'case-unreachable': 'Look at it',
   'rule-swallowed': 'Look at it',
   'widget-swallowed': 'Look at it',
+  'text-contrast': 'Look at the colours',
+  'launcher-contrast': 'Look at the colours',
+  'bar-covered': 'Look at the place',
   'translation-missing': 'Look at them',
   'address-local-only': 'To Install',
   'page-https-app-http': 'To Install',
@@ -103,6 +123,9 @@ const PATHS: Readonly<Record<BoardCode, string>> = {
   'case-unreachable': 'design',
   'rule-swallowed': 'design',
   'widget-swallowed': 'design',
+  'text-contrast': 'design',
+  'launcher-contrast': 'design',
+  'bar-covered': 'design',
   'translation-missing': 'design',
   'address-local-only': 'install',
   'page-https-app-http': 'install',

@@ -199,12 +199,14 @@ export function mendWords({ colour, to }: Mend): string {
 export function coveringWords({ part, bar, screen, by }: Covering): string {
   return `${COVERING[part]} lies over your ${bar} bar by ${by} px, ${SCREEN_WORDS[screen]}.`;
 }
-const COVERING: Readonly<Record<Covering['part'], string>> = {
+/** What can lie over a bar of the page. */
+export const COVERING: Readonly<Record<Covering['part'], string>> = {
   launcher: 'The launcher',
   window: 'The window',
   invitation: 'An invitation',
 };
-const SCREEN_WORDS: Readonly<Record<Covering['screen'], string>> = {
+/** The screens that are looked at. */
+export const SCREEN_WORDS: Readonly<Record<Covering['screen'], string>> = {
   computer: 'on a computer (1280 × 800)',
   'large-text': 'with text at 200 %',
   phone: 'on a phone (390 × 844)',

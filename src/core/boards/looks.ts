@@ -1,0 +1,50 @@
+import { judgeOnPage, standsOnPage } from '../look/on-page';
+import { judgePairs, judgedOf, shownSchemes } from '../look/pairs';
+import { paletteOf } from '../look/palette';
+import type { Widget } from '../model/design';
+import type { Look } from '../model/look';
+import { keptIn } from '../rehearse/decided';
+import { type Board, type BoardInput, board } from './board';
+
+/** What is hard to read, hardly seen on the owner's page, or lies over bars that stay in place there. */
+export function lookBoards({ design, measured }: BoardInput): Board[] {
+  return design.widgets.flatMap((widget) => [...hardToRead(widget), ...hardlySeen(widget, measured), ...overBars(widget, measured)]);
+}
+
+function hardToRead({ id: widgetId, name, look }: Widget): Board[] {
+  const { count, ratio } = keptIn(HARD, look, () => hardOf(look));
+  return count === 0 ? [] : [board('text-contrast', [widgetId], { widgetId, values: { name, count, ratio } })];
+}
+
+/** Kept for as long as the look is: boards are worked out anew with every letter that is typed. */
+const HARD = new WeakMap<Look, { readonly count: number; readonly ratio: number }>();
+
+/** How many pairs are hard to read wherever visitors can see them, and the worst ratio of them. */
+function hardOf(look: Look): { readonly count: number; readonly ratio: number } {
+  const hard = shownSchemes(look)
+    .flatMap((scheme) => judgePairs(judgedOf(look, scheme)))
+    .filter(({ passes }) => !passes);
+  return { count: hard.length, ratio: tenths(Math.min(...hard.map(({ ratio }) => ratio))) };
+}
+
+function hardlySeen({ id: widgetId, name, look, launcher }: Widget, measured: BoardInput['measured']): Board[] {
+  const onPage = measured[widgetId]?.onPage ?? null;
+  return standsOnPage(launcher.form).flatMap((what) => {
+    const colours = onPage?.[what] ?? [];
+    if (colours.length === 0) return [];
+    const { passes, ratio, page } = judgeOnPage(paletteOf(look, shownSchemes(look)[0] ?? 'day'), what, colours);
+    return passes ? [] : [board('launcher-contrast', [widgetId, what], { widgetId, values: { name, what, page, ratio: tenths(ratio) } })];
+  });
+}
+
+function overBars({ id: widgetId, name }: Widget, measured: BoardInput['measured']): Board[] {
+  const [first, ...more] = measured[widgetId]?.coverings ?? [];
+  if (first === undefined) return [];
+  const { part, bar, screen, by } = first;
+  return [board('bar-covered', [widgetId], { widgetId, values: { name, part, bar, screen, by, more: more.length } })];
+}
+
+/** Cut off, so that what fails is never told as what would do. */
+function tenths(ratio: number): number {
+  return Math.floor(ratio * 10) / 10;
+}
