@@ -20,6 +20,8 @@ export interface Feed {
   readonly width: number;
   readonly height: number;
   readonly font: string;
+  /** The launcher has not come yet. */
+  readonly hasNoLauncher?: boolean;
   /** Address below which the site's pictures are. */
   readonly base: string;
 }
@@ -72,7 +74,7 @@ function lookOf({ site, circumstances, entries, ...how }: Feed, { widget, decisi
     [key, teams, calendar, place, launcher, scheme, palette, measures, forms, talks],
     [style, fonts, logo, headerPicture, css, window, zIndex],
     [now, isWindowOpen, invited, conversation, unread, visitor, page.address, entries],
-    [locale, dir, siteName, site.facts.teams, how.scheme, how.device, how.width, how.height, how.font, how.base],
+    [locale, dir, siteName, site.facts.teams, how.scheme, how.device, how.width, how.height, how.font, how.base, how.hasNoLauncher],
   ]);
 }
 
@@ -126,6 +128,7 @@ export function mount(place: HTMLElement, first: Feed): Tile {
     askFonts(widget.fonts?.load ?? [], next.base);
     setFont(frame.root, next.font);
     frame.paint(heard, listening);
+    if (next.hasNoLauncher === true) frame.launcher.hidden = true;
     paintStill(root, frame.place, { heard, voice: listening, entries: next.entries, base: next.base });
     drawn = { look, said };
     return true;

@@ -153,7 +153,7 @@ function browse(dice: Dice, site: PublishedSite, level: Level): number {
     if (tabs.length === 0 || (tabs.length < 4 && dice.flip(0.1))) {
       const place = tabs.length;
       views[place] = view++;
-      const blank = { site, circumstances: startAt(level, now, memory), seen: [], openedByItselfAt: null };
+      const blank = { site, circumstances: startAt(level, now, memory), seen: [], openedByItselfAt: null, loadedAt: now };
       put(place, blank, openTab(site, startAt(level, now, memory)));
       continue;
     }

@@ -13,6 +13,8 @@ export interface Standpoint {
   readonly entries: readonly VisitorEntry[];
   /** The state the teams had to be given for the moment to be seen at all; null: it can be reached as things are. */
   readonly needs: TeamState | null;
+  /** Nothing of a launcher is to be seen there: it has not come yet, or the device has none. */
+  readonly hasNoLauncher?: boolean;
 }
 
 /** The moments of this path, in the order a visit goes through them. */

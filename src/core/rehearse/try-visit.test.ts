@@ -7,7 +7,9 @@ import { decide } from '../decide/decide';
 import type { Invitation } from '../model/invitation';
 import type { TeamState } from '../model/moment';
 import { arrivingAt } from './arriving';
+import { launcherHere } from './launcher-here';
 import { PLAIN_STEPS, type TriedStep, axisOf, doableSteps, nextThing, readSteps, standingsOf, tryVisit, writeSteps } from './try-visit';
+import type { Walk } from './walk';
 
 const siteOf = (list: Partial<Invitation>[], team: TeamState = 'in') =>
   madeSite({ design: madeDesign(invitations(...list)), teams: { [DESK]: team } });
@@ -35,6 +37,28 @@ describe('a visit that is tried', () => {
       ['invitation-c', { percent: 60 }],
     ]);
     expect(standingsOf(walk(list, [wait(25)]).last).shown).toBe('invitation-b');
+  });
+
+  it('the launcher comes after its delay, on each page anew, and cannot be clicked before; an invitation does not wait for it', () => {
+    const delayed = (list: Partial<Invitation>[], steps: TriedStep[], device: 'desktop' | 'phone' = 'desktop') => {
+      const design = madeDesign(invitations(...list));
+      const widgets = design.widgets.map((one) => ({ ...one, launcher: { ...one.launcher, delay: 8, hiddenOn: ['phone'] as const } }));
+      const at = { ...start, visitor: { ...start.visitor, device } };
+      const walks = tryVisit(madeSite({ design: { ...design, widgets } }), at, steps);
+      return { walks, last: walks[walks.length - 1] as Walk };
+    };
+    const early = delayed([], [wait(3)]).last;
+    expect([launcherHere(early).kind, doableSteps(early).includes('open')]).toEqual(['comes', false]);
+    expect(nextThing(early)).toEqual({ seconds: 5, seen: { at: EVENING + 8000, kind: 'launcher' } });
+    const late = delayed([], [wait(8)]);
+    expect([launcherHere(late.last).kind, doableSteps(late.last).includes('open')]).toEqual(['there', true]);
+    expect(axisOf(late.walks, [wait(8)]).filter(({ kind }) => kind === 'launcher')).toEqual([
+      { at: 8000, kind: 'launcher', step: null, what: null },
+    ]);
+    expect(launcherHere(delayed([], [wait(20), { kind: 'page', path: '/visit' }]).last).kind).toBe('comes');
+    expect(launcherHere(delayed([stay(2)], [wait(3)]).last).kind).toBe('there');
+    const phone = delayed([], [wait(20)], 'phone').last;
+    expect([launcherHere(phone).kind, doableSteps(phone).includes('open')]).toEqual(['none', false]);
   });
 
   it('the clock of a page stands still while its tab is hidden', () => {

@@ -4,6 +4,7 @@ import type { Circumstances } from '../model/circumstances';
 import { DAY_MS, type EpochMs, type Seconds } from '../model/units';
 import type { PublishedSite } from '../wire/published-site';
 import type { ConversationFacts } from '../wire/talk';
+import { launcherHere } from './launcher-here';
 import { heldStill, newTalk, soonest } from './reach';
 import { answererOf } from './samples';
 import { addressOf } from './suppose';
@@ -25,7 +26,7 @@ const WAIT_MAX: Seconds = 7 * 86_400;
 
 /** A visit walked through `decide`, as it is told in order: `walks[0]` is the arrival, `walks[n]` stands after step n. */
 export function tryVisit(site: PublishedSite, start: Circumstances, steps: readonly TriedStep[]): Walk[] {
-  const walks = [beginWalk(site, start)];
+  const walks = [{ ...beginWalk(site, start), loadedAt: start.now }];
   for (const step of steps) walks.push(stepped(walks[walks.length - 1] as Walk, step));
   return walks;
 }
@@ -76,16 +77,18 @@ function nextDay(walk: Walk): Walk {
 }
 
 /** What can be done where a walk stands, besides going on, waiting and coming back tomorrow. */
-export function doableSteps({ site, circumstances }: Walk): PlainStep[] {
+export function doableSteps(walk: Walk): PlainStep[] {
+  const { site, circumstances } = walk;
   const { page, moment, isWindowOpen, conversation } = circumstances;
   if (!page.isVisible) return ['show'];
-  const { widget, state } = decide(site, circumstances);
+  const { state } = decide(site, circumstances);
+  const canOpen = launcherHere(walk).kind === 'there';
   const canAnswer = state === 'in' || state === 'nearby' || state === 'busy';
   const isAsked = conversation?.standing === 'asked';
   return [
     'hide',
     'leave',
-    ...(widget !== null && !isWindowOpen ? (['open'] as const) : []),
+    ...(canOpen && !isWindowOpen ? (['open'] as const) : []),
     ...(moment === 'invited' ? (['yes', 'no'] as const) : []),
     ...(isWindowOpen ? (['close'] as const) : []),
     ...(moment === 'at-the-door' || moment === 'nobody-home' ? (['write'] as const) : []),
@@ -108,8 +111,10 @@ export function nextThing(walk: Walk): NextThing | null {
   const before = lookOf(walk);
   let here = walk;
   for (let turn = 0; turn < TURNS_MAX; turn++) {
-    const wait = soonest(here, thresholds);
-    if (wait === null || here.circumstances.now + wait > walk.circumstances.now + DAY_MS) return null;
+    const launcher = launcherHere(here);
+    const comesIn = launcher.kind === 'comes' ? launcher.at - here.circumstances.now : Infinity;
+    const wait = Math.min(soonest(here, thresholds) ?? Infinity, comesIn);
+    if (wait === Infinity || here.circumstances.now + wait > walk.circumstances.now + DAY_MS) return null;
     here = waitUntil(here, here.circumstances.now + wait);
     if (lookOf(here) === before) continue;
     const seconds = Math.ceil((here.circumstances.now - walk.circumstances.now) / 1000);
@@ -151,9 +156,9 @@ export function standingsOf({ site, circumstances }: Walk): Standings {
 /** Something on the time axis: what was done, or what came of it. Ms since the arrival. */
 export interface OnAxis {
   readonly at: number;
-  readonly kind: 'step' | 'moment' | 'invited' | 'withdrawn';
+  readonly kind: 'step' | 'moment' | 'invited' | 'withdrawn' | 'launcher';
   readonly step: TriedStep | null;
-  /** A moment's name, or an invitation's id. */
+  /** A moment's name, or an invitation's id; null: it needs none. */
   readonly what: string | null;
 }
 
@@ -161,9 +166,12 @@ export function axisOf(walks: readonly Walk[], steps: readonly TriedStep[]): OnA
   const start = startOf(walks);
   return walks.flatMap((walk, index): OnAxis[] => {
     const [before, step] = [walks[index - 1], steps[index - 1]];
-    const seen = walk.seen
-      .slice(before?.seen.length ?? 0)
-      .map((one): OnAxis => ({ at: one.at - start, kind: one.kind, step: null, what: one.kind === 'moment' ? one.moment : one.id }));
+    const seen = walk.seen.slice(before?.seen.length ?? 0).map((one): OnAxis => ({
+      at: one.at - start,
+      kind: one.kind,
+      step: null,
+      what: 'moment' in one ? one.moment : 'id' in one ? one.id : null,
+    }));
     if (before === undefined || step === undefined || step.kind === 'wait') return seen;
     const at = (step.kind === 'tomorrow' ? walk : before).circumstances.now - start;
     return [{ at, kind: 'step', step, what: null }, ...seen];

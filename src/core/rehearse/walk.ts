@@ -11,6 +11,7 @@ import { isNewPageView } from '../pages/route';
 import type { WireInvitation } from '../wire/design-file';
 import type { PublishedSite } from '../wire/published-site';
 import type { ConversationFacts } from '../wire/talk';
+import { launcherHere } from './launcher-here';
 
 /** What somebody does on a visit (engine.md §8). The same as on a page, and as *Try a visit* offers. */
 export type Act =
@@ -29,7 +30,9 @@ export type VisitEvent = Act & { readonly after: Seconds };
 /** What came of it. */
 export type Seen =
   | { readonly at: EpochMs; readonly kind: 'moment'; readonly moment: Moment }
-  | { readonly at: EpochMs; readonly kind: 'invited' | 'withdrawn'; readonly id: string };
+  | { readonly at: EpochMs; readonly kind: 'invited' | 'withdrawn'; readonly id: string }
+  /** The launcher came by itself, after its delay. */
+  | { readonly at: EpochMs; readonly kind: 'launcher' };
 
 /** A tab on the way: the site as it is told, the circumstances, what was seen, and whether the window is open by itself. */
 export interface Walk {
@@ -37,16 +40,18 @@ export interface Walk {
   readonly circumstances: Circumstances;
   readonly seen: readonly Seen[];
   readonly openedByItselfAt: EpochMs | null;
+  /** When the page was loaded that the tab is on: the launcher's delay counts from then. */
+  readonly loadedAt: EpochMs;
 }
 
-/** A visitor as they stand, with the page view they are in. */
+/** A visitor as they stand, with the page view they are in; their page was loaded long ago. */
 export function beginWalk(site: PublishedSite, at: Circumstances): Walk {
-  return settle({ site, circumstances: { ...at, heardAt: at.now }, seen: [], openedByItselfAt: null });
+  return settle({ site, circumstances: { ...at, heardAt: at.now }, seen: [], openedByItselfAt: null, loadedAt: -Infinity });
 }
 
 /** A tab that opens on a page; `memory` is what its browser keeps. */
 export function openTab(site: PublishedSite, at: Circumstances): Walk {
-  const blank: Walk = { site, circumstances: { ...at, heardAt: at.now }, seen: [], openedByItselfAt: null };
+  const blank: Walk = { site, circumstances: { ...at, heardAt: at.now }, seen: [], openedByItselfAt: null, loadedAt: at.now };
   return settle(onPage(blank, at.page.address, ''));
 }
 
@@ -55,8 +60,12 @@ export function waitUntil(walk: Walk, until: EpochMs): Walk {
   let here = walk;
   for (;;) {
     const { askAgainAt } = decide(here.site, here.circumstances);
-    if (askAgainAt === null || askAgainAt > until) break;
-    here = settle(having(here, { now: askAgainAt }));
+    const launcher = launcherHere(here);
+    const comesAt = launcher.kind === 'comes' ? launcher.at : Infinity;
+    const next = Math.min(askAgainAt ?? Infinity, comesAt);
+    if (next > until) break;
+    here = settle(having(here, { now: next }));
+    if (next === comesAt) here = noted(here, { at: next, kind: 'launcher' });
   }
   return having(here, { now: Math.max(here.circumstances.now, until) });
 }
@@ -192,6 +201,7 @@ function onPage(walk: Walk, address: string, referrer: string): Walk {
       moment: isWindowOpen ? circumstances.moment : null,
     }),
     openedByItselfAt: null,
+    loadedAt: now,
   };
 }
 

@@ -5,6 +5,7 @@ import type { Supposed } from '../../core/rehearse/suppose';
 import { BackdropMenu } from './BackdropMenu';
 import type { DesignEdits } from './design-edits';
 import { SheetButton } from './InspectorSheet';
+import { LauncherNote } from './LauncherNote';
 import { Later } from './Later';
 import { Signposts } from './Signposts';
 import { Stage } from './Stage';
@@ -81,6 +82,7 @@ export function DeskStage(props: DeskStageProps) {
       editing={chosen.editing}
       onEdit={(key) => set({ editing: key, ...(key === null ? {} : { cased: texts.cased.find((one) => one === key) ?? null }) })}
     >
+      {props.moment === 'passing-by' && !isTried ? <LauncherNote launcher={widget.launcher} device={supposed.device} /> : null}
       {form === 'phone' ? null : (
         <>
           <StageControls

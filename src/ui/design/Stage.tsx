@@ -80,7 +80,7 @@ export function Stage({
   const box = useRef<HTMLDivElement>(null);
   const size = useSize(box);
   const [painted, setPainted] = useState<{ root: ShadowRoot; count: number } | null>(null);
-  const { circumstances, entries } = standpoint;
+  const { circumstances, entries, hasNoLauncher = false } = standpoint;
   const [drawn, setDrawn] = useState<Bars | null>(null);
   const [dragged, setDragged] = useState<Place | null>(null);
   const site = useMemo(() => withPlace(standpoint.site, widgetKey, dragged), [standpoint.site, widgetKey, dragged]);
@@ -90,13 +90,14 @@ export function Stage({
       site,
       circumstances,
       entries,
+      hasNoLauncher,
       scheme,
       device,
       width: view.pageWidth,
       height: view.pageHeight,
       font: PAGE_FONT,
     }),
-    [site, circumstances, entries, scheme, device, view.pageWidth, view.pageHeight],
+    [site, circumstances, entries, hasNoLauncher, scheme, device, view.pageWidth, view.pageHeight],
   );
   const onPainted = useCallback((root: ShadowRoot) => setPainted((before) => ({ root, count: (before?.count ?? 0) + 1 })), []);
   return (

@@ -4,6 +4,7 @@ import Typography from '@mui/material/Typography';
 import { useMemo } from 'react';
 import { decide } from '../../core/decide/decide';
 import type { Verdict } from '../../core/decide/explain';
+import { launcherHere } from '../../core/rehearse/launcher-here';
 import { standingsOf, startOf } from '../../core/rehearse/try-visit';
 import { type ReasonContext, verdictWords } from '../wording/because';
 import { MOMENT_WORDS } from '../wording/moments';
@@ -37,6 +38,7 @@ export function TryPanel({ tried: { walks, last, next }, context, onStop, childr
       </Typography>
       <Line title="Now">
         {widget === null ? 'No widget here' : MOMENT_WORDS[moment].name}
+        {widget === null || shown !== null ? '' : LAUNCHER_NOW[launcherHere(last).kind]}
         {shown === null ? '' : `: “${context.invitationName(shown)}” is on the screen`}
       </Line>
       <Line title="Comes by itself">
@@ -51,6 +53,8 @@ export function TryPanel({ tried: { walks, last, next }, context, onStop, childr
     </Box>
   );
 }
+
+const LAUNCHER_NOW = { there: '', comes: '; the launcher is not there yet', none: '; no launcher on this device' } as const;
 
 function Line({ title, children }: { title: string; children: React.ReactNode }) {
   return (

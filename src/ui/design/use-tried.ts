@@ -4,6 +4,7 @@ import { useSearchParams } from 'next/navigation';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { Circumstances } from '../../core/model/circumstances';
 import { decide } from '../../core/decide/decide';
+import { launcherHere } from '../../core/rehearse/launcher-here';
 import { type Standpoint, entriesAt } from '../../core/rehearse/stand-at';
 import { type NextThing, TRIED_STEPS_MAX, type TriedStep, nextThing, readSteps, tryVisit, writeSteps } from '../../core/rehearse/try-visit';
 import type { Walk } from '../../core/rehearse/walk';
@@ -57,7 +58,7 @@ export function useTried(site: PublishedSite | null, base: Circumstances | null)
       steps,
       walks,
       last,
-      standpoint: { site: last.site, circumstances, entries, needs: null },
+      standpoint: { site: last.site, circumstances, entries, needs: null, hasNoLauncher: launcherHere(last).kind !== 'there' },
       next: nextThing(last),
       go,
       back,

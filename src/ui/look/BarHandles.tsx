@@ -71,8 +71,9 @@ export function BarHandles({ bars, view, onDraw, onMark }: BarHandlesProps) {
         transform: 'translateY(-50%)',
         cursor: 'ns-resize',
         touchAction: 'none',
-        display: 'grid',
-        placeItems: 'center',
+        display: 'flex',
+        alignItems: 'center',
+        pl: '62%',
         '&::before': { content: '""', position: 'absolute', insetInline: 0, top: 11, borderTop: '2px dashed var(--porch-door)' },
         '&:focus-visible': { outline: '2px solid var(--porch-door)', outlineOffset: -4 },
       }}

@@ -42,6 +42,7 @@ export function stepWords(step: TriedStep): string {
 /** Something on the axis in words; `nameOf` names an invitation. */
 export function axisWords({ kind, step, what }: OnAxis, nameOf: (id: string) => string): string {
   if (step !== null) return stepWords(step);
+  if (kind === 'launcher') return 'The launcher comes';
   if (kind === 'moment') return MOMENT_WORDS[what as Moment].name;
   return kind === 'invited' ? `“${nameOf(what ?? '')}”` : `“${nameOf(what ?? '')}” goes`;
 }
@@ -49,6 +50,7 @@ export function axisWords({ kind, step, what }: OnAxis, nameOf: (id: string) => 
 /** What time alone brings next. */
 export function nextWords({ seen }: NextThing, nameOf: (id: string) => string): string {
   if (seen === null) return 'The lamp or its words change';
+  if (seen.kind === 'launcher') return 'The launcher comes';
   if (seen.kind === 'moment') return MOMENT_WORDS[seen.moment].name;
   return seen.kind === 'invited' ? `“${nameOf(seen.id)}” shows` : `“${nameOf(seen.id)}” goes`;
 }
