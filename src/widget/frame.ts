@@ -56,7 +56,7 @@ export function buildFrame(surroundings: Surroundings, base: string): Frame {
     const name = voice('launcher.name');
     launcher.setAttribute('aria-label', unread > 0 ? `${voice('launcher.unread', { count: unread })}. ${name}` : name);
     launcher.setAttribute('aria-expanded', String(isWindowOpen));
-    const isAway = decision.isCountOnly || shape.form === 'own-element' || shape.hiddenOn?.includes(surroundings.device());
+    const isAway = decision.isCountOnly || shape.form === 'own-element' || shape.hiddenOn?.includes(surroundings.kind());
     launcher.hidden = isWindowOpen || (isAway === true && unread === 0); // an answer is never missed
   };
   return {

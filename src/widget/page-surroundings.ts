@@ -5,6 +5,7 @@ import { type Surroundings, deviceOf } from './surroundings';
 export function pageSurroundings(clock: ServerClock): { host: HTMLElement; surroundings: Surroundings } {
   const host = document.createElement('sunny-porch');
   const root = host.attachShadow({ mode: 'open' });
+  const device = () => deviceOf(innerWidth, innerHeight);
   return {
     host,
     surroundings: {
@@ -12,7 +13,8 @@ export function pageSurroundings(clock: ServerClock): { host: HTMLElement; surro
       now: clock.now,
       wakeAt: wakeBy(clock.now),
       width: () => innerWidth,
-      device: () => deviceOf(innerWidth, innerHeight),
+      device,
+      kind: () => (matchMedia('(hover: hover) and (pointer: fine)').matches ? 'desktop' : device()),
       scheme: () => (pageSupportsDark() && matchMedia('(prefers-color-scheme: dark)').matches ? 'evening' : 'day'),
     },
   };

@@ -91,13 +91,15 @@ export function mount(place: HTMLElement, first: Feed): Tile {
   const host = document.createElement('sunny-porch');
   const root = host.attachShadow({ mode: 'open' });
   place.append(host);
+  const device = () => feed.device ?? deviceOf(feed.width, feed.height);
   const frame = buildFrame(
     {
       root,
       now: () => feed.circumstances.now,
       wakeAt: () => () => undefined,
       width: () => feed.width,
-      device: () => feed.device ?? deviceOf(feed.width, feed.height),
+      device,
+      kind: device,
       scheme: () => feed.scheme,
     },
     first.base,

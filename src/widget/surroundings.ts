@@ -15,7 +15,10 @@ export interface Surroundings {
   wakeAt(instant: EpochMs, call: () => void): Off;
   /** CSS pixels of the space the widget stands in. */
   width(): number;
+  /** By the room there is: a computer whose text is at 200 % has as little as a phone. */
   device(): 'desktop' | 'tablet' | 'phone';
+  /** What it is, whatever the room: what is pointed at with a mouse is no phone. */
+  kind(): 'desktop' | 'tablet' | 'phone';
   scheme(): 'day' | 'evening';
 }
 

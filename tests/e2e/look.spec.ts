@@ -159,6 +159,7 @@ test('words over a picture can be read on every spot of it', async ({ browser })
   const shade = await tile(page, '.head').evaluate((head) => getComputedStyle(head, '::before').backgroundImage);
   expect(shade).toMatch(/rgba?\(122, 46, 93, 0\.\d+\)/);
   await expect(part(page, 'Colours')).toContainText('All 22 pairs read well');
+  await expectCalmAxe(page, 'words over a picture');
   await page.getByRole('button', { name: 'Take it away' }).click();
   await part(page, 'Logo and header').getByRole('combobox', { name: 'Header' }).click();
   await page.getByRole('option', { name: 'with an awning' }).click();
@@ -231,9 +232,18 @@ test('a link of the page opens the window with a team and a first question; wher
   const address = `${house.site}/asks.html`;
   writeFileSync(
     join(house.siteDir, 'asks.html'),
-    `<!doctype html><title>Ask</title><body>${house.tag()}<a id="a" href="/groups/schools" data-porch-open="night-desk: Note: is it dark at ten?">Ask us</a></body>`,
+    `<!doctype html><meta name="viewport" content="width=device-width"><title>Ask</title><body>${house.tag()}<a id="a" href="/groups/schools" data-porch-open="night-desk: Note: is it dark at ten?">Ask us</a></body>`,
   );
-  const { page: there, launcher, window, field } = await visit(browser, address, { viewport: { width: 390, height: 844 } });
+  const {
+    page: there,
+    launcher,
+    window,
+    field,
+  } = await visit(browser, address, {
+    viewport: { width: 390, height: 844 },
+    isMobile: true,
+    hasTouch: true,
+  });
   await expect(there.locator('sunny-porch')).toHaveCount(1);
   await expect(launcher).toBeHidden();
   await there.locator('#a').click();
@@ -243,6 +253,9 @@ test('a link of the page opens the window with a team and a first question; wher
   await there.setViewportSize({ width: 1280, height: 800 });
   await window.getByRole('button', { name: /^Close/ }).click();
   await expect(launcher.locator('.mark path')).toHaveAttribute('d', /^M5 17h14/);
+  // A computer whose text is at 200 % has the room of a phone, and is none.
+  const large = await visit(browser, address, { viewport: { width: 640, height: 400 } });
+  await expect(large.launcher).toBeVisible();
 });
 
 test('an element of the page instead of a launcher; in the middle of an edge; a larger window, below something of the page’s', async ({
