@@ -33,6 +33,9 @@ test('Design, Conversations, Today, Install and the widget on the site', async (
   await desk.getByRole('listitem', { name: 'Version 3' }).getByRole('button', { name: 'Compare' }).click();
   await expect(desk.getByRole('group', { name: 'Changes' })).toBeVisible();
   await take(desk, 'versions');
+  await desk.goto(`${house.app}/s/${house.siteKey}/team`);
+  await expect(desk.getByRole('heading', { name: /Inês Matos/ })).toBeVisible();
+  await take(desk, 'team');
   await desk.goto(`${house.app}/s/${house.siteKey}/install`);
   await expect(desk.getByText(/^Version \d+, from the next page view on\.$/)).toBeVisible();
   await take(desk, 'install');
