@@ -89,7 +89,7 @@ export default tseslint.config(
     },
   },
   {
-    files: ['src/server/entry.ts', 'src/widget/porch.ts', 'src/widget/panel/rooms.ts', 'src/demo/**/*.ts', 'bench/**/*.ts'],
+    files: ['src/server/entry.ts', 'src/widget/calm.ts', 'src/widget/panel/rooms.ts', 'src/demo/**/*.ts', 'bench/**/*.ts'],
     rules: { 'no-console': 'off' },
   },
   prettier,

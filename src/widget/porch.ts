@@ -7,6 +7,7 @@ import type { Moment } from '../core/model/moment';
 import type { WireWidget } from '../core/wire/design-file';
 import type { PublishedSite } from '../core/wire/published-site';
 import type { ConversationFacts } from '../core/wire/talk';
+import { calmly, guarded, say } from './calm';
 import { serverClock } from './clock';
 import { type Frame, buildFrame, setFont } from './frame';
 import { keepFor } from './keep';
@@ -16,6 +17,7 @@ import type { DraftModule, MountedPanel, PanelModule, PanelPort, Watch, WatchMod
 import { type Off, listen } from './surroundings';
 import { type Tag, readTag } from './tag';
 import { voiceOf } from './voice';
+import { whenIdle } from './when-idle';
 
 /** The whole guest: reads the tag, loads what is published, decides, paints, and waits for the next occasion. */
 function porch(tag: Tag, shelf: Shelf): void {
@@ -277,7 +279,7 @@ function porch(tag: Tag, shelf: Shelf): void {
     if (shown === undefined || event.defaultPrevented || event.ctrlKey || event.metaKey) return;
     const { element } = shown.launcher;
     const at = event.target as Element;
-    const from = at.closest<HTMLElement>('[data-porch-open]') ?? (element ? at.closest<HTMLElement>(element) : null);
+    const from = at.closest<HTMLElement>('[data-porch-open]') ?? nearest(at, element);
     if (from === null) return;
     event.preventDefault();
     opener = from;
@@ -320,6 +322,15 @@ function porch(tag: Tag, shelf: Shelf): void {
   start().catch(({ message }: Error) => say(message));
 }
 
+/** A selector that this browser cannot read finds nothing. */
+function nearest(at: Element, selector: string | undefined): HTMLElement | null {
+  try {
+    return selector ? at.closest<HTMLElement>(selector) : null;
+  } catch {
+    return null;
+  }
+}
+
 /** [threat 18] Somebody came by a private link, on this page or before in this tab. */
 function hasPass(key: string): boolean {
   try {
@@ -327,6 +338,10 @@ function hasPass(key: string): boolean {
   } catch {
     return false;
   }
+}
+
+function tell(name: string, detail: object): void {
+  window.dispatchEvent(new CustomEvent(`sunnyporch:${name}`, { detail }));
 }
 
 const SPREAD_MS = 10_000;
@@ -337,43 +352,6 @@ function asksWhy({ words }: WireWidget): boolean {
 
 function isLitBy({ state, isStateKnown }: Decision): boolean {
   return isStateKnown && state !== 'nobody' && state !== 'closed';
-}
-
-const WRONG = 'Something went wrong.';
-
-function say(text: string): void {
-  console.warn(`Sunny Porch: ${text}`);
-}
-
-/** All errors stay inside: the page's own scripts never see a throw. */
-function guarded<T extends unknown[]>(call: (...values: T) => void): (...values: T) => void {
-  return (...values) => {
-    try {
-      call(...values);
-    } catch {
-      say(WRONG);
-    }
-  };
-}
-
-/** What fails in the background is said once in the console, and never thrown at the page. */
-function calmly(work: Promise<unknown>): void {
-  work.catch(() => say(WRONG));
-}
-
-function tell(name: string, detail: object): void {
-  window.dispatchEvent(new CustomEvent(`sunnyporch:${name}`, { detail }));
-}
-
-/** Waits for the first idle moment after load, at the latest 3 s: it never competes with the page. A prerendered one waits to be seen ([V1]). */
-function whenIdle(call: () => void): void {
-  const idle = (): void => {
-    if ('requestIdleCallback' in window) requestIdleCallback(call, { timeout: 3 * 1000 });
-    else setTimeout(call, 200);
-  };
-  if ((document as { prerendering?: boolean }).prerendering) listen(document, 'prerenderingchange', idle, { once: true });
-  else if (document.readyState === 'complete') idle();
-  else listen(window, 'load', idle, { once: true });
 }
 
 /** What the page may call; calls before the guest stands wait in `q`. */

@@ -22,6 +22,11 @@ export interface Bars {
 export const BAR_PX_MAX = 400;
 export type BarsByDevice = Readonly<Record<PageDevice, Bars>>;
 
+/** Whether a bar is marked on any device. */
+export function hasBars({ desktop, phone }: BarsByDevice): boolean {
+  return [desktop, phone].some(({ upper, lower }) => upper > 0 || lower > 0);
+}
+
 /** What can lie over a bar. On phones the window is the whole screen, and is meant to be. */
 export type Part = 'launcher' | 'window' | 'invitation';
 

@@ -1,3 +1,4 @@
+import { isSelector } from '../../core/look/selector';
 import { LIMITS } from '../../core/limits';
 import {
   CORNERS,
@@ -66,13 +67,26 @@ class PlaceInput implements Place {
   @WithinSetting('windowHeight') windowHeight!: number;
 }
 
+@ValidatorConstraint({ name: 'selector' })
+class SelectorFits implements ValidatorConstraintInterface {
+  validate(value: unknown): boolean {
+    return typeof value === 'string' && isSelector(value);
+  }
+  defaultMessage(): string {
+    return 'That is not a CSS selector.';
+  }
+}
+
 class LauncherInput implements Launcher {
   @Validate(IconFits) icon!: Launcher['icon'];
   @Validate(IconFits) closedIcon!: Launcher['closedIcon'];
   @WithinSetting('delay') delay!: number;
   @ArrayUnique() @IsIn(DEVICES, { each: true }) @ArrayMaxSize(DEVICES.length) @IsArray() hiddenOn!: Launcher['hiddenOn'][number][];
-  @MaxLength(LIMITS.selectorChars) @MinLength(1) @IsString() @ValidateIf((launcher: Launcher) => launcher.element !== null) element!:
-    string | null;
+  @Validate(SelectorFits)
+  @MaxLength(LIMITS.selectorChars)
+  @IsString()
+  @ValidateIf((launcher: Launcher) => launcher.element !== null)
+  element!: string | null;
   @IsIn(LAUNCHER_FORMS, { message: 'No launcher has this form.' }) form!: Launcher['form'];
   @WithinSetting('launcherSize') size!: number;
   @WithinSetting('wordsFrom') wordsFrom!: number;

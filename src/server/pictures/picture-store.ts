@@ -1,4 +1,4 @@
-import { mkdir, readFile, rename, writeFile } from 'node:fs/promises';
+import { mkdir, readFile, rename, rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { newId } from '../ids';
 import type { Picture } from './draw-picture';
@@ -14,6 +14,11 @@ export async function storePicture(dataDir: string, { hash, bytes }: Picture, at
   const half = `${file}.${newId(at)}`;
   await writeFile(half, bytes);
   await rename(half, file);
+}
+
+/** Removes a picture that no row names any more. */
+export async function removePicture(dataDir: string, hash: string): Promise<void> {
+  await rm(fileOf(dataDir, hash), { force: true });
 }
 
 /** The bytes of a picture; null: there is no such file. */

@@ -69,6 +69,8 @@ describe('pictures of the owner’s page', () => {
     expect([pictures.desktop?.width, pictures.phone?.width]).toEqual([900, 780]);
     const after = await read(await porch.desk('POST page-pictures/desktop/remove', {}));
     expect(Object.keys(after.pictures)).toEqual(['phone']);
+    expect((await porch.desk(`GET uploads/${pictures.desktop?.hash}`)).status).toBe(404);
+    expect((await porch.desk(`GET uploads/${pictures.phone?.hash}`)).status).toBe(200);
     expect((await send(await png(10, 10), 'fridge')).status).toBe(404);
   });
 

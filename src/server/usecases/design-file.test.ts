@@ -23,9 +23,11 @@ describe('a design that comes as a file', () => {
     const written = text(
       { op: 'set', path: [...at, 'look', 'brand'], value: 'plum' },
       { op: 'set', path: [...at, 'timings', 'slowReplyAfter'], value: 3 },
+      { op: 'set', path: [...at, 'launcher', 'element'], value: '.ours[' },
       { op: 'set', path: [...at, 'colour'], value: 'x' },
     );
     expect(faultsOf(written)).toEqual([
+      [lineOf(written, '"element"'), 'widgets.0.launcher.element', 'That is not a CSS selector.'],
       [lineOf(written, '"brand"'), 'widgets.0.look.brand', 'Type the colour as # and six digits.'],
       [lineOf(written, '"slowReplyAfter"'), 'widgets.0.timings.slowReplyAfter', expect.any(String)],
       [lineOf(written, '"colour"'), 'widgets.0.colour', 'Nothing in a design is called so.'],

@@ -1,3 +1,5 @@
+import { readdirSync } from 'node:fs';
+import { join } from 'node:path';
 import sharp from 'sharp';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { type House, type MadePorch, madeHouse, madeMember, madeMessage, madePorch } from '../../../tests/made/house';
@@ -14,8 +16,8 @@ beforeEach(async () => {
 });
 
 const read = async <T>(response: Response): Promise<T> => (await response.json()) as T;
-const picture = (width = 300, height = 200) =>
-  sharp({ create: { width, height, channels: 3, background: '#e79a1b' } })
+const picture = (width = 300, height = 200, background = '#e79a1b') =>
+  sharp({ create: { width, height, channels: 3, background } })
     .png()
     .toBuffer();
 const send = (of: string, body: Buffer, secret = porch.secret) =>
@@ -78,6 +80,27 @@ describe('a face', () => {
     ]);
     expect((await people(other)).map(({ id, isYou }) => [id, isYou])).toEqual([[other.ownerId, true]]);
     expect((await send(rui, await picture(90, 90))).status).toBe(200);
+  });
+
+  it('taken away or replaced, its pictures are gone: from the rows, from the disk and for visitors, but for who shows the same', async () => {
+    const other = await madePorch(house, 'elsewhere');
+    const { personId: rui } = await madeMember(house, porch, 'responder', 'rui@farrowisle.example');
+    const same = await picture();
+    await send(porch.ownerId, same);
+    await send(rui, same);
+    const [shown = ''] = (await people())[0]?.face ?? [];
+    const isServed = async (hash: string) => (await porch.visit(`GET ${hash}.webp`)).status === 200;
+    await send(porch.ownerId, await picture(200, 300, '#2f6f8f'));
+    expect(await isServed(shown)).toBe(true); // Rui has it still
+    const [now = ''] = (await people()).find(({ isYou }) => isYou)?.face ?? [];
+    expect(now).not.toBe(shown);
+    await other.desk(`POST people/${porch.ownerId}/face/remove`);
+    expect(await isServed(now)).toBe(true);
+    for (const id of [porch.ownerId, rui]) await porch.desk(`POST people/${id}/face/remove`);
+    expect([await isServed(shown), await isServed(now)]).toEqual([false, false]);
+    expect(await house.db.selectFrom('upload').selectAll().execute()).toEqual([]);
+    const left = readdirSync(join(house.state.env.dataDir, 'uploads'), { recursive: true, withFileTypes: true });
+    expect(left.filter((one) => one.isFile())).toEqual([]);
   });
 
   it.each([

@@ -1,10 +1,12 @@
 import type { EpochMs } from '../../core/model/units';
 import { type Result, fail, ok } from '../../core/result';
-import { writeFace } from '../db/repositories/members';
-import { insertUpload } from '../db/repositories/uploads';
+import type { Face } from '../../core/wire/talk';
+import type { Tx } from '../db/open';
+import { findFace, listMembers, writeFace } from '../db/repositories/members';
+import { deleteUploads, insertUpload } from '../db/repositories/uploads';
 import { inTransaction } from '../db/transaction';
 import { drawTwice } from '../pictures/draw-picture';
-import { storePicture } from '../pictures/picture-store';
+import { removePicture, storePicture } from '../pictures/picture-store';
 import type { State } from '../state';
 
 type Actor = { readonly siteId: string; readonly personId: string; readonly at: EpochMs };
@@ -23,14 +25,27 @@ export async function keepFace(
   if (!drawn.ok) return fail(drawn.errors);
   const { once, twice } = drawn.value;
   for (const one of [once, twice]) await storePicture(env.dataDir, one, at);
-  return inTransaction(db, async (tx) => {
+  const { isThere, unnamed } = await inTransaction(db, async (tx) => {
     for (const { bytes, ...one } of [once, twice])
       await insertUpload(tx, siteId, { ...one, kind: 'face', bytes: bytes.length, personId, at });
-    return ok(await writeFace(tx, siteId, ofPersonId, [once.hash, twice.hash]));
+    return change(tx, siteId, ofPersonId, [once.hash, twice.hash]);
   });
+  for (const hash of unnamed) await removePicture(env.dataDir, hash);
+  return ok(isThere);
 }
 
-/** From now on visitors see initials again; false: nobody is called that there. */
-export async function takeFaceAway({ db }: Pick<State, 'db'>, siteId: string, ofPersonId: string): Promise<boolean> {
-  return inTransaction(db, (tx) => writeFace(tx, siteId, ofPersonId, null));
+/** From now on visitors see initials again, and the picture is gone; false: nobody is called that there. */
+export async function takeFaceAway({ db, env }: Pick<State, 'db' | 'env'>, siteId: string, ofPersonId: string): Promise<boolean> {
+  const { isThere, unnamed } = await inTransaction(db, (tx) => change(tx, siteId, ofPersonId, null));
+  for (const hash of unnamed) await removePicture(env.dataDir, hash);
+  return isThere;
+}
+
+/** Another face, or none; the one before is forgotten where nobody else of the site shows it. `unnamed`: pictures that may go. */
+async function change(tx: Tx, siteId: string, personId: string, face: Face | null): Promise<{ isThere: boolean; unnamed: string[] }> {
+  const before = await findFace(tx, siteId, personId);
+  const isThere = await writeFace(tx, siteId, personId, face);
+  const shown = (await listMembers(tx, siteId)).flatMap((one) => one.face ?? []);
+  const gone = (before ?? []).filter((hash) => !shown.includes(hash));
+  return { isThere, unnamed: await deleteUploads(tx, siteId, 'face', gone) };
 }

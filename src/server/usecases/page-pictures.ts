@@ -1,10 +1,11 @@
 import type { PageDevice, PagePictures } from '../../core/wire/desk';
 import { type Result, fail, ok } from '../../core/result';
 import type { EpochMs } from '../../core/model/units';
-import { insertUpload, listPagePictures, removePagePicture, setPagePicture } from '../db/repositories/uploads';
+import type { Tx } from '../db/open';
+import { deleteUploads, insertUpload, listPagePictures, removePagePicture, setPagePicture } from '../db/repositories/uploads';
 import { inTransaction } from '../db/transaction';
 import { drawPicture } from '../pictures/draw-picture';
-import { storePicture } from '../pictures/picture-store';
+import { removePicture, storePicture } from '../pictures/picture-store';
 import type { State } from '../state';
 
 type Actor = { readonly siteId: string; readonly personId: string; readonly at: EpochMs };
@@ -26,13 +27,29 @@ export async function keepPagePicture(
   if (!drawn.ok) return fail(drawn.errors);
   const { hash, mime, width, height, bytes } = drawn.value;
   await storePicture(env.dataDir, drawn.value, at);
-  return inTransaction(db, async (tx) => {
+  const { pictures, unnamed } = await inTransaction(db, async (tx) => {
+    const before = await listPagePictures(tx, siteId);
     await insertUpload(tx, siteId, { hash, kind: 'page', mime, width, height, bytes: bytes.length, personId, at });
     await setPagePicture(tx, siteId, device, hash);
-    return ok(await listPagePictures(tx, siteId));
+    return { pictures: await listPagePictures(tx, siteId), unnamed: await forgetUnshown(tx, siteId, before) };
   });
+  for (const one of unnamed) await removePicture(env.dataDir, one);
+  return ok(pictures);
 }
 
-export async function forgetPagePicture({ db }: Pick<State, 'db'>, siteId: string, device: PageDevice): Promise<void> {
-  await inTransaction(db, (tx) => removePagePicture(tx, siteId, device));
+/** Takes a picture of the owner's page away, and forgets it. */
+export async function forgetPagePicture({ db, env }: Pick<State, 'db' | 'env'>, siteId: string, device: PageDevice): Promise<void> {
+  const unnamed = await inTransaction(db, async (tx) => {
+    const before = await listPagePictures(tx, siteId);
+    await removePagePicture(tx, siteId, device);
+    return forgetUnshown(tx, siteId, before);
+  });
+  for (const one of unnamed) await removePicture(env.dataDir, one);
+}
+
+/** What stood behind the stage and does on no device any more; gives the pictures that may go. */
+async function forgetUnshown(tx: Tx, siteId: string, before: PagePictures['pictures']): Promise<string[]> {
+  const shown = Object.values(await listPagePictures(tx, siteId)).map(({ hash }) => hash);
+  const gone = Object.values(before).flatMap(({ hash }) => (shown.includes(hash) ? [] : [hash]));
+  return deleteUploads(tx, siteId, 'page', [...new Set(gone)]);
 }

@@ -5,7 +5,7 @@ import ButtonBase from '@mui/material/ButtonBase';
 import { type KeyboardEvent, type PointerEvent, type RefObject, useLayoutEffect, useRef, useState } from 'react';
 import { type Ground, cornerOf, placeAt } from '../../core/look/place';
 import type { Place } from '../../core/model/design';
-import { placeWords } from '../wording/changes';
+import { placeWords } from '../wording/place';
 import { type StageView, mirrored } from './stage-geometry';
 
 interface PlaceHandleProps {

@@ -9,7 +9,7 @@ import type { TextKey } from '../../core/words/catalogue';
 import { type WordingKey, wordingPatches } from '../../core/words/wordings';
 import { newClientId } from '../frame/new-client-id';
 import { wordingName } from '../wording/cases';
-import { cornerWords } from '../wording/changes';
+import { cornerWords } from '../wording/place';
 import { SETTING_WORDS } from '../wording/settings';
 import { textName } from '../wording/texts';
 import type { DraftSaver } from './draft-saver';

@@ -3,6 +3,7 @@
 import { useEffect } from 'react';
 import { tinykeys } from 'tinykeys';
 import { isTyping } from '../frame/SiteFrame';
+import { useStable } from './use-stable';
 
 export interface DeskKeys {
   undo(): void;
@@ -18,19 +19,21 @@ export interface DeskKeys {
 }
 
 /** The keys of the Design screen; whoever is typing keeps theirs. */
-export function useDeskKeys({ undo, redo, because, whole, flip, tryIt }: DeskKeys): void {
+export function useDeskKeys(keys: DeskKeys): void {
+  // By what is seen: an effect comes later than the drawing, and a key between the two would do what the one before meant.
+  const press = useStable((name: keyof DeskKeys, by: number) => keys[name](by));
   useEffect(
     () =>
       tinykeys(window, {
-        '$mod+z': guarded(undo),
-        '$mod+Shift+Z': guarded(redo),
-        b: guarded(because),
-        p: guarded(whole),
-        t: guarded(tryIt),
-        '[': guarded(() => flip(-1)),
-        ']': guarded(() => flip(1)),
+        '$mod+z': guarded(() => press('undo', 0)),
+        '$mod+Shift+Z': guarded(() => press('redo', 0)),
+        b: guarded(() => press('because', 0)),
+        p: guarded(() => press('whole', 0)),
+        t: guarded(() => press('tryIt', 0)),
+        '[': guarded(() => press('flip', -1)),
+        ']': guarded(() => press('flip', 1)),
       }),
-    [undo, redo, because, whole, flip, tryIt],
+    [press],
   );
 }
 

@@ -1,29 +1,20 @@
 'use client';
 
-import CheckIcon from '@mui/icons-material/Check';
 import MenuIcon from '@mui/icons-material/Menu';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Divider from '@mui/material/Divider';
 import Drawer from '@mui/material/Drawer';
 import IconButton from '@mui/material/IconButton';
-import ListItemText from '@mui/material/ListItemText';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
-import { useColorScheme } from '@mui/material/styles';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { type ReactNode, useState } from 'react';
-import { toast } from 'sonner';
-import { bestOf } from '../../core/decide/state';
-import { lampOf } from '../../core/model/lamp';
-import { HIDDEN } from '../theme/hidden';
-import { STATE_WORDS } from '../wording/states';
-import { LampMark } from './LampMark';
+import { AccountMenu } from './AccountMenu';
 import { PorchMark } from './PorchMark';
-import { PortError } from './port';
+import { PresenceSwitch } from './PresenceSwitch';
 import { SCREENS } from './screens';
-import { FaceMark } from './FaceMark';
 import { useSite } from './SiteContext';
 import { useWaitingCount } from './use-waiting-count';
 
@@ -115,8 +106,8 @@ export function Beam(props: BeamProps) {
         {screens.find(({ path }) => path === here)?.name}
       </Box>
       <Box sx={{ flex: 1, display: { xs: 'none', md: 'block' } }} />
-      <Presence />
-      <Account {...props} />
+      <PresenceSwitch />
+      <AccountMenu {...props} />
       <Drawer open={isMenuOpen} onClose={() => setMenuOpen(false)}>
         <Box
           component="nav"
@@ -212,121 +203,6 @@ function SitePicker({ sites }: Pick<BeamProps, 'sites'>) {
           Another site of yours
         </MenuItem>
       </Menu>
-    </Box>
-  );
-}
-
-function Presence() {
-  const { siteKey, role, overview, setWish, notice, isConnected } = useSite();
-  if (overview === null) return null;
-  const state = bestOf(overview.teams.map((team) => team.state));
-  const isIn = overview.wish === 'in';
-  const change = (): void => {
-    setWish(isIn ? 'out' : 'in').then(
-      () =>
-        toast(isIn ? 'You are out. Visitors see this from now.' : 'You are in. Visitors see this from now.', {
-          action: { label: 'Undo', onClick: () => void setWish(isIn ? 'in' : 'out').catch(notice) },
-        }),
-      (error: unknown) => {
-        notice(error);
-        toast.error(error instanceof PortError ? error.sentence : 'That did not work. Try again.');
-      },
-    );
-  };
-  return (
-    <>
-      {overview.pausedAt === null ? null : role === 'responder' ? (
-        <Box component="span" sx={{ fontSize: 13, fontWeight: 700, color: 'error.main' }}>
-          Paused
-        </Box>
-      ) : (
-        <Button
-          size="small"
-          color="error"
-          component={Link}
-          href={`/s/${siteKey}/versions`}
-          sx={{ fontSize: 13, flex: 'none', fontWeight: 700 }}
-        >
-          Paused
-        </Button>
-      )}
-      <Box role="status" sx={{ display: 'flex', alignItems: 'center', gap: 0.75, fontSize: 13, whiteSpace: 'nowrap', px: 0.5 }}>
-        <LampMark mark={lampOf(state, isConnected)} />
-        <Box component="span" sx={{ display: { xs: 'none', lg: 'inline' } }}>
-          {isConnected ? STATE_WORDS[state] : 'Not connected'}
-        </Box>
-        <Box component="span" sx={{ ...HIDDEN, display: { lg: 'none' } }}>
-          {isConnected ? STATE_WORDS[state] : 'Not connected'}
-        </Box>
-      </Box>
-      <Button
-        size="small"
-        variant="outlined"
-        aria-pressed={isIn}
-        onClick={change}
-        startIcon={isIn ? <CheckIcon /> : undefined}
-        sx={{ whiteSpace: 'nowrap', fontSize: 13, flex: 'none' }}
-      >
-        {isIn ? 'I am in' : 'Say I am in'}
-      </Button>
-    </>
-  );
-}
-
-function Account({ signOut, onPalette, onSheet }: BeamProps) {
-  const { personName, overview } = useSite();
-  const { mode, setMode } = useColorScheme();
-  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const close = (then?: () => void) => () => {
-    setAnchor(null);
-    then?.();
-  };
-  return (
-    <>
-      <IconButton
-        aria-label={`Account of ${personName}`}
-        aria-haspopup="menu"
-        onClick={(event) => setAnchor(event.currentTarget)}
-        sx={{
-          border: '1px solid var(--porch-edge)',
-          borderRadius: '10px',
-          width: 36,
-          height: 36,
-          fontSize: 13,
-          fontWeight: 600,
-          color: 'text.primary',
-        }}
-      >
-        <FaceMark name={personName} face={overview?.you.face ?? null} size={34} />
-      </IconButton>
-      <Menu anchorEl={anchor} open={anchor !== null} onClose={close()}>
-        <MenuItem disabled sx={{ opacity: '1 !important' }}>
-          <ListItemText primary={personName} />
-        </MenuItem>
-        <Divider />
-        <MenuItem onClick={close(onPalette)}>
-          Find anything<Key>Ctrl K</Key>
-        </MenuItem>
-        <MenuItem onClick={close(onSheet)}>
-          Keys<Key>?</Key>
-        </MenuItem>
-        <Divider />
-        {(['system', 'light', 'dark'] as const).map((one) => (
-          <MenuItem key={one} selected={mode === one} onClick={close(() => setMode(one))}>
-            {{ system: 'As my device is', light: 'Light', dark: 'Evening' }[one]}
-          </MenuItem>
-        ))}
-        <Divider />
-        <MenuItem onClick={close(() => void signOut())}>Sign out</MenuItem>
-      </Menu>
-    </>
-  );
-}
-
-function Key({ children }: { children: ReactNode }) {
-  return (
-    <Box component="kbd" sx={{ ml: 'auto', pl: 3, color: 'text.secondary', fontFamily: 'inherit', fontSize: 13 }}>
-      {children}
     </Box>
   );
 }

@@ -13,6 +13,7 @@ interface BarHandlesProps {
 
 const STEPS: Readonly<Record<string, number>> = { ArrowUp: 1, ArrowDown: -1, PageUp: 10, PageDown: -10 };
 const STEP_PX = 4;
+const WIDE_PX = 600;
 
 /** Draws the bars of the owner's page where they are: each edge is pulled as far as its bar reaches. */
 export function BarHandles({ bars, view, onDraw, onMark }: BarHandlesProps) {
@@ -64,6 +65,8 @@ export function BarHandles({ bars, view, onDraw, onMark }: BarHandlesProps) {
         top: view.top + (edge === 'upper' ? bars.upper : view.pageHeight - bars.lower) * view.scale,
         left: view.left,
         width: view.pageWidth * view.scale,
+        // Beside the switches of the stage and the signposts, where there is room for that.
+        ...(view.pageWidth * view.scale < WIDE_PX ? { justifyContent: 'center' } : { paddingInlineStart: '62%' }),
       }}
       sx={{
         position: 'absolute',
@@ -73,7 +76,6 @@ export function BarHandles({ bars, view, onDraw, onMark }: BarHandlesProps) {
         touchAction: 'none',
         display: 'flex',
         alignItems: 'center',
-        pl: '62%',
         '&::before': { content: '""', position: 'absolute', insetInline: 0, top: 11, borderTop: '2px dashed var(--porch-door)' },
         '&:focus-visible': { outline: '2px solid var(--porch-door)', outlineOffset: -4 },
       }}
@@ -81,6 +83,7 @@ export function BarHandles({ bars, view, onDraw, onMark }: BarHandlesProps) {
       <Box
         sx={{
           position: 'relative',
+          whiteSpace: 'nowrap',
           px: 1.25,
           py: 0.25,
           fontSize: 12,
@@ -90,7 +93,7 @@ export function BarHandles({ bars, view, onDraw, onMark }: BarHandlesProps) {
           transform: edge === 'upper' ? 'translateY(40%)' : 'translateY(-40%)',
         }}
       >
-        {bars[edge] === 0 ? 'A bar stays here? Pull it out' : `↕ ${bars[edge]} px`}
+        {bars[edge] === 0 ? 'A bar? Pull it out' : `↕ ${bars[edge]} px`}
       </Box>
     </Box>
   ));

@@ -20,7 +20,7 @@ import { STARTING_LOOKS } from '../../core/model/starting-looks';
 import type { PublishedSite } from '../../core/wire/published-site';
 import { SettingFields } from '../design/SettingFields';
 import type { PagePictureActs } from '../design/use-page-pictures';
-import { cornerWords, placeWords } from '../wording/changes';
+import { cornerWords, placeWords } from '../wording/place';
 import { FORM_WORDS, LOOK_WORDS, STYLE_WORDS } from '../wording/look';
 import { BarFields } from './BarFields';
 import { BrandField } from './BrandField';

@@ -1,18 +1,11 @@
 import type { Measured } from '../../core/boards/board';
-import { type BarsByDevice, SCREENS, coveringsOn } from '../../core/look/collisions';
+import { SCREENS, coveringsOn, hasBars } from '../../core/look/collisions';
 import type { Design } from '../../core/model/design';
 import { arrivingAt } from '../../core/rehearse/arriving';
 import type { Overview, PagePictures } from '../../core/wire/desk';
 import { draftSite } from '../design/draft-site';
 import { measureParts } from './measure-parts';
 import { pageBoxes, pageColours } from './use-page-colours';
-
-/** What can be measured at all: bars that are marked, or a picture of the page on larger screens. */
-export function isMeasurable({ pictures, bars }: PagePictures): boolean {
-  return pictures.desktop !== undefined || hasBars(bars);
-}
-
-const hasBars = ({ desktop, phone }: BarsByDevice): boolean => [desktop, phone].some(({ upper, lower }) => upper > 0 || lower > 0);
 
 /** Measures every widget of a draft on the owner's page: what it is told from there, and what it lies over. */
 export async function measureForBoards(

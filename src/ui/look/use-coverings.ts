@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { type BarsByDevice, type Covering, SCREENS, coveringsOn } from '../../core/look/collisions';
+import { type BarsByDevice, type Covering, SCREENS, coveringsOn, hasBars } from '../../core/look/collisions';
 import type { Circumstances } from '../../core/model/circumstances';
 import type { PublishedSite } from '../../core/wire/published-site';
 import { measureParts } from './measure-parts';
@@ -11,7 +11,7 @@ const NONE: readonly Covering[] = [];
 /** What of a widget lies over the bars of the owner's page, on every screen that is looked at; measured where bars are marked. */
 export function useCoverings(site: PublishedSite, base: Circumstances, widget: string, bars: BarsByDevice): readonly Covering[] {
   const [found, setFound] = useState<readonly Covering[]>(NONE);
-  const isMarked = [bars.desktop, bars.phone].some(({ upper, lower }) => upper > 0 || lower > 0);
+  const isMarked = hasBars(bars);
   useEffect(() => {
     if (!isMarked) return;
     const later = setTimeout(

@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
 import type { Measured } from '../../core/boards/board';
+import { hasBars } from '../../core/look/collisions';
 import type { Design } from '../../core/model/design';
 import type { Overview, PagePictures } from '../../core/wire/desk';
 
@@ -19,12 +20,11 @@ export function useMeasured(
   const [measured, setMeasured] = useState<MeasuredByWidget>(NOTHING);
   useEffect(() => {
     if (design === null || overview === null || known === null) return undefined;
+    if (known.pictures.desktop === undefined && !hasBars(known.bars)) return setMeasured(NOTHING);
     const stop = new AbortController();
     const measure = async (): Promise<void> => {
-      const { isMeasurable, measureForBoards } = await import('./measure-boards');
-      const found = isMeasurable(known)
-        ? await measureForBoards(design, overview, known, (hash) => `/api/s/${siteKey}/uploads/${hash}`, stop.signal)
-        : NOTHING;
+      const { measureForBoards } = await import('./measure-boards'); // it brings the widget's own runtime
+      const found = await measureForBoards(design, overview, known, (hash) => `/api/s/${siteKey}/uploads/${hash}`, stop.signal);
       if (!stop.signal.aborted) setMeasured(found);
     };
     const later = setTimeout(() => void measure().catch(() => undefined), CALM_MS);

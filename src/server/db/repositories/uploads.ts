@@ -37,6 +37,14 @@ export async function findUpload(db: Db, siteId: string, hash: string): Promise<
   return row ?? null;
 }
 
+/** Forgets what was uploaded as something; what is named by more than that stays. Gives the hashes that no site names any more. */
+export async function deleteUploads(db: Db, siteId: string, kind: UploadKind, hashes: readonly string[]): Promise<string[]> {
+  if (hashes.length === 0) return [];
+  await db.deleteFrom('upload').where('site_id', '=', siteId).where('kind', '=', kind).where('hash', 'in', hashes).execute();
+  const named = await db.selectFrom('upload').select('hash').where('hash', 'in', hashes).execute();
+  return hashes.filter((hash) => !named.some((one) => one.hash === hash));
+}
+
 export async function setPagePicture(db: Db, siteId: string, device: PageDevice, hash: string): Promise<void> {
   await db
     .insertInto('page_picture')

@@ -1,0 +1,75 @@
+import Box from '@mui/material/Box';
+import Divider from '@mui/material/Divider';
+import IconButton from '@mui/material/IconButton';
+import ListItemText from '@mui/material/ListItemText';
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
+import { useColorScheme } from '@mui/material/styles';
+import { type ReactNode, useState } from 'react';
+import { FaceMark } from './FaceMark';
+import { useSite } from './SiteContext';
+
+interface AccountMenuProps {
+  readonly signOut: () => Promise<void>;
+  readonly onPalette: () => void;
+  readonly onSheet: () => void;
+}
+
+/** Who one is, the ways around, light or evening, and the way out. */
+export function AccountMenu({ signOut, onPalette, onSheet }: AccountMenuProps) {
+  const { personName, overview } = useSite();
+  const { mode, setMode } = useColorScheme();
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const close = (then?: () => void) => () => {
+    setAnchor(null);
+    then?.();
+  };
+  return (
+    <>
+      <IconButton
+        aria-label={`Account of ${personName}`}
+        aria-haspopup="menu"
+        onClick={(event) => setAnchor(event.currentTarget)}
+        sx={{
+          border: '1px solid var(--porch-edge)',
+          borderRadius: '10px',
+          width: 36,
+          height: 36,
+          fontSize: 13,
+          fontWeight: 600,
+          color: 'text.primary',
+        }}
+      >
+        <FaceMark name={personName} face={overview?.you.face ?? null} size={34} />
+      </IconButton>
+      <Menu anchorEl={anchor} open={anchor !== null} onClose={close()}>
+        <MenuItem disabled sx={{ opacity: '1 !important' }}>
+          <ListItemText primary={personName} />
+        </MenuItem>
+        <Divider />
+        <MenuItem onClick={close(onPalette)}>
+          Find anything<Key>Ctrl K</Key>
+        </MenuItem>
+        <MenuItem onClick={close(onSheet)}>
+          Keys<Key>?</Key>
+        </MenuItem>
+        <Divider />
+        {(['system', 'light', 'dark'] as const).map((one) => (
+          <MenuItem key={one} selected={mode === one} onClick={close(() => setMode(one))}>
+            {{ system: 'As my device is', light: 'Light', dark: 'Evening' }[one]}
+          </MenuItem>
+        ))}
+        <Divider />
+        <MenuItem onClick={close(() => void signOut())}>Sign out</MenuItem>
+      </Menu>
+    </>
+  );
+}
+
+function Key({ children }: { children: ReactNode }) {
+  return (
+    <Box component="kbd" sx={{ ml: 'auto', pl: 3, color: 'text.secondary', fontFamily: 'inherit', fontSize: 13 }}>
+      {children}
+    </Box>
+  );
+}

@@ -1,0 +1,70 @@
+import CheckIcon from '@mui/icons-material/Check';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Link from 'next/link';
+import { toast } from 'sonner';
+import { bestOf } from '../../core/decide/state';
+import { lampOf } from '../../core/model/lamp';
+import { HIDDEN } from '../theme/hidden';
+import { STATE_WORDS } from '../wording/states';
+import { LampMark } from './LampMark';
+import { PortError } from './port';
+import { useSite } from './SiteContext';
+
+/** How things stand for visitors, and whether one is in. */
+export function PresenceSwitch() {
+  const { siteKey, role, overview, setWish, notice, isConnected } = useSite();
+  if (overview === null) return null;
+  const state = bestOf(overview.teams.map((team) => team.state));
+  const isIn = overview.wish === 'in';
+  const change = (): void => {
+    setWish(isIn ? 'out' : 'in').then(
+      () =>
+        toast(isIn ? 'You are out. Visitors see this from now.' : 'You are in. Visitors see this from now.', {
+          action: { label: 'Undo', onClick: () => void setWish(isIn ? 'in' : 'out').catch(notice) },
+        }),
+      (error: unknown) => {
+        notice(error);
+        toast.error(error instanceof PortError ? error.sentence : 'That did not work. Try again.');
+      },
+    );
+  };
+  return (
+    <>
+      {overview.pausedAt === null ? null : role === 'responder' ? (
+        <Box component="span" sx={{ fontSize: 13, fontWeight: 700, color: 'error.main' }}>
+          Paused
+        </Box>
+      ) : (
+        <Button
+          size="small"
+          color="error"
+          component={Link}
+          href={`/s/${siteKey}/versions`}
+          sx={{ fontSize: 13, flex: 'none', fontWeight: 700 }}
+        >
+          Paused
+        </Button>
+      )}
+      <Box role="status" sx={{ display: 'flex', alignItems: 'center', gap: 0.75, fontSize: 13, whiteSpace: 'nowrap', px: 0.5 }}>
+        <LampMark mark={lampOf(state, isConnected)} />
+        <Box component="span" sx={{ display: { xs: 'none', lg: 'inline' } }}>
+          {isConnected ? STATE_WORDS[state] : 'Not connected'}
+        </Box>
+        <Box component="span" sx={{ ...HIDDEN, display: { lg: 'none' } }}>
+          {isConnected ? STATE_WORDS[state] : 'Not connected'}
+        </Box>
+      </Box>
+      <Button
+        size="small"
+        variant="outlined"
+        aria-pressed={isIn}
+        onClick={change}
+        startIcon={isIn ? <CheckIcon /> : undefined}
+        sx={{ whiteSpace: 'nowrap', fontSize: 13, flex: 'none' }}
+      >
+        {isIn ? 'I am in' : 'Say I am in'}
+      </Button>
+    </>
+  );
+}
