@@ -84,7 +84,7 @@ function dress(root: HTMLElement, { site, widget, decision, circumstances }: Hea
   const { dir, locale } = site.design;
   root.dir = dir;
   root.lang = locale;
-  root.dataset.corner = widget.place.corner;
+  root.dataset.corner = (isPhone && place.phoneCorner) || place.corner;
   root.dataset.device = surroundings.device();
   root.dataset.scheme = scheme;
   root.dataset.form = launcher.form;

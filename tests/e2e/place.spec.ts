@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { enterAs, expect, expectNoAxe, test, useHouse } from './house';
+import { enterAs, expect, expectNoAxe, test, useHouse, visit } from './house';
 
 const house = useHouse();
 
@@ -71,4 +71,37 @@ test('with the window open its head is the grip; in Arabic the page is the mirro
   await launcher.click();
   const window = site.locator('sunny-porch .window');
   await expect.poll(async () => ((box) => (box === null ? null : box.y + box.height))(await window.boundingBox())).toBe(700 - 60);
+});
+
+test('on a phone it may stand in another corner: dragged there, told so before publishing, and only phones see it', async ({ browser }) => {
+  const page = await enterAs(browser, house, 'design?on=/tonight&moment=passing-by&device=phone');
+  await expect(grip(page)).toHaveAccessibleName(/^Place: lower right, 16 px/);
+  await drag(page, { x: -130, y: 0 });
+  await page.mouse.up();
+  await expect(grip(page)).toHaveAccessibleName(/^Place: lower left, /);
+  await expect(page.getByRole('button', { name: 'Undo: launcher to the lower left on phones' })).toBeVisible();
+  await page.getByRole('button', { name: 'Desktop', exact: true }).click();
+  await expect(grip(page)).toHaveAccessibleName(/^Place: lower right, /);
+  await page.getByRole('button', { name: /^Publish \d/ }).click();
+  await expect(page.getByRole('dialog')).toContainText('Launcher moves to the lower left on phones');
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /^Publish/ })
+    .click();
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  const sides = async (viewport: { width: number; height: number }) => {
+    const visitor = await visit(browser, `${house.site}/tonight`, { viewport });
+    await expect(visitor.launcher).toBeVisible();
+    const box = await visitor.launcher.boundingBox();
+    return box !== null && box.x > viewport.width / 2 ? 'right' : 'left';
+  };
+  expect(await sides({ width: 390, height: 844 })).toBe('left');
+  expect(await sides({ width: 1280, height: 800 })).toBe('right');
+  await page.getByRole('tab', { name: 'Everywhere' }).click();
+  await inspector(page)
+    .getByRole('button', { name: /^Place/ })
+    .click();
+  await inspector(page).getByRole('combobox', { name: 'On phones' }).click();
+  await page.getByRole('option', { name: 'in the same corner' }).click();
+  await expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible();
 });

@@ -25,6 +25,7 @@ function fullWidget(dice: Dice, widget: Widget): Widget {
   return {
     ...widget,
     look: fullLook(dice, widget.look),
+    place: { ...widget.place, phoneCorner: dice.flip() ? 'upper-left' : null },
     launcher: {
       ...widget.launcher,
       icon: dice.flip() ? { ours: dice.pick(ICON_NAMES) } : null,
@@ -127,6 +128,7 @@ const INSTEAD_OF_NONE: Readonly<Record<string, Json>> = {
   icon: { ours: 'bell' },
   closedIcon: { ours: 'door' },
   element: '.ask',
+  phoneCorner: 'lower-left',
   headerPicture: HEADER_PICTURE,
 };
 const NONE_CAN_BE = new Set([...Object.keys(INSTEAD_OF_NONE), 'atMost', 'least', 'most', 'slowReplyTalkingAfter']);

@@ -3,7 +3,7 @@ import type { Place } from '../model/design';
 import { SETTINGS } from '../model/settings';
 import type { Px } from '../model/units';
 import type { PageDevice } from '../wire/desk';
-import { isMiddle } from './place';
+import { cornerFor, isMiddle, offsetsFor } from './place';
 
 /** A box in px of the screen. */
 export interface Box {
@@ -75,16 +75,20 @@ export function coveringsOn(screen: Screen, boxes: Readonly<Partial<Record<Part,
 
 /** A place that is clear of the bars at its own edge, on every device; as it is where it is clear already. */
 export function clearOf(place: Place, bars: BarsByDevice): Place {
-  if (isMiddle(place.corner)) return place;
-  const edge = place.corner.startsWith('lower') ? 'lower' : 'upper';
-  const lifted = (offset: Px, lift: Px, bar: Px): Px => {
-    if (bar === 0 || offset + lift >= bar) return lift;
+  const lifted = (isPhone: boolean, barsThere: Bars): Px => {
+    const corner = cornerFor(place, isPhone);
+    const [offset, lift] = offsetsFor(place, isPhone);
+    const bar = barsThere[corner.startsWith('lower') ? 'lower' : 'upper'];
+    if (isMiddle(corner) || bar === 0 || offset + lift >= bar) return lift;
     return Math.min(SETTINGS.lift.most, bar + AIR_PX - offset);
   };
   return {
     ...place,
-    lift: lifted(place.offset, place.lift, bars.desktop[edge]),
+    lift: lifted(false, bars.desktop),
     // With large text a computer has as little room as a phone, and its own bars.
-    phoneLift: lifted(place.phoneOffset, place.phoneLift, Math.max(bars.phone[edge], bars.desktop[edge])),
+    phoneLift: lifted(true, {
+      upper: Math.max(bars.phone.upper, bars.desktop.upper),
+      lower: Math.max(bars.phone.lower, bars.desktop.lower),
+    }),
   };
 }

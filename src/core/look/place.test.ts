@@ -25,6 +25,20 @@ describe('the place of the launcher', () => {
     expect(placeAt(OURS, { x: 300, y: 756 }, phone, false)).toEqual({ ...OURS, phoneOffset: 34, phoneLift: -2 });
   });
 
+  it('dragged into another corner on a phone it stands there on phones alone, until that is the corner of all screens again', () => {
+    const phone = { ...PAGE, width: 390, height: 844, isPhone: true };
+    const left = placeAt(OURS, { x: 16, y: 772 }, phone, true);
+    expect(left).toEqual({ ...OURS, phoneCorner: 'lower-left' });
+    expect([cornerOf(left, phone), cornerOf(left, PAGE)]).toEqual([
+      { x: 16, y: 772 },
+      { x: 1204, y: 724 },
+    ]);
+    expect(toWirePlace(left).place).toMatchObject({ corner: 'lower-right', phoneCorner: 'lower-left' });
+    expect(toWirePlace(OURS).place).not.toHaveProperty('phoneCorner');
+    expect(placeAt(left, { x: 1204, y: 20 }, PAGE, true)).toEqual({ ...left, corner: 'upper-right' });
+    expect(placeAt(left, { x: 318, y: 772 }, phone, true)).toEqual(OURS);
+  });
+
   it('nearly in the middle of an edge it is in the middle, and stays there by key, so much higher or lower', () => {
     const middle = placeAt(OURS, { x: 1200, y: 800 / 2 - 28 + 7 }, PAGE, true);
     expect(middle).toEqual({ ...OURS, corner: 'middle-right' });

@@ -29,19 +29,31 @@ export function placeAt(place: Place, { x, y }: { readonly x: Px; readonly y: Px
   const fromSide = isRight ? ground.width - launcher.width - x : x;
   const offset = within(snaps && Math.abs(fromSide - (ours ?? 0)) <= SNAP_PX ? (ours ?? 0) : fromSide, least, most);
   const fromMiddle = y - (ground.height - launcher.height) / 2;
-  if (snaps ? Math.abs(fromMiddle) <= SNAP_PX : isMiddle(place.corner)) {
+  const seen = cornerFor(place, isPhone);
+  if (snaps ? Math.abs(fromMiddle) <= SNAP_PX : isMiddle(seen)) {
     const lift = snaps ? 0 : within(fromMiddle, SETTINGS.lift.least, SETTINGS.lift.most);
-    return { ...place, corner: `middle-${side}`, [offsetName]: offset, [liftName]: lift };
+    return { ...inCorner(place, `middle-${side}`, isPhone), [offsetName]: offset, [liftName]: lift };
   }
   const isLower = y + launcher.height / 2 >= ground.height / 2;
   const fromEdge = isLower ? ground.height - launcher.height - y : y;
   const lift = within(snaps && Math.abs(fromEdge - offset) <= SNAP_PX ? 0 : fromEdge - offset, -offset, SETTINGS.lift.most);
-  return { ...place, corner: `${isLower ? 'lower' : 'upper'}-${side}`, [offsetName]: offset, [liftName]: lift };
+  return { ...inCorner(place, `${isLower ? 'lower' : 'upper'}-${side}`, isPhone), [offsetName]: offset, [liftName]: lift };
+}
+
+/** On phones a corner is theirs alone, unless it is that of larger screens. */
+export function inCorner(place: Place, corner: Corner, isPhone: boolean): Place {
+  if (!isPhone) return { ...place, corner };
+  return { ...place, phoneCorner: corner === place.corner ? null : corner };
+}
+
+/** The corner that holds on phones, or on larger screens. */
+export function cornerFor({ corner, phoneCorner }: Pick<Place, 'corner' | 'phoneCorner'>, isPhone: boolean): Corner {
+  return isPhone ? (phoneCorner ?? corner) : corner;
 }
 
 /** Where a place puts the launcher's upper left corner. */
 export function cornerOf(place: Place, { width, height, launcher, isPhone }: Ground): { x: Px; y: Px } {
-  const { corner } = place;
+  const corner = cornerFor(place, isPhone);
   const [offset, lift] = offsetsFor(place, isPhone);
   const x = corner.endsWith('right') ? width - launcher.width - offset : offset;
   if (isMiddle(corner)) return { x, y: (height - launcher.height) / 2 + lift };
@@ -65,15 +77,22 @@ function namesFor(isPhone: boolean) {
 
 /** As pages get it: never over an edge, neither on phones nor on larger screens; what is usual is left out. */
 export function toWirePlace(place: Place): Pick<WireWidget, 'place' | 'window' | 'zIndex'> {
-  const { corner, offset, phoneOffset, layer, windowWidth, windowHeight } = place;
+  const { corner, phoneCorner, offset, phoneOffset, layer, windowWidth, windowHeight } = place;
   const held = (isPhone: boolean): Px => {
     const [from, lift] = offsetsFor(place, isPhone);
-    return isMiddle(corner) ? lift : Math.max(lift, -from);
+    return isMiddle(cornerFor(place, isPhone)) ? lift : Math.max(lift, -from);
   };
   const [lift, phoneLift] = [held(false), held(true)];
   const isUsual = windowWidth === SETTINGS.windowWidth.ours && windowHeight === SETTINGS.windowHeight.ours;
   return {
-    place: { corner, offset, phoneOffset, ...(lift === 0 ? {} : { lift }), ...(phoneLift === lift ? {} : { phoneLift }) },
+    place: {
+      corner,
+      ...(phoneCorner === null || phoneCorner === corner ? {} : { phoneCorner }),
+      offset,
+      phoneOffset,
+      ...(lift === 0 ? {} : { lift }),
+      ...(phoneLift === lift ? {} : { phoneLift }),
+    },
     ...(isUsual ? {} : { window: [windowWidth, windowHeight] }),
     ...(layer === SETTINGS.layer.ours ? {} : { zIndex: layer }),
   };

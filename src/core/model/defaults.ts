@@ -125,6 +125,7 @@ export function defaultPlace(): Place {
   const ours = WIDGET_DEFAULTS;
   return {
     corner: ours.corner.value,
+    phoneCorner: null,
     offset: ours.offset.value,
     phoneOffset: ours.phoneOffset.value,
     lift: ours.lift.value,

@@ -81,6 +81,8 @@ export const CORNERS = ['lower-right', 'lower-left', 'upper-right', 'upper-left'
 export type Corner = (typeof CORNERS)[number];
 export interface Place {
   readonly corner: Corner;
+  /** On phones; null: the same. */
+  readonly phoneCorner: Corner | null;
   readonly offset: Px;
   readonly phoneOffset: Px;
   /** Further from the upper or lower edge than from the side: above a bar that lies there. May be negative. In the middle of an edge: so much below it. */

@@ -22,7 +22,7 @@ export type FormPlace = (typeof FORMS)[number];
 export type Subject =
   | { readonly of: 'site-name' | 'default-locale' | 'locale-order' | 'widget-order' }
   | { readonly of: 'locale'; readonly locale: Locale }
-  | { readonly of: 'widget' | 'widget-name' | 'widget-key' | 'team-order' | 'calendar' | 'audience' | 'corner' }
+  | { readonly of: 'widget' | 'widget-name' | 'widget-key' | 'team-order' | 'calendar' | 'audience' | 'corner' | 'phone-corner' }
   | { readonly of: 'launcher'; readonly part: LauncherPart }
   | { readonly of: 'case-order' | 'invitation-order' }
   | { readonly of: 'look'; readonly part: LookPart }
@@ -144,6 +144,7 @@ function sayWidget(say: Say, design: Design, widget: Widget, all: Thing): void {
     for (const colour of COLOURS)
       say(own, `own/${scheme}/${colour}`, 'everywhere', { of: 'own-colour', colour, scheme }, look.own[scheme][colour] ?? null);
   say(own, 'corner', 'everywhere', { of: 'corner' }, widget.place.corner);
+  say(own, 'phone-corner', 'everywhere', { of: 'phone-corner' }, widget.place.phoneCorner);
   for (const part of LAUNCHER_PARTS) say(own, `launcher/${part}`, 'everywhere', { of: 'launcher', part }, widget.launcher[part] as Json);
   for (const one of SETTING_IDS)
     if (SETTINGS[one].of === 'widget')

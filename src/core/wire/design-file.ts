@@ -34,7 +34,14 @@ export interface WireWidget {
   readonly audience?: readonly WireCondition[];
   /** `lift`: further from the upper or lower edge; absent: none. */
   /** `phoneLift`: absent, as `lift`. */
-  readonly place: { readonly corner: Corner; readonly offset: Px; readonly phoneOffset: Px; readonly lift?: Px; readonly phoneLift?: Px };
+  readonly place: {
+    readonly corner: Corner;
+    readonly phoneCorner?: Corner;
+    readonly offset: Px;
+    readonly phoneOffset: Px;
+    readonly lift?: Px;
+    readonly phoneLift?: Px;
+  };
   /** Width and height of the window on larger screens; absent: 360 × 500. */
   readonly window?: readonly [width: Px, height: Px];
   /** A z-index; absent: ours. */

@@ -58,6 +58,9 @@ class PageListInput implements PageList {
 
 class PlaceInput implements Place {
   @IsIn(CORNERS, { message: 'Choose one of the four corners, or the middle of an edge.' }) corner!: Place['corner'];
+  @IsIn(CORNERS, { message: 'Choose one of the four corners, or the middle of an edge.' })
+  @ValidateIf((place: Place) => place.phoneCorner !== null)
+  phoneCorner!: Place['phoneCorner'];
   @WithinSetting('offset') offset!: number;
   @WithinSetting('phoneOffset') phoneOffset!: number;
   @WithinSetting('lift') lift!: number;

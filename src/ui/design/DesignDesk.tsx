@@ -4,6 +4,7 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useCallback, useEffect, useMemo, useState } from 'react';
+import { cornerFor } from '../../core/look/place';
 import { decided } from '../../core/rehearse/decided';
 import type { Board } from '../../core/boards/board';
 import { explain } from '../../core/decide/explain';
@@ -95,7 +96,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
   if (stone === undefined) return null;
   const standpoint = tried === null ? stone.standpoint : tried.standpoint;
   const momentNow = tried === null ? moment : decided(standpoint.site, standpoint.circumstances).moment;
-  const corner = mirrored(widget.place.corner, stone.dir);
+  const corner = mirrored(cornerFor(widget.place, supposed.device === 'phone'), stone.dir);
   const ownTeams = overview.teams.filter(({ id }) => widget.teams.includes(id));
   const [ownTeam] = ownTeams;
   const teams = teamRows(widget, site, nameOfTeam);

@@ -89,7 +89,7 @@ export function PlaceHandle({ stage, root, paint, view, isPhone, isMirrored, pla
       y: hold(from.y + by[1] * far, view.pageHeight - grip.size.height),
     };
     // Over the middle, where no offset reaches, it goes on from the other side.
-    const next = event.shiftKey ? inCorner(placeAt(seen, to, ground, false), place, by) : placeAt(seen, to, ground, false);
+    const next = event.shiftKey ? keptNear(placeAt(seen, to, ground, false), place, by, isPhone) : placeAt(seen, to, ground, false);
     onPlace(isMirrored ? mirror(next) : next);
   };
   return (
@@ -159,8 +159,9 @@ const KEYS: Readonly<Record<string, readonly [x: number, y: number]>> = {
 };
 
 /** Into the corner that way: no further from its edges than it was. */
-function inCorner(next: Place, { offset, phoneOffset, lift }: Place, [x]: readonly [number, number]): Place {
-  return { ...next, offset, phoneOffset, lift: x === 0 ? 0 : lift };
+function keptNear(next: Place, place: Place, [x]: readonly [number, number], isPhone: boolean): Place {
+  const { offset, phoneOffset, lift, phoneLift } = place;
+  return isPhone ? { ...next, phoneOffset, phoneLift: x === 0 ? 0 : phoneLift } : { ...next, offset, lift: x === 0 ? 0 : lift };
 }
 
 function hold(value: number, most: number): number {
@@ -168,7 +169,8 @@ function hold(value: number, most: number): number {
 }
 
 function mirror(place: Place): Place {
-  return { ...place, corner: mirrored(place.corner, 'rtl') };
+  const { corner, phoneCorner } = place;
+  return { ...place, corner: mirrored(corner, 'rtl'), phoneCorner: phoneCorner === null ? null : mirrored(phoneCorner, 'rtl') };
 }
 
 /** The launcher where it is seen, else the head of an open window; null: neither can be moved. */

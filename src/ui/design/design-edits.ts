@@ -1,3 +1,4 @@
+import { cornerFor } from '../../core/look/place';
 import { differencesOf } from '../../core/draft/differences';
 import type { Corner, Place, Widget } from '../../core/model/design';
 import type { Deed, WidgetState } from '../../core/model/moment';
@@ -49,8 +50,14 @@ export function designEdits(saver: DraftSaver, widget: number): DesignEdits {
     },
     setCorner: (corner) =>
       saver.change([{ op: 'set', path: [...at, 'place', 'corner'], value: corner }], `launcher to the ${cornerWords(corner)}`),
-    setPlace: (place) =>
-      saver.change([{ op: 'set', path: [...at, 'place'], value: { ...place } }], `launcher to the ${cornerWords(place.corner)}`),
+    setPlace: (place) => {
+      const before = saver.state().design.widgets[widget]?.place;
+      const isOnPhones = before !== undefined && before.corner === place.corner && before.phoneCorner !== place.phoneCorner;
+      const words = isOnPhones
+        ? `launcher to the ${cornerWords(cornerFor(place, true))} on phones`
+        : `launcher to the ${cornerWords(place.corner)}`;
+      saver.change([{ op: 'set', path: [...at, 'place'], value: { ...place } }], words);
+    },
     setSetting: ({ id, of, path, unit }, value) =>
       saver.change(
         [{ op: 'set', path: [...(of === 'widget' ? at : []), ...path], value: unit === 'switch' ? value === 1 : value }],

@@ -1,8 +1,5 @@
 import Box from '@mui/material/Box';
-import FormControlLabel from '@mui/material/FormControlLabel';
 import Link from '@mui/material/Link';
-import Radio from '@mui/material/Radio';
-import RadioGroup from '@mui/material/RadioGroup';
 import Typography from '@mui/material/Typography';
 import { useMemo } from 'react';
 import type { Sight } from '../../core/look/deficiency';
@@ -12,20 +9,20 @@ import { judgePairs, judgedOf, shownSchemes } from '../../core/look/pairs';
 import { rewriteCss } from '../../core/look/own-css';
 import { paletteOf } from '../../core/look/palette';
 import type { Circumstances } from '../../core/model/circumstances';
-import { WIDGET_DEFAULTS } from '../../core/model/defaults';
-import { CORNERS, type Corner, type Design, type Widget } from '../../core/model/design';
+import type { Corner, Design, Widget } from '../../core/model/design';
 import type { LauncherForm, Look, Scheme } from '../../core/model/look';
 import { type Setting, type SettingId, settingValue } from '../../core/model/settings';
 import { STARTING_LOOKS } from '../../core/model/starting-looks';
 import type { PublishedSite } from '../../core/wire/published-site';
 import { SettingFields } from '../design/SettingFields';
 import type { PagePictureActs } from '../design/use-page-pictures';
-import { cornerWords, placeWords } from '../wording/place';
+import { placeWords } from '../wording/place';
 import { FORM_WORDS, LOOK_WORDS, STYLE_WORDS } from '../wording/look';
 import { BarFields } from './BarFields';
 import { BrandField } from './BrandField';
 import { ColourField } from './ColourField';
 import { Colours } from './Colours';
+import { Corners } from './Corners';
 import { Coverings } from './Coverings';
 import { Fold } from './Fold';
 import { LauncherPart } from './LauncherPart';
@@ -158,7 +155,7 @@ export function LookPanel(props: LookPanelProps) {
           place={widget.place}
           onPlace={(place) => onWidget({ ...widget, place }, 'clear of the bars')}
         />
-        <Corners widget={widget} onCorner={props.onCorner} />
+        <Corners place={widget.place} onCorner={props.onCorner} onPlace={(place) => onWidget({ ...widget, place }, 'corner on phones')} />
         <Box sx={{ mt: 2 }} />
         <BarFields acts={pictures} />
         <Box sx={{ mt: 2 }} />
@@ -254,46 +251,4 @@ function HeaderTo({ look, onLook }: { readonly look: Look; readonly onLook: (loo
       </Link>
     </>
   );
-}
-
-function Corners({ widget, onCorner }: Pick<LookPanelProps, 'widget' | 'onCorner'>) {
-  const isOurs = widget.place.corner === WIDGET_DEFAULTS.corner.value;
-  return (
-    <>
-      <RadioGroup
-        aria-label="Corner"
-        value={widget.place.corner}
-        onChange={(event) => onCorner(event.target.value as Corner)}
-        sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr' }}
-      >
-        {CORNER_ORDER.map((corner) => (
-          <FormControlLabel
-            key={corner}
-            value={corner}
-            control={<Radio size="small" />}
-            label={cornerWords(corner)}
-            slotProps={{ typography: { variant: 'body2' } }}
-          />
-        ))}
-      </RadioGroup>
-      <Typography variant="body2" color="text.secondary">
-        {isOurs ? (
-          'Ours: small and out of the way, where people look for it. It may be left alone.'
-        ) : (
-          <>
-            Changed from ours (lower right).{' '}
-            <Link component="button" type="button" variant="body2" onClick={() => onCorner('lower-right')}>
-              Back to ours
-            </Link>
-          </>
-        )}{' '}
-        In right-to-left languages it is mirrored.
-      </Typography>
-    </>
-  );
-}
-
-const CORNER_ORDER = [...CORNERS].sort((a, b) => rank(a) - rank(b));
-function rank(corner: Corner): number {
-  return ['upper-left', 'upper-right', 'middle-left', 'middle-right', 'lower-left', 'lower-right'].indexOf(corner);
 }

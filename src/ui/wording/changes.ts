@@ -44,7 +44,15 @@ export function changeWords({ kind, subject, widget, before, after }: Change, co
   if (kind === 'came') return `${lead}New: ${what}${thingWords(subject, after, context)}`;
   if (kind === 'gone') return `${lead}Gone: ${what}${thingWords(subject, before, context)}`;
   if (subject.of === 'corner') return `${lead}${what} moves from the ${said(before)} to the ${said(after)}`;
+  if (subject.of === 'phone-corner') return `${lead}${phoneCornerWords(before, after)}`;
   return `${lead}${what}: ${said(before)} → ${said(after)}`;
+}
+
+/** Null: as on larger screens. */
+function phoneCornerWords(before: Json | undefined, after: Json | undefined): string {
+  const [from, to] = [before, after].map((corner) => (typeof corner === 'string' ? cornerWords(corner) : null));
+  if (!to) return 'Launcher stands on phones where it does on larger screens';
+  return from ? `Launcher moves from the ${from} to the ${to} on phones` : `Launcher moves to the ${to} on phones`;
 }
 
 function subjectWords(subject: Subject, { teamName }: ChangeContext): string {
@@ -77,6 +85,8 @@ function subjectWords(subject: Subject, { teamName }: ChangeContext): string {
       return subject.list === 'showOn' ? 'shows where' : 'never where';
     case 'corner':
       return 'Launcher';
+    case 'phone-corner':
+      return 'Launcher on phones';
     case 'launcher':
       return launcherPartName(subject.part);
     case 'look':
@@ -137,6 +147,7 @@ function valueWords(subject: Subject, value: Json | undefined, context: ChangeCo
       return settingWords(typeof value === 'number' ? value : null, setting);
     }
     case 'corner':
+    case 'phone-corner':
       return cornerWords(plain(value));
     case 'deed':
       return DEEDS[plain(value)] ?? plain(value);

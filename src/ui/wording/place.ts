@@ -1,4 +1,4 @@
-import { isMiddle, offsetsFor } from '../../core/look/place';
+import { cornerFor, isMiddle, offsetsFor } from '../../core/look/place';
 import type { Place } from '../../core/model/design';
 
 const CORNER_WORDS: Readonly<Record<string, string>> = {
@@ -12,7 +12,7 @@ const CORNER_WORDS: Readonly<Record<string, string>> = {
 
 /** Where a launcher stands: `lower right, 20 px from the side, 96 px from below`. */
 export function placeWords(place: Place, isPhone: boolean): string {
-  const { corner } = place;
+  const corner = cornerFor(place, isPhone);
   const [side, lift] = offsetsFor(place, isPhone);
   if (isMiddle(corner)) {
     const moved = lift === 0 ? '' : `, ${Math.abs(lift)} px ${lift < 0 ? 'higher' : 'lower'}`;

@@ -40,6 +40,11 @@ describe('what will change, in words', () => {
     expect(sentences({ op: 'set', path: [...at, 'place', 'corner'], value: 'lower-left' })).toEqual([
       'Everywhere: Launcher moves from the lower right to the lower left',
     ]);
+    const onPhones = { op: 'set', path: [...at, 'place', 'phoneCorner'], value: 'lower-left' } as const;
+    expect(sentences(onPhones)).toEqual(['Everywhere: Launcher moves to the lower left on phones']);
+    expect(between(applyPatches(madeDesign(), [onPhones]).value, { ...onPhones, value: null })).toEqual([
+      'Everywhere: Launcher stands on phones where it does on larger screens',
+    ]);
     expect(sentences({ op: 'set', path: [...at, 'texts'], value: { pt: { greeting: 'Boa noite' } } })).toEqual([
       'At the door: Greeting in Português: ours → “Boa noite”',
     ]);
