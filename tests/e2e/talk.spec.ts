@@ -438,3 +438,18 @@ test('eight tabs of one desk hear every word by one stream, and go on when the t
   }
   await expect(visitor.launcher.locator('[data-lamp]')).toHaveAttribute('data-lamp', 'lit');
 });
+
+test('whoever signs in in the same browser has a stream of their own: a tab that somebody else left open does not keep them out', async ({
+  browser,
+}) => {
+  const left = await enterAs(browser, house, 'today');
+  await beIn(left, false);
+  await left.context().clearCookies();
+  const own = await left.context().newPage();
+  await own.goto(`${house.app}/signin`);
+  await own.getByRole('button', { name: /Enter as Rui/ }).click();
+  await own.waitForURL(/\/s\/[a-z0-9]+\/today/);
+  await own.goto(`${house.app}/s/${house.siteKey}/today`);
+  await beIn(own, true);
+  await expect(own.getByRole('banner').getByRole('status')).toContainText('Somebody is in');
+});

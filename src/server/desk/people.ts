@@ -1,5 +1,6 @@
 import type { PersonView } from '../../core/wire/desk';
 import { listMembers } from '../db/repositories/members';
+import { findRole } from '../db/repositories/sites';
 import { readBytes } from '../http/read-body';
 import { PICTURE_BYTES_MAX } from '../pictures/draw-picture';
 import { keepFace, takeFaceAway } from '../usecases/faces';
@@ -37,8 +38,7 @@ export async function noFaceAnswer(call: DeskCall): Promise<Response> {
 }
 
 async function refusedFor({ state, member, id }: DeskCall): Promise<Response | null> {
-  const isHere = (await listMembers(state.db, member.site.id)).some((one) => one.id === id);
-  if (!isHere) return refusal(404, 'There is nobody of that name on this site.', {});
+  if ((await findRole(state.db, member.site.id, id)) === null) return refusal(404, 'There is nobody of that name on this site.', {});
   const isAllowed = id === member.person.id || member.role === 'owner';
   return isAllowed ? null : refusal(403, 'Only they themselves and the owner of the site change a face.', {});
 }

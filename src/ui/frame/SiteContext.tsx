@@ -42,12 +42,13 @@ function withTeams(overview: Overview, teams: TeamsTold): Overview {
 
 interface SiteProviderProps extends Pick<SiteShared, 'siteKey' | 'siteName' | 'zone' | 'role' | 'personName'> {
   readonly children: ReactNode;
+  readonly personId: string;
   /** Tests give a fake one. */
   readonly port?: SitePort;
 }
 
-export function SiteProvider({ children, port: given, siteKey, siteName, zone, role, personName }: SiteProviderProps) {
-  const port = useMemo(() => given ?? httpPort(siteKey), [given, siteKey]);
+export function SiteProvider({ children, port: given, siteKey, siteName, zone, role, personId, personName }: SiteProviderProps) {
+  const port = useMemo(() => given ?? httpPort(siteKey, personId), [given, siteKey, personId]);
   const [overview, setOverview] = useState<Overview | null>(null);
   const [isConnected, setConnected] = useState(true);
   const [isSignedOut, setSignedOut] = useState(false);

@@ -12,6 +12,7 @@ import { SiteProvider, type SiteShared } from './SiteContext';
 
 interface SiteFrameProps
   extends Pick<SiteShared, 'siteKey' | 'siteName' | 'zone' | 'role' | 'personName'>, Pick<BeamProps, 'sites' | 'signOut'> {
+  readonly personId: string;
   readonly signIn: SignInAction;
   readonly children: ReactNode;
 }

@@ -19,7 +19,7 @@ import { type StreamEvent, shareStream } from './shared-stream';
 import { type DeskEvent, PortError, type SaveOutcome, type SitePort } from './port';
 
 /** The port over the application's stable addresses. */
-export function httpPort(siteKey: string): SitePort {
+export function httpPort(siteKey: string, personId: string): SitePort {
   const base = `/api/s/${siteKey}`;
   const get = async <T>(path: string): Promise<T> => (await ask(`${base}/${path}`, { method: 'GET' })) as T;
   const post = async <T>(path: string, body: unknown): Promise<T> =>
@@ -77,7 +77,7 @@ export function httpPort(siteKey: string): SitePort {
     reply: async (id, said) => (await post<{ entry: VisitorEntry }>(`conversations/${id}/entries`, said)).entry,
     end: async (id) => void (await post(`conversations/${id}/end`, {})),
     listen: (hear) =>
-      listenTo(`${base}/stream`, hear, () =>
+      listenTo(`${base}/stream`, personId, hear, () =>
         post('pong', {}).then(
           () => false,
           (error: unknown) => error instanceof PortError && error.kind === 'signed-out',
@@ -89,7 +89,7 @@ export function httpPort(siteKey: string): SitePort {
 const STREAMED = ['ping', 'teams', 'gone', 'form', 'entry'] as const;
 
 /** The pong goes out from the stream's own handler: timers of hidden tabs sleep ([S2]). One tab answers for all; `pong` gives whether the session has ended. */
-function listenTo(address: string, hear: (event: DeskEvent) => void, pong: () => Promise<boolean>): () => void {
+function listenTo(address: string, who: string, hear: (event: DeskEvent) => void, pong: () => Promise<boolean>): () => void {
   const hearer = {
     connected: (isOpen: boolean) => hear({ kind: 'connection', isOpen }),
     hear: ({ name, data }: StreamEvent) => {
@@ -103,7 +103,7 @@ function listenTo(address: string, hear: (event: DeskEvent) => void, pong: () =>
   };
   const only = async ({ name }: StreamEvent): Promise<StreamEvent | null> =>
     name === 'ping' && (await pong()) ? { name: 'signed-out', data: '{}' } : null;
-  return shareStream(address, STREAMED, hearer, only);
+  return shareStream(address, who, STREAMED, hearer, only);
 }
 
 async function ask(address: string, init: RequestInit): Promise<unknown> {

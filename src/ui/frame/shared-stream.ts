@@ -12,7 +12,8 @@ export interface StreamHearer {
 /** What tabs of one browser tell each other. */
 type Told =
   | { readonly kind: 'event'; readonly event: StreamEvent }
-  | { readonly kind: 'connected'; readonly isOpen: boolean }
+  /** `isAnew`: it was opened or lost just now; else how it stands, for a tab that has come. */
+  | { readonly kind: 'connected'; readonly isOpen: boolean; readonly isAnew: boolean }
   | { readonly kind: 'hello' };
 
 const RETRY_MS = [1000, 3000, 10_000, 30_000] as const;
@@ -20,33 +21,38 @@ const RETRY_MS = [1000, 3000, 10_000, 30_000] as const;
 /**
  * The desk's stream, once per browser however many tabs are open: a browser keeps six connections to a server, and
  * seven streams would leave none for anything else. Whichever tab holds the lock keeps the stream and tells the others;
- * when it is closed the next one goes on. `only` hears what one tab alone must answer; what it gives is heard by all. Gives the way to stop.
+ * when it is closed the next one goes on. Tabs of somebody else (`who`) in the same browser have a stream of their own. `only`
+ * hears what one tab alone must answer; what it gives is heard by all. Gives the way to stop.
  */
 export function shareStream(
   address: string,
+  who: string,
   names: readonly string[],
   hearer: StreamHearer,
   only: (event: StreamEvent) => Promise<StreamEvent | null>,
 ): () => void {
   if (!('locks' in navigator) || !('BroadcastChannel' in globalThis)) return keepStream(address, names, hearer, only);
-  const channel = new BroadcastChannel(`sunny-porch:${address}`);
+  const name = `sunny-porch:${address}:${who}`;
+  const channel = new BroadcastChannel(name);
   const stopped = new AbortController();
   let stopStream: (() => void) | null = null;
   let isOpen = false;
+  /** What this tab was told last, while another one keeps the stream. */
+  let lastTold: boolean | null = null;
   /** The newest of each name that says how things stand; for tabs that come later. */
   const standing = new Map<string, StreamEvent>();
   channel.onmessage = ({ data: told }: MessageEvent<Told>) => {
     if (told.kind === 'hello') {
       if (stopStream === null) return;
-      tell({ kind: 'connected', isOpen });
+      tell({ kind: 'connected', isOpen, isAnew: false });
       for (const event of standing.values()) tell({ kind: 'event', event });
     } else if (stopStream === null) {
       if (told.kind === 'event') hearer.hear(told.event);
-      else hearer.connected(told.isOpen);
+      else if (told.isAnew || told.isOpen !== lastTold) hearer.connected((lastTold = told.isOpen));
     }
   };
   const tell = (told: Told): void => channel.postMessage(told);
-  const held = navigator.locks.request(`sunny-porch:${address}`, { signal: stopped.signal }, () => {
+  const held = navigator.locks.request(name, { signal: stopped.signal }, () => {
     return new Promise<void>((release) => {
       const own: StreamHearer = {
         hear: (event) => {
@@ -57,7 +63,7 @@ export function shareStream(
         connected: (value) => {
           isOpen = value;
           hearer.connected(value);
-          tell({ kind: 'connected', isOpen: value });
+          tell({ kind: 'connected', isOpen: value, isAnew: true });
         },
       };
       stopStream = keepStream(address, names, own, only);

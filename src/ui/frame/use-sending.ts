@@ -12,6 +12,8 @@ export interface Sending {
   readonly isOver: boolean;
   readonly fault: string | null;
   take(file: Blob | null | undefined): Promise<void>;
+  /** Anything else that goes to the server from here; a refusal is told in the same place. */
+  run(work: () => Promise<void>): Promise<void>;
   choose(): void;
   /** For the place that takes what is dropped or pasted. */
   readonly place: {
@@ -32,12 +34,11 @@ export function useSending(send: (file: Blob) => Promise<void>): Sending {
   const [isBusy, setBusy] = useState(false);
   const [isOver, setOver] = useState(false);
   const [fault, setFault] = useState<string | null>(null);
-  const take = async (file: Blob | null | undefined): Promise<void> => {
-    if (!file) return;
+  const run = async (work: () => Promise<void>): Promise<void> => {
     setBusy(true);
     setFault(null);
     try {
-      await send(file);
+      await work();
     } catch (error) {
       notice(error);
       setFault(error instanceof PortError ? error.sentence : 'It could not be sent. Nothing was changed; try again.');
@@ -45,12 +46,14 @@ export function useSending(send: (file: Blob) => Promise<void>): Sending {
     if (files.current !== null) files.current.value = ''; // the same file may be chosen again
     setBusy(false);
   };
+  const take = async (file: Blob | null | undefined): Promise<void> => (file ? run(() => send(file)) : undefined);
   return {
     files,
     isBusy,
     isOver,
     fault,
     take,
+    run,
     choose: () => files.current?.click(),
     place: {
       onPaste: (event) => void take(event.clipboardData.files[0]),

@@ -15,10 +15,18 @@ export function useWaitingCount(): number {
       else next.delete(one.id);
       return next;
     };
-    port
-      .listConversations(null)
-      .then(({ conversations }) => setWaiting(new Set(conversations.filter(isWaiting).map(({ id }) => id))), notice);
-    return onEvent((event) => event.kind === 'entry' && setWaiting((before) => apply(before, event.conversation)));
+    const load = (): void =>
+      void port
+        .listConversations(null)
+        .then(({ conversations }) => setWaiting(new Set(conversations.filter(isWaiting).map(({ id }) => id))), notice);
+    load();
+    let opened = 0;
+    return onEvent((event) => {
+      if (event.kind === 'entry') setWaiting((before) => apply(before, event.conversation));
+      // Somebody was forgotten, or the stream was opened again: something may have been said meanwhile.
+      const isAgain = event.kind === 'connection' && event.isOpen && opened++ > 0;
+      if (event.kind === 'gone' || isAgain) load();
+    });
   }, [port, onEvent, notice]);
   return waiting.size;
 }

@@ -112,7 +112,7 @@ function Copyable({ label, text, testId, then }: CopyableProps) {
       >
         {text}
       </Box>
-      <Button variant="contained" aria-label={`Copy: ${label}`} onClick={copy}>
+      <Button variant="contained" aria-label={`${isCopied ? 'Copied' : 'Copy'}: ${label}`} onClick={copy}>
         {isCopied ? 'Copied' : 'Copy'}
       </Button>
       <Box role="status" sx={{ display: 'inline', ml: 2, fontSize: 13 }}>

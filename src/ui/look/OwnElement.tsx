@@ -4,6 +4,7 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { LIMITS } from '../../core/limits';
 import type { Launcher } from '../../core/model/design';
+import { PAGES_MAX } from './known-pages';
 import { type ElementOnPages, useElementOnPages } from './use-element-on-pages';
 
 interface OwnElementProps {
@@ -64,7 +65,8 @@ function Found({ found }: { readonly found: ElementOnPages }) {
   const looked = has.length + lacks.length + failed.length;
   if (!isDone) return <>{of === 0 ? 'Looking for your pages …' : `Looking at your pages: ${looked} of ${of} …`}</>;
   const seen = has.length + lacks.length;
-  const more = failed.length === 0 ? '' : ` ${failed.length} could not be opened.`;
+  const cut = of >= PAGES_MAX ? ` We look at ${PAGES_MAX} pages at most.` : '';
+  const more = (failed.length === 0 ? '' : ` ${failed.length} could not be opened.`) + cut;
   if (seen === 0) return <>No page of yours on which this widget shows could be opened.{more}</>;
   if (has.length === 0)
     return (

@@ -20,7 +20,7 @@ export async function measureForBoards(
   const { desktop } = known.pictures;
   const found: Record<string, Measured> = {};
   for (const widget of design.widgets) {
-    const onPage = desktop === undefined ? null : await pageColours(addressOf(desktop.hash), pageBoxes(widget), signal).catch(() => null);
+    const onPage = desktop === undefined ? null : await pageColours(addressOf(desktop.hash), pageBoxes(widget)).catch(() => null);
     if (signal.aborted) break;
     const site = made?.ok === true ? made.value : null;
     const coverings =

@@ -54,7 +54,10 @@ export function useElementOnPages(
           const one = address;
           const to = await sourceOf(one).then(
             (page): 'has' | 'lacks' => (page.querySelector(selector) === null ? 'lacks' : 'has'),
-            () => 'failed' as const,
+            () => {
+              sources.current.delete(one); // the next look tries it again
+              return 'failed' as const;
+            },
           );
           state = { ...state, [to]: [...state[to], one] };
           if (!isOver) setFound(state);

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Measured } from '../../core/boards/board';
 import { hasBars } from '../../core/look/collisions';
 import type { Design } from '../../core/model/design';
@@ -18,13 +18,19 @@ export function useMeasured(
   siteKey: string,
 ): MeasuredByWidget {
   const [measured, setMeasured] = useState<MeasuredByWidget>(NOTHING);
+  // Who is in moves no box: only that something is known of the teams at all.
+  const latest = useRef(overview);
+  latest.current = overview;
+  const isKnown = overview !== null;
   useEffect(() => {
-    if (design === null || overview === null || known === null) return undefined;
+    if (design === null || !isKnown || known === null) return undefined;
     if (known.pictures.desktop === undefined && !hasBars(known.bars)) return setMeasured(NOTHING);
     const stop = new AbortController();
     const measure = async (): Promise<void> => {
+      const { current } = latest;
+      if (current === null) return;
       const { measureForBoards } = await import('./measure-boards'); // it brings the widget's own runtime
-      const found = await measureForBoards(design, overview, known, (hash) => `/api/s/${siteKey}/uploads/${hash}`, stop.signal);
+      const found = await measureForBoards(design, current, known, (hash) => `/api/s/${siteKey}/uploads/${hash}`, stop.signal);
       if (!stop.signal.aborted) setMeasured(found);
     };
     const later = setTimeout(() => void measure().catch(() => undefined), CALM_MS);
@@ -32,6 +38,6 @@ export function useMeasured(
       clearTimeout(later);
       stop.abort();
     };
-  }, [design, overview, known, siteKey]);
+  }, [design, isKnown, known, siteKey]);
   return measured;
 }

@@ -25,12 +25,10 @@ export function usePageColours(address: string | null, widget: Widget): PageColo
   const asked = address === null ? null : `${address} ${boxes}`;
   useEffect(() => {
     if (address === null || asked === null) return;
-    const stop = new AbortController();
-    pageColours(address, JSON.parse(boxes) as PageBoxes, stop.signal).then(
+    pageColours(address, JSON.parse(boxes) as PageBoxes).then(
       (colours) => setFound({ asked, colours }),
       () => undefined,
     );
-    return () => stop.abort();
   }, [asked, address, boxes]);
   return found !== null && found.asked === asked && found.colours.launcher.length > 0 ? found.colours : null;
 }
@@ -54,8 +52,23 @@ function cardAt(left: number, top: number): Edges {
   return [left, top, left + CARD.width, top + CARD.height];
 }
 
-/** The main colours of a page's picture under each of the boxes. Throws where it cannot be read. */
-export async function pageColours(address: string, boxes: PageBoxes, signal: AbortSignal): Promise<PageColours> {
+/** The main colours of a page's picture under each of the boxes, worked out once for the panel and the boards. Throws where it cannot be read. */
+export function pageColours(address: string, boxes: PageBoxes): Promise<PageColours> {
+  const key = `${address} ${JSON.stringify(boxes)}`;
+  const known = READ.get(key) ?? readParts(address, boxes);
+  READ.delete(key);
+  READ.set(key, known); // the newest last
+  known.catch(() => READ.delete(key));
+  const [oldest] = READ.keys();
+  if (READ.size > READ_MAX && oldest !== undefined) READ.delete(oldest);
+  return known;
+}
+
+/** By the picture's address, which names its content, and the boxes. */
+const READ = new Map<string, Promise<PageColours>>();
+const READ_MAX = 24;
+
+async function readParts(address: string, boxes: PageBoxes): Promise<PageColours> {
   const height = await heightOf(address);
   const within = (value: number, most: number): number => Math.min(1, Math.max(0, value / most));
   const read = async ([left, top, right, bottom]: Edges): Promise<readonly HexColor[]> => {
@@ -65,7 +78,7 @@ export async function pageColours(address: string, boxes: PageBoxes, signal: Abo
       top: within(top, height),
       bottom: within(bottom, height),
     };
-    const found = await mainColours(address, MOST, part, signal);
+    const found = await mainColours(address, MOST, part);
     return found.filter(({ share }) => share >= SHARE_MIN).map(({ color }) => color);
   };
   return { launcher: await read(boxes.launcher), invitation: await read(boxes.invitation) };

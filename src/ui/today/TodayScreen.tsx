@@ -26,7 +26,7 @@ export function TodayScreen() {
   useEffect(() => {
     const load = (): void => void port.listConversations(null).then(({ conversations }) => setList(conversations), notice);
     load();
-    return onEvent((event) => event.kind === 'entry' && load());
+    return onEvent((event) => (event.kind === 'entry' || event.kind === 'gone' || (event.kind === 'connection' && event.isOpen)) && load());
   }, [port, notice, onEvent]);
   useEffect(() => {
     if (role !== 'responder') port.getDraft().then(setDraft, notice);

@@ -22,6 +22,7 @@ export default async function SiteLayout({ children, params }: { children: React
       siteName={site.name}
       zone={site.zone}
       role={role}
+      personId={person.id}
       personName={person.name}
       sites={sites.map(({ key, name }) => ({ key, name }))}
       signOut={signOutAction}
