@@ -44,9 +44,21 @@ const OVER_ALL = [
     { path: '^src/core/look/own-css\\.ts$' },
     { path: 'node_modules', pathNot: 'node_modules/(@types/)?css-tree' },
   ),
-  rule('compile-has-the-icu-parser-only', { path: '^src/core/words/compile\\.ts$' }, { path: 'node_modules', pathNot: '@formatjs/' }),
-  rule('porch-has-no-packages', { path: '^src/widget/(watch/)?[^/]+\\.ts$', pathNot: TEST }, { path: 'node_modules' }),
-  rule('panel-has-preact-only', { path: '^src/widget/panel/', pathNot: TEST }, { path: 'node_modules', pathNot: 'node_modules/preact' }),
+  rule(
+    'compile-has-the-icu-parser-only',
+    { path: '^src/core/words/compile\\.ts$' },
+    { path: 'node_modules', pathNot: '@formatjs/' },
+  ),
+  rule(
+    'porch-has-no-packages',
+    { path: '^src/widget/(watch/)?[^/]+\\.ts$', pathNot: TEST },
+    { path: 'node_modules' },
+  ),
+  rule(
+    'panel-has-preact-only',
+    { path: '^src/widget/panel/', pathNot: TEST },
+    { path: 'node_modules', pathNot: 'node_modules/preact' },
+  ),
   rule(
     'sql-in-db-only',
     { path: '^src/(server|app|demo)/', pathNot: ['^src/server/db/', TEST] },

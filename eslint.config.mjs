@@ -14,16 +14,23 @@ const CLOCK = [
 ];
 const CORE = [
   ...CLOCK,
-  { selector: "MemberExpression[object.name='Math'][property.name='random']", message: 'Core has no chance: take it as an argument.' },
   {
-    selector: 'CallExpression[callee.property.name=/^(get|set)(Hours|Minutes|Day|Date|Month|FullYear|TimezoneOffset)$/]',
+    selector: "MemberExpression[object.name='Math'][property.name='random']",
+    message: 'Core has no chance: take it as an argument.',
+  },
+  {
+    selector:
+      'CallExpression[callee.property.name=/^(get|set)(Hours|Minutes|Day|Date|Month|FullYear|TimezoneOffset)$/]',
     message: 'The process has no zone here: use the UTC forms or engine [H16].',
   },
   {
     selector: "NewExpression[callee.property.name='DateTimeFormat'][arguments.length<2]",
     message: 'A time without a zone is the process’s: name the zone.',
   },
-  { selector: 'CallExpression[callee.property.name=/^toLocale/]', message: 'Only words/say.ts formats, with Intl and a locale.' },
+  {
+    selector: 'CallExpression[callee.property.name=/^toLocale/]',
+    message: 'Only words/say.ts formats, with Intl and a locale.',
+  },
 ];
 const MODULE_STATE = {
   selector: 'Program > VariableDeclaration[kind="let"]',
@@ -54,7 +61,11 @@ export default tseslint.config(
     plugins: { 'react-hooks': hooks },
     rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
   },
-  { files: ['src/core/**/*.ts', 'src/formats/**/*.ts'], ignores: ['**/*.test.ts'], rules: { 'no-restricted-syntax': ['error', ...CORE] } },
+  {
+    files: ['src/core/**/*.ts', 'src/formats/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: { 'no-restricted-syntax': ['error', ...CORE] },
+  },
   {
     files: ['src/server/**/*.ts', 'src/app/**/*.{ts,tsx}'],
     ignores: ['**/*.test.ts', 'src/server/live/clock.ts'],
@@ -73,7 +84,10 @@ export default tseslint.config(
     rules: {
       'no-restricted-syntax': [
         'error',
-        { selector: "NewExpression[callee.name='Worker']", message: 'Workers start in a file start-….ts only.' },
+        {
+          selector: "NewExpression[callee.name='Worker']",
+          message: 'Workers start in a file start-….ts only.',
+        },
       ],
     },
   },
@@ -82,14 +96,26 @@ export default tseslint.config(
     rules: {
       'no-restricted-syntax': [
         'error',
-        { selector: 'CallExpression[callee.property.name="waitForTimeout"]', message: 'Wait for what should come, not for time.' },
+        {
+          selector: 'CallExpression[callee.property.name="waitForTimeout"]',
+          message: 'Wait for what should come, not for time.',
+        },
         { selector: 'Property[key.name="retries"]', message: 'Mend the cause.' },
-        { selector: 'MemberExpression[object.name=/^(it|test)$/][property.name=/^(only|skip)$/]', message: 'Every test runs.' },
+        {
+          selector: 'MemberExpression[object.name=/^(it|test)$/][property.name=/^(only|skip)$/]',
+          message: 'Every test runs.',
+        },
       ],
     },
   },
   {
-    files: ['src/server/entry.ts', 'src/widget/calm.ts', 'src/widget/panel/rooms.ts', 'src/demo/**/*.ts', 'bench/**/*.ts'],
+    files: [
+      'src/server/entry.ts',
+      'src/widget/calm.ts',
+      'src/widget/panel/rooms.ts',
+      'src/demo/**/*.ts',
+      'bench/**/*.ts',
+    ],
     rules: { 'no-console': 'off' },
   },
   prettier,

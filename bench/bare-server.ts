@@ -7,7 +7,11 @@ process.once('message', ({ body, headers }: { body: string; headers: Record<stri
   const server = createServer((request, response) => {
     if (request.method === 'GET') return void response.writeHead(200, headers).end(bytes);
     let length = 0;
-    request.on('data', (part: Buffer) => (length += part.length)).on('end', () => response.writeHead(200).end(String(length)));
+    request
+      .on('data', (part: Buffer) => (length += part.length))
+      .on('end', () => response.writeHead(200).end(String(length)));
   });
-  server.listen(0, '127.0.0.1', () => process.send?.({ kind: 'listening', port: (server.address() as AddressInfo).port }));
+  server.listen(0, '127.0.0.1', () =>
+    process.send?.({ kind: 'listening', port: (server.address() as AddressInfo).port }),
+  );
 });

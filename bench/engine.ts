@@ -28,12 +28,18 @@ const thousands = (count: number): string => `${Math.round(count / 1000)} k/s`;
 export function benchDecide(): void {
   const [base] = madeDesign().widgets as [Widget];
   const rules = (count: number, name: string) =>
-    Array.from({ length: count }, (_, place) => ({ ...pageRule('begins-with', `/${name}/${place}/`), id: `0000000${place}` }));
+    Array.from({ length: count }, (_, place) => ({
+      ...pageRule('begins-with', `/${name}/${place}/`),
+      id: `0000000${place}`,
+    }));
   const invitations = Array.from({ length: 20 }, (_, place) =>
     madeInvitation({
       id: `invitation-${place}`,
       when: all(
-        condition({ kind: 'page', rules: [pageRule('exact', place % 4 === 0 ? '/tonight' : `/elsewhere/${place}`)] }),
+        condition({
+          kind: 'page',
+          rules: [pageRule('exact', place % 4 === 0 ? '/tonight' : `/elsewhere/${place}`)],
+        }),
         condition({ kind: 'on-page', seconds: 40 + place }),
         condition({ kind: 'scrolled', percent: 60 }),
         condition({ kind: 'state', states: ['in', 'nearby'] }),
@@ -51,13 +57,18 @@ export function benchDecide(): void {
   const visit = madeVisit();
   const pointer = JSON.stringify(site.pointer);
   const ticks = Array.from({ length: 1000 }, (_, ms) => ({ ...visit, now: visit.now + ms }));
-  const pages = Array.from({ length: 1000 }, () => ({ ...visit, page: { ...visit.page, clock: { ...visit.page.clock } } }));
+  const pages = Array.from({ length: 1000 }, () => ({
+    ...visit,
+    page: { ...visit.page, clock: { ...visit.page.clock } },
+  }));
   let turn = 0;
   const same = perSecond(() => decide(site, ticks[turn++ % 1000] ?? visit));
   const anew = perSecond(() => decideAnew(site, ticks[turn++ % 1000] ?? visit));
   const fresh = perSecond(() => decide(site, pages[turn++ % 1000] ?? visit));
   const parse = perSecond(() => JSON.parse(pointer) as unknown);
-  say(`decide, unchanged page      ${thousands(same)}, ${(same / parse).toFixed(2)} × reading the pointer's JSON (goal 1 M/s)`);
+  say(
+    `decide, unchanged page      ${thousands(same)}, ${(same / parse).toFixed(2)} × reading the pointer's JSON (goal 1 M/s)`,
+  );
   say(`decide, worked out anew     ${thousands(anew)}, ${(anew / parse).toFixed(2)} ×`);
   say(`decide, a new page each     ${thousands(fresh)}, ${(fresh / parse).toFixed(2)} ×`);
 }
@@ -107,14 +118,19 @@ export async function benchRule(): Promise<void> {
     theirs++;
   }
   if (!judge(group, asked).is) throw new Error('Expected the rule to hold.');
-  say(`a rule of four conditions   ${thousands(ours)}, ${Math.round(ours / theirs)} × json-rules-engine (${thousands(theirs)}; goal 50 ×)`);
+  say(
+    `a rule of four conditions   ${thousands(ours)}, ${Math.round(ours / theirs)} × json-rules-engine (${thousands(theirs)}; goal 50 ×)`,
+  );
 }
 
 /** "Open now?" at random instants of a year, against luxon doing the same for one week of hours. */
 export function benchHours(): void {
   const week = everyDay('17:30-20:00 20:20-01:00');
   const own = hours({ week });
-  const instants = Array.from({ length: 1000 }, (_, index) => at('2026-11-25T12:00') + ((index * 7919) % 8760) * 3_600_000);
+  const instants = Array.from(
+    { length: 1000 },
+    (_, index) => at('2026-11-25T12:00') + ((index * 7919) % 8760) * 3_600_000,
+  );
   const byLuxon = (instant: number): boolean => {
     const here = DateTime.fromMillis(instant, { zone: 'Atlantic/Azores' });
     const minutes = here.hour * 60 + here.minute;
@@ -129,16 +145,28 @@ export function benchHours(): void {
   let turn = 0;
   const next = () => instants[turn++ % 1000] ?? 0;
   const [ours, theirs] = [perSecond(() => isOpenAt(own, next())), perSecond(() => byLuxon(next()))];
-  say(`open now?                   ${thousands(ours)}, ${Math.round(ours / theirs)} × luxon (${thousands(theirs)}; goal 50 ×)`);
+  say(
+    `open now?                   ${thousands(ours)}, ${Math.round(ours / theirs)} × luxon (${thousands(theirs)}; goal 50 ×)`,
+  );
 }
 
 /** One address against 500 rules: no worse than ten times as long as against 50. */
 export function benchPages(): void {
   const rules = (count: number): WireRule[] =>
-    Array.from({ length: count }, (_, place): WireRule => ['begins-with', 'path', `/sky-log/${place}/`, false]);
+    Array.from({ length: count }, (_, place): WireRule => [
+      'begins-with',
+      'path',
+      `/sky-log/${place}/`,
+      false,
+    ]);
   const address = toAddress('https://farrowisle.example/tonight?utm_source=letter');
   if (address === null) throw new Error('Expected an address.');
   const [few, many] = [rules(50), rules(500)];
-  const [fast, slow] = [perSecond(() => judgePage(few, [], address)), perSecond(() => judgePage(many, [], address))];
-  say(`one address, 500 rules      ${thousands(slow)}, ${(fast / slow).toFixed(1)} × as long as 50 rules (linear is 10)`);
+  const [fast, slow] = [
+    perSecond(() => judgePage(few, [], address)),
+    perSecond(() => judgePage(many, [], address)),
+  ];
+  say(
+    `one address, 500 rules      ${thousands(slow)}, ${(fast / slow).toFixed(1)} × as long as 50 rules (linear is 10)`,
+  );
 }

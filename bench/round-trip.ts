@@ -32,7 +32,11 @@ async function listenTo(address: string, headers: Record<string, string>) {
  * Milliseconds of whole round trips at so many conversations at once: a visitor writes, the desk hears it on its stream
  * and answers, the visitor hears the answer on theirs.
  */
-export async function roundTrips({ origin, siteKey, cookie }: Sides, conversations: number, turns: number): Promise<number[]> {
+export async function roundTrips(
+  { origin, siteKey, cookie }: Sides,
+  conversations: number,
+  turns: number,
+): Promise<number[]> {
   const desk = await listenTo(`${origin}/api/s/${siteKey}/stream`, { Cookie: cookie });
   const base = `${origin}/w/${siteKey}`;
   const talk = async (number: number): Promise<number[]> => {

@@ -27,15 +27,42 @@ function benchLog(): void {
     /^(\S+) \S+ \S+ \[(\d\d)\/(\w{3})\/(\d{4}):(\d\d):(\d\d):(\d\d) ([+-])(\d\d)(\d\d)\] "(\S+) (.*?)(?: \S+)?" (\d{3}) \S+ "((?:[^"\\]|\\.)*)" "((?:[^"\\]|\\.)*)"$/;
   const months = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
   const byExpression = (line: string) => {
-    const [, address, date, month, year, hour, minute, second, sign, zoneHour, zoneMinute, method, target, status, referrer, agent] =
-      pattern.exec(line) ?? [];
+    const [
+      ,
+      address,
+      date,
+      month,
+      year,
+      hour,
+      minute,
+      second,
+      sign,
+      zoneHour,
+      zoneMinute,
+      method,
+      target,
+      status,
+      referrer,
+      agent,
+    ] = pattern.exec(line) ?? [];
     const zone = (sign === '-' ? -1 : 1) * (Number(zoneHour) * 60 + Number(zoneMinute)) * 60_000;
-    const at = Date.UTC(Number(year), months.indexOf(month ?? ''), Number(date), Number(hour), Number(minute), Number(second)) - zone;
+    const at =
+      Date.UTC(
+        Number(year),
+        months.indexOf(month ?? ''),
+        Number(date),
+        Number(hour),
+        Number(minute),
+        Number(second),
+      ) - zone;
     return { address, at, method, target, status: Number(status), referrer, agent };
   };
   let turn = 0;
   const next = () => lines[turn++ % lines.length] ?? '';
-  const rounds = Array.from({ length: 3 }, () => [perSecond(() => readLogLine(next())), perSecond(() => byExpression(next()))] as const);
+  const rounds = Array.from(
+    { length: 3 },
+    () => [perSecond(() => readLogLine(next())), perSecond(() => byExpression(next()))] as const,
+  );
   const ratio = percentile(
     rounds.map(([ours, theirs]) => ours / theirs),
     0.5,
@@ -51,20 +78,32 @@ async function requestsPerSecond(url: string, headers: Record<string, string>): 
 
 async function benchFile(house: Running, siteKey: string, dataDir: string): Promise<void> {
   const db = new Database(join(dataDir, 'sunny-porch.db'), { readonly: true });
-  const file = db.prepare<[], { name: string; body: Buffer }>(`SELECT name, body FROM published_file WHERE name LIKE '%.en.json'`).get();
+  const file = db
+    .prepare<[], { name: string; body: Buffer }>(
+      `SELECT name, body FROM published_file WHERE name LIKE '%.en.json'`,
+    )
+    .get();
   db.close();
   if (file === undefined) throw new Error('Expected a published design file.');
   const bare = await start(
     'dist/bench/bare-server.mjs',
     {},
-    { body: file.body.toString('base64'), headers: { 'Content-Type': 'application/json', 'Content-Encoding': 'gzip' } },
+    {
+      body: file.body.toString('base64'),
+      headers: { 'Content-Type': 'application/json', 'Content-Encoding': 'gzip' },
+    },
   );
   const ours = { url: `${house.origin}/w/${siteKey}/${file.name}`, headers: { 'accept-encoding': 'gzip' } };
   const rounds: number[] = [];
   for (let round = 0; round < 3; round++) {
-    const [a, b] = [await requestsPerSecond(ours.url, ours.headers), await requestsPerSecond(bare.origin, {})];
+    const [a, b] = [
+      await requestsPerSecond(ours.url, ours.headers),
+      await requestsPerSecond(bare.origin, {}),
+    ];
     rounds.push(a / b);
-    say(`published design file       ${Math.round(a)}/s against ${Math.round(b)}/s of a bare server: ${(a / b).toFixed(2)}`);
+    say(
+      `published design file       ${Math.round(a)}/s against ${Math.round(b)}/s of a bare server: ${(a / b).toFixed(2)}`,
+    );
   }
   say(`                            median ${percentile(rounds, 0.5).toFixed(2)} (goal 0.8)`);
   stop(bare);
@@ -81,18 +120,29 @@ async function benchRoundTrips(house: Running, siteKey: string, cookie: string):
     const least = await barePairs(bare.origin, conversations, turns);
     const part = (share: number) =>
       `${percentile(ours, share).toFixed(1)} ms (${(percentile(ours, share) / percentile(least, share)).toFixed(1)} ×)`;
-    say(`message round trip at ${String(conversations).padEnd(5)} p50 ${part(0.5)}, p99 ${part(0.99)} of two bare POSTs`);
+    say(
+      `message round trip at ${String(conversations).padEnd(5)} p50 ${part(0.5)}, p99 ${part(0.99)} of two bare POSTs`,
+    );
   }
   stop(bare);
 }
 
 function benchBytes(dataDir: string): void {
-  const { panel, watch } = JSON.parse(readFileSync('dist/widget/built.json', 'utf8')) as { panel: string; watch: string };
+  const { panel, watch } = JSON.parse(readFileSync('dist/widget/built.json', 'utf8')) as {
+    panel: string;
+    watch: string;
+  };
   const db = new Database(join(dataDir, 'sunny-porch.db'), { readonly: true });
-  const files = db.prepare<[], { name: string; kind: string; body: Buffer }>('SELECT name, kind, body FROM published_file').all();
+  const files = db
+    .prepare<[], { name: string; kind: string; body: Buffer }>('SELECT name, kind, body FROM published_file')
+    .all();
   db.close();
   const largest = (kind: string) =>
-    Math.max(...files.filter((file) => file.kind === kind).map((file) => gzipSync(gunzipSync(file.body), { level: 9 }).length));
+    Math.max(
+      ...files
+        .filter((file) => file.kind === kind)
+        .map((file) => gzipSync(gunzipSync(file.body), { level: 9 }).length),
+    );
   for (const [name, bytes, budget] of [
     ['porch.js', readFileSync('dist/widget/porch.js.gz').length, 12 * 1024],
     ['watch', readFileSync(join('dist/widget', `${watch}.gz`)).length, 7 * 1024],
@@ -112,9 +162,17 @@ async function benchStart(dataDir: string): Promise<void> {
     stop(running);
     return took;
   };
-  const ours = await firstAnswer(() => start('dist/server/entry.mjs', { PORCH_DATA: dataDir }), '/w/porch.js');
-  const bare = await firstAnswer(() => start('dist/bench/bare-server.mjs', {}, { body: '', headers: {} }), '/');
-  say(`start to first answer       ${ours.toFixed(0)} ms, ${(ours / bare).toFixed(1)} × a bare server (${bare.toFixed(0)} ms)`);
+  const ours = await firstAnswer(
+    () => start('dist/server/entry.mjs', { PORCH_DATA: dataDir }),
+    '/w/porch.js',
+  );
+  const bare = await firstAnswer(
+    () => start('dist/bench/bare-server.mjs', {}, { body: '', headers: {} }),
+    '/',
+  );
+  say(
+    `start to first answer       ${ours.toFixed(0)} ms, ${(ours / bare).toFixed(1)} × a bare server (${bare.toFixed(0)} ms)`,
+  );
 }
 
 /** A session of the demo's owner, written as signing in writes it. */

@@ -14,10 +14,21 @@ const LETTERS = 60;
 const BETWEEN_MS = 100;
 
 /** Types into the greeting where it stands, and measures when stage, stone and thumbnail follow. */
-export async function typeOnStage(origin: string, siteKey: string, cookie: string): Promise<readonly Typed[]> {
+export async function typeOnStage(
+  origin: string,
+  siteKey: string,
+  cookie: string,
+): Promise<readonly Typed[]> {
   const browser = await chromium.launch({
     executablePath: '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-sync'],
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-sync',
+    ],
   });
   try {
     const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
@@ -50,7 +61,11 @@ function measureNext(): Promise<Typed> {
     const pictureRoot = stone?.querySelector('sunny-porch')?.shadowRoot;
     if (!stone || !stageRoot || !pictureRoot) throw new Error('Expected a stage and a stone.');
     let began = 0;
-    const at: { stage?: readonly [number, number]; words?: readonly [number, number]; picture?: readonly [number, number] } = {};
+    const at: {
+      stage?: readonly [number, number];
+      words?: readonly [number, number];
+      picture?: readonly [number, number];
+    } = {};
     let frame = 0;
     const count = (): void => {
       frame++;

@@ -15,5 +15,7 @@ await bundle({
   packages: 'external',
   logLevel: 'warning',
 });
-const { status } = spawnSync(process.execPath, ['dist/bench/run.mjs', ...process.argv.slice(2)], { stdio: 'inherit' });
+const { status } = spawnSync(process.execPath, ['dist/bench/run.mjs', ...process.argv.slice(2)], {
+  stdio: 'inherit',
+});
 process.exit(status ?? 1);

@@ -9,7 +9,11 @@ const jsonInside = {
   setup: (on) => on.onResolve({ filter: /^[^.].*\.json$/ }, ({ path }) => ({ path: require.resolve(path) })),
 };
 
-const entries = { entry: 'src/server/entry.ts', 'fill-demo': 'src/demo/fill.ts', 'demo-site': 'src/demo/serve.ts' };
+const entries = {
+  entry: 'src/server/entry.ts',
+  'fill-demo': 'src/demo/fill.ts',
+  'demo-site': 'src/demo/serve.ts',
+};
 await build({
   entryPoints: entries,
   outdir: 'dist/server',

@@ -29,7 +29,8 @@ const porch = await bundle('src/widget/porch.ts', 'iife');
 const panel = await bundle('src/widget/panel/mount-panel.tsx', 'esm');
 const watch = await bundle('src/widget/watch/watch.ts', 'esm');
 const draft = await bundle('src/widget/draft/draft.ts', 'esm');
-const named = (name, contents) => `${name}-${createHash('sha256').update(contents).digest('hex').slice(0, 16)}.js`;
+const named = (name, contents) =>
+  `${name}-${createHash('sha256').update(contents).digest('hex').slice(0, 16)}.js`;
 const panelName = named('panel', panel);
 const watchName = named('watch', watch);
 
@@ -78,7 +79,12 @@ function tightCss() {
     setup(on) {
       on.onLoad({ filter: /style\.ts$/ }, async ({ path }) => {
         const [before, css, after] = readFileSync(path, 'utf8').split('`');
-        const { code } = await transform(css, { loader: 'css', minify: true, charset: 'utf8', target: 'chrome100' });
+        const { code } = await transform(css, {
+          loader: 'css',
+          minify: true,
+          charset: 'utf8',
+          target: 'chrome100',
+        });
         return { contents: `${before}\`${code.trim().replaceAll('\\', '\\\\')}\`${after}`, loader: 'ts' };
       });
     },

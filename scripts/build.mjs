@@ -8,7 +8,14 @@ import { stop } from './lib/say.mjs';
 import { ensureAll } from './lib/setup.mjs';
 
 const STAMP = 'dist/built-stamp';
-const SOURCES = ['src', 'scripts/build-widget.mjs', 'scripts/build-server.mjs', 'next.config.ts', 'tsconfig.json', 'package-lock.json'];
+const SOURCES = [
+  'src',
+  'scripts/build-widget.mjs',
+  'scripts/build-server.mjs',
+  'next.config.ts',
+  'tsconfig.json',
+  'package-lock.json',
+];
 
 export function build() {
   ensureAll();

@@ -30,7 +30,10 @@ if (!existsSync(note)) {
   rmSync(dataDir, { recursive: true, force: true });
   writeFileSync(
     note,
-    execFileSync(process.execPath, ['dist/server/fill-demo.mjs', siteOrigin], { env, stdio: ['ignore', 'pipe', 'inherit'] }),
+    execFileSync(process.execPath, ['dist/server/fill-demo.mjs', siteOrigin], {
+      env,
+      stdio: ['ignore', 'pipe', 'inherit'],
+    }),
   );
 }
 const { siteKey } = JSON.parse(readFileSync(note, 'utf8'));

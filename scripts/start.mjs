@@ -3,6 +3,9 @@ import { spawn } from 'node:child_process';
 import { build } from './build.mjs';
 
 build();
-const server = spawn(process.execPath, ['dist/server/entry.mjs'], { stdio: 'inherit', env: { ...process.env, NODE_ENV: 'production' } });
+const server = spawn(process.execPath, ['dist/server/entry.mjs'], {
+  stdio: 'inherit',
+  env: { ...process.env, NODE_ENV: 'production' },
+});
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
 server.on('exit', (code) => process.exit(code ?? 0));

@@ -30,7 +30,9 @@ function lint() {
   check('eslint', 'node_modules/eslint/bin/eslint.js', ['.', '--max-warnings=0']);
   const cruiser = ['src', '--config', '.dependency-cruiser.mjs', '--output-type', 'err'];
   check('imports', 'node_modules/dependency-cruiser/bin/dependency-cruise.mjs', cruiser);
-  check('imports of values', 'node_modules/dependency-cruiser/bin/dependency-cruise.mjs', cruiser, { DEPCRUISE: 'values' });
+  check('imports of values', 'node_modules/dependency-cruiser/bin/dependency-cruise.mjs', cruiser, {
+    DEPCRUISE: 'values',
+  });
   check('rules have tests', 'scripts/rules.mjs', []);
 }
 
@@ -43,18 +45,35 @@ function check(name, program, args, env = {}) {
 
 function unit() {
   const report = join(RESULTS, 'unit.json');
-  node(['node_modules/vitest/vitest.mjs', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${report}`, ...rest], {});
+  node(
+    [
+      'node_modules/vitest/vitest.mjs',
+      'run',
+      '--reporter=default',
+      '--reporter=json',
+      `--outputFile.json=${report}`,
+      ...rest,
+    ],
+    {},
+  );
   if (!existsSync(report)) return tally(0, ['vitest ended without a report']);
   const { testResults } = JSON.parse(readFileSync(report, 'utf8'));
   const tests = testResults.flatMap((file) => file.assertionResults);
-  const broken = testResults.filter((file) => file.status === 'failed' && file.assertionResults.every(({ status }) => status === 'passed'));
-  const failed = [...tests.filter(({ status }) => status !== 'passed').map(({ fullName }) => fullName), ...broken.map(({ name }) => name)];
+  const broken = testResults.filter(
+    (file) => file.status === 'failed' && file.assertionResults.every(({ status }) => status === 'passed'),
+  );
+  const failed = [
+    ...tests.filter(({ status }) => status !== 'passed').map(({ fullName }) => fullName),
+    ...broken.map(({ name }) => name),
+  ];
   tally(tests.filter(({ status }) => status === 'passed').length, failed);
 }
 
 function e2e() {
   const report = join(RESULTS, 'e2e.json');
-  node(['node_modules/@playwright/test/cli.js', 'test', '--reporter=list,json', ...rest], { env: { PLAYWRIGHT_JSON_OUTPUT_NAME: report } });
+  node(['node_modules/@playwright/test/cli.js', 'test', '--reporter=list,json', ...rest], {
+    env: { PLAYWRIGHT_JSON_OUTPUT_NAME: report },
+  });
   if (!existsSync(report)) return tally(0, ['playwright ended without a report']);
   const { suites, errors } = JSON.parse(readFileSync(report, 'utf8'));
   const specs = suites.flatMap(specsIn);

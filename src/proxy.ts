@@ -6,8 +6,15 @@ import { ORIGIN_REFUSAL, passesOriginGate } from './server/http/origin-gate';
 /** Every page has a policy with a nonce of its own; and the origin gate for plain `next start`: the entry has the same one in front of everything. */
 export function proxy(request: NextRequest): NextResponse {
   const { method, headers, nextUrl } = request;
-  const publicUrl = process.env.PUBLIC_URL === undefined || process.env.PUBLIC_URL === '' ? null : new URL(process.env.PUBLIC_URL).origin;
-  const passes = passesOriginGate({ method, path: nextUrl.pathname, origin: headers.get('origin') }, { publicUrl }, headers.get('host'));
+  const publicUrl =
+    process.env.PUBLIC_URL === undefined || process.env.PUBLIC_URL === ''
+      ? null
+      : new URL(process.env.PUBLIC_URL).origin;
+  const passes = passesOriginGate(
+    { method, path: nextUrl.pathname, origin: headers.get('origin') },
+    { publicUrl },
+    headers.get('host'),
+  );
   if (!passes) return NextResponse.json({ errors: { '': ORIGIN_REFUSAL } }, { status: 403 });
   if (nextUrl.pathname.startsWith('/w/')) return NextResponse.next();
   const nonce = randomBytes(16).toString('base64');

@@ -4,7 +4,8 @@ import { stop } from './say.mjs';
 /** A port from a variable, or ours. */
 export function portFrom(name, ours) {
   const port = Number(process.env[name] ?? ours);
-  if (!Number.isInteger(port) || port < 1 || port > 65535) stop(`${name} must be a number from 1 to 65535, and is "${process.env[name]}".`);
+  if (!Number.isInteger(port) || port < 1 || port > 65535)
+    stop(`${name} must be a number from 1 to 65535, and is "${process.env[name]}".`);
   return port;
 }
 

@@ -17,7 +17,10 @@ export function ensureAll({ withChromium = false } = {}) {
     .digest('hex');
   const hasPackages = existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted && isSqliteUsable();
   const mustCompile = !hasPackages && !existsSync(cachedSqlite());
-  ensureDebian([...(mustCompile ? missingCompiler() : []), ...(withChromium && !existsSync(CHROMIUM) ? ['chromium'] : [])]);
+  ensureDebian([
+    ...(mustCompile ? missingCompiler() : []),
+    ...(withChromium && !existsSync(CHROMIUM) ? ['chromium'] : []),
+  ]);
   if (hasPackages) return;
   console.log('Installing packages …');
   run('npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund', '--loglevel=error']);
@@ -31,9 +34,14 @@ function missingCompiler() {
 
 /** Where the compiled part of better-sqlite3 is kept for this Node, so that later clones install in seconds. */
 function cachedSqlite() {
-  const { version } = JSON.parse(readFileSync('package-lock.json', 'utf8')).packages['node_modules/better-sqlite3'];
+  const { version } = JSON.parse(readFileSync('package-lock.json', 'utf8')).packages[
+    'node_modules/better-sqlite3'
+  ];
   const cache = join(process.env.XDG_CACHE_HOME ?? join(homedir(), '.cache'), 'sunny-porch');
-  return join(cache, `better-sqlite3-${version}-${process.versions.modules}-${process.platform}-${process.arch}.node`);
+  return join(
+    cache,
+    `better-sqlite3-${version}-${process.versions.modules}-${process.platform}-${process.arch}.node`,
+  );
 }
 
 function ensureSqlite() {
@@ -48,13 +56,16 @@ function ensureSqlite() {
   }
   const prefix = dirname(dirname(process.execPath));
   if (!existsSync(join(prefix, 'include/node/node.h')))
-    stop(`Node's own headers are missing at ${prefix}/include/node: install Node with its headers, then try again.`);
+    stop(
+      `Node's own headers are missing at ${prefix}/include/node: install Node with its headers, then try again.`,
+    );
   console.log('Compiling SQLite for this Node, once: about two minutes …');
   run('npm', ['rebuild', 'better-sqlite3', '--loglevel=error'], {
     npm_config_build_from_source: 'true',
     npm_config_nodedir: prefix,
   });
-  if (!isSqliteUsable()) stop('SQLite was compiled but cannot be loaded by this Node. Remove node_modules and try again.');
+  if (!isSqliteUsable())
+    stop('SQLite was compiled but cannot be loaded by this Node. Remove node_modules and try again.');
   mkdirSync(dirname(cached), { recursive: true });
   copyFileSync(built, cached);
 }
@@ -70,7 +81,9 @@ function ensureDebian(missing) {
   if (missing.length === 0) return;
   const command = `apt-get update && apt-get install -y --no-install-recommends ${missing.join(' ')}`;
   if (process.getuid?.() !== 0 || spawnSync('apt-get', ['--version']).status !== 0)
-    stop(`Missing: ${missing.join(', ')}. Install with this one command, then try again:\n  sudo sh -c '${command}'`);
+    stop(
+      `Missing: ${missing.join(', ')}. Install with this one command, then try again:\n  sudo sh -c '${command}'`,
+    );
   console.log(`Installing from Debian: ${missing.join(', ')} …`);
   run('sh', ['-c', `(${command}) > /dev/null`], { DEBIAN_FRONTEND: 'noninteractive' });
 }

@@ -17,7 +17,9 @@ import { clearSession, currentPerson, currentSecret, origin, setSession } from '
 
 function fields(form: FormData, names: readonly string[]): Record<string, string> {
   return Object.fromEntries(
-    names.map((name) => [name, form.get(name)]).filter((pair): pair is [string, string] => typeof pair[1] === 'string'),
+    names
+      .map((name) => [name, form.get(name)])
+      .filter((pair): pair is [string, string] => typeof pair[1] === 'string'),
   );
 }
 
@@ -39,16 +41,29 @@ export async function signOutAction(): Promise<void> {
   redirect('/signin');
 }
 
-const START_FIELDS = ['siteName', 'siteAddress', 'brand', 'name', 'mail', 'password', 'locale', 'zone', 'code'] as const;
+const START_FIELDS = [
+  'siteName',
+  'siteAddress',
+  'brand',
+  'name',
+  'mail',
+  'password',
+  'locale',
+  'zone',
+  'code',
+] as const;
 
 /** The first page of an empty installation. Without the code nothing is done; with an owner the door is gone. */
 export async function startAction(_before: StartState, form: FormData): Promise<StartState> {
   const shared = state();
   const { address, agent } = await origin();
   const parsed = parseInput(FirstRunInput, { ...fields(form, START_FIELDS), zoneConfirmed: true });
-  if (!(await shared.rates.allows('setup', address))) return { errors: { '': 'Too many tries. Wait a quarter of an hour.' } };
-  if (shared.setupCode === null) return { errors: { '': 'This porch has an owner already. Sign in instead.' } };
-  if (form.get('code') !== shared.setupCode) return { errors: { code: 'Type the code that was printed where Sunny Porch was started.' } };
+  if (!(await shared.rates.allows('setup', address)))
+    return { errors: { '': 'Too many tries. Wait a quarter of an hour.' } };
+  if (shared.setupCode === null)
+    return { errors: { '': 'This porch has an owner already. Sign in instead.' } };
+  if (form.get('code') !== shared.setupCode)
+    return { errors: { code: 'Type the code that was printed where Sunny Porch was started.' } };
   if (!parsed.ok) return { errors: parsed.errors };
   const code = shared.setupCode;
   shared.setupCode = null;

@@ -5,7 +5,10 @@ import { Doorway } from '../ui/entrance/Doorway';
 
 export default function ErrorPage({ reset }: { error: Error; reset: () => void }) {
   return (
-    <Doorway title="Something broke on our side" lead="What was saved is safe. Try again; if it stays so, look at what the server printed.">
+    <Doorway
+      title="Something broke on our side"
+      lead="What was saved is safe. Try again; if it stays so, look at what the server printed."
+    >
       <Button variant="contained" onClick={reset}>
         Try again
       </Button>

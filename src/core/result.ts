@@ -2,7 +2,8 @@
 export type FieldErrors = Readonly<Record<string, string>>;
 
 /** A person's mistake is a value, not an exception. */
-export type Result<T, E = FieldErrors> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly errors: E };
+export type Result<T, E = FieldErrors> =
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly errors: E };
 
 /** A result that went well. */
 export function ok<T>(value: T): { readonly ok: true; readonly value: T } {

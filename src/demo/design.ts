@@ -19,7 +19,13 @@ export interface DemoNames {
 export function demoDesign(base: Design, { teams, calendars, logo }: DemoNames, ids: () => string): Design {
   const [first] = base.widgets;
   if (first === undefined) throw new Error('Expected a design with a widget.');
-  const rule = (kind: PageRule['kind'], text: string): PageRule => ({ id: ids(), kind, part: 'path', text, ignoresCase: false });
+  const rule = (kind: PageRule['kind'], text: string): PageRule => ({
+    id: ids(),
+    kind,
+    part: 'path',
+    text,
+    ignoresCase: false,
+  });
   const made = { ids, rule };
   return {
     ...base,
@@ -44,8 +50,18 @@ function everywhere(first: Widget, { ids, rule, team, calendar }: Making): Widge
     ...first,
     teams: [team],
     calendarId: calendar,
-    pages: { showOn: [], neverOn: [rule('exact', '/privacy'), rule('begins-with', '/groups/'), rule('wildcard', '/telescopes/**')] },
-    texts: { ...first.texts, en: { ...first.texts['en'], greeting: 'Good evening. What would you like to know about the night?' } },
+    pages: {
+      showOn: [],
+      neverOn: [
+        rule('exact', '/privacy'),
+        rule('begins-with', '/groups/'),
+        rule('wildcard', '/telescopes/**'),
+      ],
+    },
+    texts: {
+      ...first.texts,
+      en: { ...first.texts['en'], greeting: 'Good evening. What would you like to know about the night?' },
+    },
     cases: [
       {
         id: ids(),
@@ -67,15 +83,26 @@ function everywhere(first: Widget, { ids, rule, team, calendar }: Making): Widge
           'Wir tragen gerade die Fernrohre hinaus und sind um {openingTime, time, short} zurück. Hinterlassen Sie eine Notiz, wir antworten per Mail.',
           'نحن نُخرج التلسكوبات الآن، ونعود عند {openingTime, time, short}. اترك ملاحظة وسنجيبك بالبريد.',
         ),
-        without: words('On a break just now.', 'Em pausa neste momento.', 'Gerade ist Pause.', 'استراحة قصيرة الآن.'),
+        without: words(
+          'On a break just now.',
+          'Em pausa neste momento.',
+          'Gerade ist Pause.',
+          'استراحة قصيرة الآن.',
+        ),
       },
     ],
     invitations: [
-      ...first.invitations.filter(({ ours }) => ours === 'invitation.backAgain').map((one) => ({ ...one, isOn: true })),
+      ...first.invitations
+        .filter(({ ours }) => ours === 'invitation.backAgain')
+        .map((one) => ({ ...one, isOn: true })),
       invitation(
         ids(),
         'Clear skies',
-        when({ kind: 'page', rules: [rule('ends-with', '/tonight')] }, { kind: 'on-page', seconds: 40 }, SOMEONE),
+        when(
+          { kind: 'page', rules: [rule('ends-with', '/tonight')] },
+          { kind: 'on-page', seconds: 40 },
+          SOMEONE,
+        ),
         {
           texts: words(
             'Clear skies tonight. Shall we tell you how to get up here?',
@@ -150,7 +177,12 @@ function schools(first: Widget, { ids, rule, team, calendar }: Making): Widget {
     invitations: [
       invitation(ids(), 'Class dates', when({ kind: 'idle', seconds: 25 }, SOMEONE), {
         manner: 'stir',
-        texts: words('Looking for a date?', 'À procura de uma data?', 'Suchen Sie einen Termin?', 'هل تبحث عن موعد؟'),
+        texts: words(
+          'Looking for a date?',
+          'À procura de uma data?',
+          'Suchen Sie einen Termin?',
+          'هل تبحث عن موعد؟',
+        ),
       }),
     ],
   };

@@ -61,7 +61,12 @@ export async function fillDemo(state: State, origin: string): Promise<string> {
   });
   const [desk] = await listTeams(state.db, site.id);
   if (desk === undefined) throw new Error('Expected the team that comes with a new site.');
-  await renameTeam(state, actor, desk.id, 'night-desk', { en: 'Night desk', pt: 'Balcão da noite', de: 'Nachtdienst', ar: 'مكتب الليل' });
+  await renameTeam(state, actor, desk.id, 'night-desk', {
+    en: 'Night desk',
+    pt: 'Balcão da noite',
+    de: 'Nachtdienst',
+    ar: 'مكتب الليل',
+  });
   await joinTeam(state, actor, desk.id, ruiId);
   const schools = await addTeam(state, actor, {
     key: 'school-visits',
@@ -71,14 +76,20 @@ export async function fillDemo(state: State, origin: string): Promise<string> {
   });
   const loans = await addTeam(state, actor, {
     key: 'telescope-loans',
-    name: { en: 'Telescope loans', pt: 'Empréstimo de telescópios', de: 'Fernrohrverleih', ar: 'إعارة التلسكوبات' },
+    name: {
+      en: 'Telescope loans',
+      pt: 'Empréstimo de telescópios',
+      de: 'Fernrohrverleih',
+      ar: 'إعارة التلسكوبات',
+    },
     position: 2,
     personIds: [ruiId],
   });
   const hours = demoCalendars(() => newId(at()), site.zone, Math.floor(today / DAY_MS));
   for (const calendar of [hours.night, hours.office]) {
     const saved = await saveCalendar(state, actor, calendar);
-    if (!saved.ok) throw new Error(`Expected the demo's hours to be sound, got ${JSON.stringify(saved.errors)}.`);
+    if (!saved.ok)
+      throw new Error(`Expected the demo's hours to be sound, got ${JSON.stringify(saved.errors)}.`);
   }
   const logo = await keepLookPicture(state, actor, 'logo', Buffer.from(LOGO));
   if (!logo.ok) throw new Error(`Expected the demo's logo to be drawn, got ${JSON.stringify(logo.errors)}.`);
@@ -95,11 +106,16 @@ export async function fillDemo(state: State, origin: string): Promise<string> {
     },
     today,
   );
-  for (const scene of SCENES) await playScene(state, { siteId: site.id, origin, people: { ines: personId, rui: ruiId } }, scene, today);
+  for (const scene of SCENES)
+    await playScene(state, { siteId: site.id, origin, people: { ines: personId, rui: ruiId } }, scene, today);
   state.clock.moveTo(today);
   // Whenever the demo is looked at, its desks are open: by hand, for a while, as an owner would for an open day.
   for (const calendar of [hours.night, hours.office])
-    await setOverride(state, { ...actor, at: at() }, calendar.id, { isOpen: true, until: today + 20 * HOUR_MS, reason: 'Open day' });
+    await setOverride(state, { ...actor, at: at() }, calendar.id, {
+      isOpen: true,
+      until: today + 20 * HOUR_MS,
+      reason: 'Open day',
+    });
   return site.key;
 }
 
@@ -110,7 +126,12 @@ async function designDemo(state: State, actor: Actor, names: DemoNames, today: n
   const { design } = await getDraft(state.db, actor.siteId);
   const made = demoDesign(design, names, () => newId(actor.at));
   const widgets = made.widgets.slice(0, 1);
-  const plain = widgets.map((widget) => ({ ...widget, invitations: design.widgets[0]?.invitations ?? [], cases: [], texts: {} }));
+  const plain = widgets.map((widget) => ({
+    ...widget,
+    invitations: design.widgets[0]?.invitations ?? [],
+    cases: [],
+    texts: {},
+  }));
   const dark = widgets.map((widget) => ({ ...widget, look: { ...widget.look, brand: '#1d2440' } }));
   const on = (daysAgo: number): Actor => ({ ...actor, at: today - daysAgo * DAY_MS });
   await change(state, on(15), 'hours and pages', { widgets: plain });
@@ -118,23 +139,40 @@ async function designDemo(state: State, actor: Actor, names: DemoNames, today: n
   await change(state, on(12), 'languages', { locales: made.locales, widgets });
   await publishAs(state, on(12), { remark: 'In four languages, with invitations' });
   await change(state, on(11), 'brand colour', { widgets: dark });
-  const wall = (daysAgo: number): string => wallOf(zoneOfSite('Atlantic/Azores', today), today - daysAgo * DAY_MS);
-  await publishAs(state, on(11), { remark: 'Two dark nights for the Leonids', from: wall(10), until: wall(8), takesBack: true });
+  const wall = (daysAgo: number): string =>
+    wallOf(zoneOfSite('Atlantic/Azores', today), today - daysAgo * DAY_MS);
+  await publishAs(state, on(11), {
+    remark: 'Two dark nights for the Leonids',
+    from: wall(10),
+    until: wall(8),
+    takesBack: true,
+  });
   await change(state, on(7), 'three widgets', { widgets: made.widgets });
   await publishAs(state, on(7), { remark: 'School visits and telescope loans have widgets of their own' });
 }
 
 async function change(state: State, actor: Actor, label: string, parts: Partial<Design>): Promise<void> {
   const { revision } = await getDraft(state.db, actor.siteId);
-  const patches = Object.entries(parts).map(([name, value]) => ({ op: 'set' as const, path: [name], value: value as unknown as Json }));
-  const outcome = await saveChange(state, actor, { clientId: newId(actor.at), base: revision, label, patches });
-  if (outcome.kind !== 'saved') throw new Error(`Expected the demo's change "${label}" to be saved, got ${JSON.stringify(outcome)}.`);
+  const patches = Object.entries(parts).map(([name, value]) => ({
+    op: 'set' as const,
+    path: [name],
+    value: value as unknown as Json,
+  }));
+  const outcome = await saveChange(state, actor, {
+    clientId: newId(actor.at),
+    base: revision,
+    label,
+    patches,
+  });
+  if (outcome.kind !== 'saved')
+    throw new Error(`Expected the demo's change "${label}" to be saved, got ${JSON.stringify(outcome)}.`);
 }
 
 async function publishAs(state: State, actor: Actor, asked: Partial<PublishInput>): Promise<void> {
   const { revision } = await getDraft(state.db, actor.siteId);
   const published = await publishDraft(state, actor, { revision, remark: '', ...AT_ONCE, ...asked });
-  if (!published.ok) throw new Error(`Expected the demo's design to be publishable, got ${JSON.stringify(published.errors)}.`);
+  if (!published.ok)
+    throw new Error(`Expected the demo's design to be publishable, got ${JSON.stringify(published.errors)}.`);
 }
 
 interface Stagehands {
@@ -144,7 +182,12 @@ interface Stagehands {
 }
 
 /** Plays one made-up conversation at its own time. */
-async function playScene(state: State, { siteId, origin, people }: Stagehands, scene: Scene, today: number): Promise<void> {
+async function playScene(
+  state: State,
+  { siteId, origin, people }: Stagehands,
+  scene: Scene,
+  today: number,
+): Promise<void> {
   const token = newSecret();
   let at = today - scene.daysAgo * DAY_MS - scene.hoursAgo * HOUR_MS - (scene.minutesAgo ?? 0) * MINUTE_MS;
   let conversationId = '';
@@ -163,14 +206,21 @@ async function playScene(state: State, { siteId, origin, people }: Stagehands, s
     };
     if (line.by === 'visitor') conversationId = (await takeMessage(state, writer, said)).conversation.id;
     else if (line.by === 'note')
-      conversationId = (await takeNote(state, writer, { ...said, mail: scene.mail ?? '', name: scene.name ?? '' })).conversation.id;
-    else await replyTo(state, { siteId, personId: people[line.by], at }, conversationId, { clientId: newId(at), body: line.text });
+      conversationId = (
+        await takeNote(state, writer, { ...said, mail: scene.mail ?? '', name: scene.name ?? '' })
+      ).conversation.id;
+    else
+      await replyTo(state, { siteId, personId: people[line.by], at }, conversationId, {
+        clientId: newId(at),
+        body: line.text,
+      });
     hasWritten = true;
     at += (20 + (line.text.length % 50)) * SECOND_MS;
   }
   state.clock.moveTo(at);
   if (scene.endedBy === 'visitor') await endByVisitor(state, { siteId, token, at });
-  if (scene.endedBy === 'person') await endByPerson(state, { siteId, personId: people.ines, at }, conversationId);
+  if (scene.endedBy === 'person')
+    await endByPerson(state, { siteId, personId: people.ines, at }, conversationId);
 }
 
 if (process.argv[1]?.endsWith('fill-demo.mjs')) {

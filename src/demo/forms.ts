@@ -15,8 +15,14 @@ export function schoolForm(ids: () => string): Field[] {
       ...plainField(ids(), 'choice', 'note.text'),
       ...own(class_),
       options: [
-        { value: 'first', label: words('Years 1 to 4', '1.º ao 4.º ano', 'Klasse 1 bis 4', 'الصفوف 1 إلى 4') },
-        { value: 'middle', label: words('Years 5 to 9', '5.º ao 9.º ano', 'Klasse 5 bis 9', 'الصفوف 5 إلى 9') },
+        {
+          value: 'first',
+          label: words('Years 1 to 4', '1.º ao 4.º ano', 'Klasse 1 bis 4', 'الصفوف 1 إلى 4'),
+        },
+        {
+          value: 'middle',
+          label: words('Years 5 to 9', '5.º ao 9.º ano', 'Klasse 5 bis 9', 'الصفوف 5 إلى 9'),
+        },
         { value: 'upper', label: words('Older', 'Mais velhos', 'Älter', 'أكبر سنًا') },
       ],
     },
@@ -28,7 +34,14 @@ export function schoolForm(ids: () => string): Field[] {
     },
     {
       ...plainField(withAdults, 'yes-no', 'note.text'),
-      ...own(words('Do you need the minibus?', 'Precisam do minibus?', 'Brauchen Sie den Kleinbus?', 'هل تحتاجون الحافلة الصغيرة؟')),
+      ...own(
+        words(
+          'Do you need the minibus?',
+          'Precisam do minibus?',
+          'Brauchen Sie den Kleinbus?',
+          'هل تحتاجون الحافلة الصغيرة؟',
+        ),
+      ),
     },
     {
       ...plainField(ids(), 'date', 'note.text'),
@@ -56,7 +69,14 @@ export function beforeLoan(ids: () => string): Field[] {
   return [
     {
       ...plainField(ids(), 'choice', 'note.text'),
-      ...own(words('Who will look through it?', 'Quem vai observar?', 'Wer wird hindurchschauen?', 'من سينظر من خلاله؟')),
+      ...own(
+        words(
+          'Who will look through it?',
+          'Quem vai observar?',
+          'Wer wird hindurchschauen?',
+          'من سينظر من خلاله؟',
+        ),
+      ),
       isRequired: true,
       asButtons: true,
       isKept: true,
@@ -66,7 +86,11 @@ export function beforeLoan(ids: () => string): Field[] {
         { value: 'group', label: words('A group', 'Um grupo', 'Eine Gruppe', 'مجموعة') },
       ],
     },
-    { ...plainField(ids(), 'hidden', 'note.text'), ...own(words('Booking', 'Reserva', 'Buchung', 'الحجز')), attribute: 'booking' },
+    {
+      ...plainField(ids(), 'hidden', 'note.text'),
+      ...own(words('Booking', 'Reserva', 'Buchung', 'الحجز')),
+      attribute: 'booking',
+    },
   ];
 }
 
@@ -88,7 +112,9 @@ export function afterLoan(ids: () => string): Field[] {
     },
     {
       ...plainField(ids(), 'short', 'note.text'),
-      ...own(words('What is still open?', 'O que falta saber?', 'Was ist noch offen?', 'ما الذي بقي غير واضح؟')),
+      ...own(
+        words('What is still open?', 'O que falta saber?', 'Was ist noch offen?', 'ما الذي بقي غير واضح؟'),
+      ),
       shownIf: { field: helped, is: 'no' },
       most: 200,
     },

@@ -16,7 +16,11 @@ const SUMMER_NIGHTS = '20:00-02:00';
 const DESK_DAY = '10:00-12:30 13:30-16:00';
 
 /** Hours of the night desk and of the school office, made up: a season each, Christmas, a holiday, the eclipse. */
-export function demoCalendars(ids: () => string, zone: string, today: EpochDay): { readonly night: Calendar; readonly office: Calendar } {
+export function demoCalendars(
+  ids: () => string,
+  zone: string,
+  today: EpochDay,
+): { readonly night: Calendar; readonly office: Calendar } {
   const day = (year: number, month: number, date: number) => dayOf(year, month, date);
   const { year } = civilOf(today);
   const holiday = [year, year + 1].map((one) => day(one, 12, 1)).find((one) => one > today) ?? today; // the next one, always ahead
@@ -36,7 +40,13 @@ export function demoCalendars(ids: () => string, zone: string, today: EpochDay):
         },
       ],
       exceptions: [
-        { id: ids(), name: 'Christmas', days: { kind: 'yearly-range', from: 1224, to: 1226 }, intervals: [], endsNightBefore: true },
+        {
+          id: ids(),
+          name: 'Christmas',
+          days: { kind: 'yearly-range', from: 1224, to: 1226 },
+          intervals: [],
+          endsNightBefore: true,
+        },
         {
           id: ids(),
           name: 'Restoration of Independence',
@@ -59,7 +69,15 @@ export function demoCalendars(ids: () => string, zone: string, today: EpochDay):
       name: 'School office',
       zone,
       week: week(DESK_DAY, DESK_DAY, DESK_DAY, DESK_DAY, DESK_DAY, '', ''),
-      seasons: [{ id: ids(), name: 'School holidays', from: 701, to: 905, week: week('', '10:00-12:30', '', '10:00-12:30', '', '', '') }],
+      seasons: [
+        {
+          id: ids(),
+          name: 'School holidays',
+          from: 701,
+          to: 905,
+          week: week('', '10:00-12:30', '', '10:00-12:30', '', '', ''),
+        },
+      ],
       exceptions: [],
       closings: [],
     },

@@ -6,7 +6,11 @@ export interface Scene {
   readonly minutesAgo?: number;
   readonly name?: string;
   readonly mail?: string;
-  readonly lines: readonly { readonly by: 'visitor' | 'note' | 'ines' | 'rui'; readonly text: string; readonly page: string }[];
+  readonly lines: readonly {
+    readonly by: 'visitor' | 'note' | 'ines' | 'rui';
+    readonly text: string;
+    readonly page: string;
+  }[];
   readonly endedBy?: 'visitor' | 'person';
 }
 
@@ -17,8 +21,16 @@ export const SCENES: readonly Scene[] = [
     hoursAgo: 2,
     endedBy: 'visitor',
     lines: [
-      { by: 'visitor', text: 'Is there a ferry back after the midnight look on Saturday?', page: '/visit/getting-here' },
-      { by: 'ines', text: 'There is: 00:40 on Saturdays. If we run late we ring the boat, and it waits ten minutes.', page: '/' },
+      {
+        by: 'visitor',
+        text: 'Is there a ferry back after the midnight look on Saturday?',
+        page: '/visit/getting-here',
+      },
+      {
+        by: 'ines',
+        text: 'There is: 00:40 on Saturdays. If we run late we ring the boat, and it waits ten minutes.',
+        page: '/',
+      },
       { by: 'visitor', text: 'Lovely, then we come on Saturday. Thank you!', page: '/visit/getting-here' },
     ],
   },
@@ -28,8 +40,16 @@ export const SCENES: readonly Scene[] = [
     hoursAgo: 3,
     endedBy: 'person',
     lines: [
-      { by: 'visitor', text: 'Guten Abend, wie viele Kinder dürfen mit einer Klasse kommen?', page: '/de/visit/night-programme' },
-      { by: 'rui', text: 'Guten Abend! Bis zu achtundzwanzig, mit einer erwachsenen Person je acht Kinder.', page: '/' },
+      {
+        by: 'visitor',
+        text: 'Guten Abend, wie viele Kinder dürfen mit einer Klasse kommen?',
+        page: '/de/visit/night-programme',
+      },
+      {
+        by: 'rui',
+        text: 'Guten Abend! Bis zu achtundzwanzig, mit einer erwachsenen Person je acht Kinder.',
+        page: '/',
+      },
       { by: 'visitor', text: 'Perfekt, wir sind sechsundzwanzig.', page: '/de/visit/night-programme' },
     ],
   },
@@ -76,6 +96,12 @@ export const SCENES: readonly Scene[] = [
     daysAgo: 0,
     hoursAgo: 0,
     minutesAgo: 4,
-    lines: [{ by: 'visitor', text: 'Does tonight start at ten even if it is cloudy? We are deciding about the ferry.', page: '/tonight' }],
+    lines: [
+      {
+        by: 'visitor',
+        text: 'Does tonight start at ten even if it is cloudy? We are deciding about the ferry.',
+        page: '/tonight',
+      },
+    ],
   },
 ];

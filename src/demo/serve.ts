@@ -3,7 +3,10 @@ import { existsSync, readFileSync, statSync } from 'node:fs';
 import { extname, join, normalize } from 'node:path';
 import { writeSite } from './site/write-site';
 
-const KINDS: Readonly<Record<string, string>> = { '.html': 'text/html; charset=utf-8', '.css': 'text/css; charset=utf-8' };
+const KINDS: Readonly<Record<string, string>> = {
+  '.html': 'text/html; charset=utf-8',
+  '.css': 'text/css; charset=utf-8',
+};
 
 /** Serves plain files as any web server would: it knows nothing of Sunny Porch. */
 export function serveFiles(dir: string): Server {
@@ -16,7 +19,10 @@ export function serveFiles(dir: string): Server {
       return;
     }
     response
-      .writeHead(200, { 'Content-Type': KINDS[extname(file)] ?? 'application/octet-stream', 'Cache-Control': 'no-cache' })
+      .writeHead(200, {
+        'Content-Type': KINDS[extname(file)] ?? 'application/octet-stream',
+        'Cache-Control': 'no-cache',
+      })
       .end(readFileSync(file));
   });
 }

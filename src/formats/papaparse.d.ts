@@ -19,7 +19,10 @@ declare module 'papaparse' {
   }
   const Papa: {
     parse(text: string, config?: ParseConfig): ParseResult;
-    unparse(rows: readonly (readonly string[])[], config?: { readonly newline?: string; readonly quotes?: boolean }): string;
+    unparse(
+      rows: readonly (readonly string[])[],
+      config?: { readonly newline?: string; readonly quotes?: boolean },
+    ): string;
   };
   export default Papa;
 }

@@ -74,12 +74,13 @@ function digitOf(sign: string): number {
 function cut(changes: readonly Change[], from: EpochMs, until: EpochMs): ZoneOffsets {
   const [begins, ends] = [Math.floor(from / MINUTE_MS), Math.ceil(until / MINUTE_MS)];
   const held = changes.filter(({ at }) => at <= begins).at(-1);
-  const kept = [{ at: begins, offset: held?.offset ?? 0 }, ...changes.filter(({ at }) => begins < at && at < ends)].map(
-    ({ at, offset }) => ({
-      at: Math.round(at),
-      offset: Math.round(offset),
-    }),
-  );
+  const kept = [
+    { at: begins, offset: held?.offset ?? 0 },
+    ...changes.filter(({ at }) => begins < at && at < ends),
+  ].map(({ at, offset }) => ({
+    at: Math.round(at),
+    offset: Math.round(offset),
+  }));
   const real = kept.filter(({ offset }, index) => index === 0 || offset !== kept[index - 1]?.offset);
   return real.flatMap(({ at, offset }, index) => [at - (real[index - 1]?.at ?? 0), offset]);
 }

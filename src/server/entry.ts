@@ -27,31 +27,48 @@ async function main(): Promise<void> {
   });
   server.on('error', (error: NodeJS.ErrnoException) => {
     if (error.code === 'EADDRINUSE')
-      stop(`Port ${env.port} is busy. Stop what runs there, or start on another one: PORT=${env.port + 1} npm start`);
+      stop(
+        `Port ${env.port} is busy. Stop what runs there, or start on another one: PORT=${env.port + 1} npm start`,
+      );
     else stop(String(error));
   });
   server.listen(env.port, env.host, () => greet(state, server));
   listenForMoves(state);
-  for (const signal of ['SIGTERM', 'SIGINT'] as const) process.once(signal, () => void close(state, server, letGo));
+  for (const signal of ['SIGTERM', 'SIGINT'] as const)
+    process.once(signal, () => void close(state, server, letGo));
 }
 
 type PageHandler = (request: IncomingMessage, response: ServerResponse) => Promise<void>;
 
-async function answer(state: State, request: IncomingMessage, response: ServerResponse, handle: PageHandler): Promise<void> {
+async function answer(
+  state: State,
+  request: IncomingMessage,
+  response: ServerResponse,
+  handle: PageHandler,
+): Promise<void> {
   const path = (request.url ?? '/').split('?')[0] ?? '/';
   const host = request.headers.host ?? null;
-  if (!passesOriginGate({ method: request.method ?? 'GET', path, origin: request.headers.origin ?? null }, state.env, host)) {
+  if (
+    !passesOriginGate(
+      { method: request.method ?? 'GET', path, origin: request.headers.origin ?? null },
+      state.env,
+      host,
+    )
+  ) {
     return sendWebResponse(refusal(403, ORIGIN_REFUSAL, {}), response);
   }
   // What never changes goes out as it lies on the shelf: making a web Request of it would cost more than sending it.
-  const shelved = request.method === 'GET' && path.startsWith('/w/') ? state.shelf.get(path.slice('/w/'.length)) : null;
+  const shelved =
+    request.method === 'GET' && path.startsWith('/w/') ? state.shelf.get(path.slice('/w/'.length)) : null;
   if (shelved !== null) {
     const { headers, body } = codedFor(shelved, request.headers['accept-encoding']?.toString() ?? null);
     return void response.writeHead(200, headers).end(body);
   }
   const peer = peerOf(request, state);
-  if (path.startsWith('/w/')) return sendWebResponse(await visitorEndpoint(state, toWebRequest(request, response), peer), response);
-  if (path.startsWith('/api/s/')) return sendWebResponse(await deskEndpoint(state, toWebRequest(request, response)), response);
+  if (path.startsWith('/w/'))
+    return sendWebResponse(await visitorEndpoint(state, toWebRequest(request, response), peer), response);
+  if (path.startsWith('/api/s/'))
+    return sendWebResponse(await deskEndpoint(state, toWebRequest(request, response)), response);
   request.headers[PEER_HEADER] = `${state.peerSeal} ${peer}`;
   return handle(request, response);
 }
@@ -66,7 +83,11 @@ function fall(error: unknown, response: ServerResponse): void {
   console.error('A request failed:', error instanceof Error ? (error.stack ?? error.message) : error);
   if (!response.headersSent)
     void sendWebResponse(
-      refusal(500, 'Something broke on our side. Nothing you sent was acknowledged; keep it and try again.', {}),
+      refusal(
+        500,
+        'Something broke on our side. Nothing you sent was acknowledged; keep it and try again.',
+        {},
+      ),
       response,
     );
   else response.destroy();
@@ -75,9 +96,15 @@ function fall(error: unknown, response: ServerResponse): void {
 function greet(state: State, server: Server): void {
   const { port } = server.address() as AddressInfo;
   process.send?.({ kind: 'listening', port, setupCode: state.setupCode });
-  const own = state.env.publicUrl ?? `http://${state.env.host === '0.0.0.0' ? '127.0.0.1' : state.env.host}:${port}`;
-  const lines = state.setupCode === null ? [`  Sign in           ${own}/`] : [`  Start here        ${own}/start#${state.setupCode}`];
-  const address = state.env.publicUrl ?? 'not set: the tag will work on this computer only.  PUBLIC_URL=https://… npm start';
+  const own =
+    state.env.publicUrl ?? `http://${state.env.host === '0.0.0.0' ? '127.0.0.1' : state.env.host}:${port}`;
+  const lines =
+    state.setupCode === null
+      ? [`  Sign in           ${own}/`]
+      : [`  Start here        ${own}/start#${state.setupCode}`];
+  const address =
+    state.env.publicUrl ??
+    'not set: the tag will work on this computer only.  PUBLIC_URL=https://… npm start';
   console.log(['Sunny Porch is open.', ...lines, `  Public address    ${address}`].join('\n'));
 }
 

@@ -29,7 +29,8 @@ export function readEnv(from: NodeJS.ProcessEnv = process.env): Env {
 
 function portOf(text: string | undefined): number {
   const port = Number(text ?? 4310);
-  if (!Number.isInteger(port) || port < 0 || port > 65535) throw new Error(`PORT must be a number from 0 to 65535, and is "${text}".`);
+  if (!Number.isInteger(port) || port < 0 || port > 65535)
+    throw new Error(`PORT must be a number from 0 to 65535, and is "${text}".`);
   return port;
 }
 
@@ -37,6 +38,8 @@ function publicOrigin(text: string | undefined): string | null {
   if (text === undefined || text === '') return null;
   const url = URL.canParse(text) ? new URL(text) : null;
   if (url === null || !/^https?:$/.test(url.protocol))
-    throw new Error(`PUBLIC_URL must be an http or https address such as https://porch.example, and is "${text}".`);
+    throw new Error(
+      `PUBLIC_URL must be an http or https address such as https://porch.example, and is "${text}".`,
+    );
   return url.origin;
 }

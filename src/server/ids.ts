@@ -6,7 +6,8 @@ const SIGNS = '0123456789abcdefghjkmnpqrstvwxyz';
 /** 26 signs that sort by time: 48 bits of milliseconds, 80 random ones. Never a secret. */
 export function newId(at: EpochMs): string {
   let time = '';
-  for (let left = at, count = 0; count < 10; count++, left = Math.floor(left / 32)) time = SIGNS[left % 32] + time;
+  for (let left = at, count = 0; count < 10; count++, left = Math.floor(left / 32))
+    time = SIGNS[left % 32] + time;
   return time + Array.from(randomBytes(16), (byte) => SIGNS[byte % 32]).join('');
 }
 

@@ -49,7 +49,9 @@ export async function startState(env: Env): Promise<State> {
 /** Whoever comes or goes is told on to everybody who looks at their sites. */
 function watchPresence(made: State): void {
   made.board.onChange((personId) => {
-    void listSitesOf(made.db, personId).then((sites) => Promise.all(sites.map(({ id }) => tellTeams(made, id))));
+    void listSitesOf(made.db, personId).then((sites) =>
+      Promise.all(sites.map(({ id }) => tellTeams(made, id))),
+    );
   });
 }
 

@@ -18,7 +18,8 @@ describe('the environment', () => {
 
   it('takes a port from 0 to 65535', () => {
     expect([env({}).port, env({ PORT: '0' }).port]).toEqual([4310, 0]);
-    for (const port of ['x', '-1', '65536', '80.5']) expect(() => env({ PORT: port })).toThrow(/PORT must be a number/);
+    for (const port of ['x', '-1', '65536', '80.5'])
+      expect(() => env({ PORT: port })).toThrow(/PORT must be a number/);
   });
 });
 

@@ -33,7 +33,8 @@ type Shelf = typeof globalThis & { [KEY]?: State };
 /** The one state. Throws where nothing has started it: a route was reached outside a running server. */
 export function state(): State {
   const found = (globalThis as Shelf)[KEY];
-  if (found === undefined) throw new Error('The server has not started: state() was asked for before startState().');
+  if (found === undefined)
+    throw new Error('The server has not started: state() was asked for before startState().');
   return found;
 }
 

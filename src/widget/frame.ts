@@ -40,7 +40,8 @@ export function buildFrame(surroundings: Surroundings, base: string): Frame {
     const lamp = lampOf(decision.state, decision.isStateKnown);
     const { launcher: shape, logo } = heard.widget;
     const [usual = '', closed = usual] = shape.icons ?? [];
-    const icon = shape.form === 'picture-card' && logo ? logo : lamp === 'unlit' || lamp === 'shutter' ? closed : usual;
+    const icon =
+      shape.form === 'picture-card' && logo ? logo : lamp === 'unlit' || lamp === 'shutter' ? closed : usual;
     const face = lamp + String(icon);
     if (painted !== face)
       mark.replaceChildren(
@@ -54,9 +55,13 @@ export function buildFrame(surroundings: Surroundings, base: string): Frame {
     words.textContent = voice('launcher.words');
     count.textContent = unread > 0 ? String(unread) : '';
     const name = voice('launcher.name');
-    launcher.setAttribute('aria-label', unread > 0 ? `${voice('launcher.unread', { count: unread })}. ${name}` : name);
+    launcher.setAttribute(
+      'aria-label',
+      unread > 0 ? `${voice('launcher.unread', { count: unread })}. ${name}` : name,
+    );
     launcher.setAttribute('aria-expanded', String(isWindowOpen));
-    const isAway = decision.isCountOnly || shape.form === 'own-element' || shape.hiddenOn?.includes(surroundings.kind());
+    const isAway =
+      decision.isCountOnly || shape.form === 'own-element' || shape.hiddenOn?.includes(surroundings.kind());
     launcher.hidden = isWindowOpen || (isAway === true && unread === 0); // an answer is never missed
   };
   return {
@@ -77,7 +82,11 @@ function drawSign(base: string, [once, twice]: WirePicture, otherwise: () => Ele
   return sign;
 }
 
-function dress(root: HTMLElement, { site, widget, decision, circumstances }: Heard, surroundings: Surroundings): void {
+function dress(
+  root: HTMLElement,
+  { site, widget, decision, circumstances }: Heard,
+  surroundings: Surroundings,
+): void {
   const { launcher, fonts, place, zIndex = '', window: [width, height] = [] } = widget;
   const isPhone = surroundings.device() === 'phone';
   const scheme = widget.scheme === 'visitor' ? surroundings.scheme() : widget.scheme;
@@ -120,10 +129,16 @@ export function addSheet(root: ShadowRoot, css: string): CSSStyleSheet {
 
 /** The page's own body font ([defaults.md]); generic names come last. */
 export function setFont(root: HTMLElement, family: string): void {
-  root.style.setProperty('--font', family === '' ? 'system-ui, sans-serif' : `${family}, system-ui, sans-serif`);
+  root.style.setProperty(
+    '--font',
+    family === '' ? 'system-ui, sans-serif' : `${family}, system-ui, sans-serif`,
+  );
 }
 
-function element<K extends keyof HTMLElementTagNameMap>(name: K, className: string): HTMLElementTagNameMap[K] {
+function element<K extends keyof HTMLElementTagNameMap>(
+  name: K,
+  className: string,
+): HTMLElementTagNameMap[K] {
   const made = document.createElement(name);
   made.className = className;
   return made;

@@ -15,7 +15,8 @@ export function pageSurroundings(clock: ServerClock): { host: HTMLElement; surro
       width: () => innerWidth,
       device,
       kind: () => (matchMedia('(hover: hover) and (pointer: fine)').matches ? 'desktop' : device()),
-      scheme: () => (pageSupportsDark() && matchMedia('(prefers-color-scheme: dark)').matches ? 'evening' : 'day'),
+      scheme: () =>
+        pageSupportsDark() && matchMedia('(prefers-color-scheme: dark)').matches ? 'evening' : 'day',
     },
   };
 }
@@ -33,5 +34,7 @@ export function pageFont(): string {
 
 /** Wishes for a language in order ([T1]): the tag's, the page's, the browser's. */
 export function languageWishes(tagLang: string | null): string[] {
-  return [tagLang, document.documentElement.lang, ...navigator.languages].filter((one): one is string => Boolean(one));
+  return [tagLang, document.documentElement.lang, ...navigator.languages].filter((one): one is string =>
+    Boolean(one),
+  );
 }

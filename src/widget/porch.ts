@@ -109,9 +109,11 @@ function porch(tag: Tag, shelf: Shelf): void {
       watch?.asked(asking);
     }
     // A case of the launcher's own words may ask why it is closed, which the window knows.
-    if (decision.state === 'closed' && mounted === null && widget !== undefined && asksWhy(widget)) calmly(fetchPanel().then(look));
+    if (decision.state === 'closed' && mounted === null && widget !== undefined && asksWhy(widget))
+      calmly(fetchPanel().then(look));
     if (watch !== null) watch.follow(site, decision);
-    else if (widget !== undefined && (widget.invitations.length > 0 || keep.level() === 'kept')) calmly(fetchWatch(site));
+    else if (widget !== undefined && (widget.invitations.length > 0 || keep.level() === 'kept'))
+      calmly(fetchWatch(site));
   });
 
   const paint = (live: PublishedSite, here: Circumstances, decision: Decision): WireWidget | undefined => {
@@ -133,7 +135,8 @@ function porch(tag: Tag, shelf: Shelf): void {
 
   const firstFrame = (): Frame => {
     const made = buildFrame(surroundings, base);
-    for (const kind of ['pointerenter', 'focus', 'touchstart']) listen(made.launcher, kind, () => calmly(prepare()), { passive: true });
+    for (const kind of ['pointerenter', 'focus', 'touchstart'])
+      listen(made.launcher, kind, () => calmly(prepare()), { passive: true });
     listen(made.launcher, 'click', () => calmly(open()));
     return made;
   };
@@ -149,7 +152,8 @@ function porch(tag: Tag, shelf: Shelf): void {
     const { askBefore = null } = live?.pointer ?? {};
     cancelAsk();
     // [L5] When another version comes into force; pages do not all ask at once.
-    if (askBefore !== null) cancelAsk = surroundings.wakeAt(askBefore + Math.random() * SPREAD_MS, () => calmly(ask()));
+    if (askBefore !== null)
+      cancelAsk = surroundings.wakeAt(askBefore + Math.random() * SPREAD_MS, () => calmly(ask()));
     look();
   };
 
@@ -181,7 +185,8 @@ function porch(tag: Tag, shelf: Shelf): void {
     return (mounted = module.mountPanel(portFor(frame)));
   };
 
-  const fetchModule = <T>(name: string): Promise<T> => import(/* @vite-ignore */ `${tag.origin}/w/${name}`) as Promise<T>;
+  const fetchModule = <T>(name: string): Promise<T> =>
+    import(/* @vite-ignore */ `${tag.origin}/w/${name}`) as Promise<T>;
 
   const fetchWatch = (live: PublishedSite): Promise<void> => (watching ??= importWatch(live));
 
@@ -300,7 +305,13 @@ function porch(tag: Tag, shelf: Shelf): void {
   };
 
   const start = async (): Promise<void> => {
-    if (hasPass(passKey)) loader = (await fetchModule<DraftModule>('draft.js')).draftLoader({ base, key: passKey, clock, live: loader });
+    if (hasPass(passKey))
+      loader = (await fetchModule<DraftModule>('draft.js')).draftLoader({
+        base,
+        key: passKey,
+        clock,
+        live: loader,
+      });
     await ask();
     listen(document, 'visibilitychange', () => {
       const isVisible = document.visibilityState === 'visible';
@@ -368,7 +379,9 @@ function begin(): void {
   if (here.SunnyPorch?.isHere) return say('The tag stands twice on this page; the first one works.');
   const q = (here.SunnyPorch?.q ?? []).map((call): [string, unknown] => [String(call[0]), call[1]]);
   const shelf: Shelf = { q, call: (name, value) => void q.push([name, value]) };
-  here.SunnyPorch = Object.assign((name: string, value: unknown) => shelf.call(name, value), { isHere: true as const });
+  here.SunnyPorch = Object.assign((name: string, value: unknown) => shelf.call(name, value), {
+    isHere: true as const,
+  });
   whenIdle(guarded(() => porch(tag, shelf)));
 }
 

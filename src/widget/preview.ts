@@ -74,7 +74,19 @@ function lookOf({ site, circumstances, entries, ...how }: Feed, { widget, decisi
     [key, teams, calendar, place, launcher, scheme, palette, measures, forms, talks],
     [style, fonts, logo, headerPicture, css, window, zIndex],
     [now, isWindowOpen, invited, conversation, unread, visitor, page.address, entries],
-    [locale, dir, siteName, site.facts.teams, how.scheme, how.device, how.width, how.height, how.font, how.base, how.hasNoLauncher],
+    [
+      locale,
+      dir,
+      siteName,
+      site.facts.teams,
+      how.scheme,
+      how.device,
+      how.width,
+      how.height,
+      how.font,
+      how.base,
+      how.hasNoLauncher,
+    ],
   ]);
 }
 

@@ -3,13 +3,19 @@ import { LAUNCHER_CSS } from './launcher-style';
 import { PANEL_CSS } from './panel/style';
 
 const classesIn = (css: string): string[] => [
-  ...new Set([...css.replace(/\{[^{}]*\}/g, '{}').matchAll(/\.([a-z][\w-]*)/g)].map(([, name]) => name ?? '')),
+  ...new Set(
+    [...css.replace(/\{[^{}]*\}/g, '{}').matchAll(/\.([a-z][\w-]*)/g)].map(([, name]) => name ?? ''),
+  ),
 ];
 
 describe('the two sheets of the guest', () => {
   it('share no class but the root and the count’s: the panel’s sheet, which comes later, must not move the launcher', () => {
     expect(classesIn(LAUNCHER_CSS)).toContain('mark');
-    expect(classesIn(PANEL_CSS).filter((name) => classesIn(LAUNCHER_CSS).includes(name))).toEqual(['root', 'count', 'mark']);
+    expect(classesIn(PANEL_CSS).filter((name) => classesIn(LAUNCHER_CSS).includes(name))).toEqual([
+      'root',
+      'count',
+      'mark',
+    ]);
     expect(PANEL_CSS).toMatch(/\.root\[data-count-only\] \.mark \{ visibility: hidden; \}/);
     expect(PANEL_CSS.match(/\.mark\b/g)).toHaveLength(1);
   });

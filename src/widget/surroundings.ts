@@ -23,7 +23,12 @@ export interface Surroundings {
 }
 
 /** Listens, and gives the way to stop. */
-export function listen(target: EventTarget, kind: string, call: (event: Event) => void, options?: AddEventListenerOptions): Off {
+export function listen(
+  target: EventTarget,
+  kind: string,
+  call: (event: Event) => void,
+  options?: AddEventListenerOptions,
+): Off {
   target.addEventListener(kind, call, options);
   return () => target.removeEventListener(kind, call, options);
 }

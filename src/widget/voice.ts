@@ -11,6 +11,10 @@ export function voiceOf(heard: Heard): Voice {
   const hearer = hearerOf(heard, -new Date(circumstances.now).getTimezoneOffset());
   return (key, values) => {
     const line = decision.lines.find((one) => one.key === key);
-    return say(widget.words[key] ?? '', { siteName: site.design.siteName, ...line?.values, ...values }, hearer);
+    return say(
+      widget.words[key] ?? '',
+      { siteName: site.design.siteName, ...line?.values, ...values },
+      hearer,
+    );
   };
 }

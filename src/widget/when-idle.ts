@@ -6,7 +6,8 @@ export function whenIdle(call: () => void): void {
     if ('requestIdleCallback' in window) requestIdleCallback(call, { timeout: 3 * 1000 });
     else setTimeout(call, 200);
   };
-  if ((document as { prerendering?: boolean }).prerendering) listen(document, 'prerenderingchange', idle, { once: true });
+  if ((document as { prerendering?: boolean }).prerendering)
+    listen(document, 'prerenderingchange', idle, { once: true });
   else if (document.readyState === 'complete') idle();
   else listen(window, 'load', idle, { once: true });
 }

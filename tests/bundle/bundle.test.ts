@@ -8,7 +8,10 @@ import { madeDesign, madeSite } from '../made/site';
 
 const DIR = 'dist/widget';
 const bundle = (name: string) => readFileSync(join(DIR, name));
-const { panel: panelName, watch: watchName } = JSON.parse(bundle('built.json').toString()) as { panel: string; watch: string };
+const { panel: panelName, watch: watchName } = JSON.parse(bundle('built.json').toString()) as {
+  panel: string;
+  watch: string;
+};
 const gz = (bytes: Uint8Array) => gzipSync(bytes, { level: 9 }).length;
 const KB = 1024;
 
@@ -30,15 +33,21 @@ describe('the guest’s bytes', () => {
 
   it('only four scripts are built, each also as it is sent, and the fonts; panel and watch are named by their content', () => {
     const files = [panelName, watchName, 'porch.js', 'draft.js'];
-    const fonts = ['figtree', 'literata', 'atkinson', 'fraunces'].map((name) => `font-${name}-${FONTS_VERSION}.woff2.gz`);
-    expect(readdirSync(DIR).sort()).toEqual(['built.json', ...files, ...files.map((name) => `${name}.gz`), ...fonts].sort());
+    const fonts = ['figtree', 'literata', 'atkinson', 'fraunces'].map(
+      (name) => `font-${name}-${FONTS_VERSION}.woff2.gz`,
+    );
+    expect(readdirSync(DIR).sort()).toEqual(
+      ['built.json', ...files, ...files.map((name) => `${name}.gz`), ...fonts].sort(),
+    );
     expect(panelName).toMatch(/^panel-[0-9a-f]{16}\.js$/);
     expect(watchName).toMatch(/^watch-[0-9a-f]{16}\.js$/);
   });
 });
 
 describe('names that are shortened in the guest', () => {
-  const names = Object.entries(JSON.parse(readFileSync('scripts/lib/short-names.json', 'utf8')) as Record<string, string>);
+  const names = Object.entries(
+    JSON.parse(readFileSync('scripts/lib/short-names.json', 'utf8')) as Record<string, string>,
+  );
 
   it('each has one short name of its own, which no page or file has', () => {
     expect(new Set(names.map(([, short]) => short)).size).toBe(names.length);
@@ -46,10 +55,17 @@ describe('names that are shortened in the guest', () => {
   });
 
   it('none is read from what is published, told, kept or sent, where other builds and the server read it too', () => {
-    const outside = [...WIRE, 'src/core/decide/memory.ts', 'src/widget/panel/unsent.ts', 'src/server/input/visitor.input.ts'];
+    const outside = [
+      ...WIRE,
+      'src/core/decide/memory.ts',
+      'src/widget/panel/unsent.ts',
+      'src/server/input/visitor.input.ts',
+    ];
     const said = new Set(
       outside.flatMap((path) =>
-        [...readFileSync(path, 'utf8').matchAll(/^ +(?:readonly (\w+)|(\w+)!):/gm)].map(([, of, written]) => of ?? written),
+        [...readFileSync(path, 'utf8').matchAll(/^ +(?:readonly (\w+)|(\w+)!):/gm)].map(
+          ([, of, written]) => of ?? written,
+        ),
       ),
     );
     expect(said.has('overrides') && said.has('token') && said.has('replies')).toBe(true);
@@ -73,13 +89,20 @@ describe('what ships in the guest', () => {
 
   it('no text of the catalogue is in it: they come with the design file', () => {
     for (const [locale, texts] of Object.entries(OUR_TEXTS))
-      for (const text of Object.values(texts)) if (text.length > 14) expect(both.includes(text), `${locale}: ${text}`).toBe(false);
+      for (const text of Object.values(texts))
+        if (text.length > 14) expect(both.includes(text), `${locale}: ${text}`).toBe(false);
   });
 
   it('[threat 10] builds nothing from text: no eval, no new Function, no innerHTML', () => {
-    expect(bundle('porch.js').toString()).not.toMatch(/\beval\(|new Function|innerHTML|outerHTML|insertAdjacentHTML|document\.write/);
-    expect(bundle(watchName).toString()).not.toMatch(/\beval\(|new Function|innerHTML|insertAdjacentHTML|document\.write/);
-    expect(bundle(panelName).toString()).not.toMatch(/\beval\(|new Function|insertAdjacentHTML|document\.write/);
+    expect(bundle('porch.js').toString()).not.toMatch(
+      /\beval\(|new Function|innerHTML|outerHTML|insertAdjacentHTML|document\.write/,
+    );
+    expect(bundle(watchName).toString()).not.toMatch(
+      /\beval\(|new Function|innerHTML|insertAdjacentHTML|document\.write/,
+    );
+    expect(bundle(panelName).toString()).not.toMatch(
+      /\beval\(|new Function|insertAdjacentHTML|document\.write/,
+    );
   });
 });
 

@@ -13,8 +13,14 @@ test('a picture of the owner’s page stands behind the widget; what is no pictu
   const sheet = page.getByRole('dialog', { name: 'Behind the widget' });
   await expect(sheet.getByRole('radio', { name: /^A picture of your page/ })).toBeDisabled();
   const field = sheet.locator('input[type=file]');
-  await field.setInputFiles({ name: 'page.png', mimeType: 'image/png', buffer: Buffer.from('<html><script>alert(1)</script>') });
-  await expect(page.getByText('That is not a PNG, JPEG or WebP picture. Nothing was stored', { exact: false })).toBeVisible();
+  await field.setInputFiles({
+    name: 'page.png',
+    mimeType: 'image/png',
+    buffer: Buffer.from('<html><script>alert(1)</script>'),
+  });
+  await expect(
+    page.getByText('That is not a PNG, JPEG or WebP picture. Nothing was stored', { exact: false }),
+  ).toBeVisible();
   await field.setInputFiles({ name: 'page.png', mimeType: 'image/png', buffer: picture });
   const drawn = stage.locator('img');
   await expect.poll(() => drawn.evaluate((one: HTMLImageElement) => one.naturalWidth)).toBe(1280);
@@ -34,7 +40,9 @@ test('a picture of the owner’s page stands behind the widget; what is no pictu
   await expect(drawn).toHaveCount(0);
 });
 
-test('[threat 30] the owner’s page itself stands in a frame without scripts, with the draft over it', async ({ browser }) => {
+test('[threat 30] the owner’s page itself stands in a frame without scripts, with the draft over it', async ({
+  browser,
+}) => {
   const page = await enterAs(browser, house, 'design?on=/tonight&moment=passing-by');
   await page.getByRole('button', { name: 'Behind the widget: a page we draw' }).click();
   await page.getByRole('radio', { name: 'Your page itself' }).click();

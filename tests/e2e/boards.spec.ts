@@ -29,16 +29,22 @@ test('loose boards: counted on the beam, listed on Today with a place to mend ea
 
   await boards.getByRole('button', { name: /more worth a look/ }).click();
   await boards.getByRole('link', { name: 'Look at them' }).first().click();
-  await expect(page.getByRole('complementary', { name: 'Inspector' }).getByRole('heading', { name: 'Invited' })).toBeVisible();
+  await expect(
+    page.getByRole('complementary', { name: 'Inspector' }).getByRole('heading', { name: 'Invited' }),
+  ).toBeVisible();
 });
 
-test('a dead end is a cracked stone that says why, as soon as it is made, and none once it is taken back', async ({ browser }) => {
+test('a dead end is a cracked stone that says why, as soon as it is made, and none once it is taken back', async ({
+  browser,
+}) => {
   const page = await enterAs(browser, house, 'design?on=/tonight&moment=invited&with=in');
   const stone = page.locator('[data-stone=invited]');
   await expect(stone).not.toHaveAccessibleName(/Dead end/);
   const inspector = page.getByRole('complementary', { name: 'Inspector' });
   await inspector.getByLabel('Invitations in one visit, at most').fill('0');
-  await expect(stone).toHaveAccessibleName(/Dead end: “.*” can never be shown: no invitation is allowed in a visit/);
+  await expect(stone).toHaveAccessibleName(
+    /Dead end: “.*” can never be shown: no invitation is allowed in a visit/,
+  );
   await expect(inspector.getByRole('note').first()).toContainText('can never be shown');
   await page.getByRole('button', { name: /^Undo/ }).click();
   await expect(stone).not.toHaveAccessibleName(/Dead end/);

@@ -18,7 +18,9 @@ async function write(page: Page, name: RegExp, text: string): Promise<void> {
   await field.press('Escape');
 }
 
-test('a case is added for somebody, worded on the stage, put first, heard by them alone, and taken away', async ({ browser }) => {
+test('a case is added for somebody, worded on the stage, put first, heard by them alone, and taken away', async ({
+  browser,
+}) => {
   const page = await enterAs(browser, house, 'design?on=/tonight&moment=at-the-door&with=in');
   await beIn(page, true);
   await expect(notch(page, /^otherwise, said now/)).toHaveAttribute('aria-pressed', 'true');
@@ -28,7 +30,9 @@ test('a case is added for somebody, worded on the stage, put first, heard by the
   await page.getByRole('menuitem', { name: 'returning' }).click();
   // Now the stage shows it, and it says what it said before.
   await expect(page.getByRole('button', { name: /^To returning/ })).toBeVisible();
-  await expect(said(page, 'greeting')).toHaveText('Good evening. What would you like to know about the night?');
+  await expect(said(page, 'greeting')).toHaveText(
+    'Good evening. What would you like to know about the night?',
+  );
   await write(page, /Greeting \(returning\)/, 'Back for another night?');
   await expect(said(page, 'greeting')).toHaveText('Back for another night?');
 
@@ -47,7 +51,9 @@ test('a case is added for somebody, worded on the stage, put first, heard by the
   await expect(page.getByRole('button', { name: /^To first visit/ })).toBeVisible();
   await expect(said(page, 'greeting')).toHaveText(/^Good evening/);
   await notch(page, /^returning, ours/).click();
-  await expect(notches(page).getByRole('status')).toHaveText('“returning” does not come about here in the next year.');
+  await expect(notches(page).getByRole('status')).toHaveText(
+    '“returning” does not come about here in the next year.',
+  );
   await isSaved(page);
 
   await page.getByRole('button', { name: /^Publish 2 changes|^Publish 1 change/ }).click();
@@ -66,7 +72,9 @@ test('a case is added for somebody, worded on the stage, put first, heard by the
   await isSaved(page);
 });
 
-test('a notch finds the hour in which it is said: the next break, a holiday; ours can be worded, not taken away', async ({ browser }) => {
+test('a notch finds the hour in which it is said: the next break, a holiday; ours can be worded, not taken away', async ({
+  browser,
+}) => {
   const page = await enterAs(browser, house, 'design?on=/tonight&moment=nobody-home');
   await notch(page, /^a holiday/).click();
   await expect(notch(page, /^a holiday, said now, ours/)).toBeVisible();
@@ -90,11 +98,13 @@ test('an invitation and its replies are worded where they show; a text that does
   // Which invitation this visitor gets first is found a little after the stage stands.
   await expect(stage(page).locator('sunny-porch .invitation-words')).toContainText('Clear skies');
   await write(page, /Invitation “/, 'The sky has cleared. Shall we tell you the way up?');
-  await expect(stage(page).locator('sunny-porch .invitation-words')).toHaveText('The sky has cleared. Shall we tell you the way up?');
-  await write(page, /Reply: yes/, 'Tell me');
-  await expect(page.getByRole('navigation', { name: 'Path' }).getByRole('button', { name: /^Invited/ })).toContainText(
-    'The sky has cleared',
+  await expect(stage(page).locator('sunny-porch .invitation-words')).toHaveText(
+    'The sky has cleared. Shall we tell you the way up?',
   );
+  await write(page, /Reply: yes/, 'Tell me');
+  await expect(
+    page.getByRole('navigation', { name: 'Path' }).getByRole('button', { name: /^Invited/ }),
+  ).toContainText('The sky has cleared');
   await isSaved(page);
 
   await page.goto(`${house.app}/s/${house.siteKey}/design?on=/tonight&moment=nobody-home`);
@@ -110,7 +120,11 @@ test('an invitation and its replies are worded where they show; a text that does
 test('one’s own circumstances are kept under a name, flipped through like ours, by a colleague too, and taken away', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'design?on=/groups/schools&visit=returning&device=phone&locale=pt');
+  const page = await enterAs(
+    browser,
+    house,
+    'design?on=/groups/schools&visit=returning&device=phone&locale=pt',
+  );
   const situation = page.getByRole('group', { name: 'Situation' });
   await expect(situation).toContainText('Your own');
   await situation.getByRole('button', { name: 'Keep these circumstances' }).click();

@@ -49,7 +49,9 @@ test('colour, corner and words reach the stage at once, the draft soon, and visi
   await page.getByRole('button', { name: /^Place lower right/ }).click();
   await page.getByRole('radio', { name: 'lower left' }).click();
   await editOnStage(page, 'Greeting', 'Good evening from the island.');
-  await expect(stage(page).locator('sunny-porch [data-say=greeting]')).toHaveText('Good evening from the island.');
+  await expect(stage(page).locator('sunny-porch [data-say=greeting]')).toHaveText(
+    'Good evening from the island.',
+  );
   await stone(page, 'Passing by').click();
   await isSaved(page);
 
@@ -88,7 +90,9 @@ test('[L7] an open window keeps the look and words it was opened with, and learn
   await page.getByRole('textbox', { name: 'Brand colour' }).fill('#0b5d4e');
   await editOnStage(page, 'Greeting', 'The sky is clear tonight.');
   await isSaved(page);
-  const learnt = visitor.page.waitForResponse((response) => /\/d\d+-[0-9a-f]+\.en\.json$/.test(response.url()));
+  const learnt = visitor.page.waitForResponse((response) =>
+    /\/d\d+-[0-9a-f]+\.en\.json$/.test(response.url()),
+  );
   await page.getByRole('button', { name: /^Publish 2 changes/ }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Publish', exact: true }).click();
   await (await learnt).finished();
@@ -100,7 +104,9 @@ test('[L7] an open window keeps the look and words it was opened with, and learn
   await expect(visitor.window.locator('[data-say=greeting]')).toHaveText('The sky is clear tonight.');
 });
 
-test('the words on the launcher are edited where they stand, and a text without its other brace is not saved', async ({ browser }) => {
+test('the words on the launcher are edited where they stand, and a text without its other brace is not saved', async ({
+  browser,
+}) => {
   const page = await enterAs(browser, house, 'design');
   await stone(page, 'Passing by').click();
   await editOnStage(page, 'Words on the launcher', 'Write to us');
@@ -138,18 +144,24 @@ test('undo and redo, by button and by keyboard, survive a reload', async ({ brow
   await isSaved(page);
 });
 
-test('the server is killed before a save is answered: not saved is said, and the change is stored when it is back', async ({ browser }) => {
+test('the server is killed before a save is answered: not saved is said, and the change is stored when it is back', async ({
+  browser,
+}) => {
   const page = await enterAs(browser, house, 'design');
   await stone(page, 'At the door').click();
   await house.kill();
   await editOnStage(page, 'Greeting', 'Written while the power was off.');
   await expect(page.getByRole('status').filter({ hasText: 'not saved' })).toBeVisible();
-  await expect(stage(page).locator('sunny-porch [data-say=greeting]')).toHaveText('Written while the power was off.');
+  await expect(stage(page).locator('sunny-porch [data-say=greeting]')).toHaveText(
+    'Written while the power was off.',
+  );
   await house.restart();
   await expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible({ timeout: 20_000 });
   await page.reload();
   await stone(page, 'At the door').click();
-  await expect(stage(page).locator('sunny-porch [data-say=greeting]')).toHaveText('Written while the power was off.');
+  await expect(stage(page).locator('sunny-porch [data-say=greeting]')).toHaveText(
+    'Written while the power was off.',
+  );
 });
 
 test('a session that ran out: sign in where one was, the draft intact', async ({ browser }) => {
@@ -187,7 +199,9 @@ test('two people at once: each other’s changes are kept, and undo is not lost'
   await expect(first.getByRole('button', { name: /^Place upper right/ })).toBeVisible();
 });
 
-test('the circumstances ask the engine: another page, another language, somebody in or not, and Because says why', async ({ browser }) => {
+test('the circumstances ask the engine: another page, another language, somebody in or not, and Because says why', async ({
+  browser,
+}) => {
   const page = await enterAs(browser, house, 'design');
   const because = page.getByRole('region', { name: 'Because' });
   await expect(because).toContainText('“Everywhere” takes /');
@@ -197,7 +211,9 @@ test('the circumstances ask the engine: another page, another language, somebody
   await expect(because).toContainText('no widget is meant for /privacy');
   await expect(stone(page, 'At the door')).toHaveAccessibleName(/not on this page/);
   await because.getByRole('button', { name: /reason/ }).click();
-  await expect(page.getByRole('dialog', { name: 'All reasons' })).toContainText('“Everywhere” is never shown on /privacy');
+  await expect(page.getByRole('dialog', { name: 'All reasons' })).toContainText(
+    '“Everywhere” is never shown on /privacy',
+  );
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: /^On the page/ }).click();
   await page.getByLabel('Page', { exact: true }).fill('/tonight');
@@ -227,11 +243,15 @@ test('the situations of this site are flipped by button and by key, stand in the
   await page.getByRole('button', { name: 'The next situation' }).click();
   await expect(situation).toContainText('The next closed hour, 3 of 8');
   await expect(stone(page, 'Waiting')).toHaveAccessibleName(/not while closed/);
-  await expect(page.getByRole('region', { name: 'Who can answer?' })).toContainText('now closed → Nobody home');
+  await expect(page.getByRole('region', { name: 'Who can answer?' })).toContainText(
+    'now closed → Nobody home',
+  );
   await expect(page).toHaveURL(/at=20\d\d-/);
 
   const colleague = await enterAs(browser, house, `design${new URL(page.url()).search}`);
-  await expect(colleague.getByRole('group', { name: 'Situation' })).toContainText('The next closed hour, 3 of 8');
+  await expect(colleague.getByRole('group', { name: 'Situation' })).toContainText(
+    'The next closed hour, 3 of 8',
+  );
   await expect(stone(colleague, 'Waiting')).toHaveAccessibleName(/not while closed/);
 
   await stone(page, 'Passing by').focus();
@@ -245,12 +265,16 @@ test('the situations of this site are flipped by button and by key, stand in the
   await expect(situation).toContainText('8 of 8');
 });
 
-test('another widget is looked at on a page of its own, at a time by the site’s clock, on a phone', async ({ browser }) => {
+test('another widget is looked at on a page of its own, at a time by the site’s clock, on a phone', async ({
+  browser,
+}) => {
   const page = await enterAs(browser, house, 'design?on=/tonight&moment=at-the-door');
   await page.getByRole('button', { name: /^Widget: / }).click();
   await page.getByRole('menuitem', { name: 'Telescope loans' }).click();
   await expect(page.getByRole('button', { name: /^On the page \/telescopes/ })).toBeVisible();
-  await expect(stage(page).locator('sunny-porch [data-form=before]')).toContainText('Who will look through it?');
+  await expect(stage(page).locator('sunny-porch [data-form=before]')).toContainText(
+    'Who will look through it?',
+  );
   await page.getByRole('button', { name: /^At now/ }).click();
   await page.getByLabel('Date and time').fill('2026-12-24T22:00');
   await page.getByRole('button', { name: 'Look then' }).click();
@@ -294,7 +318,9 @@ test('what cannot be seen is set beside the stage: at once in the words of the w
   await isSaved(page);
 });
 
-test('Who can answer? is its own editor: what happens in each state, and where it leads', async ({ browser }) => {
+test('Who can answer? is its own editor: what happens in each state, and where it leads', async ({
+  browser,
+}) => {
   const page = await enterAs(browser, house, 'design?on=/tonight&with=nobody');
   const gate = page.getByRole('region', { name: 'Who can answer?' });
   await gate.getByRole('button', { name: /^Who can answer/ }).click();
@@ -310,7 +336,9 @@ test('Who can answer? is its own editor: what happens in each state, and where i
   await isSaved(page);
 });
 
-test('by keyboard alone: along the path, between its lanes, to the stage, and a text changed', async ({ browser }) => {
+test('by keyboard alone: along the path, between its lanes, to the stage, and a text changed', async ({
+  browser,
+}) => {
   const page = await enterAs(browser, house, 'design?moment=passing-by');
   await stone(page, 'Passing by').focus();
   await page.keyboard.press('ArrowRight');
@@ -334,7 +362,9 @@ test('by keyboard alone: along the path, between its lanes, to the stage, and a 
   await expect(page.getByRole('dialog', { name: 'All reasons' })).toBeVisible();
 });
 
-test('for a screen reader the path is one ordered list in visit order, with its ways as leads to', async ({ browser }) => {
+test('for a screen reader the path is one ordered list in visit order, with its ways as leads to', async ({
+  browser,
+}) => {
   const page = await enterAs(browser, house, 'design');
   const stones = page.getByRole('navigation', { name: 'Path' }).getByRole('list').first().getByRole('button');
   await expect(stones).toHaveCount(9);
@@ -356,7 +386,9 @@ test('for a screen reader the path is one ordered list in visit order, with its 
   expect(names[3]).toContain('leads to Slow reply: no answer in 90 s');
 });
 
-test('publishing what somebody else changed meanwhile is refused until it was looked at', async ({ browser }) => {
+test('publishing what somebody else changed meanwhile is refused until it was looked at', async ({
+  browser,
+}) => {
   const page = await enterAs(browser, house, 'design');
   await page.getByRole('tab', { name: 'Everywhere' }).click();
   await page.getByRole('button', { name: '#4b3f8f' }).click();

@@ -5,7 +5,9 @@ test.describe.configure({ mode: 'serial' });
 const house = useHouse({ isEmpty: true });
 const PASSWORD = 'clear skies tonight';
 
-test('[threat 5] without the code nothing is made; the code travels in the form, never in an address', async ({ page }) => {
+test('[threat 5] without the code nothing is made; the code travels in the form, never in an address', async ({
+  page,
+}) => {
   expect(house.printed).toContain(`/start#${house.setupCode}`);
   expect(house.printed).toContain('Public address    not set: the tag will work on this computer only.');
   const asked: string[] = [];
@@ -24,17 +26,24 @@ test('[threat 5] without the code nothing is made; the code travels in the form,
   expect(asked.filter((url) => url.includes(house.setupCode ?? 'never'))).toEqual([]);
 });
 
-test('five answers make owner, site and a widget that can be published; the door is gone afterwards', async ({ page, request }) => {
+test('five answers make owner, site and a widget that can be published; the door is gone afterwards', async ({
+  page,
+  request,
+}) => {
   await page.goto(`${house.app}/start#${house.setupCode}`);
   await expect(page.getByText(/English, and it is \d\d:\d\d in America\/St_Johns, right\?/)).toBeVisible();
   await expect(page.getByLabel('What stands on your door?')).toBeFocused();
   await expectNoAxe(page, 'the first page');
   await page.getByRole('button', { name: 'Open the porch' }).click();
-  await expect(page.getByText('Give your site a name; visitors read it at the top of the window.')).toBeVisible();
+  await expect(
+    page.getByText('Give your site a name; visitors read it at the top of the window.'),
+  ).toBeVisible();
   await expect(page.getByText('Something is missing around the @.')).toBeVisible();
 
   await page.getByLabel('What stands on your door?').fill('Farrow Isle');
-  await expect(page.getByRole('complementary', { name: 'Your widget' }).locator('sunny-porch .title')).toHaveText(/Farrow Isle/);
+  await expect(
+    page.getByRole('complementary', { name: 'Your widget' }).locator('sunny-porch .title'),
+  ).toHaveText(/Farrow Isle/);
   await page.getByLabel('Where is your site?').fill(house.site);
   await page.getByRole('textbox', { name: 'Your colour' }).fill('#7a2e5d');
   await expect(page.getByText(/White text on it: 8\.\d:1, reads very well\./)).toBeVisible();
@@ -53,7 +62,9 @@ test('five answers make owner, site and a widget that can be published; the door
   await expect(page.getByText('Version 1 is live.')).toBeVisible();
 });
 
-test('[threat 6] a real installation has no demo door; wrong mail and wrong password are told alike', async ({ page }) => {
+test('[threat 6] a real installation has no demo door; wrong mail and wrong password are told alike', async ({
+  page,
+}) => {
   await page.goto(`${house.app}/signin?next=/`);
   await expect(page.getByRole('button', { name: /Enter as/ })).toHaveCount(0);
   await expectNoAxe(page, 'signing in');
@@ -88,7 +99,9 @@ test('signing in leads where one was going, and nowhere else', async ({ page }) 
   }
 });
 
-test('another site of the same person, by the same first page without an account; on a phone', async ({ page }) => {
+test('another site of the same person, by the same first page without an account; on a phone', async ({
+  page,
+}) => {
   await page.goto(`${house.app}/signin?next=/new`);
   await page.getByLabel('Your e-mail').fill('ines@farrowisle.example');
   await page.getByLabel('Password').fill(PASSWORD);

@@ -11,7 +11,9 @@ test('before a chat and after it: the first words wait for what is asked, the de
   await beIn(desk, true);
   const visitor = await visit(browser, `${house.site}/telescopes`);
   await visitor.page.evaluate(() =>
-    (window as unknown as { SunnyPorch(name: string, value: object): void }).SunnyPorch('attributes', { booking: 'FI-2031' }),
+    (window as unknown as { SunnyPorch(name: string, value: object): void }).SunnyPorch('attributes', {
+      booking: 'FI-2031',
+    }),
   );
   await visitor.launcher.click();
   const before = visitor.window.locator('[data-form=before]');
@@ -53,7 +55,9 @@ test('before a chat and after it: the first words wait for what is asked, the de
   await after.getByRole('button', { name: 'Send' }).click();
   await expect(visitor.window.getByText('Thank you. This has reached us.')).toBeVisible();
   await expect(after).toHaveCount(0);
-  await expect(desk.getByRole('region', { name: 'Filled in after the chat' })).toContainText('Does it need a tripod?');
+  await expect(desk.getByRole('region', { name: 'Filled in after the chat' })).toContainText(
+    'Does it need a tripod?',
+  );
   await expectNoAxe(desk, 'a conversation with its forms');
 
   await visitor.page.reload();
@@ -61,7 +65,9 @@ test('before a chat and after it: the first words wait for what is asked, the de
   await expect(visitor.window.getByText('Thank you. This has reached us.')).toBeVisible();
 });
 
-test('[M5] a form that is half filled in stays so when everybody leaves and comes back', async ({ browser }) => {
+test('[M5] a form that is half filled in stays so when everybody leaves and comes back', async ({
+  browser,
+}) => {
   const desk = await enterAs(browser, house, 'conversations', { who: 'Rui' });
   await beIn(desk, true);
   const visitor = await visit(browser, `${house.site}/telescopes`, { locale: 'en' });
@@ -96,7 +102,10 @@ test('a design that came in two files: the launcher stands by the first, the win
     const { door, room } = splitDesign(whole);
     if (address.includes('.room')) await mayCome;
     if (asked.length === 2) return route.abort(); // the room is cut off once
-    await route.fulfill({ json: address.includes('.room') ? room : door, headers: { 'Access-Control-Allow-Origin': '*' } });
+    await route.fulfill({
+      json: address.includes('.room') ? room : door,
+      headers: { 'Access-Control-Allow-Origin': '*' },
+    });
   });
   await page.goto(`${house.site}/telescopes`);
   const launcher = page.locator('sunny-porch .launcher');

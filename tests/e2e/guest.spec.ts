@@ -27,7 +27,11 @@ async function measuresOf({ page, launcher }: Visitor) {
 
 function measure() {
   const root = document.querySelector('sunny-porch')?.shadowRoot;
-  return [...(root?.querySelectorAll<HTMLElement>('.launcher, .words, .window, .title, .card, .note label, .text, .send') ?? [])]
+  return [
+    ...(root?.querySelectorAll<HTMLElement>(
+      '.launcher, .words, .window, .title, .card, .note label, .text, .send',
+    ) ?? []),
+  ]
     .filter((one) => one.getClientRects().length > 0)
     .map((one) => {
       const { x, y, width, height } = one.getBoundingClientRect();
@@ -81,7 +85,9 @@ test('[threat 9] on hostile pages box, font, colours and hit area equal those on
   }
 });
 
-test('under a strict policy with the lines that Install lists, the owner’s logo and fonts are there too', async ({ browser }) => {
+test('under a strict policy with the lines that Install lists, the owner’s logo and fonts are there too', async ({
+  browser,
+}) => {
   const install = await enterAs(browser, house, 'install');
   const lines = (await install.getByTestId('policy').textContent())?.split('\n') ?? [];
   expect(lines).toHaveLength(3);
@@ -89,11 +95,18 @@ test('under a strict policy with the lines that Install lists, the owner’s log
   const tag = house.tag().replace('><', ' data-widget="schools"><');
   const visitor = await visit(
     browser,
-    writePage('with-our-lines', { head: `<meta http-equiv="Content-Security-Policy" content="${policy}">`, tag }),
+    writePage('with-our-lines', {
+      head: `<meta http-equiv="Content-Security-Policy" content="${policy}">`,
+      tag,
+    }),
   );
   await visitor.launcher.click();
   await expect
-    .poll(() => visitor.window.locator('img.logo').evaluate((logo: HTMLImageElement) => logo.complete && logo.naturalWidth > 0))
+    .poll(() =>
+      visitor.window
+        .locator('img.logo')
+        .evaluate((logo: HTMLImageElement) => logo.complete && logo.naturalWidth > 0),
+    )
     .toBe(true);
   expect(visitor.errors).toEqual([]);
   const refused = visitor.lines.filter((line) => /Refused|violates/.test(line));
@@ -105,17 +118,27 @@ type Measures = Awaited<ReturnType<typeof measuresOf>>;
 const same = (measures: Measures): unknown => measures;
 function withoutPageFont({ closed, open }: Measures): unknown {
   const plain = (all: Measures['open']) =>
-    all.map(({ name, fontSize, color, backgroundColor, hit }) => ({ name, fontSize, color, backgroundColor, hit }));
+    all.map(({ name, fontSize, color, backgroundColor, hit }) => ({
+      name,
+      fontSize,
+      color,
+      backgroundColor,
+      hit,
+    }));
   return { closed: plain(closed), open: plain(open) };
 }
 
-test('[threat 9] the page has one global more than before, and its own scripts go on', async ({ browser }) => {
+test('[threat 9] the page has one global more than before, and its own scripts go on', async ({
+  browser,
+}) => {
   const globals = () => Object.getOwnPropertyNames(window).sort();
   const without = await visit(browser, writePage('without', { tag: '' }));
   const before = await without.page.evaluate(globals);
   const visitor = await visit(
     browser,
-    writePage('with-scripts', { body: '<script>setTimeout(() => { document.body.dataset.ran = "yes" }, 300)</script>' }),
+    writePage('with-scripts', {
+      body: '<script>setTimeout(() => { document.body.dataset.ran = "yes" }, 300)</script>',
+    }),
   );
   await expect(visitor.launcher).toBeVisible();
   const after = await visitor.page.evaluate(globals);
@@ -123,12 +146,16 @@ test('[threat 9] the page has one global more than before, and its own scripts g
   await expect(visitor.page.locator('body')).toHaveAttribute('data-ran', 'yes');
 });
 
-test('the launcher comes with four small requests, shifts nothing, and stores nothing before a word was written', async ({ browser }) => {
+test('the launcher comes with four small requests, shifts nothing, and stores nothing before a word was written', async ({
+  browser,
+}) => {
   const page = await (await browser.newContext()).newPage();
   const asked: string[] = [];
   page.on(
     'request',
-    (request) => request.url().startsWith(house.app) && asked.push(new URL(request.url()).pathname.split('/').at(-1) ?? ''),
+    (request) =>
+      request.url().startsWith(house.app) &&
+      asked.push(new URL(request.url()).pathname.split('/').at(-1) ?? ''),
   );
   await page.addInitScript(() => {
     const seen = { shift: 0 };
@@ -145,12 +172,18 @@ test('the launcher comes with four small requests, shifts nothing, and stores no
   // What watches for invitations comes later, and only where there are some.
   const first = asked.filter((name) => !name.startsWith('watch-'));
   expect(first.map((name) => name.replace(/-[0-9a-f]{16}/, ''))).toEqual(
-    ['porch.js', 'live.json', 'd1.en.json', 'f7.json'].map((name) => expect.stringMatching(new RegExp(`^${name.replace(/\d/, '\\d+')}$`))),
+    ['porch.js', 'live.json', 'd1.en.json', 'f7.json'].map((name) =>
+      expect.stringMatching(new RegExp(`^${name.replace(/\d/, '\\d+')}$`)),
+    ),
   );
   await page.locator('sunny-porch .launcher').click();
   await expect(page.locator('sunny-porch .window')).toBeVisible();
   expect(await page.evaluate(() => (window as unknown as { seen: { shift: number } }).seen.shift)).toBe(0);
-  expect(await page.evaluate(() => [localStorage.length, sessionStorage.length, document.cookie])).toEqual([0, 0, '']);
+  expect(await page.evaluate(() => [localStorage.length, sessionStorage.length, document.cookie])).toEqual([
+    0,
+    0,
+    '',
+  ]);
   expect(await page.context().cookies()).toEqual([]);
 });
 
@@ -174,7 +207,9 @@ test('no key at all, and the tag pasted twice: one line each, one widget at most
 
 test('[threat 17] on a foreign site the widget stays away, and says why once', async ({ browser }) => {
   const html = `<!doctype html><title>elsewhere</title><h1>Elsewhere</h1>${house.tag()}`;
-  const elsewhere: Server = createServer((_request, response) => response.writeHead(200, { 'Content-Type': 'text/html' }).end(html));
+  const elsewhere: Server = createServer((_request, response) =>
+    response.writeHead(200, { 'Content-Type': 'text/html' }).end(html),
+  );
   await new Promise<void>((resolve) => elsewhere.listen(0, 'localhost', resolve));
   const visitor = await visit(browser, `http://localhost:${(elsewhere.address() as AddressInfo).port}/`);
   await expect.poll(() => visitor.lines.filter((line) => line.startsWith('Sunny Porch:'))).toHaveLength(1);
@@ -184,13 +219,21 @@ test('[threat 17] on a foreign site the widget stays away, and says why once', a
   elsewhere.close();
 });
 
-test('never on /privacy; on the others by the language of the page, mirrored in Arabic', async ({ browser }) => {
+test('never on /privacy; on the others by the language of the page, mirrored in Arabic', async ({
+  browser,
+}) => {
   const quiet = await (await browser.newContext()).newPage();
   await quiet.addInitScript(() => {
-    window.addEventListener('sunnyporch:decided', (event) => Object.assign(window, { decided: (event as CustomEvent<unknown>).detail }));
+    window.addEventListener('sunnyporch:decided', (event) =>
+      Object.assign(window, { decided: (event as CustomEvent<unknown>).detail }),
+    );
   });
   await quiet.goto(`${house.site}/privacy`);
-  await expect.poll(() => quiet.evaluate(() => (window as unknown as { decided?: { widget: string | null } }).decided?.widget)).toBeNull();
+  await expect
+    .poll(() =>
+      quiet.evaluate(() => (window as unknown as { decided?: { widget: string | null } }).decided?.widget),
+    )
+    .toBeNull();
   await expect(quiet.locator('sunny-porch')).toHaveCount(0);
   const portuguese = await visit(browser, `${house.site}/pt/tonight`);
   await expect(portuguese.launcher).toHaveText('Deixar uma nota');
@@ -203,14 +246,20 @@ test('never on /privacy; on the others by the language of the page, mirrored in 
   await expectNoAxe(arabic.page, 'the window in Arabic');
 });
 
-test('the evening look comes only where the page declares it, and axe finds nothing on the open window in either', async ({ browser }) => {
+test('the evening look comes only where the page declares it, and axe finds nothing on the open window in either', async ({
+  browser,
+}) => {
   const desk = await enterAs(browser, house, 'conversations');
   await beIn(desk, true);
   const light = await visit(browser, writePage('light-page'), { colorScheme: 'dark' });
   await expect(light.page.locator('sunny-porch .root')).toHaveAttribute('data-scheme', 'day');
-  const dark = await visit(browser, writePage('dark-page', { head: '<meta name="color-scheme" content="light dark">' }), {
-    colorScheme: 'dark',
-  });
+  const dark = await visit(
+    browser,
+    writePage('dark-page', { head: '<meta name="color-scheme" content="light dark">' }),
+    {
+      colorScheme: 'dark',
+    },
+  );
   await expect(dark.page.locator('sunny-porch .root')).toHaveAttribute('data-scheme', 'evening');
   for (const visitor of [light, dark]) {
     await expectNoAxe(visitor.page, 'the launcher');
@@ -220,7 +269,9 @@ test('the evening look comes only where the page declares it, and axe finds noth
   }
 });
 
-test('a page that replaces its body keeps its widget, and a page that stores nothing still talks', async ({ browser }) => {
+test('a page that replaces its body keeps its widget, and a page that stores nothing still talks', async ({
+  browser,
+}) => {
   const desk = await enterAs(browser, house, 'conversations');
   await beIn(desk, true);
   const visitor = await visit(

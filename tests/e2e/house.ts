@@ -6,7 +6,15 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
 import AxeBuilder from '@axe-core/playwright';
-import { type Browser, type BrowserContextOptions, type Cookie, type Locator, type Page, expect, test } from '@playwright/test';
+import {
+  type Browser,
+  type BrowserContextOptions,
+  type Cookie,
+  type Locator,
+  type Page,
+  expect,
+  test,
+} from '@playwright/test';
 import { serveFiles } from '../../src/demo/serve';
 import { writeSite } from '../../src/demo/site/write-site';
 
@@ -36,7 +44,9 @@ export class House {
     await new Promise<void>((resolve) => files.listen(0, 'localhost', resolve));
     this.site = `http://localhost:${(files.address() as AddressInfo).port}`;
     if (!isEmpty) {
-      const { stdout } = await run(process.execPath, ['dist/server/fill-demo.mjs', this.site], { env: this.env(0) });
+      const { stdout } = await run(process.execPath, ['dist/server/fill-demo.mjs', this.site], {
+        env: this.env(0),
+      });
       this.siteKey = (JSON.parse(stdout) as { siteKey: string }).siteKey;
     }
     await this.start(0);
@@ -62,7 +72,8 @@ export class House {
   private async start(port: number): Promise<void> {
     const entry = fork('dist/server/entry.mjs', [], { env: this.env(port), silent: true });
     this.entry = entry;
-    for (const stream of [entry.stdout, entry.stderr]) stream?.on('data', (part: Buffer) => (this.printed += part.toString()));
+    for (const stream of [entry.stdout, entry.stderr])
+      stream?.on('data', (part: Buffer) => (this.printed += part.toString()));
     const told = await new Promise<{ port: number; setupCode: string | null }>((resolve, reject) => {
       entry.once('exit', () => reject(new Error(`The server did not start: ${this.printed}`)));
       entry.on('message', (message: { kind: string; port: number; setupCode: string | null }) => {
@@ -87,7 +98,9 @@ export class House {
     const { entry } = this;
     if (entry === null) throw new Error('The server is not running.');
     this.sessions.clear();
-    const moved = new Promise<void>((resolve) => entry.on('message', ({ kind }: { kind: string }) => kind === 'moved' && resolve()));
+    const moved = new Promise<void>((resolve) =>
+      entry.on('message', ({ kind }: { kind: string }) => kind === 'moved' && resolve()),
+    );
     entry.send({ kind: 'move-to', instant });
     await moved;
   }
@@ -127,7 +140,9 @@ export async function enterAs(
   { who = 'Inês', ...options }: BrowserContextOptions & { who?: string } = {},
 ): Promise<Page> {
   const known = house.sessions.get(who);
-  const context = await browser.newContext(known === undefined ? options : { ...options, storageState: known });
+  const context = await browser.newContext(
+    known === undefined ? options : { ...options, storageState: known },
+  );
   const page = await context.newPage();
   if (known === undefined) {
     await page.goto(`${house.app}/signin`);
@@ -140,7 +155,11 @@ export async function enterAs(
 }
 
 /** A visitor in a browser of their own, on a page of the site. What the page hears of errors is kept. */
-export async function visit(browser: Browser, address: string, options: BrowserContextOptions = {}): Promise<Visitor> {
+export async function visit(
+  browser: Browser,
+  address: string,
+  options: BrowserContextOptions = {},
+): Promise<Visitor> {
   const page = await (await browser.newContext(options)).newPage();
   const errors: string[] = [];
   const lines: string[] = [];
@@ -172,7 +191,10 @@ function visitorOn(page: Page, errors: string[], lines: string[]): Visitor {
     launcher: porch.locator('.launcher'),
     window: porch.getByRole('dialog'),
     field,
-    entries: () => porch.locator('[data-entry]').evaluateAll((all) => all.map((one) => (one as HTMLElement).dataset.entry ?? '')),
+    entries: () =>
+      porch
+        .locator('[data-entry]')
+        .evaluateAll((all) => all.map((one) => (one as HTMLElement).dataset.entry ?? '')),
     say: async (text) => {
       await field.fill(text);
       await field.press('Enter');
@@ -186,15 +208,23 @@ export async function beIn(page: Page, isIn: boolean): Promise<void> {
   const before = page.getByRole('button', { name: /^(Say I am in|I am in)$/ });
   await expect(before).toBeVisible();
   if ((await before.getAttribute('aria-pressed')) !== String(isIn)) await before.click();
-  await expect(page.getByRole('button', { name: isIn ? 'I am in' : 'Say I am in', exact: true })).toBeVisible();
-  await expect(page.locator('header [data-lamp]').last()).toHaveAttribute('data-lamp', isIn ? 'lit' : 'unlit');
+  await expect(
+    page.getByRole('button', { name: isIn ? 'I am in' : 'Say I am in', exact: true }),
+  ).toBeVisible();
+  await expect(page.locator('header [data-lamp]').last()).toHaveAttribute(
+    'data-lamp',
+    isIn ? 'lit' : 'unlit',
+  );
 }
 
 /** Waits until nothing on a page moves any more. */
 export async function beStill(page: Page): Promise<void> {
   await page.evaluate(async () => {
     await new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(resolve)));
-    const roots = [document, ...[...document.querySelectorAll('sunny-porch')].flatMap(({ shadowRoot }) => shadowRoot ?? [])];
+    const roots = [
+      document,
+      ...[...document.querySelectorAll('sunny-porch')].flatMap(({ shadowRoot }) => shadowRoot ?? []),
+    ];
     await Promise.all(roots.flatMap((root) => root.getAnimations()).map((one) => one.finished));
   });
 }
@@ -203,12 +233,15 @@ export async function beStill(page: Page): Promise<void> {
 export async function expectNoAxe(page: Page, what: string): Promise<void> {
   const { violations } = await new AxeBuilder({ page }).analyze();
   const told = violations.map(
-    ({ id, nodes }) => `${id}: ${nodes.map(({ target, failureSummary }) => `${target.join(' ')} ${failureSummary}`).join(' | ')}`,
+    ({ id, nodes }) =>
+      `${id}: ${nodes.map(({ target, failureSummary }) => `${target.join(' ')} ${failureSummary}`).join(' | ')}`,
   );
   expect(told, what).toEqual([]);
 }
 
 /** No view scrolls sideways. */
 export async function expectNoSidewaysScroll(page: Page): Promise<void> {
-  expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0);
+  expect(
+    await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
+  ).toBeLessThanOrEqual(0);
 }

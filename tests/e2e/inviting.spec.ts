@@ -38,7 +38,9 @@ test('[I3] forty seconds on /tonight while somebody is in: the invitation speaks
   await page.clock.runFor(20_000);
   await expect(invitation(page)).toBeVisible();
   expect(asked).toHaveLength(1);
-  await expect(invitation(page).getByText('Clear skies tonight. Shall we tell you how to get up here?')).toBeVisible();
+  await expect(
+    invitation(page).getByText('Clear skies tonight. Shall we tell you how to get up here?'),
+  ).toBeVisible();
   expect(await page.evaluate(() => document.activeElement?.localName)).toBe('body');
   await expectNoAxe(page, 'an invitation');
   await invitation(page).getByRole('button', { name: 'Ask something' }).click();
@@ -47,7 +49,9 @@ test('[I3] forty seconds on /tonight while somebody is in: the invitation speaks
   await expect(page.locator('sunny-porch .foot textarea')).toBeFocused();
 });
 
-test('[I7] a no is a no: by keyboard, on the next page and in the next language too, and nothing else is kept', async ({ browser }) => {
+test('[I7] a no is a no: by keyboard, on the next page and in the next language too, and nothing else is kept', async ({
+  browser,
+}) => {
   await beIn(await enterAs(browser, house, 'conversations'), true);
   const page = await clocked(browser, '/pt/tonight');
   await page.clock.runFor(40_000);
@@ -65,7 +69,9 @@ test('[I7] a no is a no: by keyboard, on the next page and in the next language 
   await expect(invitation(page)).toHaveCount(0);
 });
 
-test('[I12] two tabs of one browser that may be remembered: one of them invites, once for the visit', async ({ browser }) => {
+test('[I12] two tabs of one browser that may be remembered: one of them invites, once for the visit', async ({
+  browser,
+}) => {
   await beIn(await enterAs(browser, house, 'conversations'), true);
   mkdirSync(join(house.siteDir, 'kept', 'tonight'), { recursive: true });
   const tag = house.tag().replace('<script', '<script data-consent="given"');
@@ -79,10 +85,14 @@ test('[I12] two tabs of one browser that may be remembered: one of them invites,
   }
   for (const page of tabs) await page.clock.runFor(45_000);
   await expect
-    .poll(async () => (await Promise.all(tabs.map((page) => invitation(page).count()))).reduce((sum, one) => sum + one, 0))
+    .poll(async () =>
+      (await Promise.all(tabs.map((page) => invitation(page).count()))).reduce((sum, one) => sum + one, 0),
+    )
     .toBe(1);
   for (const page of tabs) await page.clock.runFor(600_000);
-  expect((await Promise.all(tabs.map((page) => invitation(page).count()))).reduce((sum, one) => sum + one, 0)).toBe(1);
+  expect(
+    (await Promise.all(tabs.map((page) => invitation(page).count()))).reduce((sum, one) => sum + one, 0),
+  ).toBe(1);
 });
 
 test('[I2] a form of the page begun and left: five seconds later somebody offers to help, and is told nothing of what was typed', async ({
@@ -116,7 +126,9 @@ test('[P17] [V1] a page that changes its address without loading begins a new pa
   await expect(invitation(page)).toBeVisible();
   await page.evaluate(() => history.pushState({}, '', '/privacy'));
   await expect(launcher).toHaveCount(0);
-  await page.evaluate(() => (window as unknown as { SunnyPorch(call: string, value: string): void }).SunnyPorch('page', '/volunteer'));
+  await page.evaluate(() =>
+    (window as unknown as { SunnyPorch(call: string, value: string): void }).SunnyPorch('page', '/volunteer'),
+  );
   await expect(launcher).toBeVisible();
   await page.evaluate(() => history.replaceState({}, '', '/privacy?again'));
   await expect(launcher).toHaveCount(0);
@@ -137,7 +149,9 @@ test('[V1] back from the cache a page view begins anew; a page that is only prer
   const early = await (await browser.newContext()).newPage();
   const asked: string[] = [];
   early.on('request', (request) => request.url().endsWith('/live.json') && asked.push(request.url()));
-  await early.addInitScript(() => Object.defineProperty(document, 'prerendering', { value: true, configurable: true }));
+  await early.addInitScript(() =>
+    Object.defineProperty(document, 'prerendering', { value: true, configurable: true }),
+  );
   await early.goto(`${house.site}/tonight`, { waitUntil: 'networkidle' });
   await early.evaluate(() => new Promise((resolve) => requestIdleCallback(resolve)));
   expect(asked).toEqual([]);
@@ -184,7 +198,10 @@ test('[S3] [T8] outside of the hours: closed, with the next opening by the islan
   await page.addInitScript(() => {
     window.addEventListener(
       'sunnyporch:decided',
-      (event) => void (window as unknown as { tellDecided(detail: unknown): void }).tellDecided((event as CustomEvent<unknown>).detail),
+      (event) =>
+        void (window as unknown as { tellDecided(detail: unknown): void }).tellDecided(
+          (event as CustomEvent<unknown>).detail,
+        ),
     );
   });
   await page.goto(`${house.site}/tonight`);
@@ -196,7 +213,9 @@ test('[S3] [T8] outside of the hours: closed, with the next opening by the islan
   expect(last()?.askAgainAt).toBeGreaterThan(monday.getTime() + 3600_000);
   await expect(launcher).toHaveAccessibleName(/^Leave .* a note\. Back /);
   await launcher.click();
-  await expect(page.locator('sunny-porch [data-say=nobodyHome]')).toContainText(/We are back (tomorrow|Wednesday|\d)/);
+  await expect(page.locator('sunny-porch [data-say=nobodyHome]')).toContainText(
+    /We are back (tomorrow|Wednesday|\d)/,
+  );
   await expect(page.locator('sunny-porch [data-say=nobodyHome]')).toContainText(/5:30\sPM/);
 });
 
@@ -213,8 +232,14 @@ test('[I10] a stir moves the launcher each time it is shown and takes no focus; 
   await page.clock.runFor(26_000);
   await expect.poll(() => stirs(page)).toBe(1);
   expect(await page.evaluate(() => document.activeElement?.localName)).toBe('body');
-  const still = await clocked(browser, '/groups/schools', await browser.newContext({ reducedMotion: 'reduce' }));
-  const told = still.evaluate(() => new Promise((resolve) => window.addEventListener('sunnyporch:invited', () => resolve('invited'))));
+  const still = await clocked(
+    browser,
+    '/groups/schools',
+    await browser.newContext({ reducedMotion: 'reduce' }),
+  );
+  const told = still.evaluate(
+    () => new Promise((resolve) => window.addEventListener('sunnyporch:invited', () => resolve('invited'))),
+  );
   await still.clock.runFor(26_000);
   expect(await stirs(still)).toBe(0);
   expect(await Promise.race([told, still.evaluate(() => 'nothing')])).toBe('nothing');

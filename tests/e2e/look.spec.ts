@@ -3,7 +3,16 @@ import { join } from 'node:path';
 import type { Locator, Page } from '@playwright/test';
 import sharp from 'sharp';
 import { EVASIONS } from '../made/css-evasions';
-import { beStill, enterAs, expect, expectNoAxe, expectNoSidewaysScroll, test, useHouse, visit } from './house';
+import {
+  beStill,
+  enterAs,
+  expect,
+  expectNoAxe,
+  expectNoSidewaysScroll,
+  test,
+  useHouse,
+  visit,
+} from './house';
 
 const house = useHouse();
 
@@ -17,9 +26,12 @@ async function lookPanel(browser: Parameters<typeof enterAs>[0], moment = 'Talki
   return page;
 }
 const part = (page: Page, name: string): Locator => page.getByRole('region', { name, exact: true });
-const unfold = (page: Page, name: string): Promise<void> => part(page, name).getByRole('button', { expanded: false }).first().click();
-const tile = (page: Page, selector: string): Locator => page.getByRole('region', { name: 'Stage' }).locator(`sunny-porch ${selector}`);
-const saved = (page: Page): Promise<void> => expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible();
+const unfold = (page: Page, name: string): Promise<void> =>
+  part(page, name).getByRole('button', { expanded: false }).first().click();
+const tile = (page: Page, selector: string): Locator =>
+  page.getByRole('region', { name: 'Stage' }).locator(`sunny-porch ${selector}`);
+const saved = (page: Page): Promise<void> =>
+  expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible();
 
 /** Nothing for axe, once it is saved and buttons have taken their colours. */
 async function expectCalmAxe(page: Page, what: string): Promise<void> {
@@ -65,13 +77,17 @@ const two = (left: string, right: string): Promise<Buffer> =>
     .png()
     .toBuffer();
 
-test('a starting look says how much it changes, is taken as a whole, and is one step back', async ({ browser }) => {
+test('a starting look says how much it changes, is taken as a whole, and is one step back', async ({
+  browser,
+}) => {
   const page = await lookPanel(browser);
   await unfold(page, 'Starting look');
   await page.getByRole('radio', { name: /^Front door/ }).focus();
   for (let count = 0; count < 3; count++) await page.keyboard.press('ArrowRight');
   await expect(page.getByRole('radio', { name: /^Letterbox/ })).toBeFocused();
-  await expect(part(page, 'Starting look')).toContainText(/Changes \d+ of 42 look values; your texts, hours and rules stay/);
+  await expect(part(page, 'Starting look')).toContainText(
+    /Changes \d+ of 42 look values; your texts, hours and rules stay/,
+  );
   const before = await tile(page, '.card.person').innerText();
   await page.getByRole('button', { name: 'Take this look' }).click();
   await expect(tile(page, '.head')).toHaveCSS('border-bottom-style', 'double');
@@ -85,7 +101,9 @@ test('a starting look says how much it changes, is taken as a whole, and is one 
   await expect(page.getByRole('button', { name: 'Nothing to publish' })).toBeVisible();
 });
 
-test('a colour is taken as people paste it; what cannot be read is said, and changes nothing', async ({ browser }) => {
+test('a colour is taken as people paste it; what cannot be read is said, and changes nothing', async ({
+  browser,
+}) => {
   const page = await lookPanel(browser);
   const field = page.getByRole('textbox', { name: 'Brand colour' });
   for (const [pasted, shown] of [
@@ -98,7 +116,9 @@ test('a colour is taken as people paste it; what cannot be read is said, and cha
     await expect(tile(page, '.head')).toHaveCSS('background-color', shown);
   }
   await field.fill('#12345');
-  await expect(page.getByText('A colour with # has 3, 4, 6 or 8 digits; this one has 5. Not changed yet.')).toBeVisible();
+  await expect(
+    page.getByText('A colour with # has 3, 4, 6 or 8 digits; this one has 5. Not changed yet.'),
+  ).toBeVisible();
   await field.fill('tael');
   await expect(page.getByText('Did you mean teal?')).toBeVisible();
   await expect(tile(page, '.head')).toHaveCSS('background-color', 'rgb(0, 128, 128)');
@@ -106,7 +126,9 @@ test('a colour is taken as people paste it; what cannot be read is said, and cha
   await expectAsBefore(page);
 });
 
-test('a pair that is hard to read is found, shown where it stands, and mended in one click', async ({ browser }) => {
+test('a pair that is hard to read is found, shown where it stands, and mended in one click', async ({
+  browser,
+}) => {
   const page = await lookPanel(browser);
   await unfold(page, 'Colours');
   const colours = part(page, 'Colours');
@@ -134,14 +156,21 @@ test('a logo dropped: drawn on the server, in the header, and its colours propos
   await unfold(page, 'Logo and header');
   await drop(page, 'Logo', await two('#2f6f8f', '#e79a1b'), 'logo.png');
   await expect(tile(page, '.head .logo')).toHaveJSProperty('complete', true);
-  expect(await tile(page, '.head .logo').evaluate((img: HTMLImageElement) => img.naturalWidth)).toBeGreaterThan(0);
+  expect(
+    await tile(page, '.head .logo').evaluate((img: HTMLImageElement) => img.naturalWidth),
+  ).toBeGreaterThan(0);
   const proposed = page.getByRole('group', { name: 'From your logo' });
   await expect(proposed.getByRole('button')).toHaveCount(2);
   const [first] = await proposed.getByRole('button').all();
   await first?.click();
   await expect(page.getByRole('textbox', { name: 'Brand colour' })).toHaveValue('#2f6f8f');
   await expectCalmAxe(page, 'logo and header');
-  await drop(page, 'Logo', Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"><image href="http://127.0.0.1:1/x"/></svg>'), 'evil.svg');
+  await drop(
+    page,
+    'Logo',
+    Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"><image href="http://127.0.0.1:1/x"/></svg>'),
+    'evil.svg',
+  );
   await expect(page.getByRole('alert').filter({ hasText: 'has a picture inside' })).toBeVisible();
   await expect(tile(page, '.head .logo')).toBeVisible();
   await page.getByRole('textbox', { name: 'Brand colour' }).fill('#7a2e5d');
@@ -156,7 +185,9 @@ test('words over a picture can be read on every spot of it', async ({ browser })
   await page.getByRole('option', { name: 'over a picture' }).click();
   await drop(page, 'Picture of the header', await two('#ffffff', '#102030'), 'header.png');
   await expect(tile(page, '.head .head-picture')).toHaveJSProperty('complete', true);
-  const shade = await tile(page, '.head').evaluate((head) => getComputedStyle(head, '::before').backgroundImage);
+  const shade = await tile(page, '.head').evaluate(
+    (head) => getComputedStyle(head, '::before').backgroundImage,
+  );
   expect(shade).toMatch(/rgba?\(122, 46, 93, 0\.\d+\)/);
   await expect(part(page, 'Colours')).toContainText('All 22 pairs read well');
   await expectCalmAxe(page, 'words over a picture');
@@ -184,7 +215,9 @@ test('[threat 12] an owner’s CSS dresses the widget; what would reach out is l
   await expect(page.getByRole('list', { name: 'Left out' })).toContainText('@import');
   await saved(page);
   const sheets = await tile(page, '.head').evaluate((head) =>
-    (head.getRootNode() as ShadowRoot).adoptedStyleSheets.flatMap((sheet) => [...sheet.cssRules].map((rule) => rule.cssText)).join('\n'),
+    (head.getRootNode() as ShadowRoot).adoptedStyleSheets
+      .flatMap((sheet) => [...sheet.cssRules].map((rule) => rule.cssText))
+      .join('\n'),
   );
   expect(sheets).not.toMatch(/evil|url\(|@import/);
   expect(asked.filter((address) => address.includes('evil'))).toEqual([]);
@@ -225,7 +258,10 @@ test('a link of the page opens the window with a team and a first question; wher
   const page = await lookPanel(browser, 'Passing by');
   await unfold(page, 'Launcher');
   await part(page, 'Launcher').getByRole('checkbox', { name: 'phones' }).check();
-  await page.getByRole('radiogroup', { name: 'Mark', exact: true }).getByRole('radio', { name: 'bell' }).click();
+  await page
+    .getByRole('radiogroup', { name: 'Mark', exact: true })
+    .getByRole('radio', { name: 'bell' })
+    .click();
   await expect(tile(page, '.launcher .mark path')).toHaveAttribute('d', /^M5 17h14/);
   await expectCalmAxe(page, 'the launcher’s part');
   await publish(page);
@@ -267,14 +303,20 @@ test('an element of the page instead of a launcher; in the middle of an edge; a 
   await place.getByRole('radio', { name: 'middle of the right edge' }).check();
   await place.getByRole('button', { name: /^large/ }).click();
   await place.getByRole('textbox', { name: 'Layer (z-index)' }).fill('5');
-  await expect(page.locator('[data-grip]')).toHaveAccessibleName(/^Place: middle of the right edge, 20 px from the side/);
+  await expect(page.locator('[data-grip]')).toHaveAccessibleName(
+    /^Place: middle of the right edge, 20 px from the side/,
+  );
   await expectCalmAxe(page, 'the place’s part');
   await publish(page);
   writeFileSync(
     join(house.siteDir, 'own.html'),
     `<!doctype html><title>Own</title><body>${house.tag()}<button class="ours" style="margin-top:90px">Write to us</button><div style="position:fixed;inset:0 0 auto;height:60px;background:#eee;z-index:9">bar</div></body>`,
   );
-  const { page: there, launcher, window } = await visit(browser, `${house.site}/own.html`, { viewport: { width: 1280, height: 800 } });
+  const {
+    page: there,
+    launcher,
+    window,
+  } = await visit(browser, `${house.site}/own.html`, { viewport: { width: 1280, height: 800 } });
   const box = await launcher.boundingBox();
   expect(Math.round((box?.y ?? 0) + (box?.height ?? 0) / 2)).toBe(400);
   await expect(there.locator('sunny-porch')).toHaveCSS('z-index', '5');
@@ -290,9 +332,13 @@ test('an element of the page instead of a launcher; in the middle of an edge; a 
   await selector.fill('footer a[href="/volunteer"]');
   await expect(where).toHaveText(/^It is on all \d\d pages we know\.$/);
   await selector.fill('nav a[href="/groups/schools"]');
-  await expect(where).toHaveText(/^It is on \d+ of \d\d pages we know\. Not on .*\/(pt|de)\/.* and \d+ more\.$/);
+  await expect(where).toHaveText(
+    /^It is on \d+ of \d\d pages we know\. Not on .*\/(pt|de)\/.* and \d+ more\.$/,
+  );
   await selector.fill('.ours');
-  await expect(where).toContainText(/^None of the \d\d pages we know has anything that fits it: there nobody could open the window\./);
+  await expect(where).toContainText(
+    /^None of the \d\d pages we know has anything that fits it: there nobody could open the window\./,
+  );
   await expectCalmAxe(page, 'an element that no known page has');
   await publish(page);
   await there.reload();
@@ -314,7 +360,13 @@ test('launcher and invitation are judged against the page behind them, and one t
   await page.getByRole('radio', { name: /^Lamp/ }).first().check();
   await part(page, 'Place').getByRole('textbox', { name: 'Further from the upper or lower edge' }).fill('0');
   const picture = await sharp({ create: { width: 1280, height: 800, channels: 3, background: '#ffffff' } })
-    .composite([{ input: { create: { width: 500, height: 100, channels: 3, background: '#6d2a55' } }, left: 780, top: 700 }])
+    .composite([
+      {
+        input: { create: { width: 500, height: 100, channels: 3, background: '#6d2a55' } },
+        left: 780,
+        top: 700,
+      },
+    ])
     .png()
     .toBuffer();
   const sent = await page.request.post(`${house.app}/api/s/${house.siteKey}/page-pictures/desktop`, {
@@ -328,15 +380,19 @@ test('launcher and invitation are judged against the page behind them, and one t
   await expect(part(page, 'Colours')).toContainText(/\d to mend/);
   const today = await enterAs(browser, house, 'today');
   await expect(
-    today.getByText(/^The launcher of “Everywhere” is hardly seen on your page: 1\.\d:1 on #6\w{5}, and it needs 3:1\./),
+    today.getByText(
+      /^The launcher of “Everywhere” is hardly seen on your page: 1\.\d:1 on #6\w{5}, and it needs 3:1\./,
+    ),
   ).toBeVisible();
   await today.close();
   await unfold(page, 'Colours');
-  await expect(part(page, 'Colours').getByRole('listitem').filter({ hasText: 'An invitation on your page' })).toContainText(
-    'At worst, on #ffffff',
-  );
+  await expect(
+    part(page, 'Colours').getByRole('listitem').filter({ hasText: 'An invitation on your page' }),
+  ).toContainText('At worst, on #ffffff');
   const row = part(page, 'Colours').getByRole('listitem').filter({ hasText: 'The launcher on your page' });
-  await expect(row).toContainText(/1\.\d:1, hard to tell apart; it needs 3:1\. At worst, on #6[cde]2[9ab]5[456]\./);
+  await expect(row).toContainText(
+    /1\.\d:1, hard to tell apart; it needs 3:1\. At worst, on #6[cde]2[9ab]5[456]\./,
+  );
   await row.getByRole('button', { name: /^Give it a ring: #/ }).click();
   await expect(row).toContainText('enough (3:1)');
   await expect(tile(page, '.launcher')).toHaveCSS('box-shadow', /0px 0px 0px 2px/);
@@ -352,7 +408,11 @@ test('a font of ours comes with the window and not before; fixed to the evening 
   await page.getByRole('button', { name: 'Take this look' }).click();
   await expect.poll(() => page.evaluate(() => document.fonts.check('15px "Sunny Porch figtree"'))).toBe(true);
   await publish(page);
-  const { page: there, launcher, window } = await visit(browser, `${house.site}/tonight`, { reducedMotion: 'reduce' });
+  const {
+    page: there,
+    launcher,
+    window,
+  } = await visit(browser, `${house.site}/tonight`, { reducedMotion: 'reduce' });
   const asked: string[] = [];
   there.on('request', (request) => asked.push(request.url()));
   await expect(launcher).toBeVisible();
@@ -361,7 +421,11 @@ test('a font of ours comes with the window and not before; fixed to the evening 
   await launcher.click();
   await expect(window).toHaveCSS('background-color', 'rgb(34, 23, 29)');
   await expect(window).toHaveCSS('animation-name', 'none');
-  await expect.poll(() => there.evaluate(() => [...document.fonts].filter(({ family }) => family.includes('Sunny Porch')).length)).toBe(1);
+  await expect
+    .poll(() =>
+      there.evaluate(() => [...document.fonts].filter(({ family }) => family.includes('Sunny Porch')).length),
+    )
+    .toBe(1);
   expect(asked.filter((address) => address.includes('font-')).length).toBe(1);
   await expectNoAxe(there, 'night light on the site');
 });
@@ -391,15 +455,21 @@ test('a cookie bar is marked; what lies over it is told for every screen; the la
   await page.keyboard.press('ArrowUp');
   await page.keyboard.press('ArrowUp');
   await expect(bar).toHaveAttribute('aria-valuetext', '64 px');
-  await expect(covered).toContainText('The launcher lies over your lower bar by 44 px, on a computer (1280 × 800).');
-  await expect(covered).toContainText('The window lies over your lower bar by 44 px, on a computer (1280 × 800).');
+  await expect(covered).toContainText(
+    'The launcher lies over your lower bar by 44 px, on a computer (1280 × 800).',
+  );
+  await expect(covered).toContainText(
+    'The window lies over your lower bar by 44 px, on a computer (1280 × 800).',
+  );
   await expect(covered).toContainText('with text at 200 %');
   await expect(page.locator('[data-bar=lower]')).toBeVisible();
   await expectCalmAxe(page, 'a covered bar');
   await saved(page);
   const today = await enterAs(browser, house, 'today');
   await today.getByRole('button', { name: 'more worth a look' }).click();
-  const board = today.getByRole('listitem').filter({ hasText: 'lies 44 px over the lower bar of your page on a computer (1280 × 800)' });
+  const board = today
+    .getByRole('listitem')
+    .filter({ hasText: 'lies 44 px over the lower bar of your page on a computer (1280 × 800)' });
   await expect(board).toHaveCount(3);
   await board.first().getByRole('link', { name: 'Look at the place' }).click();
   await expect(part(today, 'Place').getByRole('list', { name: 'Covered' })).toBeVisible();

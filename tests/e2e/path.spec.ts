@@ -25,13 +25,25 @@ test('the whole path: every moment as it looks and every way with all its words,
     .evaluateAll((all) =>
       all.map((one) => {
         const { x, y, width, height } = one.getBoundingClientRect();
-        return { name: one.getAttribute('data-way-words') ?? one.getAttribute('data-stone'), x, y, width, height };
+        return {
+          name: one.getAttribute('data-way-words') ?? one.getAttribute('data-stone'),
+          x,
+          y,
+          width,
+          height,
+        };
       }),
     );
   const onEachOther = boxes.flatMap((a, index) =>
     boxes
       .slice(index + 1)
-      .filter((b) => a.x + 1 < b.x + b.width && b.x + 1 < a.x + a.width && a.y + 1 < b.y + b.height && b.y + 1 < a.y + a.height)
+      .filter(
+        (b) =>
+          a.x + 1 < b.x + b.width &&
+          b.x + 1 < a.x + a.width &&
+          a.y + 1 < b.y + b.height &&
+          b.y + 1 < a.y + a.height,
+      )
       .map((b) => `${a.name} and ${b.name}`),
   );
   expect(onEachOther).toEqual([]);
@@ -60,7 +72,9 @@ test('the whole path: every moment as it looks and every way with all its words,
   await expect(stone('Talking')).toBeFocused();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('region', { name: 'Stage' })).toBeVisible();
-  await expect(page.getByRole('complementary', { name: 'Inspector' }).getByRole('heading', { name: 'Talking' })).toBeVisible();
+  await expect(
+    page.getByRole('complementary', { name: 'Inspector' }).getByRole('heading', { name: 'Talking' }),
+  ).toBeVisible();
   await page.keyboard.press('p');
   await expect(whole(page)).toBeVisible();
   await page.keyboard.press('p');
@@ -77,13 +91,18 @@ test('printed, the whole path stands alone', async ({ browser }) => {
   await expect(whole(page).locator('[data-stone=talking]')).toBeVisible();
 });
 
-test('at rest the short words of a way open its settings, and a signpost does the same for the keyboard', async ({ browser }) => {
+test('at rest the short words of a way open its settings, and a signpost does the same for the keyboard', async ({
+  browser,
+}) => {
   const page = await enterAs(browser, house, 'design?on=/tonight&moment=waiting&with=in');
   const inspector = page.getByRole('complementary', { name: 'Inspector' });
   await page.locator('[data-way-words=W15]').click();
   await expect(inspector.getByRole('heading', { name: 'Talking → Goodbye' })).toBeVisible();
   await inspector.getByLabel('It ends by itself after silence of').fill('6');
-  await page.getByRole('region', { name: 'Stage' }).getByRole('button', { name: 'somebody of Night desk answers' }).click();
+  await page
+    .getByRole('region', { name: 'Stage' })
+    .getByRole('button', { name: 'somebody of Night desk answers' })
+    .click();
   await expect(inspector.getByRole('heading', { name: 'Waiting → Talking' })).toBeVisible();
   await expect(inspector.getByRole('list')).toContainText('Night desk');
   await page.locator('[data-way-words=W1]').click();
@@ -92,7 +111,9 @@ test('at rest the short words of a way open its settings, and a signpost does th
 });
 
 test('on a phone *Who can answer?* stands below the walk, and opens its deeds', async ({ browser }) => {
-  const page = await enterAs(browser, house, 'design?on=/tonight&with=nobody', { viewport: { width: 390, height: 844 } });
+  const page = await enterAs(browser, house, 'design?on=/tonight&with=nobody', {
+    viewport: { width: 390, height: 844 },
+  });
   await page.getByRole('button', { name: /^Who can answer.*Now nobody: Nobody home/ }).click();
   await expect(page.getByRole('combobox', { name: 'Nobody is in (now)' })).toBeVisible();
   await page.getByRole('button', { name: /Back to the path/ }).click();
@@ -102,7 +123,9 @@ test('on a phone *Who can answer?* stands below the walk, and opens its deeds', 
 test('on a narrow screen what cannot be seen lies over the stage while it is asked for, and Escape gives the stage back', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'design?on=/tonight&moment=waiting&with=in', { viewport: { width: 1024, height: 768 } });
+  const page = await enterAs(browser, house, 'design?on=/tonight&moment=waiting&with=in', {
+    viewport: { width: 1024, height: 768 },
+  });
   const inspector = page.getByRole('complementary', { name: 'Inspector' });
   await expect(page.getByRole('region', { name: 'Stage' }).locator('sunny-porch .window')).toBeVisible();
   await expect(inspector).toHaveCount(0);
@@ -125,15 +148,21 @@ test('on a narrow screen what cannot be seen lies over the stage while it is ask
   await expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible();
 });
 
-test('on a phone a visit is tried with stage, deeds and what is due below one another', async ({ browser }) => {
-  const page = await enterAs(browser, house, 'design?on=/tonight&with=in', { viewport: { width: 390, height: 844 } });
+test('on a phone a visit is tried with stage, deeds and what is due below one another', async ({
+  browser,
+}) => {
+  const page = await enterAs(browser, house, 'design?on=/tonight&with=in', {
+    viewport: { width: 390, height: 844 },
+  });
   await page.getByRole('button', { name: 'Try a visit' }).click();
   const panel = page.getByRole('complementary', { name: 'Try a visit' });
   await expect(panel).toContainText('“Clear skies”');
   await page.getByRole('button', { name: /^To the next thing/ }).click();
   await expect(panel).toContainText('“Clear skies” is on the screen');
   await expect(
-    page.getByRole('navigation', { name: 'Path of this visit' }).getByRole('listitem', { name: 'Invited, here' }),
+    page
+      .getByRole('navigation', { name: 'Path of this visit' })
+      .getByRole('listitem', { name: 'Invited, here' }),
   ).toBeAttached();
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(390);
   await expectNoAxe(page, 'a tried visit on a phone');

@@ -3,7 +3,8 @@ import { enterAs, expect, expectNoAxe, test, useHouse, visit } from './house';
 
 const house = useHouse();
 
-const grip = (page: Page) => page.getByRole('region', { name: 'Stage' }).getByRole('button', { name: /^Place: / });
+const grip = (page: Page) =>
+  page.getByRole('region', { name: 'Stage' }).getByRole('button', { name: /^Place: / });
 const inspector = (page: Page) => page.getByRole('complementary', { name: 'Inspector' });
 
 async function drag(page: Page, by: { x: number; y: number }): Promise<void> {
@@ -27,7 +28,9 @@ test('the launcher is dragged along the edges, says where it stands, snaps into 
     /^lower right, 20 px from the side, \d+ px from below$/,
   );
   await page.mouse.up();
-  await expect(grip(page)).toHaveAccessibleName(/^Place: lower right, 20 px from the side, (9|1\d)\d px from below/);
+  await expect(grip(page)).toHaveAccessibleName(
+    /^Place: lower right, 20 px from the side, (9|1\d)\d px from below/,
+  );
   await expect(page.getByRole('button', { name: 'Undo: launcher to the lower right' })).toBeVisible();
   await drag(page, { x: 3, y: 52 }); // nearly in the corner
   await page.mouse.up();
@@ -50,7 +53,9 @@ test('the launcher is dragged along the edges, says where it stands, snaps into 
   await expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible(); // the next visitor of this house begins there
 });
 
-test('with the window open its head is the grip; in Arabic the page is the mirror; visitors get what was dropped', async ({ browser }) => {
+test('with the window open its head is the grip; in Arabic the page is the mirror; visitors get what was dropped', async ({
+  browser,
+}) => {
   const page = await enterAs(browser, house, 'design?on=/tonight&moment=at-the-door&with=in&locale=ar');
   await expect(grip(page)).toHaveAccessibleName(/^Place: lower right, 20 px from both edges/);
   await drag(page, { x: 0, y: -40 });
@@ -70,16 +75,22 @@ test('with the window open its head is the grip; in Arabic the page is the mirro
   await expect.poll(async () => (await launcher.boundingBox())?.y).toBe(700 - 60 - 56);
   await launcher.click();
   const window = site.locator('sunny-porch .window');
-  await expect.poll(async () => ((box) => (box === null ? null : box.y + box.height))(await window.boundingBox())).toBe(700 - 60);
+  await expect
+    .poll(async () => ((box) => (box === null ? null : box.y + box.height))(await window.boundingBox()))
+    .toBe(700 - 60);
 });
 
-test('on a phone it may stand in another corner: dragged there, told so before publishing, and only phones see it', async ({ browser }) => {
+test('on a phone it may stand in another corner: dragged there, told so before publishing, and only phones see it', async ({
+  browser,
+}) => {
   const page = await enterAs(browser, house, 'design?on=/tonight&moment=passing-by&device=phone');
   await expect(grip(page)).toHaveAccessibleName(/^Place: lower right, 16 px/);
   await drag(page, { x: -130, y: 0 });
   await page.mouse.up();
   await expect(grip(page)).toHaveAccessibleName(/^Place: lower left, /);
-  await expect(page.getByRole('button', { name: 'Undo: launcher to the lower left on phones' })).toBeVisible();
+  await expect(
+    page.getByRole('button', { name: 'Undo: launcher to the lower left on phones' }),
+  ).toBeVisible();
   await page.getByRole('button', { name: 'Desktop', exact: true }).click();
   await expect(grip(page)).toHaveAccessibleName(/^Place: lower right, /);
   await page.getByRole('button', { name: /^Publish \d/ }).click();

@@ -10,10 +10,14 @@ import { expect, test, useHouse, visit } from './house';
 const house = useHouse();
 
 /** Runs a program of ours to its end and gives what it said. */
-async function endOf(args: readonly string[], env: Record<string, string>): Promise<{ code: number | null; said: string }> {
+async function endOf(
+  args: readonly string[],
+  env: Record<string, string>,
+): Promise<{ code: number | null; said: string }> {
   const child = spawn(process.execPath, args, { env: { ...process.env, NODE_ENV: 'production', ...env } });
   let said = '';
-  for (const stream of [child.stdout, child.stderr]) stream.on('data', (part: Buffer) => (said += part.toString()));
+  for (const stream of [child.stdout, child.stderr])
+    stream.on('data', (part: Buffer) => (said += part.toString()));
   const code = await new Promise<number | null>((resolve) => child.once('exit', resolve));
   return { code, said };
 }
@@ -33,7 +37,10 @@ test('a database of a newer version is left alone, and the server does not start
   );
   newer.close();
   const { code, said } = await endOf(['dist/server/entry.mjs'], { PORT: '0', PORCH_DATA: dir });
-  expect([code, said.includes('written by a newer version of Sunny Porch (it knows "209901010000-tomorrow")')]).toEqual([1, true]);
+  expect([
+    code,
+    said.includes('written by a newer version of Sunny Porch (it knows "209901010000-tomorrow")'),
+  ]).toEqual([1, true]);
 });
 
 test('a failing migration: the server does not start and says which', async () => {
@@ -42,13 +49,17 @@ test('a failing migration: the server does not start and says which', async () =
   half.exec('CREATE TABLE entry (id TEXT)');
   half.close();
   const { code, said } = await endOf(['dist/server/entry.mjs'], { PORT: '0', PORCH_DATA: dir });
-  expect([code, said.includes('The migration "202611240001-foundations" failed and was undone; the database is as it was.')]).toEqual([
-    1,
-    true,
-  ]);
+  expect([
+    code,
+    said.includes(
+      'The migration "202611240001-foundations" failed and was undone; the database is as it was.',
+    ),
+  ]).toEqual([1, true]);
   const after = new Database(join(dir, 'sunny-porch.db'));
   const tables = after
-    .prepare(`SELECT name FROM sqlite_schema WHERE type = 'table' AND name NOT LIKE 'sqlite_%' AND name NOT LIKE 'kysely_%'`)
+    .prepare(
+      `SELECT name FROM sqlite_schema WHERE type = 'table' AND name NOT LIKE 'sqlite_%' AND name NOT LIKE 'kysely_%'`,
+    )
     .all();
   expect(tables).toEqual([{ name: 'entry' }]);
   after.close();
@@ -60,11 +71,11 @@ test('a busy port is said in one sentence with the way out, by the server and by
   const { port } = holder.address() as AddressInfo;
   const dir = mkdtempSync(join(tmpdir(), 'porch-busy-'));
   const server = await endOf(['dist/server/entry.mjs'], { PORT: String(port), PORCH_DATA: dir });
-  expect([server.code, server.said.includes(`Port ${port} is busy.`), server.said.includes(`PORT=${port + 1} npm start`)]).toEqual([
-    1,
-    true,
-    true,
-  ]);
+  expect([
+    server.code,
+    server.said.includes(`Port ${port} is busy.`),
+    server.said.includes(`PORT=${port + 1} npm start`),
+  ]).toEqual([1, true, true]);
   const demo = await endOf(['scripts/demo.mjs'], { PORT: String(port) });
   expect([demo.code, demo.said.trim()]).toEqual([
     1,
@@ -77,7 +88,10 @@ test('[threat 4] nothing changes without an Origin of our own: not by null, anot
   const paths = ['/signin', `/api/s/${house.siteKey}/presence`, `/api/s/${house.siteKey}/publish`];
   for (const path of paths)
     for (const origin of [undefined, 'null', house.site, house.app.replace('127.0.0.1', 'localhost')]) {
-      const headers: Record<string, string> = { 'Content-Type': 'application/json', ...(origin === undefined ? {} : { Origin: origin }) };
+      const headers: Record<string, string> = {
+        'Content-Type': 'application/json',
+        ...(origin === undefined ? {} : { Origin: origin }),
+      };
       const response = await fetch(house.app + path, { method: 'POST', body: '{}', headers });
       expect([path, origin, response.status]).toEqual([path, origin, 403]);
     }
@@ -86,14 +100,17 @@ test('[threat 4] nothing changes without an Origin of our own: not by null, anot
 test('[threat 7] no page of the application may stand in a frame; what visitors are sent may be read anywhere', async () => {
   for (const path of ['/signin', '/', '/start', `/s/${house.siteKey}/design`]) {
     const { headers } = await fetch(house.app + path, { redirect: 'manual' });
-    expect([path, headers.get('X-Frame-Options'), headers.get('Content-Security-Policy')?.includes("frame-ancestors 'none'")]).toEqual([
+    expect([
       path,
-      'DENY',
-      true,
-    ]);
+      headers.get('X-Frame-Options'),
+      headers.get('Content-Security-Policy')?.includes("frame-ancestors 'none'"),
+    ]).toEqual([path, 'DENY', true]);
   }
   const script = await fetch(`${house.app}/w/porch.js`);
-  expect([script.headers.get('X-Frame-Options'), script.headers.get('Access-Control-Allow-Origin')]).toEqual([null, '*']);
+  expect([script.headers.get('X-Frame-Options'), script.headers.get('Access-Control-Allow-Origin')]).toEqual([
+    null,
+    '*',
+  ]);
 });
 
 test('a broken request for a site’s files answers, and never with a page', async () => {
@@ -108,13 +125,21 @@ test('a broken request for a site’s files answers, and never with a page', asy
     expect([path, (await fetch(house.app + path)).status]).toEqual([path, status]);
 });
 
-test('plain next start serves the same: the gate, the tag, and a question that is kept', async ({ browser }) => {
+test('plain next start serves the same: the gate, the tag, and a question that is kept', async ({
+  browser,
+}) => {
   await house.kill();
   const port = new URL(house.app).port;
-  const next = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-p', port, '-H', '127.0.0.1'], {
-    env: { ...process.env, NODE_ENV: 'production', PORCH_DATA: house.dataDir, PORT: port },
-  });
-  await new Promise<void>((resolve) => next.stdout.on('data', (part: Buffer) => part.toString().includes('Ready') && resolve()));
+  const next = spawn(
+    process.execPath,
+    ['node_modules/next/dist/bin/next', 'start', '-p', port, '-H', '127.0.0.1'],
+    {
+      env: { ...process.env, NODE_ENV: 'production', PORCH_DATA: house.dataDir, PORT: port },
+    },
+  );
+  await new Promise<void>((resolve) =>
+    next.stdout.on('data', (part: Buffer) => part.toString().includes('Ready') && resolve()),
+  );
   expect((await fetch(`${house.app}/signin`, { method: 'POST' })).status).toBe(403);
   const visitor = await visit(browser, `${house.site}/tonight`);
   await visitor.launcher.click();

@@ -32,14 +32,19 @@ const script = buildSync({
 
 const COUNT = 400;
 
-test('[D1] what is decided is the same to the byte in Node, in Chromium and in a worker', async ({ page }) => {
+test('[D1] what is decided is the same to the byte in Node, in Chromium and in a worker', async ({
+  page,
+}) => {
   if (script === undefined) throw new Error('Expected a script.');
   runInThisContext(script);
   const inNode = (globalThis as unknown as { decideAll(count: number): string[] }).decideAll(COUNT);
   expect(new Set(inNode).size).toBeGreaterThan(COUNT / 2);
   await page.goto('about:blank');
   await page.addScriptTag({ content: script });
-  const onPage = await page.evaluate((count) => (window as unknown as { decideAll(count: number): string[] }).decideAll(count), COUNT);
+  const onPage = await page.evaluate(
+    (count) => (window as unknown as { decideAll(count: number): string[] }).decideAll(count),
+    COUNT,
+  );
   expect(onPage).toEqual(inNode);
   const inWorker = await page.evaluate(
     ([text, count]) =>

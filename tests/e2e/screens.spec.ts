@@ -1,7 +1,17 @@
 import { beIn, enterAs, expect, expectNoAxe, expectNoSidewaysScroll, test, useHouse } from './house';
 
 const house = useHouse();
-const SCREENS = ['today', 'design', 'versions', 'rehearse', 'install', 'conversations', 'answers', 'results', 'team'] as const;
+const SCREENS = [
+  'today',
+  'design',
+  'versions',
+  'rehearse',
+  'install',
+  'conversations',
+  'answers',
+  'results',
+  'team',
+] as const;
 const VIEWS = [
   { name: 'at 1280×800, light', viewport: { width: 1280, height: 800 }, colorScheme: 'light' },
   { name: 'at 1024×768, evening', viewport: { width: 1024, height: 768 }, colorScheme: 'dark' },
@@ -28,7 +38,15 @@ for (const { name, ...view } of VIEWS) {
 
 test('every stone of the path and a chosen conversation have nothing for axe either', async ({ browser }) => {
   const page = await enterAs(browser, house, 'design');
-  for (const stone of ['Passing by', 'At the door', 'Waiting', 'Talking', 'Goodbye', 'Nobody home', 'Note left']) {
+  for (const stone of [
+    'Passing by',
+    'At the door',
+    'Waiting',
+    'Talking',
+    'Goodbye',
+    'Nobody home',
+    'Note left',
+  ]) {
     await page
       .getByRole('navigation', { name: 'Path' })
       .getByRole('button', { name: new RegExp(`^${stone}`) })
@@ -41,7 +59,9 @@ test('every stone of the path and a chosen conversation have nothing for axe eit
   await expectNoAxe(page, 'a conversation');
 });
 
-test('the palette finds a setting by the trade’s word and leads there; the sheet shows all keys', async ({ browser }) => {
+test('the palette finds a setting by the trade’s word and leads there; the sheet shows all keys', async ({
+  browser,
+}) => {
   const page = await enterAs(browser, house, 'today');
   for (const [word, place, lands] of [
     ['offline form', 'Note form, for when nobody is home', /design\?moment=nobody-home$/],
@@ -80,7 +100,9 @@ test('the theme that was chosen stays, and the lamp stands with its word', async
   await beIn(page, false);
 });
 
-test('an address of somebody else’s site, and one that leads nowhere, say so and lead home', async ({ browser }) => {
+test('an address of somebody else’s site, and one that leads nowhere, say so and lead home', async ({
+  browser,
+}) => {
   const page = await enterAs(browser, house, 'today');
   for (const address of [`${house.app}/s/zzzzzzzzzzzz/today`, `${house.app}/nowhere`]) {
     expect((await page.goto(address))?.status()).toBe(404);

@@ -18,7 +18,9 @@ test('Design, Conversations, Today, Install and the widget on the site', async (
   await visitor.launcher.click();
   await visitor.say('Is the last ferry back after the late look?');
   await desk.getByRole('navigation', { name: 'Conversations' }).getByText('Is the last ferry back').click();
-  await desk.getByLabel('Write').fill('It is: at twenty to one on Saturdays. If we run late, the boat waits ten minutes.');
+  await desk
+    .getByLabel('Write')
+    .fill('It is: at twenty to one on Saturdays. If we run late, the boat waits ten minutes.');
   await desk.getByRole('button', { name: 'Send', exact: true }).click();
   await expect(visitor.window.getByText('the boat waits')).toBeVisible();
   await visitor.page.mouse.move(10, 10);
@@ -45,13 +47,18 @@ test('Design, Conversations, Today, Install and the widget on the site', async (
   await expect(desk.locator('[data-stone=invited]')).toHaveAccessibleName(/gets here by themselves/);
   await take(desk, 'design');
   await desk.goto(`${house.app}/s/${house.siteKey}/design?on=/tonight&path=whole`);
-  await expect(desk.getByRole('navigation', { name: 'Whole path' }).locator('sunny-porch .launcher').first()).toBeVisible();
+  await expect(
+    desk.getByRole('navigation', { name: 'Whole path' }).locator('sunny-porch .launcher').first(),
+  ).toBeVisible();
   await expect(desk.locator('[data-stone=invited]')).toHaveAccessibleName(/gets here by themselves/);
   await take(desk, 'design-whole-path');
   await desk.goto(`${house.app}/s/${house.siteKey}/design?on=/groups/schools&moment=talking&side=everywhere`);
   await desk.getByRole('region', { name: 'Starting look', exact: true }).getByRole('button').first().click();
   await desk.getByRole('radio', { name: /^Letterbox/ }).click();
-  await expect(desk.getByRole('region', { name: 'Stage' }).locator('sunny-porch .logo')).toHaveJSProperty('complete', true);
+  await expect(desk.getByRole('region', { name: 'Stage' }).locator('sunny-porch .logo')).toHaveJSProperty(
+    'complete',
+    true,
+  );
   await take(desk, 'look');
   await desk.goto(`${house.app}/s/${house.siteKey}/design?on=/tonight&try=w10~s50~w30`);
   await expect(desk.getByRole('complementary', { name: 'Try a visit' })).toContainText('is on the screen');
@@ -59,7 +66,9 @@ test('Design, Conversations, Today, Install and the widget on the site', async (
 });
 
 test('Design in the evening in Arabic, and on a phone', async ({ browser }) => {
-  const evening = await enterAs(browser, house, 'design?on=/eclipse-2027&moment=at-the-door&locale=ar', { colorScheme: 'dark' });
+  const evening = await enterAs(browser, house, 'design?on=/eclipse-2027&moment=at-the-door&locale=ar', {
+    colorScheme: 'dark',
+  });
   await expect(evening.getByRole('region', { name: 'Stage' }).locator('sunny-porch .window')).toBeVisible();
   await take(evening, 'design-evening');
   const phone = await enterAs(browser, house, 'design', { viewport: { width: 390, height: 844 } });

@@ -1,10 +1,23 @@
 import type { Browser, Page } from '@playwright/test';
-import { beStill, type Visitor, beIn, enterAs, expect, expectNoAxe, expectNoSidewaysScroll, test, useHouse, visit } from './house';
+import {
+  beStill,
+  type Visitor,
+  beIn,
+  enterAs,
+  expect,
+  expectNoAxe,
+  expectNoSidewaysScroll,
+  test,
+  useHouse,
+  visit,
+} from './house';
 
 const house = useHouse();
 
 const deskEntries = (page: Page) =>
-  page.locator('[role=log] [data-entry]').evaluateAll((all) => all.map((one) => (one as HTMLElement).dataset.entry ?? ''));
+  page
+    .locator('[role=log] [data-entry]')
+    .evaluateAll((all) => all.map((one) => (one as HTMLElement).dataset.entry ?? ''));
 
 /** Inês at her desk, who is in. */
 async function openDesk(browser: Browser): Promise<Page> {
@@ -27,10 +40,14 @@ async function answer(desk: Page, text: string): Promise<void> {
 
 async function expectEqualLists(visitor: Visitor, desk: Page): Promise<void> {
   await expect.poll(() => visitor.entries()).not.toEqual([]);
-  await expect.poll(async () => JSON.stringify(await visitor.entries())).toBe(JSON.stringify(await deskEntries(desk)));
+  await expect
+    .poll(async () => JSON.stringify(await visitor.entries()))
+    .toBe(JSON.stringify(await deskEntries(desk)));
 }
 
-test('a question travels through the whole house and back, without a reload on either side', async ({ browser }) => {
+test('a question travels through the whole house and back, without a reload on either side', async ({
+  browser,
+}) => {
   const desk = await openDesk(browser);
   const visitor = await visit(browser, `${house.site}/tonight`);
   await expect(visitor.launcher.locator('[data-lamp]')).toHaveAttribute('data-lamp', 'lit');
@@ -52,7 +69,9 @@ test('a question travels through the whole house and back, without a reload on e
 
   await desk.getByRole('button', { name: 'End', exact: true }).click();
   await expect(visitor.window).toHaveAttribute('data-moment', 'goodbye');
-  await expect(visitor.window).toContainText('Inês Matos has said goodbye.'.replace('Inês Matos', '\u2068Inês Matos\u2069'));
+  await expect(visitor.window).toContainText(
+    'Inês Matos has said goodbye.'.replace('Inês Matos', '\u2068Inês Matos\u2069'),
+  );
 
   const before = await visitor.entries();
   await visitor.page.reload();
@@ -81,7 +100,9 @@ test('the visitor ends it, asks something else, and the same conversation goes o
   await expectEqualLists(visitor, desk);
 });
 
-test('[M7] a reload in the middle repeats no line and loses none; a second tab shows the same', async ({ browser }) => {
+test('[M7] a reload in the middle repeats no line and loses none; a second tab shows the same', async ({
+  browser,
+}) => {
   const desk = await openDesk(browser);
   const visitor = await visit(browser, `${house.site}/visit/access`);
   await visitor.launcher.click();
@@ -119,7 +140,9 @@ test('a closed window counts what was answered meanwhile', async ({ browser }) =
   await expect(visitor.launcher).toHaveAccessibleName(/^Ask/);
 });
 
-test('nobody in: no lamp, no word of a person, and a note that is kept and stands in Conversations', async ({ browser }) => {
+test('nobody in: no lamp, no word of a person, and a note that is kept and stands in Conversations', async ({
+  browser,
+}) => {
   const desk = await enterAs(browser, house, 'conversations');
   await beIn(desk, false);
   const visitor = await visit(browser, `${house.site}/telescopes/loan`);
@@ -137,7 +160,9 @@ test('nobody in: no lamp, no word of a person, and a note that is kept and stand
   await visitor.window.getByRole('button', { name: 'Leave the note' }).click();
   await expect(visitor.window).toHaveAttribute('data-moment', 'note-left');
   await expect(visitor.window).toContainText('joana@example.org');
-  await expect(desk.getByRole('region', { name: /^Notes/ }).getByText('May I borrow a telescope in August?')).toBeVisible();
+  await expect(
+    desk.getByRole('region', { name: /^Notes/ }).getByText('May I borrow a telescope in August?'),
+  ).toBeVisible();
 });
 
 test('[V8] “Forget me”: asked once more, kept where the server was not reached, then gone here, at the desk, and after a reload', async ({
@@ -151,7 +176,9 @@ test('[V8] “Forget me”: asked once more, kept where the server was not reach
   await visitor.window.getByLabel('Your e-mail').fill('ana@example.org');
   await visitor.window.getByRole('button', { name: 'Leave the note' }).click();
   await visitor.window.getByRole('button', { name: 'Forget me' }).click();
-  await expect(visitor.window.getByRole('group', { name: /^Remove this conversation here and at/ })).toBeVisible();
+  await expect(
+    visitor.window.getByRole('group', { name: /^Remove this conversation here and at/ }),
+  ).toBeVisible();
   await expect(visitor.window.getByRole('button', { name: 'Keep it' })).toBeFocused();
   await beStill(visitor.page);
   await expectNoAxe(visitor.page, 'the question before one is forgotten');
@@ -176,7 +203,9 @@ test('[V8] “Forget me”: asked once more, kept where the server was not reach
   expect(visitor.errors).toEqual([]);
 });
 
-test('[M5] everybody leaves while the question waits: it goes into the note, and half-written text stays', async ({ browser }) => {
+test('[M5] everybody leaves while the question waits: it goes into the note, and half-written text stays', async ({
+  browser,
+}) => {
   const desk = await openDesk(browser);
   const visitor = await visit(browser, `${house.site}/eclipse-2027`);
   await visitor.launcher.click();
@@ -211,14 +240,22 @@ test('[V9] whoever has written is followed from then on: the pages on the way st
   await visitor.say('And tea?');
   await expect(desk.getByRole('log', { name: 'Messages' }).getByText('And tea?')).toBeVisible();
   await expect(seen).toContainText('On the way: /tonight → /sky-log.');
-  expect(JSON.stringify(await visitor.page.evaluate(() => ({ ...localStorage })))).not.toContain('utm_source');
+  expect(JSON.stringify(await visitor.page.evaluate(() => ({ ...localStorage })))).not.toContain(
+    'utm_source',
+  );
 });
 
-test('by keyboard alone: to the launcher, into the window, a question sent, and back to where one was', async ({ browser }) => {
+test('by keyboard alone: to the launcher, into the window, a question sent, and back to where one was', async ({
+  browser,
+}) => {
   await openDesk(browser);
   const visitor = await visit(browser, `${house.site}/volunteer`);
   await expect(visitor.launcher).toBeVisible();
-  for (let count = 0; count < 40 && !(await visitor.launcher.evaluate((one) => one.matches(':focus'))); count++)
+  for (
+    let count = 0;
+    count < 40 && !(await visitor.launcher.evaluate((one) => one.matches(':focus')));
+    count++
+  )
     await visitor.page.keyboard.press('Tab');
   await expect(visitor.launcher).toBeFocused();
   await expect(visitor.launcher).toHaveAttribute('aria-expanded', 'false');
@@ -234,9 +271,15 @@ test('by keyboard alone: to the launcher, into the window, a question sent, and 
   await expect(visitor.launcher).toBeFocused();
 });
 
-test('on a phone the window is the whole screen, focus stays in it, and nothing scrolls sideways', async ({ browser }) => {
+test('on a phone the window is the whole screen, focus stays in it, and nothing scrolls sideways', async ({
+  browser,
+}) => {
   await openDesk(browser);
-  const visitor = await visit(browser, `${house.site}/tonight`, { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+  const visitor = await visit(browser, `${house.site}/tonight`, {
+    viewport: { width: 390, height: 844 },
+    hasTouch: true,
+    isMobile: true,
+  });
   const target = await visitor.launcher.boundingBox();
   expect(Math.min(target?.width ?? 0, target?.height ?? 0)).toBeGreaterThanOrEqual(44);
   await visitor.launcher.tap();
@@ -252,7 +295,9 @@ test('on a phone the window is the whole screen, focus stays in it, and nothing 
   await expectNoAxe(visitor.page, 'the open window on a phone');
 });
 
-test('what is too long stays in the field and is told; the rest of the way is counted', async ({ browser }) => {
+test('what is too long stays in the field and is told; the rest of the way is counted', async ({
+  browser,
+}) => {
   await openDesk(browser);
   const visitor = await visit(browser, `${house.site}/tonight`);
   await visitor.launcher.click();
@@ -265,7 +310,9 @@ test('what is too long stays in the field and is told; the rest of the way is co
   await expect(visitor.window).toContainText('10 characters left');
 });
 
-test('a line that is cut: what was written is kept, told, and goes out once when it is back', async ({ browser }) => {
+test('a line that is cut: what was written is kept, told, and goes out once when it is back', async ({
+  browser,
+}) => {
   const desk = await openDesk(browser);
   const visitor = await visit(browser, `${house.site}/visit/getting-here`);
   await visitor.launcher.click();
@@ -274,10 +321,16 @@ test('a line that is cut: what was written is kept, told, and goes out once when
   await visitor.field.fill('We are nine people');
   await visitor.field.press('Enter');
   await expect(visitor.window).toContainText('This has not reached us yet.');
-  await expect(desk.getByRole('status').filter({ hasText: 'connection to the server is gone' })).toBeVisible();
+  await expect(
+    desk.getByRole('status').filter({ hasText: 'connection to the server is gone' }),
+  ).toBeVisible();
   await house.restart();
-  await expect(visitor.window.locator('[data-entry]', { hasText: 'We are nine people' })).toHaveCount(1, { timeout: 40_000 });
-  await expect(desk.getByRole('navigation', { name: 'Conversations' }).getByText('We are nine people')).toBeVisible({ timeout: 30_000 });
+  await expect(visitor.window.locator('[data-entry]', { hasText: 'We are nine people' })).toHaveCount(1, {
+    timeout: 40_000,
+  });
+  await expect(
+    desk.getByRole('navigation', { name: 'Conversations' }).getByText('We are nine people'),
+  ).toBeVisible({ timeout: 30_000 });
   await choose(desk, 'We are nine people');
   await expectEqualLists(visitor, desk);
 });
@@ -299,7 +352,8 @@ test('[threat 8] what a visitor sends is text and nothing else, on both sides', 
   ];
   for (const text of texts) await visitor.say(text.replace('\u202e', ''));
   await choose(desk, 'gnp.exe');
-  for (const text of texts) await expect(desk.getByRole('log').getByText(text.replace('\u202e', ''), { exact: true })).toBeVisible();
+  for (const text of texts)
+    await expect(desk.getByRole('log').getByText(text.replace('\u202e', ''), { exact: true })).toBeVisible();
   expect(await desk.getByRole('log').locator('img, b, a, script').count()).toBe(0);
   expect(await visitor.window.locator('[role=log] img, [role=log] b, [role=log] a').count()).toBe(0);
   expect([dialogs, visitor.errors]).toEqual([[], []]);
@@ -328,7 +382,9 @@ test('[S7] the closed widget asks the pointer on occasions only: an hour of sile
   await expect.poll(() => asked.length).toBe(2);
 });
 
-test('[L4] a device three hours wrong changes nothing: the widget goes by the server’s time', async ({ browser }) => {
+test('[L4] a device three hours wrong changes nothing: the widget goes by the server’s time', async ({
+  browser,
+}) => {
   await openDesk(browser);
   const page = await (await browser.newContext()).newPage();
   await page.clock.install({ time: Date.now() - 3 * 3_600_000 });
@@ -342,7 +398,9 @@ test('[L4] a device three hours wrong changes nothing: the widget goes by the se
   await expect(lamp).toHaveAttribute('data-lamp', 'unlit');
 });
 
-test('a month later: the session has run out where one is, and the visitor’s words are a new conversation', async ({ browser }) => {
+test('a month later: the session has run out where one is, and the visitor’s words are a new conversation', async ({
+  browser,
+}) => {
   const desk = await openDesk(browser);
   const visitor = await visit(browser, `${house.site}/sky-log/1`);
   await visitor.launcher.click();
@@ -379,7 +437,9 @@ test('a page that is left before the server took the words: the next page sends 
   await choose(desk, 'Is Saturday for requests?');
   await expect(desk.getByRole('log')).toContainText('/visit/night-programme');
   await visitor.launcher.click();
-  await expect(visitor.window.locator('[data-entry]', { hasText: 'Is Saturday for requests?' })).toHaveCount(1);
+  await expect(visitor.window.locator('[data-entry]', { hasText: 'Is Saturday for requests?' })).toHaveCount(
+    1,
+  );
   expect(await visitor.page.evaluate(() => sessionStorage.length)).toBe(0);
 });
 
@@ -395,10 +455,14 @@ test('a face chosen in Team & hours stands beside what one answers, at once, and
   const own = desk.getByRole('listitem').filter({ hasText: 'Inês Matos (you)' });
   await own.getByRole('button', { name: 'Take it away' }).click();
   await expect(own.getByRole('img')).toHaveCount(0);
-  await own.getByLabel('A picture of Inês Matos').setInputFiles({ name: 'me.png', mimeType: 'image/png', buffer: Buffer.from('<html>') });
+  await own
+    .getByLabel('A picture of Inês Matos')
+    .setInputFiles({ name: 'me.png', mimeType: 'image/png', buffer: Buffer.from('<html>') });
   await expect(own.getByRole('alert')).toContainText('Nothing was stored');
   const png = await desk.screenshot({ clip: { x: 0, y: 0, width: 120, height: 160 } });
-  await own.getByLabel('A picture of Inês Matos').setInputFiles({ name: 'me.html', mimeType: 'text/html', buffer: png });
+  await own
+    .getByLabel('A picture of Inês Matos')
+    .setInputFiles({ name: 'me.html', mimeType: 'text/html', buffer: png });
   await expect(own.getByRole('button', { name: 'Another one' })).toBeVisible();
   await expect(own.getByRole('alert')).toHaveCount(0);
 
@@ -407,7 +471,11 @@ test('a face chosen in Team & hours stands beside what one answers, at once, and
   await answer(desk, 'To Inês, under the dome.');
   const face = visitor.window.locator('.card.person').filter({ hasText: 'under the dome' }).locator('.face');
   await expect
-    .poll(() => face.evaluate((one) => one instanceof HTMLImageElement && one.complete && [one.naturalWidth, one.offsetWidth]))
+    .poll(() =>
+      face.evaluate(
+        (one) => one instanceof HTMLImageElement && one.complete && [one.naturalWidth, one.offsetWidth],
+      ),
+    )
     .toEqual([64, 30]);
   await visitor.page.route('**/*.webp', (route) => route.abort());
   await visitor.page.reload();
@@ -416,10 +484,13 @@ test('a face chosen in Team & hours stands beside what one answers, at once, and
   expect(visitor.errors).toEqual([]);
 });
 
-test('eight tabs of one desk hear every word by one stream, and go on when the tab that kept it is closed', async ({ browser }) => {
+test('eight tabs of one desk hear every word by one stream, and go on when the tab that kept it is closed', async ({
+  browser,
+}) => {
   const first = await openDesk(browser);
   const tabs = [first];
-  const seen = (page: Page, text: string) => page.getByRole('navigation', { name: 'Conversations' }).getByText(text);
+  const seen = (page: Page, text: string) =>
+    page.getByRole('navigation', { name: 'Conversations' }).getByText(text);
   while (tabs.length < 8) {
     const tab = await first.context().newPage();
     await tab.goto(`${house.app}/s/${house.siteKey}/conversations`);

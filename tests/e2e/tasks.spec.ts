@@ -12,7 +12,9 @@ class Stranger {
     await what.click();
   }
   async design(): Promise<void> {
-    await this.click(this.page.getByRole('navigation', { name: 'Screens' }).getByRole('link', { name: 'Design' }));
+    await this.click(
+      this.page.getByRole('navigation', { name: 'Screens' }).getByRole('link', { name: 'Design' }),
+    );
     await expect(this.stage.locator('sunny-porch').first()).toBeAttached();
   }
   readonly stage = this.page.getByRole('region', { name: 'Stage' });
@@ -28,7 +30,9 @@ async function onToday(browser: Parameters<typeof enterAs>[0]): Promise<Stranger
 test('task 1: change the greeting, in three clicks', async ({ browser }) => {
   const one = await onToday(browser);
   await one.design();
-  await one.click(one.page.getByRole('navigation', { name: 'Path' }).getByRole('button', { name: /^At the door/ }));
+  await one.click(
+    one.page.getByRole('navigation', { name: 'Path' }).getByRole('button', { name: /^At the door/ }),
+  );
   await one.click(one.stage.getByRole('button', { name: /^Edit Greeting/ }));
   await one.page.keyboard.type('The dome is open.');
   await expect(one.stage.locator('sunny-porch [data-say=greeting]')).toHaveText('The dome is open.');

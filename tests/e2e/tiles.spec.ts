@@ -2,7 +2,9 @@ import { enterAs, expect, test, useHouse } from './house';
 
 const house = useHouse();
 
-test('a change paints the tiles it is seen in, and no other: neither words said elsewhere nor a delay touch them', async ({ browser }) => {
+test('a change paints the tiles it is seen in, and no other: neither words said elsewhere nor a delay touch them', async ({
+  browser,
+}) => {
   const page = await enterAs(browser, house, 'design?on=/tonight&moment=at-the-door&with=in');
   await expect(page.getByRole('navigation', { name: 'Path' }).locator('sunny-porch')).toHaveCount(9);
   await expect(page.getByRole('region', { name: 'Stage' }).locator('sunny-porch .window')).toBeVisible();
@@ -15,14 +17,22 @@ test('a change paints the tiles it is seen in, and no other: neither words said 
       const name = host.closest('[data-stone]')?.getAttribute('data-stone') ?? 'stage';
       const watch = new MutationObserver(() => painted.add(name));
       if (host.shadowRoot !== null)
-        watch.observe(host.shadowRoot, { subtree: true, childList: true, characterData: true, attributes: true });
+        watch.observe(host.shadowRoot, {
+          subtree: true,
+          childList: true,
+          characterData: true,
+          attributes: true,
+        });
     }
   });
-  const painted = () => page.evaluate(() => [...(window as unknown as { painted: Set<string> }).painted].sort());
+  const painted = () =>
+    page.evaluate(() => [...(window as unknown as { painted: Set<string> }).painted].sort());
   const field = page.getByRole('textbox', { name: 'Greeting' });
   await page.getByRole('button', { name: /^Edit Greeting/ }).click();
   await field.fill('The dome is open.');
-  await expect(page.getByRole('region', { name: 'Stage' }).locator('sunny-porch [data-say=greeting]')).toHaveText('The dome is open.');
+  await expect(
+    page.getByRole('region', { name: 'Stage' }).locator('sunny-porch [data-say=greeting]'),
+  ).toHaveText('The dome is open.');
   await expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible();
   expect(await painted()).toEqual(['at-the-door', 'stage']);
 
@@ -38,7 +48,9 @@ test('a change paints the tiles it is seen in, and no other: neither words said 
   await expect.poll(painted).toHaveLength(10);
 });
 
-test('law against settings beside a preview: no field beside the stage holds a text that is seen on it', async ({ browser }) => {
+test('law against settings beside a preview: no field beside the stage holds a text that is seen on it', async ({
+  browser,
+}) => {
   const page = await enterAs(browser, house, 'design?on=/tonight&with=in');
   const inspector = page.getByRole('complementary', { name: 'Inspector' });
   const stones = page.getByRole('navigation', { name: 'Path' }).locator('[data-stone]');
@@ -54,14 +66,20 @@ test('law against settings beside a preview: no field beside the stage holds a t
       .evaluateAll((all) => all.map((one) => one.textContent.trim()).filter((text) => text !== ''));
     const fields = await inspector
       .locator('input:not([type=radio]):not([type=checkbox]), textarea')
-      .evaluateAll((all) => all.map((one) => (one as HTMLInputElement).value.trim()).filter((text) => text !== ''));
+      .evaluateAll((all) =>
+        all.map((one) => (one as HTMLInputElement).value.trim()).filter((text) => text !== ''),
+      );
     seenInAll += seen.length;
     fieldsInAll += fields.length;
     expect(fields.filter((value) => seen.includes(value))).toEqual([]);
   };
   await page.getByRole('tab', { name: 'Everywhere' }).click();
   for (const part of ['Colours', 'Type and shape', 'Logo and header', 'Launcher', 'Place', 'Your own CSS'])
-    await inspector.getByRole('region', { name: part, exact: true }).getByRole('button', { expanded: false }).first().click();
+    await inspector
+      .getByRole('region', { name: part, exact: true })
+      .getByRole('button', { expanded: false })
+      .first()
+      .click();
   for (let index = 0; index < count; index++) {
     await stones.nth(index).click();
     for (const side of ['Here', 'Everywhere']) {

@@ -19,7 +19,9 @@ async function greet(page: Page, text: string): Promise<void> {
   await field.press('Escape');
 }
 
-test('two people word the same text: the second one gets both wordings and the choice; different texts both stay', async ({ browser }) => {
+test('two people word the same text: the second one gets both wordings and the choice; different texts both stay', async ({
+  browser,
+}) => {
   const first = await enterAs(browser, house, 'design?moment=at-the-door&with=in');
   const second = await enterAs(browser, house, 'design?moment=at-the-door&with=in');
   await expect(greeting(first)).toBeVisible();
@@ -28,7 +30,10 @@ test('two people word the same text: the second one gets both wordings and the c
   await isSaved(first);
   await greet(second, 'The dome is open.');
   const dialog = second.getByRole('dialog', { name: 'Somebody else has changed this too' });
-  await expect(dialog.getByRole('blockquote')).toHaveText(['Good evening from the dome.', 'The dome is open.']);
+  await expect(dialog.getByRole('blockquote')).toHaveText([
+    'Good evening from the dome.',
+    'The dome is open.',
+  ]);
   await expectNoAxe(second, 'two wordings');
   await dialog.getByRole('button', { name: 'Keep theirs' }).click();
   await expect(greeting(second)).toHaveText('Good evening from the dome.');
@@ -44,7 +49,9 @@ test('two people word the same text: the second one gets both wordings and the c
   await expect(greeting(first)).toHaveText('The dome is open.');
 });
 
-test('who gets the notes holds at once, outside of the draft, and is undone in one click', async ({ browser }) => {
+test('who gets the notes holds at once, outside of the draft, and is undone in one click', async ({
+  browser,
+}) => {
   const page = await enterAs(browser, house, 'design?on=/tonight');
   const changes = await page.getByRole('button', { name: /^Publish|^Nothing to publish/ }).textContent();
   await page.locator('[data-way-words=W17]').click();

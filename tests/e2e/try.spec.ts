@@ -63,7 +63,9 @@ test('who arrives, when and with whom is what the circumstances say, and the eng
   await expectNoSidewaysScroll(page);
 });
 
-test('a visit is kept as a check: it is walked with every change of the draft, and told before publishing', async ({ browser }) => {
+test('a visit is kept as a check: it is walked with every change of the draft, and told before publishing', async ({
+  browser,
+}) => {
   const page = await enterAs(browser, house, 'design?on=/tonight&with=in&try=w40');
   const panel = page.getByRole('complementary', { name: 'Try a visit' });
   const keep = panel.getByRole('form', { name: 'Keep it as a check' });
@@ -76,7 +78,10 @@ test('a visit is kept as a check: it is walked with every change of the draft, a
 
   await panel.getByRole('button', { name: 'Back to designing' }).click();
   await page.locator('[data-stone=invited]').click();
-  await page.getByRole('complementary', { name: 'Inspector' }).getByLabel('Invitations in one visit, at most').fill('0');
+  await page
+    .getByRole('complementary', { name: 'Inspector' })
+    .getByLabel('Invitations in one visit, at most')
+    .fill('0');
   await page.getByRole('button', { name: /^Publish 1 change/ }).click();
   const dialog = page.getByRole('dialog');
   await expect(dialog.getByRole('alert')).toContainText('1 of 1 kept visits does not come to what it must');

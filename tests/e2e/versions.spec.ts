@@ -7,11 +7,16 @@ const DAY_MS = 86_400_000;
 
 /** What the observatory's clock reads at an instant, as a date field takes it. */
 function wall(instant: number): string {
-  const parts = new Intl.DateTimeFormat('sv-SE', { timeZone: 'Atlantic/Azores', dateStyle: 'short', timeStyle: 'short' }).format(instant);
+  const parts = new Intl.DateTimeFormat('sv-SE', {
+    timeZone: 'Atlantic/Azores',
+    dateStyle: 'short',
+    timeStyle: 'short',
+  }).format(instant);
   return parts.replace(' ', 'T');
 }
 
-const version = (page: Page, number: number): Locator => page.getByRole('listitem', { name: new RegExp(`^Version ${number}\\b`) });
+const version = (page: Page, number: number): Locator =>
+  page.getByRole('listitem', { name: new RegExp(`^Version ${number}\\b`) });
 
 async function paint(page: Page, brand: string): Promise<void> {
   await page.getByRole('tab', { name: 'Everywhere' }).click();
@@ -26,7 +31,9 @@ async function publish(page: Page, remark: string): Promise<void> {
   await expect(page.getByText(/^Version \d+ is live\./)).toBeVisible();
 }
 
-test('the versions of the demo: who, when, with which remark and for how long; any two compared in words', async ({ browser }) => {
+test('the versions of the demo: who, when, with which remark and for how long; any two compared in words', async ({
+  browser,
+}) => {
   const page = await enterAs(browser, house, 'versions');
   await expect(version(page, 4)).toContainText('live now');
   await expect(version(page, 3)).toContainText('Two dark nights for the Leonids');
@@ -42,7 +49,9 @@ test('the versions of the demo: who, when, with which remark and for how long; a
   await expectNoSidewaysScroll(page);
 });
 
-test('a version is looked at on the stage, where nothing can be changed, and the draft is as it was', async ({ browser }) => {
+test('a version is looked at on the stage, where nothing can be changed, and the draft is as it was', async ({
+  browser,
+}) => {
   const page = await enterAs(browser, house, 'versions');
   await version(page, 3).getByRole('link', { name: 'Look at it' }).click();
   const stage = page.getByRole('region', { name: 'Stage' });
@@ -111,7 +120,9 @@ test('task 9: a look for a few nights, set in six clicks, begins and ends by its
   await page.getByRole('textbox', { name: 'From' }).fill(wall(now + 2 * DAY_MS));
   await page.getByRole('textbox', { name: 'Until' }).fill(wall(now + 4 * DAY_MS));
   await page.getByRole('button', { name: 'Set it' }).click();
-  await expect(page.getByRole('dialog')).toContainText(/Version \d+ is set for .+ Two periods cannot overlap/);
+  await expect(page.getByRole('dialog')).toContainText(
+    /Version \d+ is set for .+ Two periods cannot overlap/,
+  );
   await page.getByRole('button', { name: 'Not yet' }).click();
   await page.getByRole('button', { name: /^Undo/ }).click();
   await expect(page.getByRole('button', { name: 'Nothing to publish' })).toBeVisible();
@@ -125,7 +136,9 @@ test('task 9: a look for a few nights, set in six clicks, begins and ends by its
   await house.moveTo(now + DAY_MS + 60_000);
   expect(await seen()).toBe('rgb(31, 91, 74)');
   const later = await enterAs(browser, house, 'versions');
-  await expect(later.getByRole('region', { name: 'Set for later' })).toContainText(/^Set for later\s*Version \d+ until /);
+  await expect(later.getByRole('region', { name: 'Set for later' })).toContainText(
+    /^Set for later\s*Version \d+ until /,
+  );
   // [L6] Publishing meanwhile changes what comes after, and says so.
   await later.goto(`${house.app}/s/${house.siteKey}/design`);
   await paint(later, '#2f6f8f');
@@ -144,7 +157,9 @@ test('task 9: a look for a few nights, set in six clicks, begins and ends by its
   await expect(again.getByRole('region', { name: 'Set for later' })).toHaveCount(0);
 });
 
-test('[M8] one switch pauses the whole widget: no page shows it, who talks goes on, and it comes back', async ({ browser }) => {
+test('[M8] one switch pauses the whole widget: no page shows it, who talks goes on, and it comes back', async ({
+  browser,
+}) => {
   const page = await enterAs(browser, house, 'versions');
   await beIn(page, true);
   const talking = await visit(browser, `${house.site}/tonight`);
@@ -175,7 +190,9 @@ test('the design goes out as a file, is changed there, and comes in: shown in wo
   ]);
   const text = readFileSync(await download.path(), 'utf8');
   const give = (name: string, body: string) =>
-    page.getByLabel('A design as a file', { exact: true }).setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(body) });
+    page
+      .getByLabel('A design as a file', { exact: true })
+      .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(body) });
 
   const lineOf = (part: string): number => text.slice(0, text.indexOf(part)).split('\n').length;
   await give('plum.json', text.replace('"brand": "#7a2e5d"', '"brand": "plum"'));
@@ -185,7 +202,9 @@ test('the design goes out as a file, is changed there, and comes in: shown in wo
   await expectNoAxe(page, 'a file that does not fit');
   await refused.getByRole('button', { name: 'Close' }).click();
   await give('cut.json', text.slice(0, 400));
-  await expect(page.getByRole('dialog', { name: 'cut.json does not fit' })).toContainText('A closing brace } is missing.');
+  await expect(page.getByRole('dialog', { name: 'cut.json does not fit' })).toContainText(
+    'A closing brace } is missing.',
+  );
   await page.keyboard.press('Escape');
 
   await give('lagoon.json', text.replace('"brand": "#7a2e5d"', '"brand": "#1f6f6b"'));
@@ -206,7 +225,8 @@ test('[threat 18] the draft on the real site, for one tab alone: a band says so,
   await paint(page, '#6b3fa0');
   await page.getByRole('button', { name: 'Publish 1 change' }).click();
   await page.getByRole('button', { name: 'Look at it on your site first' }).click();
-  const link = (await page.getByRole('link', { name: 'Open your site with the draft' }).getAttribute('href')) ?? '';
+  const link =
+    (await page.getByRole('link', { name: 'Open your site with the draft' }).getAttribute('href')) ?? '';
   const secret = link.split('#sunny-porch-draft=')[1] ?? 'none';
   await expectNoAxe(page, 'a private link');
 
@@ -217,7 +237,9 @@ test('[threat 18] the draft on the real site, for one tab alone: a band says so,
   const launcher = own.locator('sunny-porch .launcher');
   await expect(launcher).toHaveCSS('background-color', 'rgb(107, 63, 160)');
   const band = own.locator('sunny-porch-draft');
-  await expect(band.getByRole('status')).toHaveText('Only you see this: the draft of Farrow Isle Observatory.');
+  await expect(band.getByRole('status')).toHaveText(
+    'Only you see this: the draft of Farrow Isle Observatory.',
+  );
   expect(own.url()).toBe(`${house.site}/`);
   await expectNoAxe(own, 'the band of a private view');
   await own.goto(`${house.site}/tonight`);

@@ -1,6 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import type { Json } from '../../src/core/draft/patch';
-import { ADDRESS_PARTS, type Design, type OwnCase, PAGE_RULE_KINDS, type Widget } from '../../src/core/model/design';
+import {
+  ADDRESS_PARTS,
+  type Design,
+  type OwnCase,
+  PAGE_RULE_KINDS,
+  type Widget,
+} from '../../src/core/model/design';
 import { FIELD_KINDS, type Field } from '../../src/core/model/form';
 import { COLOURS, ICON_NAMES, LOOK_NAMES, type Look } from '../../src/core/model/look';
 import { changesOf } from '../../src/core/publishing/changes';
@@ -10,18 +16,27 @@ import { changeWords } from '../../src/ui/wording/changes';
 import { anyCondition, anyDesign } from '../made/chance';
 import { type Dice, diceOf } from '../made/dice';
 
-const CONTEXT = { teamName: (id: string) => id, calendarName: (id: string) => id, widgetName: (id: string) => id };
+const CONTEXT = {
+  teamName: (id: string) => id,
+  calendarName: (id: string) => id,
+  widgetName: (id: string) => id,
+};
 const DESIGNS = 200;
 const EDITS_EACH = 50;
 
 /** A design in which every list has something in it, so that every leaf of the model can be edited. */
 function fullDesign(dice: Dice): Design {
   const design = anyDesign(dice);
-  return { ...design, locales: ['en', 'pt', 'de'], widgets: design.widgets.map((widget) => fullWidget(dice, widget)) };
+  return {
+    ...design,
+    locales: ['en', 'pt', 'de'],
+    widgets: design.widgets.map((widget) => fullWidget(dice, widget)),
+  };
 }
 
 function fullWidget(dice: Dice, widget: Widget): Widget {
-  const fields = (form: string) => Array.from({ length: dice.int(0, 4) }, (_, index) => anyField(dice, `${form}field${index}`));
+  const fields = (form: string) =>
+    Array.from({ length: dice.int(0, 4) }, (_, index) => anyField(dice, `${form}field${index}`));
   return {
     ...widget,
     look: fullLook(dice, widget.look),
@@ -131,14 +146,23 @@ const INSTEAD_OF_NONE: Readonly<Record<string, Json>> = {
   phoneCorner: 'lower-left',
   headerPicture: HEADER_PICTURE,
 };
-const NONE_CAN_BE = new Set([...Object.keys(INSTEAD_OF_NONE), 'atMost', 'least', 'most', 'slowReplyTalkingAfter']);
+const NONE_CAN_BE = new Set([
+  ...Object.keys(INSTEAD_OF_NONE),
+  'atMost',
+  'least',
+  'most',
+  'slowReplyTalkingAfter',
+]);
 
 /** Nobody sees the ids of a condition's rules, nor how one single condition is joined. */
 const UNSEEN = /\/(?:v|rules\/\d+\/id)$|\/own$/;
 
 /** What is read of something in a list: not the ids of a condition's rules; a group of one is that one. */
 function seenOf(node: Node | undefined): string {
-  const { conditions, isNot } = (node ?? {}) as { readonly conditions?: readonly Node[]; readonly isNot?: boolean };
+  const { conditions, isNot } = (node ?? {}) as {
+    readonly conditions?: readonly Node[];
+    readonly isNot?: boolean;
+  };
   const read = conditions?.length === 1 && isNot === false ? conditions[0] : node;
   return JSON.stringify(read ?? null).replace(/"id":"[^"]*",?/g, '');
 }
@@ -172,7 +196,12 @@ function editOf(dice: Dice, design: Node, path: string): string | null {
     if (seenOf(node[place - 1]) === seenOf(node[place])) return null;
     // Any of several page rules is enough: their order says nothing.
     if (dice.flip() && place > 0 && !/\/(?:showOn|neverOn)$/.test(path))
-      return put([...node.slice(0, place - 1), node[place] as Node, node[place - 1] as Node, ...node.slice(place + 1)]);
+      return put([
+        ...node.slice(0, place - 1),
+        node[place] as Node,
+        node[place - 1] as Node,
+        ...node.slice(place + 1),
+      ]);
     return put(node.filter((_, index) => index !== place));
   }
   if (typeof node === 'object' && node !== null) {
@@ -186,7 +215,8 @@ function editOf(dice: Dice, design: Node, path: string): string | null {
   const name = at;
   if (/\/(?:showOn|neverOn|rules)\/\d+\/(?:kind|part)$/.test(path))
     return put(dice.pick((name === 'kind' ? PAGE_RULE_KINDS : ADDRESS_PARTS).filter((one) => one !== node)));
-  if (name === 'is' && /\/(?:items|conditions|audience)\//.test(path)) return put(node === 'first' ? 'returning' : 'first');
+  if (name === 'is' && /\/(?:items|conditions|audience)\//.test(path))
+    return put(node === 'first' ? 'returning' : 'first');
   if (node === null) return put((INSTEAD_OF_NONE[name] ?? 7) as Node);
   if (NONE_CAN_BE.has(name) && name !== 'value' && dice.flip(0.3)) return put(null);
   if (typeof node === 'boolean') return put(!node);
@@ -221,7 +251,9 @@ describe('changes in words', () => {
         expect(sentences.join(), where).not.toMatch(/undefined|\[object|NaN/);
         for (const one of changes.filter(({ kind }) => kind === 'changed')) {
           const { before: old, after: now } = one;
-          expect(changeWords({ ...one, before: now, after: old }, CONTEXT), where).not.toBe(changeWords(one, CONTEXT));
+          expect(changeWords({ ...one, before: now, after: old }, CONTEXT), where).not.toBe(
+            changeWords(one, CONTEXT),
+          );
         }
         expect(changesOf(after, before), where).toHaveLength(changes.length);
       }

@@ -1,5 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { type Decision, type Signal, decideAnew as decide, decide as decideKept } from '../../src/core/decide/decide';
+import {
+  type Decision,
+  type Signal,
+  decideAnew as decide,
+  decide as decideKept,
+} from '../../src/core/decide/decide';
 import { explain } from '../../src/core/decide/explain';
 import { hoursAt, hoursOf } from '../../src/core/decide/hours-now';
 import { whyNow } from '../../src/core/decide/why-now';
@@ -56,7 +61,9 @@ describe('the laws of deciding', () => {
       const first = decide(site, visit);
       const until = Math.min(first.askAgainAt ?? Infinity, visit.now + 40 * DAY_MS);
       for (const share of [0.001, 0.3, 0.999]) {
-        const at = visit.now + Math.min(until - visit.now - 1, Math.floor((until - visit.now) * share) + dice.int(0, 500));
+        const at =
+          visit.now +
+          Math.min(until - visit.now - 1, Math.floor((until - visit.now) * share) + dice.int(0, 500));
         expectSilence(first, decide(site, { ...visit, now: at }));
       }
       expectSilence(first, decide(site, { ...visit, now: until - 1 }));
@@ -93,8 +100,14 @@ describe('the laws of deciding', () => {
         at = decide(site, { ...visit, now: at }).askAgainAt;
       }
       expect(asks).toBeLessThanOrEqual(changesInADay(site, visit));
-      if (site.design.widgets.every(({ calendar, invitations }) => calendar === null && invitations.length === 0))
-        expect(decide(site, { ...visit, now: last + 2 * DAY_MS, heardAt: null, conversation: null }).askAgainAt).toBeNull();
+      if (
+        site.design.widgets.every(
+          ({ calendar, invitations }) => calendar === null && invitations.length === 0,
+        )
+      )
+        expect(
+          decide(site, { ...visit, now: last + 2 * DAY_MS, heardAt: null, conversation: null }).askAgainAt,
+        ).toBeNull();
     });
   });
 
@@ -106,7 +119,10 @@ describe('the laws of deciding', () => {
         expect(decide(site, after), signal).toEqual(first);
         const until = first.askAgainAt ?? visit.now + DAY_MS;
         const later = visit.now + Math.min(dice.int(1, 300) * SECOND_MS, until - visit.now - 1);
-        const [heard, unheard] = [decide(site, { ...after, now: later }), decide(site, { ...visit, now: later })];
+        const [heard, unheard] = [
+          decide(site, { ...after, now: later }),
+          decide(site, { ...visit, now: later }),
+        ];
         expect(noticed(heard), signal).toEqual(noticed(unheard));
       }
     });
@@ -116,15 +132,21 @@ describe('the laws of deciding', () => {
     forAll(4000, (_, site, visit) => {
       const decision = decide(site, visit);
       const verdicts = explain(site, visit);
-      expect(verdicts.filter(({ standing }) => standing === 'decided').map(({ reason }) => reason)).toEqual(decision.because);
+      expect(verdicts.filter(({ standing }) => standing === 'decided').map(({ reason }) => reason)).toEqual(
+        decision.because,
+      );
       const kinds = decision.because.map(({ about }) => about);
       expect(new Set(kinds).size).toBe(kinds.length);
-      const others = verdicts.filter(({ standing, reason }) => standing !== 'decided' && reason.about === 'invitation');
-      if (decision.show !== null) expect(others.map(({ reason }) => reason.facts['invitation'])).not.toContain(decision.show);
+      const others = verdicts.filter(
+        ({ standing, reason }) => standing !== 'decided' && reason.about === 'invitation',
+      );
+      if (decision.show !== null)
+        expect(others.map(({ reason }) => reason.facts['invitation'])).not.toContain(decision.show);
       // Whatever explain calls free and ready would show if those before it did not.
       for (const { reason, lacks } of others) {
         if (reason.code === 'conditions-hold') expect(lacks).toEqual([]);
-        if (reason.code === 'condition-fails' || reason.code === 'not-yet') expect(lacks?.length).toBeGreaterThan(0);
+        if (reason.code === 'condition-fails' || reason.code === 'not-yet')
+          expect(lacks?.length).toBeGreaterThan(0);
       }
     });
   });
@@ -141,7 +163,11 @@ describe('the laws of deciding', () => {
           dice.flip(0.3) ? [id, ...rest.slice(0, -1), ['all', 0, ['moon', 1]]] : [id, ...rest],
         ),
       }));
-      const damaged = { ...site, design: { ...site.design, widgets }, facts: { ...site.facts, zones: {} } } as unknown as PublishedSite;
+      const damaged = {
+        ...site,
+        design: { ...site.design, widgets },
+        facts: { ...site.facts, zones: {} },
+      } as unknown as PublishedSite;
       expect(() => decide(damaged, visit)).not.toThrow();
     });
   });
@@ -158,9 +184,12 @@ function changesInADay(site: PublishedSite, visit: Circumstances): number {
       if (changesAt >= until) break;
       at = changesAt;
     }
-  const kinds = site.design.widgets.flatMap(({ invitations }) => invitations.flatMap(([, , , , , , when]) => kindsOf(when)));
+  const kinds = site.design.widgets.flatMap(({ invitations }) =>
+    invitations.flatMap(([, , , , , , when]) => kindsOf(when)),
+  );
   const clocks = kinds.filter((kind) => ['on-page', 'in-visit', 'idle'].includes(kind)).length;
-  const dateEdges = kinds.filter((kind) => kind === 'week-time').length * 4 + kinds.filter((kind) => kind === 'dates').length;
+  const dateEdges =
+    kinds.filter((kind) => kind === 'week-time').length * 4 + kinds.filter((kind) => kind === 'dates').length;
   const free = site.design.widgets.reduce((sum, { invitations }) => sum + invitations.length, 0) + 3;
   const talk = visit.conversation === null ? 0 : 4; // comfort, slow reply, closing line, quiet hours
   return hourChanges * 3 + clocks + dateEdges + free + talk + 2;

@@ -42,8 +42,12 @@ function anyFields(dice: Dice): WireField[] {
       isRequired: dice.flip(0.4),
       ...(dice.flip(0.3) ? { least: dice.int(0, 5) } : {}),
       ...(dice.flip(0.3) ? { most: dice.int(3, 60) } : {}),
-      ...(kind === 'choice' || kind === 'choices' ? { options: [['a', 'A'] as const, ['b', 'B'] as const] } : {}),
-      ...(place > 0 && dice.flip(0.3) ? { shownIf: [`0000000${dice.int(0, place)}`, dice.pick(['yes', 'a'])] as const } : {}),
+      ...(kind === 'choice' || kind === 'choices'
+        ? { options: [['a', 'A'] as const, ['b', 'B'] as const] }
+        : {}),
+      ...(place > 0 && dice.flip(0.3)
+        ? { shownIf: [`0000000${dice.int(0, place)}`, dice.pick(['yes', 'a'])] as const }
+        : {}),
     };
   });
 }
@@ -57,7 +61,10 @@ describe('forms', () => {
     for (let turn = 0; turn < 40; turn++) {
       const dice = diceOf(SEED + turn);
       const fields = anyFields(dice);
-      const widgets = published.widgets.map((widget) => ({ ...widget, forms: { before: fields, note: fields, after: fields } }));
+      const widgets = published.widgets.map((widget) => ({
+        ...widget,
+        forms: { before: fields, note: fields, after: fields },
+      }));
       const design = `d${turn + 50}-0123456789abcdef`;
       const body = gzipSync(JSON.stringify({ ...published, widgets }));
       await insertFile(
@@ -69,12 +76,19 @@ describe('forms', () => {
       for (let filled = 0; filled < 25; filled++) {
         const place = dice.pick(FORMS);
         const replies: Replies = Object.fromEntries(
-          fields.filter(() => dice.flip(0.85)).map(({ id }) => [id, dice.flip(0.15) ? dice.some(['a', 'b', 'c'], 3) : dice.pick(TEXTS)]),
+          fields
+            .filter(() => dice.flip(0.85))
+            .map(({ id }) => [id, dice.flip(0.15) ? dice.some(['a', 'b', 'c'], 3) : dice.pick(TEXTS)]),
         );
         const words = place === 'note' ? fields.find(({ kind }) => kind === 'long') : undefined;
         const draft = words === undefined ? 'said' : String(replies[words.id] ?? '');
-        const own = checkReplies(fields, words === undefined ? replies : { ...replies, [words.id]: draft }, []);
-        const textOf = (kind: WireField['kind']) => String(own.replies[fields.find((one) => one.kind === kind)?.id ?? ''] ?? '');
+        const own = checkReplies(
+          fields,
+          words === undefined ? replies : { ...replies, [words.id]: draft },
+          [],
+        );
+        const textOf = (kind: WireField['kind']) =>
+          String(own.replies[fields.find((one) => one.kind === kind)?.id ?? ''] ?? '');
         const under = { clientId: 'a'.repeat(20), design, locale: 'en', widget: 'everywhere' };
         const faultsOf = async (given: Replies) => {
           const isTidy = given === own.replies;

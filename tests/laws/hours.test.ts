@@ -11,7 +11,9 @@ const FROM = Date.UTC(2026, 10, 26);
 const UNTIL = Date.UTC(2036, 10, 26);
 
 /** Each zone's offsets of the next ten years, zones that go alike once. */
-const DISTINCT = [...new Map(ZONES.names.map((name) => [JSON.stringify(ZONES.offsetsOf(name, FROM, UNTIL)), name])).values()];
+const DISTINCT = [
+  ...new Map(ZONES.names.map((name) => [JSON.stringify(ZONES.offsetsOf(name, FROM, UNTIL)), name])).values(),
+];
 
 /** Awkward hours: past midnight, in the hour that is skipped or repeated, touching at midnight, all day. */
 const WEEK: Week = [
@@ -83,7 +85,8 @@ describe('hours in every zone', () => {
           const instant = change + offset * MINUTE;
           const isOpen = isOpenAt(own, instant);
           checks++;
-          if (isOpen !== oracle[place]) faults.push(`${name} ${new Date(instant).toISOString()} is ${isOpen}`);
+          if (isOpen !== oracle[place])
+            faults.push(`${name} ${new Date(instant).toISOString()} is ${isOpen}`);
         }
         for (const offset of [-180, -61, -31, -1, 0, 1, 29, 59, 121]) {
           const place = 4 * DAY + offset;
@@ -119,9 +122,11 @@ describe('hours in every zone', () => {
           const own = hours({ zone, week });
           const [isOpen, change, opening] = [isOpenAt(own, now), nextChange(own, now), nextOpening(own, now)];
           const end = change ?? now + 30 * DAY * MINUTE;
-          for (const share of shares) expect(isOpenAt(own, now + Math.floor((end - now - 1) * share))).toBe(isOpen);
+          for (const share of shares)
+            expect(isOpenAt(own, now + Math.floor((end - now - 1) * share))).toBe(isOpen);
           if (change !== null) expect([change > now, isOpenAt(own, change)]).toEqual([true, !isOpen]);
-          if (opening !== null) expect([isOpenAt(own, opening), isOpenAt(own, opening - 1)]).toEqual([true, false]);
+          if (opening !== null)
+            expect([isOpenAt(own, opening), isOpenAt(own, opening - 1)]).toEqual([true, false]);
         },
       ),
       { numRuns: 1500, seed: 20261126 },
@@ -133,16 +138,31 @@ describe('the zone data', () => {
   it('[H16] is pinned and right where the platform’s own is not, and travels as pairs', () => {
     expect(ZONES.version).toBe('2026f');
     const azores = ZONES.offsetsOf('Atlantic/Azores', Date.UTC(2026, 0, 1), Date.UTC(2027, 0, 1));
-    expect(toZone(azores ?? []).starts.slice(1)).toEqual([Date.UTC(2026, 2, 29, 1), Date.UTC(2026, 9, 25, 1)]);
+    expect(toZone(azores ?? []).starts.slice(1)).toEqual([
+      Date.UTC(2026, 2, 29, 1),
+      Date.UTC(2026, 9, 25, 1),
+    ]);
     expect(toZone(azores ?? []).offsets.map((ms) => ms / 3_600_000)).toEqual([-1, 0, -1]);
     expect(ZONES.offsetsOf('Nowhere/Isle', FROM, UNTIL)).toBeNull();
   });
 
   it('[H16] law: agrees with the platform in every zone and month where the platform’s data is not known to be old', () => {
-    const OLD = ['Vancouver', 'Edmonton', 'Winnipeg', 'Inuvik', 'Havana', 'Casablanca', 'El_Aaiun', 'Chisinau'];
+    const OLD = [
+      'Vancouver',
+      'Edmonton',
+      'Winnipeg',
+      'Inuvik',
+      'Havana',
+      'Casablanca',
+      'El_Aaiun',
+      'Chisinau',
+    ];
     const odd = new Set<string>();
     const table = new Map(
-      Intl.supportedValuesOf('timeZone').map((name) => [name, ZONES.offsetsOf(name, Date.UTC(2024, 0, 1), Date.UTC(2026, 0, 1))]),
+      Intl.supportedValuesOf('timeZone').map((name) => [
+        name,
+        ZONES.offsetsOf(name, Date.UTC(2024, 0, 1), Date.UTC(2026, 0, 1)),
+      ]),
     );
     for (const [name, offsets] of table) {
       if (offsets === null) continue;
@@ -152,7 +172,8 @@ describe('the zone data', () => {
         const instant = Date.UTC(2024, month, 15, 12);
         const text = format.formatToParts(instant).find(({ type }) => type === 'timeZoneName')?.value ?? '';
         const match = /GMT([+-])(\d\d):(\d\d)/.exec(text);
-        const minutes = match === null ? 0 : (match[1] === '-' ? -1 : 1) * (Number(match[2]) * 60 + Number(match[3]));
+        const minutes =
+          match === null ? 0 : (match[1] === '-' ? -1 : 1) * (Number(match[2]) * 60 + Number(match[3]));
         if (minutes * MINUTE !== offsetAt(zone, instant)) odd.add(name);
       }
     }

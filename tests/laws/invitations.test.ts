@@ -4,7 +4,15 @@ import { hoursAt, hoursOf } from '../../src/core/decide/hours-now';
 import { EMPTY_MEMORY, type Memory } from '../../src/core/decide/memory';
 import { FRESH_MS } from '../../src/core/decide/state';
 import { arrivingAt } from '../../src/core/rehearse/arriving';
-import { type Act, type VisitEvent, type Walk, openTab, doAct, replay, waitUntil } from '../../src/core/rehearse/walk';
+import {
+  type Act,
+  type VisitEvent,
+  type Walk,
+  openTab,
+  doAct,
+  replay,
+  waitUntil,
+} from '../../src/core/rehearse/walk';
 import { type Circumstances, type Level } from '../../src/core/model/circumstances';
 import { DAY_MS, MINUTE_MS, SECOND_MS } from '../../src/core/model/units';
 import type { WireInvitation } from '../../src/core/wire/design-file';
@@ -24,15 +32,26 @@ function anyAct(dice: Dice, now: number): Act {
     () => ({ kind: 'seen', selector: '.map' }),
     () => ({
       kind: 'pulse',
-      pulse: dice.pick([{ kind: 'leaving' }, { kind: 'form-left' }, { kind: 'clicked', selector: '.map' }] as const),
+      pulse: dice.pick([
+        { kind: 'leaving' },
+        { kind: 'form-left' },
+        { kind: 'clicked', selector: '.map' },
+      ] as const),
     }),
-    () => ({ kind: dice.pick(['move', 'hide', 'show', 'show', 'type', 'stop-typing', 'close', 'nothing'] as const) }),
+    () => ({
+      kind: dice.pick(['move', 'hide', 'show', 'show', 'type', 'stop-typing', 'close', 'nothing'] as const),
+    }),
     () => ({ kind: dice.pick(['open', 'accept'] as const) }),
     () => ({
       kind: 'told',
       conversation: dice.flip()
         ? null
-        : madeTalk({ standing: dice.pick(['asked', 'joined', 'ended']), askedMs: now, lastMs: now, widgetKey: 'widget-0' }),
+        : madeTalk({
+            standing: dice.pick(['asked', 'joined', 'ended']),
+            askedMs: now,
+            lastMs: now,
+            widgetKey: 'widget-0',
+          }),
     }),
   ];
   if (dice.flip(0.04)) return { kind: 'decline' };
@@ -72,15 +91,31 @@ function browse(dice: Dice, site: PublishedSite, level: Level): number {
     for (const seen of after.seen.slice(before.seen.length))
       if (seen.kind === 'invited') {
         expectAllowed(seen.id, seen.at, place, after);
-        shown.push({ id: seen.id, at: seen.at, tab: place, view: views[place] ?? 0, visit: memory.visit?.number ?? 0, leftAt: null });
+        shown.push({
+          id: seen.id,
+          at: seen.at,
+          tab: place,
+          view: views[place] ?? 0,
+          visit: memory.visit?.number ?? 0,
+          leftAt: null,
+        });
       }
     const isGone = after.circumstances.invited === null && after.openedByItselfAt === null;
-    if (isGone) for (const one of shown) if (one.tab === place && one.leftAt === null) one.leftAt = after.circumstances.now;
+    if (isGone)
+      for (const one of shown)
+        if (one.tab === place && one.leftAt === null) one.leftAt = after.circumstances.now;
   };
 
-  const expectAllowed = (id: string, at: number, place: number, { circumstances, site: told }: Walk): void => {
+  const expectAllowed = (
+    id: string,
+    at: number,
+    place: number,
+    { circumstances, site: told }: Walk,
+  ): void => {
     const widget = told.design.widgets.find(({ invitations }) => invitations.some((one) => one[0] === id));
-    const [, , , needsMemory, days, atMost] = widget?.invitations.find((one) => one[0] === id) as WireInvitation;
+    const [, , , needsMemory, days, atMost] = widget?.invitations.find(
+      (one) => one[0] === id,
+    ) as WireInvitation;
     const [perVisit, gap, beforeClosing, afterTalk] = told.design.limits ?? [1, 120, 600, 86_400, 30];
     const same = shown.filter((one) => one.id === id);
     const here = shown.filter((one) => one.tab === place && one.view === views[place]);
@@ -94,7 +129,8 @@ function browse(dice: Dice, site: PublishedSite, level: Level): number {
     }
     const hours = hoursOf(told, widget?.calendar ?? null);
     const standing = hours === null ? null : hoursAt(hours, at);
-    if (standing?.isOpen) expect(standing.changesAt - at, 'not before closing').toBeGreaterThan(beforeClosing * SECOND_MS);
+    if (standing?.isOpen)
+      expect(standing.changesAt - at, 'not before closing').toBeGreaterThan(beforeClosing * SECOND_MS);
     if (days === 0)
       expect(
         here.filter((one) => one.id === id),
@@ -108,14 +144,16 @@ function browse(dice: Dice, site: PublishedSite, level: Level): number {
     const visit = circumstances.memory.visit?.number;
     const inVisit = shown.filter((one) => one.visit === visit);
     expect(inVisit.length, 'so many a visit').toBeLessThan(perVisit);
-    for (const one of inVisit) if (one.leftAt !== null) expect(at - one.leftAt, 'the gap').toBeGreaterThanOrEqual(gap * SECOND_MS);
+    for (const one of inVisit)
+      if (one.leftAt !== null) expect(at - one.leftAt, 'the gap').toBeGreaterThanOrEqual(gap * SECOND_MS);
     if (days === -1)
       expect(
         same.filter((one) => one.visit === visit),
         'once per visit',
       ).toEqual([]);
     if (days === -2) expect(same, 'once per visitor').toEqual([]);
-    if (days > 0) for (const one of same) expect(at - one.at, 'once in some days').toBeGreaterThanOrEqual(days * DAY_MS);
+    if (days > 0)
+      for (const one of same) expect(at - one.at, 'once in some days').toBeGreaterThanOrEqual(days * DAY_MS);
     if (atMost > 0) expect(same.length, 'so many in all').toBeLessThan(atMost);
   };
 
@@ -149,11 +187,21 @@ function browse(dice: Dice, site: PublishedSite, level: Level): number {
   };
 
   for (let turn = 0; turn < 24; turn++) {
-    passUntil(now + (dice.flip(0.04) ? dice.int(30 * 60, 86_400 * dice.pick([0.1, 0.3, 3])) : dice.int(0, 90)) * SECOND_MS);
+    passUntil(
+      now +
+        (dice.flip(0.04) ? dice.int(30 * 60, 86_400 * dice.pick([0.1, 0.3, 3])) : dice.int(0, 90)) *
+          SECOND_MS,
+    );
     if (tabs.length === 0 || (tabs.length < 4 && dice.flip(0.1))) {
       const place = tabs.length;
       views[place] = view++;
-      const blank = { site, circumstances: startAt(level, now, memory), seen: [], openedByItselfAt: null, loadedAt: now };
+      const blank = {
+        site,
+        circumstances: startAt(level, now, memory),
+        seen: [],
+        openedByItselfAt: null,
+        loadedAt: now,
+      };
       put(place, blank, openTab(site, startAt(level, now, memory)));
       continue;
     }
@@ -166,7 +214,8 @@ function browse(dice: Dice, site: PublishedSite, level: Level): number {
     }
     if (act.kind === 'open' || act.kind === 'accept') opened[place] = true;
     const isNo =
-      act.kind === 'decline' || (act.kind === 'close' && before.openedByItselfAt !== null && now - before.openedByItselfAt <= 10_000);
+      act.kind === 'decline' ||
+      (act.kind === 'close' && before.openedByItselfAt !== null && now - before.openedByItselfAt <= 10_000);
     if (isNo && level !== 'none') restUntil = now + (site.design.limits?.[4] ?? 30) * DAY_MS;
     put(place, before, doAct(shared(before), act));
   }
@@ -187,28 +236,46 @@ function forAll(count: number, law: (dice: Dice, site: PublishedSite) => unknown
 describe('the laws of inviting', () => {
   it('[I5] [I6] [I12] limits are never exceeded in 10,000 visits of up to four tabs, and none shows without a fresh word', () => {
     let invited = 0;
-    forAll(10_000, (dice, site) => (invited += browse(dice, site, dice.pick(['none', 'asked', 'kept', 'kept'] as const))));
+    forAll(
+      10_000,
+      (dice, site) => (invited += browse(dice, site, dice.pick(['none', 'asked', 'kept', 'kept'] as const))),
+    );
     expect(invited).toBeGreaterThan(5000);
   });
 
   it('an invitation added at the end changes nothing while another shows', () => {
     let compared = 0;
     forAll(1500, (dice, site) => {
-      const events: VisitEvent[] = Array.from({ length: 12 }, () => ({ ...anyAct(dice, EVENING), after: dice.int(0, 60) }));
+      const events: VisitEvent[] = Array.from({ length: 12 }, () => ({
+        ...anyAct(dice, EVENING),
+        after: dice.int(0, 60),
+      }));
       const last: WireInvitation = ['at-the-end', 'speak', 0, 0, 0, 0, ['all', 0]];
-      const more = site.design.widgets.map((widget) => ({ ...widget, invitations: [...widget.invitations, last] }));
+      const more = site.design.widgets.map((widget) => ({
+        ...widget,
+        invitations: [...widget.invitations, last],
+      }));
       const start = startAt('kept', EVENING, EMPTY_MEMORY);
-      const [without, with_] = [replay(site, start, events), replay({ ...site, design: { ...site.design, widgets: more } }, start, events)];
-      const firstNew = with_.seen.find((seen) => seen.kind === 'invited' && seen.id === 'at-the-end')?.at ?? Infinity;
+      const [without, with_] = [
+        replay(site, start, events),
+        replay({ ...site, design: { ...site.design, widgets: more } }, start, events),
+      ];
+      const firstNew =
+        with_.seen.find((seen) => seen.kind === 'invited' && seen.id === 'at-the-end')?.at ?? Infinity;
       if (firstNew > EVENING) compared++;
-      expect(with_.seen.filter(({ at }) => at < firstNew)).toEqual(without.seen.filter(({ at }) => at < firstNew));
+      expect(with_.seen.filter(({ at }) => at < firstNew)).toEqual(
+        without.seen.filter(({ at }) => at < firstNew),
+      );
     });
     expect(compared).toBeGreaterThan(100);
   });
 
   it('[I7] a no never makes an invitation appear', () => {
     forAll(2500, (dice, site) => {
-      const before: VisitEvent[] = Array.from({ length: 6 }, () => ({ ...anyAct(dice, EVENING), after: dice.int(0, 60) }));
+      const before: VisitEvent[] = Array.from({ length: 6 }, () => ({
+        ...anyAct(dice, EVENING),
+        after: dice.int(0, 60),
+      }));
       const walk = replay(site, startAt('kept', EVENING, EMPTY_MEMORY), before);
       const after = waitUntil(doAct(walk, { kind: 'decline' }), walk.circumstances.now + DAY_MS / 2);
       expect(after.seen.slice(walk.seen.length).filter(({ kind }) => kind === 'invited')).toEqual([]);
@@ -218,7 +285,10 @@ describe('the laws of inviting', () => {
   it('[A1] [A2] replay equals record: asking only when the engine wants to be asked shows what asking every second shows', () => {
     let invited = 0;
     forAll(400, (dice, site) => {
-      const events: VisitEvent[] = Array.from({ length: 8 }, () => ({ ...anyAct(dice, EVENING), after: dice.int(0, 45) }));
+      const events: VisitEvent[] = Array.from({ length: 8 }, () => ({
+        ...anyAct(dice, EVENING),
+        after: dice.int(0, 45),
+      }));
       const start = startAt('kept', EVENING, EMPTY_MEMORY);
       const played = replay(site, start, events);
       const nothing: VisitEvent = { kind: 'nothing', after: 1 };

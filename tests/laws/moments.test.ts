@@ -23,7 +23,8 @@ function nextAct(dice: Dice, walk: Walk): Act | null {
   const isQuiet = talk !== null && now - talk.lastMs >= 12 * HOUR_MS;
   const isRunning = !isQuiet && (talk?.standing === 'asked' || talk?.standing === 'joined');
   const says = (): Act => {
-    if (talk?.standing === 'note' || isRunning) return told({ lastMs: now, waitingMs: talk?.waitingMs ?? now });
+    if (talk?.standing === 'note' || isRunning)
+      return told({ lastMs: now, waitingMs: talk?.waitingMs ?? now });
     return told({ standing: 'asked', askedMs: now, lastMs: now, waitingMs: now, endedBy: null });
   };
   const acts: (() => Act | null)[] = [
@@ -36,8 +37,18 @@ function nextAct(dice: Dice, walk: Walk): Act | null {
     () =>
       talk === null
         ? null
-        : told({ standing: 'joined', joinedMs: now, waitingMs: null, lastMs: now, responderName: 'Inês', isAnswered: true }),
-    () => (isRunning ? told({ standing: 'ended', endedMs: now, endedBy: dice.pick(['visitor', 'person'] as const) }) : null),
+        : told({
+            standing: 'joined',
+            joinedMs: now,
+            waitingMs: null,
+            lastMs: now,
+            responderName: 'Inês',
+            isAnswered: true,
+          }),
+    () =>
+      isRunning
+        ? told({ standing: 'ended', endedMs: now, endedBy: dice.pick(['visitor', 'person'] as const) })
+        : null,
     () =>
       moment === 'nobody-home' || moment === 'slow-reply'
         ? told({ standing: 'note', noteMail: 'a@b.example', lastMs: now, waitingMs: now })
@@ -53,8 +64,10 @@ function nextAct(dice: Dice, walk: Walk): Act | null {
  * an end before anybody joined, and a person who answers, or is back, where a question stands: they are never hidden.
  */
 function isOutsideOfTheLaw(from: Moment, to: Moment, hadTalk: boolean): boolean {
-  if (to === 'passing-by' || (from === 'passing-by' && hadTalk) || (from === 'invited' && hadTalk)) return true;
-  if (to === 'goodbye') return ['waiting', 'slow-reply', 'nobody-home', 'note-left', 'at-the-door'].includes(from);
+  if (to === 'passing-by' || (from === 'passing-by' && hadTalk) || (from === 'invited' && hadTalk))
+    return true;
+  if (to === 'goodbye')
+    return ['waiting', 'slow-reply', 'nobody-home', 'note-left', 'at-the-door'].includes(from);
   if (to === 'talking') return ['nobody-home', 'at-the-door', 'goodbye'].includes(from);
   return from === 'nobody-home' && to === 'waiting';
 }
@@ -67,12 +80,24 @@ describe('moments', () => {
         { when: all(condition({ kind: 'on-page', seconds: 20 })) },
         { manner: 'open', when: all(condition({ kind: 'scrolled', percent: 90 })) },
       ),
-      timings: { comfortAfter: 45, slowReplyAfter: 90, slowReplyNearbyAfter: 240, slowReplyTalkingAfter: 600, endsAfterQuiet: 43_200 },
+      timings: {
+        comfortAfter: 45,
+        slowReplyAfter: 90,
+        slowReplyNearbyAfter: 240,
+        slowReplyTalkingAfter: 600,
+        endsAfterQuiet: 43_200,
+      },
     });
     for (let turn = 0; turn < 1500; turn++) {
       const dice = diceOf(SEED + turn);
-      const site = madeSite({ design, teams: { [DESK]: dice.pick(['in', 'nearby', 'nobody', 'busy'] as const) } });
-      let walk = beginWalk(site, { ...arrivingAt('https://farrowisle.example/tonight', EVENING), isLit: false });
+      const site = madeSite({
+        design,
+        teams: { [DESK]: dice.pick(['in', 'nearby', 'nobody', 'busy'] as const) },
+      });
+      let walk = beginWalk(site, {
+        ...arrivingAt('https://farrowisle.example/tonight', EVENING),
+        isLit: false,
+      });
       for (let step = 0; step < 25; step++) {
         const before = walk;
         const wait = dice.flip(0.03) ? 13 * HOUR_MS : dice.int(0, 150) * 1000;
@@ -86,9 +111,12 @@ describe('moments', () => {
           const ways = WAYS.filter((way) => way.from === a && way.to === b);
           const hadTalk = walk.circumstances.conversation !== null;
           if (ways.length === 0 && !isOutsideOfTheLaw(a, b, hadTalk))
-            throw new Error(`Failed for seed ${SEED + turn}: ${a} → ${b} is no way (${JSON.stringify(act)}).`);
+            throw new Error(
+              `Failed for seed ${SEED + turn}: ${a} → ${b} is no way (${JSON.stringify(act)}).`,
+            );
           if (!(a === 'passing-by' && hadTalk))
-            for (const { id } of ways) walked.add(id === 'W2' || id === 'W3' ? (act?.kind === 'open' ? 'W2' : 'W3') : id);
+            for (const { id } of ways)
+              walked.add(id === 'W2' || id === 'W3' ? (act?.kind === 'open' ? 'W2' : 'W3') : id);
         }
       }
     }

@@ -1,5 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { type Publication, nextVersionChange, overlapping, versionInForce } from '../../src/core/publishing/in-force';
+import {
+  type Publication,
+  nextVersionChange,
+  overlapping,
+  versionInForce,
+} from '../../src/core/publishing/in-force';
 import { newerOf } from '../../src/core/publishing/newer';
 import { type Dice, diceOf } from '../made/dice';
 
@@ -85,7 +90,9 @@ describe('publishing', () => {
       for (let at: number | null = 8; at !== null; at = nextVersionChange(server.publications, at))
         asked.push(versionInForce(server.publications, at));
       const every = Array.from({ length: 300 }, (_, index) => versionInForce(server.publications, index + 8));
-      expect(asked, `seed ${SEED + turn}`).toEqual(every.filter((version, index) => index === 0 || version !== every[index - 1]));
+      expect(asked, `seed ${SEED + turn}`).toEqual(
+        every.filter((version, index) => index === 0 || version !== every[index - 1]),
+      );
     }
   });
 });

@@ -21,7 +21,11 @@ function anyAct(dice: Dice, moment: Moment | null): Act {
     () => ({ kind: 'seen', selector: '.map' }),
     () => ({
       kind: 'pulse',
-      pulse: dice.pick([{ kind: 'leaving' }, { kind: 'form-left' }, { kind: 'clicked', selector: '.map' }] as const),
+      pulse: dice.pick([
+        { kind: 'leaving' },
+        { kind: 'form-left' },
+        { kind: 'clicked', selector: '.map' },
+      ] as const),
     }),
     () => ({ kind: 'move' }),
     () => ({ kind: dice.pick(['open', 'close', 'nothing', 'nothing'] as const) }),
@@ -59,9 +63,13 @@ describe('reach', () => {
         }
         for (const seen of walk.seen) {
           if (seen.kind !== 'moment') continue;
-          expect(nearness.get(seen.moment), `seed ${SEED + place}: ${seen.moment} was reached`).not.toBe('never');
+          expect(nearness.get(seen.moment), `seed ${SEED + place}: ${seen.moment} was reached`).not.toBe(
+            'never',
+          );
           if (isIdle)
-            expect(['here', 'on-the-way'], `seed ${SEED + place}: ${seen.moment} by time alone`).toContain(nearness.get(seen.moment));
+            expect(['here', 'on-the-way'], `seed ${SEED + place}: ${seen.moment} by time alone`).toContain(
+              nearness.get(seen.moment),
+            );
         }
       }
     }

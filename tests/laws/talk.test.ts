@@ -27,11 +27,21 @@ function serverWith(fates: readonly Fate[]) {
     const known = entries.find((entry) => entry.clientId === clientId);
     if (known !== undefined) return known;
     const seq = entries.length + 1;
-    const entry: VisitorEntry = { id: seq * 3, seq, kind: 'message', author: 'visitor', clientId, name: null, body, storedMs: 1 };
+    const entry: VisitorEntry = {
+      id: seq * 3,
+      seq,
+      kind: 'message',
+      author: 'visitor',
+      clientId,
+      name: null,
+      body,
+      storedMs: 1,
+    };
     entries.push(entry);
     return entry;
   };
-  const json = (status: number, value: unknown) => Promise.resolve(new Response(JSON.stringify(value), { status }));
+  const json = (status: number, value: unknown) =>
+    Promise.resolve(new Response(JSON.stringify(value), { status }));
   const answer = (input: string, init: RequestInit = {}): Promise<Response> => {
     if (input.endsWith('/stream')) return Promise.reject(new TypeError('cut'));
     if (input.endsWith('/conversation')) return json(200, { conversation: madeTalk(), entries });
@@ -65,7 +75,10 @@ function madeStore(): UnsentStore {
 function portWith(keep: { memory: Memory }): Parameters<typeof talkWith>[0] {
   const nothing = () => undefined;
   return {
-    frame: { root: { lang: 'en' }, launcher: { dataset: { widget: 'everywhere' } } } as unknown as PanelPort['frame'],
+    frame: {
+      root: { lang: 'en' },
+      launcher: { dataset: { widget: 'everywhere' } },
+    } as unknown as PanelPort['frame'],
     surroundings: { now: () => 1 } as PanelPort['surroundings'],
     base: 'https://porch.example/w/aaaaaaaaaaaa',
     memory: {
@@ -107,7 +120,10 @@ function newPage(answer: (input: string, init?: RequestInit) => Promise<Response
     leave: () => {
       isHere = false;
     },
-    store: (kept: UnsentStore): UnsentStore => ({ read: kept.read, write: (unsent) => isHere && kept.write(unsent) }),
+    store: (kept: UnsentStore): UnsentStore => ({
+      read: kept.read,
+      write: (unsent) => isHere && kept.write(unsent),
+    }),
   };
 }
 
@@ -122,7 +138,10 @@ describe('the visitor’s side of a conversation', () => {
     await fc.assert(
       fc.asyncProperty(
         fc.array(fc.constantFrom(...FATES), { maxLength: 14 }),
-        fc.array(fc.record({ pause: fc.integer({ min: 0, max: 5000 }), leaves: fc.boolean() }), { minLength: 1, maxLength: 5 }),
+        fc.array(fc.record({ pause: fc.integer({ min: 0, max: 5000 }), leaves: fc.boolean() }), {
+          minLength: 1,
+          maxLength: 5,
+        }),
         async (fates, turns) => {
           const server = serverWith(fates);
           const keep = { memory: EMPTY_MEMORY };
@@ -176,7 +195,10 @@ describe('the visitor’s side of a conversation', () => {
   it('what the server refuses for good comes back to the field, and the next one goes out', async () => {
     const answers = [new Response('{}', { status: 400 })];
     const server = serverWith([]);
-    vi.stubGlobal('fetch', (input: string, init: RequestInit) => answers.shift() ?? server.answer(input, init));
+    vi.stubGlobal(
+      'fetch',
+      (input: string, init: RequestInit) => answers.shift() ?? server.answer(input, init),
+    );
     const talk = talkWith(
       portWith({ memory: EMPTY_MEMORY }),
       () => 'everywhere',

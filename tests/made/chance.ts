@@ -1,6 +1,11 @@
 import { EMPTY_MEMORY, type Memory } from '../../src/core/decide/memory';
 import { remember } from '../../src/core/decide/remember';
-import { type Circumstances, type Level, UNKNOWN_VISITOR, pageViewAt } from '../../src/core/model/circumstances';
+import {
+  type Circumstances,
+  type Level,
+  UNKNOWN_VISITOR,
+  pageViewAt,
+} from '../../src/core/model/circumstances';
 import type { Calendar } from '../../src/core/model/calendar';
 import type { Condition, ConditionBody, Group, When } from '../../src/core/model/condition';
 import type { Design, Widget } from '../../src/core/model/design';
@@ -22,13 +27,21 @@ const STATES = [...TEAM_STATES, 'closed'] as const;
 /** A condition of any kind; pulses are never negated. */
 export function anyCondition(dice: Dice): Condition {
   const bodies: (() => ConditionBody)[] = [
-    () => ({ kind: 'page', rules: [pageRule(dice.pick(['exact', 'begins-with', 'contains']), dice.pick(PATHS))] }),
+    () => ({
+      kind: 'page',
+      rules: [pageRule(dice.pick(['exact', 'begins-with', 'contains']), dice.pick(PATHS))],
+    }),
     () => ({ kind: 'device', devices: [dice.pick(['desktop', 'phone'] as const)] }),
     () => ({ kind: 'state', states: dice.some(STATES, 3) }),
     () => ({ kind: 'visit', is: dice.pick(['first', 'returning'] as const) }),
     () => ({ kind: 'pages-seen', atLeast: dice.int(1, 4) }),
     () => ({ kind: 'visits-in-days', atLeast: dice.int(1, 4), days: 14 }),
-    () => ({ kind: 'week-time', days: dice.some([0, 1, 2, 3, 4, 5, 6], 5), from: dice.int(0, 1440), to: dice.int(0, 1440) }),
+    () => ({
+      kind: 'week-time',
+      days: dice.some([0, 1, 2, 3, 4, 5, 6], 5),
+      from: dice.int(0, 1440),
+      to: dice.int(0, 1440),
+    }),
     () => {
       const from = 20_782 + dice.int(-2, 3);
       return { kind: 'dates', from, to: from + dice.int(0, 3) };
@@ -79,7 +92,9 @@ export function anyInvitation(dice: Dice, id: string): Invitation {
 export function anyCalendar(dice: Dice): Calendar {
   const from = dice.int(0, 1380);
   const interval = { from, to: from + dice.int(15, 900) };
-  const week = everyDay('09:00-12:00 14:00-18:30').map((usual) => (dice.flip(0.3) ? [interval] : dice.flip(0.2) ? [] : usual));
+  const week = everyDay('09:00-12:00 14:00-18:30').map((usual) =>
+    dice.flip(0.3) ? [interval] : dice.flip(0.2) ? [] : usual,
+  );
   const day = 20_782 + dice.int(-1, 3);
   const exception = {
     id: 'x',
@@ -94,7 +109,11 @@ export function anyCalendar(dice: Dice): Calendar {
     to: EVENING + dice.int(601, 1800) * MINUTE_MS,
     name: 'Mast',
   };
-  return calendar({ week, exceptions: dice.flip(0.4) ? [exception] : [], closings: dice.flip(0.3) ? [closing] : [] });
+  return calendar({
+    week,
+    exceptions: dice.flip(0.4) ? [exception] : [],
+    closings: dice.flip(0.3) ? [closing] : [],
+  });
 }
 
 /** A design with one to three widgets, up to six invitations each, limits and timings by chance. */
@@ -110,8 +129,16 @@ export function anyDesign(dice: Dice): Design {
       neverOn: dice.flip(0.2) ? [pageRule('exact', '/privacy')] : [],
     },
     audience: dice.flip(0.2) ? [{ kind: 'device', devices: ['desktop'], isNot: dice.flip(0.3) }] : [],
-    deeds: { in: 'chat', nearby: 'chat', busy: dice.pick(['queue', 'note'] as const), nobody: dice.pick(DEEDS), closed: dice.pick(DEEDS) },
-    invitations: Array.from({ length: dice.int(0, 7) }, (_, index) => anyInvitation(dice, `invite-${place}-${index}`)),
+    deeds: {
+      in: 'chat',
+      nearby: 'chat',
+      busy: dice.pick(['queue', 'note'] as const),
+      nobody: dice.pick(DEEDS),
+      closed: dice.pick(DEEDS),
+    },
+    invitations: Array.from({ length: dice.int(0, 7) }, (_, index) =>
+      anyInvitation(dice, `invite-${place}-${index}`),
+    ),
     talks: { keepsWaiting: dice.flip(), offersAgain: dice.flip() },
     timings: { ...base.timings, slowReplyTalkingAfter: dice.flip() ? 600 : null },
   }));
@@ -136,7 +163,11 @@ export function anySite(dice: Dice): PublishedSite {
 }
 
 function makeSite(dice: Dice): PublishedSite {
-  const override = { isOpen: dice.flip(), until: EVENING + dice.int(1, 3000) * MINUTE_MS, reason: dice.flip() ? 'Cloud' : '' };
+  const override = {
+    isOpen: dice.flip(),
+    until: EVENING + dice.int(1, 3000) * MINUTE_MS,
+    reason: dice.flip() ? 'Cloud' : '',
+  };
   return madeSite({
     design: anyDesign(dice),
     calendars: [anyCalendar(dice)],
@@ -146,7 +177,9 @@ function makeSite(dice: Dice): PublishedSite {
 }
 
 function anyCounts(dice: Dice, known: Memory, now: number): Memory['counts'] {
-  return known.visit === null || dice.flip() ? {} : { 'invite-0-0': [dice.int(1, 3), dice.int(1, 4), now - dice.int(0, 3) * DAY_MS] };
+  return known.visit === null || dice.flip()
+    ? {}
+    : { 'invite-0-0': [dice.int(1, 3), dice.int(1, 4), now - dice.int(0, 3) * DAY_MS] };
 }
 
 /** Somebody somewhere in a visit, with whatever may be known of them. */
@@ -163,14 +196,19 @@ export function anyVisit(dice: Dice): Circumstances {
   );
   const memory = {
     ...known,
-    visit: known.visit === null ? null : { ...known.visit, shown: dice.int(0, 3), leftAt: dice.flip(0.3) ? began : null },
+    visit:
+      known.visit === null
+        ? null
+        : { ...known.visit, shown: dice.int(0, 3), leftAt: dice.flip(0.3) ? began : null },
     restUntil: dice.flip(0.1) ? now + dice.int(-100, 1000) * SECOND_MS : null,
     putAwayUntil: dice.flip(0.1) ? now + dice.int(-100, 1000) * SECOND_MS : null,
     counts: anyCounts(dice, known, now),
   };
   const isVisible = dice.flip(0.9);
   const clock = { doneMs: dice.int(0, 60) * SECOND_MS, since: isVisible ? began : null };
-  const standing = dice.flip(0.35) ? dice.pick(['asked', 'joined', 'ended', 'note'] as const satisfies readonly Standing[]) : null;
+  const standing = dice.flip(0.35)
+    ? dice.pick(['asked', 'joined', 'ended', 'note'] as const satisfies readonly Standing[])
+    : null;
   const asked = now - dice.int(0, 200) * SECOND_MS - (dice.flip(0.2) ? 13 * HOUR_MS : 0);
   return {
     now,

@@ -7,7 +7,9 @@ import type { Hours } from '../../src/core/hours/hours';
 import { toZone } from '../../src/core/hours/zone';
 import type { Calendar, EpochDay, Interval, Override, Week } from '../../src/core/model/calendar';
 
-export const ZONES = readZones(createRequire(import.meta.url)('moment-timezone/data/packed/latest.json') as PackedZones);
+export const ZONES = readZones(
+  createRequire(import.meta.url)('moment-timezone/data/packed/latest.json') as PackedZones,
+);
 export const AZORES = 'Atlantic/Azores';
 
 export function day(text: string): EpochDay {
@@ -29,13 +31,23 @@ const CLOSED: Week = [[], [], [], [], [], [], []];
 export const everyDay = (text: string): Week => CLOSED.map(() => times(text));
 
 export function calendar(change: Partial<Calendar>): Calendar {
-  return { id: 'night', name: 'Night desk', zone: AZORES, week: CLOSED, seasons: [], exceptions: [], closings: [], ...change };
+  return {
+    id: 'night',
+    name: 'Night desk',
+    zone: AZORES,
+    week: CLOSED,
+    seasons: [],
+    exceptions: [],
+    closings: [],
+    ...change,
+  };
 }
 
 /** Hours ready to be asked, from 2000 to 2038. */
 export function hours(change: Partial<Calendar>, override: Override | null = null): Hours {
   const made = toWireCalendar(calendar(change));
-  if (!made.ok) throw new Error(`Expected a calendar that can be published, got ${JSON.stringify(made.errors)}.`);
+  if (!made.ok)
+    throw new Error(`Expected a calendar that can be published, got ${JSON.stringify(made.errors)}.`);
   const offsets = ZONES.offsetsOf(made.value.zone, Date.UTC(2000, 0, 1), Date.UTC(2038, 0, 1));
   if (offsets === null) throw new Error(`Expected a zone, got "${made.value.zone}".`);
   return { calendar: made.value, zone: toZone(offsets), override };

@@ -39,7 +39,10 @@ export async function madeHouse(file = ':memory:'): Promise<House> {
   const clock = makeClock();
   clock.moveTo(EVENING);
   const widgetDir = mkdtempSync(join(tmpdir(), 'porch-widget-'));
-  writeFileSync(join(widgetDir, 'built.json'), JSON.stringify({ panel: 'panel-0123456789abcdef.js', watch: 'watch-0123456789abcdef.js' }));
+  writeFileSync(
+    join(widgetDir, 'built.json'),
+    JSON.stringify({ panel: 'panel-0123456789abcdef.js', watch: 'watch-0123456789abcdef.js' }),
+  );
   writeFileSync(join(widgetDir, 'porch.js.gz'), gzipSync('/* porch */'));
   const state: State = {
     env: {
@@ -81,7 +84,11 @@ export interface MadePorch {
 }
 
 /** A site with an owner, in a house; published at once unless told otherwise. */
-export async function madePorch({ state }: House, name: string, { isPublished = true } = {}): Promise<MadePorch> {
+export async function madePorch(
+  { state }: House,
+  name: string,
+  { isPublished = true } = {},
+): Promise<MadePorch> {
   const at = state.clock.now();
   const origin = `https://${name}.example`;
   const answers = {
@@ -96,7 +103,8 @@ export async function madePorch({ state }: House, name: string, { isPublished = 
     zoneConfirmed: true,
   };
   const { site, personId } = await openPorch(state, answers, at);
-  if (isPublished) await publishDraft(state, { siteId: site.id, personId, at }, { revision: 1, remark: '', ...AT_ONCE });
+  if (isPublished)
+    await publishDraft(state, { siteId: site.id, personId, at }, { revision: 1, remark: '', ...AT_ONCE });
   const secret = await openSession(state, personId, 'test', at);
   return {
     key: site.key,
@@ -110,7 +118,10 @@ export async function madePorch({ state }: House, name: string, { isPublished = 
         state,
         new Request(`http://127.0.0.1/api/s/${site.key}/${path}`, {
           method,
-          headers: { Cookie: `porch=${as}`, ...(method === 'GET' ? {} : { 'Content-Type': 'application/json' }) },
+          headers: {
+            Cookie: `porch=${as}`,
+            ...(method === 'GET' ? {} : { 'Content-Type': 'application/json' }),
+          },
           ...(method === 'GET' ? {} : { body: JSON.stringify(body ?? {}) }),
         }),
       );
@@ -136,7 +147,12 @@ export async function madePorch({ state }: House, name: string, { isPublished = 
 }
 
 /** Somebody with a role on a site, and their session. */
-export async function madeMember({ state }: House, porch: MadePorch, role: 'owner' | 'designer' | 'responder', mail: string) {
+export async function madeMember(
+  { state }: House,
+  porch: MadePorch,
+  role: 'owner' | 'designer' | 'responder',
+  mail: string,
+) {
   const at = state.clock.now();
   const personId = await addMember(
     state,

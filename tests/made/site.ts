@@ -1,7 +1,13 @@
 import { EMPTY_MEMORY } from '../../src/core/decide/memory';
 import { toWireCalendar } from '../../src/core/hours/compile';
 import type { Calendar, Override } from '../../src/core/model/calendar';
-import { type Circumstances, type PageView, UNKNOWN_VISITOR, type Visitor, pageViewAt } from '../../src/core/model/circumstances';
+import {
+  type Circumstances,
+  type PageView,
+  UNKNOWN_VISITOR,
+  type Visitor,
+  pageViewAt,
+} from '../../src/core/model/circumstances';
 import { defaultDesign } from '../../src/core/model/defaults';
 import type { Design, PageRule, Widget } from '../../src/core/model/design';
 import type { TeamState } from '../../src/core/model/moment';
@@ -20,7 +26,11 @@ export const DESK = '0000000desk';
 /** The default design of a made-up site, with one team; `change` touches its only widget. */
 export function madeDesign(change: Partial<Widget> = {}, more: Partial<Design> = {}): Design {
   const design = defaultDesign('Farrow Isle', 'en', '#7a2e5d', () => '00000000id');
-  return { ...design, widgets: design.widgets.map((widget) => ({ ...widget, teams: [DESK], ...change })), ...more };
+  return {
+    ...design,
+    widgets: design.widgets.map((widget) => ({ ...widget, teams: [DESK], ...change })),
+    ...more,
+  };
 }
 
 export interface MadeSite {
@@ -71,7 +81,8 @@ export function madeSite({
 
 function published(calendar: Calendar): WireCalendar {
   const made = toWireCalendar(calendar);
-  if (!made.ok) throw new Error(`Expected a calendar that can be published, got ${JSON.stringify(made.errors)}.`);
+  if (!made.ok)
+    throw new Error(`Expected a calendar that can be published, got ${JSON.stringify(made.errors)}.`);
   return made.value;
 }
 
@@ -131,5 +142,14 @@ export function pageRule(kind: PageRule['kind'], text: string): PageRule {
 /** Somebody who hears a text: in English, while somebody is in, on the day of EVENING. */
 export function madeHearer(change: Partial<Hearer> = {}): Hearer {
   const zone = toZone(ZONES.offsetsOf(AZORES, Date.UTC(2025, 0, 1), Date.UTC(2038, 0, 1)) ?? []);
-  return { state: 'in', visit: 'unknown', locale: 'en', team: null, closedBy: null, zone, today: 20_782, ...change };
+  return {
+    state: 'in',
+    visit: 'unknown',
+    locale: 'en',
+    team: null,
+    closedBy: null,
+    zone,
+    today: 20_782,
+    ...change,
+  };
 }

@@ -31,7 +31,8 @@ export function makeSchema(): string {
   }).createSchema('Design') as { definitions: Record<string, Node> };
   for (const { path, unit, least, most } of Object.values(SETTINGS)) {
     const node = schema.definitions[OWNERS[path[0]] ?? '']?.properties?.[path[1]];
-    if (node === undefined) throw new Error(`Expected ${path.join('.')} in the schema: name its part in OWNERS.`);
+    if (node === undefined)
+      throw new Error(`Expected ${path.join('.')} in the schema: name its part in OWNERS.`);
     if (unit !== 'switch') Object.assign(node, { minimum: least, maximum: most });
   }
   const bound = (type: string, name: string, more: object): void => {

@@ -40,9 +40,15 @@ describe('the schema of a design', () => {
     expect(fault({ op: 'set', path: [...at, 'timings', 'slowReplyAfter'], value: 3 })).toEqual([
       '/widgets/0/timings/slowReplyAfter minimum',
     ]);
-    expect(fault({ op: 'set', path: [...at, 'look', 'brand'], value: 'plum' })).toEqual(['/widgets/0/look/brand pattern']);
-    expect(fault({ op: 'set', path: [...at, 'colour'], value: 1 })).toEqual(['/widgets/0 additionalProperties']);
+    expect(fault({ op: 'set', path: [...at, 'look', 'brand'], value: 'plum' })).toEqual([
+      '/widgets/0/look/brand pattern',
+    ]);
+    expect(fault({ op: 'set', path: [...at, 'colour'], value: 1 })).toEqual([
+      '/widgets/0 additionalProperties',
+    ]);
     expect(fault({ op: 'remove', path: ['limits'] })).toEqual([' required']);
-    expect(fault({ op: 'set', path: [...at, 'deeds', 'closed'], value: 'sing' })).toEqual(['/widgets/0/deeds/closed enum']);
+    expect(fault({ op: 'set', path: [...at, 'deeds', 'closed'], value: 'sing' })).toEqual([
+      '/widgets/0/deeds/closed enum',
+    ]);
   });
 });

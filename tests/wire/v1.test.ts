@@ -8,7 +8,8 @@ import type { PointerV1 } from '../../src/core/wire/pointer';
 import { say } from '../../src/core/words/say';
 import { madeHearer, madeVisit } from '../made/site';
 
-const sample = <T>(name: string): T => JSON.parse(readFileSync(join(import.meta.dirname, 'v1', name), 'utf8')) as T;
+const sample = <T>(name: string): T =>
+  JSON.parse(readFileSync(join(import.meta.dirname, 'v1', name), 'utf8')) as T;
 
 describe('wire version 1, frozen', () => {
   const site = {
@@ -19,7 +20,11 @@ describe('wire version 1, frozen', () => {
 
   it('[L8] a site that was published by the first program is still decided', () => {
     const visit = madeVisit({ page: { address: 'http://localhost:4320/tonight' } });
-    expect(decide(site, visit)).toMatchObject({ widget: 'everywhere', state: 'nobody', moment: 'passing-by' });
+    expect(decide(site, visit)).toMatchObject({
+      widget: 'everywhere',
+      state: 'nobody',
+      moment: 'passing-by',
+    });
     expect(decide(site, madeVisit({ page: { address: 'http://localhost:4320/privacy' } })).widget).toBeNull();
     expect(decide(site, { ...visit, isWindowOpen: true }).moment).toBe('nobody-home');
   });
@@ -28,6 +33,8 @@ describe('wire version 1, frozen', () => {
     const words = site.design.widgets[0]?.words ?? {};
     const hearer = madeHearer({ state: 'nobody', locale: 'pt' });
     expect(say(words['launcher.words'] ?? '', {}, hearer)).toBe('Deixar uma nota');
-    expect(say(words['launcher.unread'] ?? '', { count: 2, siteName: 'x' }, hearer)).toContain('2 mensagens novas');
+    expect(say(words['launcher.unread'] ?? '', { count: 2, siteName: 'x' }, hearer)).toContain(
+      '2 mensagens novas',
+    );
   });
 });

@@ -20,14 +20,22 @@ export default async function SignInPage({ searchParams }: { searchParams: Promi
   return (
     <Doorway
       title="Good to see you"
-      {...(isDemo ? { lead: 'This is the demo, with made-up people. Come in as one of them, or open an empty porch of your own.' } : {})}
+      {...(isDemo
+        ? {
+            lead: 'This is the demo, with made-up people. Come in as one of them, or open an empty porch of your own.',
+          }
+        : {})}
     >
       {isDemo ? (
         <Stack spacing={1.5} sx={{ mb: 3 }}>
           {DEMO_PEOPLE.map(({ mail, name, role }, index) => (
             <form key={mail} action={enterDemoAction}>
               <input type="hidden" name="mail" value={mail} />
-              <Button type="submit" fullWidth variant={index === 0 ? 'contained' : 'outlined'}>{`Enter as ${name} (${role})`}</Button>
+              <Button
+                type="submit"
+                fullWidth
+                variant={index === 0 ? 'contained' : 'outlined'}
+              >{`Enter as ${name} (${role})`}</Button>
             </form>
           ))}
           <form action={enterDemoAction}>

@@ -91,5 +91,14 @@ type Rest = Partial<Pick<Board, 'level' | 'widgetId' | 'moment' | 'crack' | 'val
 /** A board about something: `about` tells it from others of its code. */
 export function board(code: BoardCode, about: readonly string[], rest: Rest = {}): Board {
   const level = TO_MEND.has(code) ? 'mend' : 'look';
-  return { key: [code, ...about].join(' '), code, level, widgetId: null, moment: null, crack: null, values: {}, ...rest };
+  return {
+    key: [code, ...about].join(' '),
+    code,
+    level,
+    widgetId: null,
+    moment: null,
+    crack: null,
+    values: {},
+    ...rest,
+  };
 }

@@ -37,13 +37,20 @@ export function formBoards({ design }: BoardInput): Board[] {
     const asksMail = widget.forms.note.some(({ kind }) => kind === 'email');
     const promises = ['nobodyHome', 'noteLeft.got'] as const;
     const isPromised = promises.some(
-      (key) => !isOwnText(widget, design.defaultLocale, key) || /mail/i.test(textOf(design, widget, design.defaultLocale, key)),
+      (key) =>
+        !isOwnText(widget, design.defaultLocale, key) ||
+        /mail/i.test(textOf(design, widget, design.defaultLocale, key)),
     );
     return asksMail || !isPromised
       ? inForms
       : [
           ...inForms,
-          board('mail-promised-no-mail-field', [widgetId], { widgetId, moment: 'nobody-home', crack: 'note-left', values: { name } }),
+          board('mail-promised-no-mail-field', [widgetId], {
+            widgetId,
+            moment: 'nobody-home',
+            crack: 'note-left',
+            values: { name },
+          }),
         ];
   });
 }
@@ -54,11 +61,14 @@ function cannotBeSeen({ kind, shownIf }: Field, before: readonly Field[]): boole
   if (shownIf === null) return false;
   const asked = before.find(({ id }) => id === shownIf.field);
   if (asked === undefined || asked.kind === 'hidden') return true;
-  if (asked.kind === 'choice' || asked.kind === 'choices') return !asked.options.some(({ value }) => value === shownIf.is);
+  if (asked.kind === 'choice' || asked.kind === 'choices')
+    return !asked.options.some(({ value }) => value === shownIf.is);
   return (asked.kind === 'yes-no' || asked.kind === 'consent') && !['yes', 'no'].includes(shownIf.is);
 }
 
 function labelOf({ id, label, own }: Field, widget: Widget, locale: string): string {
   if (own !== null) return own.label[locale] ?? Object.values(own.label)[0] ?? id;
-  return label === null ? id : (widget.texts[locale]?.[label] ?? OUR_TEXTS[locale]?.[label] ?? OUR_TEXTS['en']?.[label] ?? id);
+  return label === null
+    ? id
+    : (widget.texts[locale]?.[label] ?? OUR_TEXTS[locale]?.[label] ?? OUR_TEXTS['en']?.[label] ?? id);
 }

@@ -26,13 +26,26 @@ export function invitationBoards(input: BoardInput): Board[] {
       const why = dead.get(one.id) ?? null;
       if (why === null) return [];
       const values = { name, invitation: one.name, why };
-      return [board('invitation-never', [widgetId, one.id], { widgetId, moment: 'invited', crack: isCracked ? 'invited' : null, values })];
+      return [
+        board('invitation-never', [widgetId, one.id], {
+          widgetId,
+          moment: 'invited',
+          crack: isCracked ? 'invited' : null,
+          values,
+        }),
+      ];
     });
     const forgetful = alive.filter(needsMemory);
     const memory =
       forgetful.length === 0
         ? []
-        : [board('invitation-needs-memory', [widgetId], { widgetId, moment: 'invited', values: { name, count: forgetful.length } })];
+        : [
+            board('invitation-needs-memory', [widgetId], {
+              widgetId,
+              moment: 'invited',
+              values: { name, count: forgetful.length },
+            }),
+          ];
     return [...never, ...inTheWay(widget, alive, input.design), ...memory];
   });
 }
@@ -64,7 +77,11 @@ function canMeet(one: Invitation, other: Invitation): boolean {
   return contradiction(both) === null && !haveNoPageTogether(one, other);
 }
 
-function neverWhy(invitation: Invitation, widget: Widget, { design, facts, now }: BoardInput): NeverWhy | null {
+function neverWhy(
+  invitation: Invitation,
+  widget: Widget,
+  { design, facts, now }: BoardInput,
+): NeverWhy | null {
   if (design.limits.perVisit === 0) return 'limit';
   if (invitation.when.join === 'any') return invitation.when.items.length === 0 ? 'empty' : null;
   const asked = [...needed(invitation), ...widget.audience];
@@ -85,10 +102,17 @@ function needed({ when }: Invitation): Condition[] {
 
 /** What cannot hold together, whatever a visitor does. */
 function contradiction(all: readonly Condition[]): NeverWhy | null {
-  const devices = setsOf(all, (one) => (one.kind === 'device' ? one.devices : null), ['desktop', 'tablet', 'phone']);
+  const devices = setsOf(all, (one) => (one.kind === 'device' ? one.devices : null), [
+    'desktop',
+    'tablet',
+    'phone',
+  ]);
   if (devices === 'none') return 'devices';
   const languages = all.flatMap((one) => (one.kind === 'language' && !one.isNot ? [one.languages] : []));
-  if (languages.length > 1 && !languages[0]?.some((one) => languages.every((list) => list.some((other) => sameLanguage(one, other)))))
+  if (
+    languages.length > 1 &&
+    !languages[0]?.some((one) => languages.every((list) => list.some((other) => sameLanguage(one, other))))
+  )
     return 'languages';
   const isFirst = all.some((one) => one.kind === 'visit' && (one.is === 'first') !== one.isNot);
   const isReturning = all.some(
@@ -100,7 +124,11 @@ function contradiction(all: readonly Condition[]): NeverWhy | null {
   return isFirst && isReturning ? 'visits' : null;
 }
 
-function setsOf(all: readonly Condition[], pick: (one: Condition) => readonly string[] | null, every: readonly string[]): 'none' | 'some' {
+function setsOf(
+  all: readonly Condition[],
+  pick: (one: Condition) => readonly string[] | null,
+  every: readonly string[],
+): 'none' | 'some' {
   const left = all.reduce<readonly string[]>((rest, one) => {
     const list = pick(one);
     return list === null ? rest : rest.filter((value) => list.includes(value) !== one.isNot);

@@ -8,12 +8,18 @@ import { type Board, type BoardInput, board } from './board';
 
 /** What is hard to read, hardly seen on the owner's page, or lies over bars that stay in place there. */
 export function lookBoards({ design, measured }: BoardInput): Board[] {
-  return design.widgets.flatMap((widget) => [...hardToRead(widget), ...hardlySeen(widget, measured), ...overBars(widget, measured)]);
+  return design.widgets.flatMap((widget) => [
+    ...hardToRead(widget),
+    ...hardlySeen(widget, measured),
+    ...overBars(widget, measured),
+  ]);
 }
 
 function hardToRead({ id: widgetId, name, look }: Widget): Board[] {
   const { count, ratio } = keptIn(HARD, look, () => hardOf(look));
-  return count === 0 ? [] : [board('text-contrast', [widgetId], { widgetId, values: { name, count, ratio } })];
+  return count === 0
+    ? []
+    : [board('text-contrast', [widgetId], { widgetId, values: { name, count, ratio } })];
 }
 
 /** Kept for as long as the look is: boards are worked out anew with every letter that is typed. */
@@ -27,13 +33,27 @@ function hardOf(look: Look): { readonly count: number; readonly ratio: number } 
   return { count: hard.length, ratio: tenths(Math.min(...hard.map(({ ratio }) => ratio))) };
 }
 
-function hardlySeen({ id: widgetId, name, look, launcher }: Widget, measured: BoardInput['measured']): Board[] {
+function hardlySeen(
+  { id: widgetId, name, look, launcher }: Widget,
+  measured: BoardInput['measured'],
+): Board[] {
   const onPage = measured[widgetId]?.onPage ?? null;
   return standsOnPage(launcher.form).flatMap((what) => {
     const colours = onPage?.[what] ?? [];
     if (colours.length === 0) return [];
-    const { passes, ratio, page } = judgeOnPage(paletteOf(look, shownSchemes(look)[0] ?? 'day'), what, colours);
-    return passes ? [] : [board('launcher-contrast', [widgetId, what], { widgetId, values: { name, what, page, ratio: tenths(ratio) } })];
+    const { passes, ratio, page } = judgeOnPage(
+      paletteOf(look, shownSchemes(look)[0] ?? 'day'),
+      what,
+      colours,
+    );
+    return passes
+      ? []
+      : [
+          board('launcher-contrast', [widgetId, what], {
+            widgetId,
+            values: { name, what, page, ratio: tenths(ratio) },
+          }),
+        ];
   });
 }
 
@@ -41,7 +61,12 @@ function overBars({ id: widgetId, name }: Widget, measured: BoardInput['measured
   const [first, ...more] = measured[widgetId]?.coverings ?? [];
   if (first === undefined) return [];
   const { part, bar, screen, by } = first;
-  return [board('bar-covered', [widgetId], { widgetId, values: { name, part, bar, screen, by, more: more.length } })];
+  return [
+    board('bar-covered', [widgetId], {
+      widgetId,
+      values: { name, part, bar, screen, by, more: more.length },
+    }),
+  ];
 }
 
 /** Cut off, so that what fails is never told as what would do. */

@@ -53,10 +53,18 @@ describe('loose boards', () => {
 
   it('each has a key of its own, by which it is put aside, and what is to be mended goes first', () => {
     const design = madeDesign({
-      forms: { before: [field({ kind: 'consent', id: 'a' }), field({ kind: 'consent', id: 'b' })], note: [mail], after: [] },
+      forms: {
+        before: [field({ kind: 'consent', id: 'a' }), field({ kind: 'consent', id: 'b' })],
+        note: [mail],
+        after: [],
+      },
     });
     const boards = looseBoards(
-      input({ design, isZoneConfirmed: false, facts: madeSite({ calendars: [calendar({ week: everyDay('17:30-23:00') })] }).facts }),
+      input({
+        design,
+        isZoneConfirmed: false,
+        facts: madeSite({ calendars: [calendar({ week: everyDay('17:30-23:00') })] }).facts,
+      }),
     );
     expect(new Set(boards.map(({ key }) => key)).size).toBe(boards.length);
     expect(boards.map(({ level }) => level)).toEqual(['mend', 'mend', 'look']);
@@ -68,7 +76,9 @@ describe('loose boards', () => {
       const design = madeDesign({ teams: [DESK, 'other'] });
       const facts = madeSite({ teams: { [DESK]: 'in', other: 'in' } }).facts;
       expect(codesOf({ design, facts, peopleOf: { other: 1 } })).toEqual([]);
-      const chatOnly = madeDesign({ deeds: { in: 'chat', nearby: 'chat', busy: 'chat', nobody: 'chat', closed: 'note' } });
+      const chatOnly = madeDesign({
+        deeds: { in: 'chat', nearby: 'chat', busy: 'chat', nobody: 'chat', closed: 'note' },
+      });
       expect(codesOf({ design: chatOnly, peopleOf: {} })).toEqual([]); // without hours it is never closed
     });
 
@@ -80,8 +90,16 @@ describe('loose boards', () => {
       const design = madeDesign({ calendarId: 'night' });
       const never = madeSite({ calendars: [calendar({})] }).facts;
       expect(codesOf({ design, facts: never })).toEqual(['hours-never-open']);
-      const season = { id: 's', name: 'Winter', from: 1101, to: 331, week: everyDay('00:00-00:00').map(() => []) };
-      const summer = madeSite({ calendars: [calendar({ week: everyDay('17:30-23:00'), seasons: [season] })] }).facts;
+      const season = {
+        id: 's',
+        name: 'Winter',
+        from: 1101,
+        to: 331,
+        week: everyDay('00:00-00:00').map(() => []),
+      };
+      const summer = madeSite({
+        calendars: [calendar({ week: everyDay('17:30-23:00'), seasons: [season] })],
+      }).facts;
       expect(codesOf({ design, facts: summer })).toEqual([]);
     });
   });
@@ -89,9 +107,15 @@ describe('loose boards', () => {
   describe('forms', () => {
     it('needed, and never seen: filled in by the page, after a field that comes later, or for an option that is not there', () => {
       const choice = field({ id: 'who', kind: 'choice', options: [{ value: 'me', label: { en: 'Me' } }] });
-      expect(forms([field({ kind: 'hidden', isRequired: true, attribute: 'booking' })])).toEqual(['field-hidden-but-required']);
-      expect(forms([field({ isRequired: true, shownIf: { field: 'who', is: 'me' } }), choice])).toEqual(['field-hidden-but-required']);
-      expect(forms([choice, field({ isRequired: true, shownIf: { field: 'who', is: 'all' } })])).toEqual(['field-hidden-but-required']);
+      expect(forms([field({ kind: 'hidden', isRequired: true, attribute: 'booking' })])).toEqual([
+        'field-hidden-but-required',
+      ]);
+      expect(forms([field({ isRequired: true, shownIf: { field: 'who', is: 'me' } }), choice])).toEqual([
+        'field-hidden-but-required',
+      ]);
+      expect(forms([choice, field({ isRequired: true, shownIf: { field: 'who', is: 'all' } })])).toEqual([
+        'field-hidden-but-required',
+      ]);
       expect(forms([choice, field({ isRequired: true, shownIf: { field: 'who', is: 'me' } })])).toEqual([]);
       expect(forms([choice, field({ shownIf: { field: 'who', is: 'all' } })])).toEqual([]);
     });
@@ -104,7 +128,10 @@ describe('loose boards', () => {
     it('an answer by mail is promised, by our words or the owner’s, and no address is asked for', () => {
       expect(forms([], [])).toEqual(['mail-promised-no-mail-field']);
       const said = (nobodyHome: string) =>
-        widget({ forms: { before: [], note: [], after: [] }, texts: { en: { nobodyHome, 'noteLeft.got': 'Thank you.' } } });
+        widget({
+          forms: { before: [], note: [], after: [] },
+          texts: { en: { nobodyHome, 'noteLeft.got': 'Thank you.' } },
+        });
       expect(said('We answer by e-mail.')).toEqual(['mail-promised-no-mail-field']);
       expect(said('Tell us, we read everything.')).toEqual([]);
     });
@@ -112,15 +139,38 @@ describe('loose boards', () => {
 
   describe('invitations', () => {
     const only = (change: Parameters<typeof invitations>[0], more: Partial<Widget> = {}) =>
-      looseBoards(input({ design: madeDesign({ ...invitations(change), ...more }) })).map(({ code, values }) => values['why'] ?? code);
+      looseBoards(input({ design: madeDesign({ ...invitations(change), ...more }) })).map(
+        ({ code, values }) => values['why'] ?? code,
+      );
 
     it.each([
-      ['devices', { when: all(condition({ kind: 'device', devices: ['phone'] }), not({ kind: 'device', devices: ['phone', 'tablet'] })) }],
+      [
+        'devices',
+        {
+          when: all(
+            condition({ kind: 'device', devices: ['phone'] }),
+            not({ kind: 'device', devices: ['phone', 'tablet'] }),
+          ),
+        },
+      ],
       [
         'languages',
-        { when: all(condition({ kind: 'language', languages: ['pt'] }), condition({ kind: 'language', languages: ['de', 'fr'] })) },
+        {
+          when: all(
+            condition({ kind: 'language', languages: ['pt'] }),
+            condition({ kind: 'language', languages: ['de', 'fr'] }),
+          ),
+        },
       ],
-      ['visits', { when: all(condition({ kind: 'visit', is: 'first' }), condition({ kind: 'visit-number', atLeast: 2 })) }],
+      [
+        'visits',
+        {
+          when: all(
+            condition({ kind: 'visit', is: 'first' }),
+            condition({ kind: 'visit-number', atLeast: 2 }),
+          ),
+        },
+      ],
       ['past', { when: all(condition({ kind: 'dates', from: 20_000, to: 20_010 })) }],
       ['empty', { when: any() }],
     ])('nobody ever gets it: %s', (why, change) => {
@@ -129,18 +179,32 @@ describe('loose boards', () => {
 
     it('what looks alike and can hold', () => {
       expect(
-        only({ when: all(condition({ kind: 'language', languages: ['pt'] }), condition({ kind: 'language', languages: ['pt-br'] })) }),
+        only({
+          when: all(
+            condition({ kind: 'language', languages: ['pt'] }),
+            condition({ kind: 'language', languages: ['pt-br'] }),
+          ),
+        }),
       ).toEqual([]);
-      expect(only({ when: all(condition({ kind: 'device', devices: ['phone'] }), not({ kind: 'device', devices: ['tablet'] })) })).toEqual(
-        [],
-      );
-      expect(only({ when: any(condition({ kind: 'visit', is: 'first' }), condition({ kind: 'visit', is: 'returning' })) })).toEqual([
-        'invitation-needs-memory',
-      ]);
+      expect(
+        only({
+          when: all(
+            condition({ kind: 'device', devices: ['phone'] }),
+            not({ kind: 'device', devices: ['tablet'] }),
+          ),
+        }),
+      ).toEqual([]);
+      expect(
+        only({
+          when: any(condition({ kind: 'visit', is: 'first' }), condition({ kind: 'visit', is: 'returning' })),
+        }),
+      ).toEqual(['invitation-needs-memory']);
     });
 
     it('single pages that the widget leaves out; one that it shows on is enough', () => {
-      const on = (...texts: string[]) => ({ when: all(condition({ kind: 'page', rules: texts.map((text) => rule('exact', text)) })) });
+      const on = (...texts: string[]) => ({
+        when: all(condition({ kind: 'page', rules: texts.map((text) => rule('exact', text)) })),
+      });
       const pages = { showOn: [rule('begins-with', '/groups')], neverOn: [rule('exact', '/groups/private')] };
       expect(only(on('/tonight'), { pages })).toEqual(['pages']);
       expect(only(on('/groups/private'), { pages })).toEqual(['pages']);
@@ -156,8 +220,11 @@ describe('loose boards', () => {
     });
 
     it('[I6] two that come due together, or too soon after each other, unless no visitor can get both', () => {
-      const after = (seconds: number, ...more: Condition[]) => ({ when: all(condition({ kind: 'on-page', seconds }), ...more) });
-      const pair = (...list: Parameters<typeof invitations>) => codesOf({ design: madeDesign(invitations(...list)) });
+      const after = (seconds: number, ...more: Condition[]) => ({
+        when: all(condition({ kind: 'on-page', seconds }), ...more),
+      });
+      const pair = (...list: Parameters<typeof invitations>) =>
+        codesOf({ design: madeDesign(invitations(...list)) });
       expect(pair(after(40), after(40))).toEqual(['invitations-collide']);
       expect(pair(after(40), after(45))).toEqual(['two-speak-within-gap']);
       expect(pair(after(40), after(4000))).toEqual([]);
@@ -171,7 +238,10 @@ describe('loose boards', () => {
 
   describe('pages', () => {
     it('a rule that another takes all of, and a widget that comes after one for everything', () => {
-      const pages = { showOn: [rule('begins-with', '/groups'), rule('exact', '/groups/schools')], neverOn: [] };
+      const pages = {
+        showOn: [rule('begins-with', '/groups'), rule('exact', '/groups/schools')],
+        neverOn: [],
+      };
       expect(widget({ pages })).toEqual(['rule-swallowed']);
       const made = madeDesign();
       const [first] = made.widgets as [Widget];
@@ -198,13 +268,22 @@ describe('loose boards', () => {
   });
 
   it('law: what one rule is said to take all of, it takes wherever the other does', () => {
-    const kind = fc.constantFrom('exact' as const, 'begins-with' as const, 'contains' as const, 'ends-with' as const);
+    const kind = fc.constantFrom(
+      'exact' as const,
+      'begins-with' as const,
+      'contains' as const,
+      'ends-with' as const,
+    );
     const text = fc.stringMatching(/^\/?[abAÉé/]{1,4}$/).filter((one) => !one.includes('//'));
-    const rules = fc.record({ kind, text, ignoresCase: fc.boolean() }).map((one): PageRule => ({ ...rule(one.kind, one.text), ...one }));
+    const rules = fc
+      .record({ kind, text, ignoresCase: fc.boolean() })
+      .map((one): PageRule => ({ ...rule(one.kind, one.text), ...one }));
     const paths = fc.array(fc.stringMatching(/^\/[abAÉé/]{0,5}$/), { minLength: 1, maxLength: 20 });
     const takes = (one: PageRule, path: string): boolean => {
       const wire = toWireRule(one);
-      return wire.ok && ruleTakes(wire.value, { host: 'x', path, query: [], fragment: '', whole: `x${path}` });
+      return (
+        wire.ok && ruleTakes(wire.value, { host: 'x', path, query: [], fragment: '', whole: `x${path}` })
+      );
     };
     let found = 0;
     fc.assert(
@@ -212,7 +291,8 @@ describe('loose boards', () => {
         if (!takesAllOf(wide, narrow)) return;
         found++;
         for (const path of [...all, narrow.text, narrow.text.replace(/\/$/, ''), `${narrow.text}b`])
-          if (takes(narrow, path)) expect([wide, narrow, path, takes(wide, path)]).toEqual([wide, narrow, path, true]);
+          if (takes(narrow, path))
+            expect([wide, narrow, path, takes(wide, path)]).toEqual([wide, narrow, path, true]);
       }),
       { numRuns: 20_000, seed: 20261126 },
     );
@@ -239,7 +319,11 @@ describe('loose boards', () => {
     it('a launcher that is hardly seen on the page, until it has a ring, or is the page’s own element', () => {
       const onPage = { launcher: ['#ffffff', '#6d2a55'], invitation: ['#6d2a55'] };
       expect(by({}, { onPage })).toMatchObject([
-        { code: 'launcher-contrast', level: 'mend', values: { what: 'launcher', page: '#6d2a55', ratio: 1.1 } },
+        {
+          code: 'launcher-contrast',
+          level: 'mend',
+          values: { what: 'launcher', page: '#6d2a55', ratio: 1.1 },
+        },
       ]);
       const ringed = { ...look, own: { day: { ring: '#ffffff' }, evening: {} } };
       expect(by({ look: ringed }, { onPage })).toEqual([]);
@@ -259,20 +343,42 @@ describe('loose boards', () => {
   describe('words', () => {
     it('[T2] a language lacks what neither the owner nor we have worded; of a consent it has to be mended', () => {
       const own = (label: Record<string, string>, kind: Field['kind'] = 'short') => ({
-        forms: { before: [field({ kind, own: { label, help: {} }, link: '/privacy' })], note: [mail], after: [] },
+        forms: {
+          before: [field({ kind, own: { label, help: {} }, link: '/privacy' })],
+          note: [mail],
+          after: [],
+        },
       });
       const boards = (change: Partial<Widget>, locales: string[]) =>
-        looseBoards(input({ design: madeDesign(change, { locales }) })).filter(({ code }) => code === 'translation-missing');
+        looseBoards(input({ design: madeDesign(change, { locales }) })).filter(
+          ({ code }) => code === 'translation-missing',
+        );
       const note = field({ ...mail, own: { label: { en: 'Mail', pt: 'E-mail', de: 'E-Mail' }, help: {} } });
-      const only = ({ forms: own, ...rest }: Pick<Widget, 'forms'> & Partial<Widget>) => ({ ...rest, forms: { ...own, note: [note] } });
-      expect(boards(only(own({ en: 'Class size' })), ['en', 'pt'])).toMatchObject([{ level: 'look', values: { locale: 'pt', count: 1 } }]);
-      expect(boards(only(own({ en: 'I agree' }, 'consent')), ['en', 'pt'])).toMatchObject([{ level: 'mend' }]);
+      const only = ({ forms: own, ...rest }: Pick<Widget, 'forms'> & Partial<Widget>) => ({
+        ...rest,
+        forms: { ...own, note: [note] },
+      });
+      expect(boards(only(own({ en: 'Class size' })), ['en', 'pt'])).toMatchObject([
+        { level: 'look', values: { locale: 'pt', count: 1 } },
+      ]);
+      expect(boards(only(own({ en: 'I agree' }, 'consent')), ['en', 'pt'])).toMatchObject([
+        { level: 'mend' },
+      ]);
       expect(boards(only(own({ en: 'Class size', pt: 'Alunos' })), ['en', 'pt-BR'])).toEqual([]);
-      expect(boards(only({ ...own({ en: 'A', de: 'A' }), texts: { en: { greeting: 'Good evening.' } } }), ['en', 'de'])).toEqual([]); // ours is there
+      expect(
+        boards(only({ ...own({ en: 'A', de: 'A' }), texts: { en: { greeting: 'Good evening.' } } }), [
+          'en',
+          'de',
+        ]),
+      ).toEqual([]); // ours is there
     });
 
     it('[T4] a case after one that asks for less is never said', () => {
-      const own = (id: string, when: Widget['cases'][number]['when'], key: 'greeting' | 'nobodyHome' = 'greeting') => ({
+      const own = (
+        id: string,
+        when: Widget['cases'][number]['when'],
+        key: 'greeting' | 'nobodyHome' = 'greeting',
+      ) => ({
         id,
         key,
         when,
@@ -292,6 +398,8 @@ describe('loose boards', () => {
     expect(codesOf({ publicUrl: 'http://localhost:4310' })).toEqual(['address-local-only']);
     expect(codesOf({ publicUrl: 'http://127.0.0.1:4310' })).toEqual(['address-local-only']);
     expect(codesOf({ publicUrl: 'http://porch.example' })).toEqual(['page-https-app-http']);
-    expect(codesOf({ publicUrl: 'http://porch.example', siteAddress: 'http://farrowisle.example' })).toEqual([]);
+    expect(codesOf({ publicUrl: 'http://porch.example', siteAddress: 'http://farrowisle.example' })).toEqual(
+      [],
+    );
   });
 });

@@ -10,9 +10,16 @@ export function pageBoards({ design: { widgets } }: BoardInput): Board[] {
     const swallowed = [
       ...neverOn.flatMap((rule, index) => found(rule, neverOn.slice(0, index))),
       ...showOn.flatMap((rule, index) => found(rule, [...neverOn, ...showOn.slice(0, index)])),
-    ].map(({ rule, by }) => board('rule-swallowed', [widgetId, rule.id], { widgetId, values: { name, rule: rule.text, by: by.text } }));
+    ].map(({ rule, by }) =>
+      board('rule-swallowed', [widgetId, rule.id], {
+        widgetId,
+        values: { name, rule: rule.text, by: by.text },
+      }),
+    );
     const before = widgets.slice(0, place).find(takesEverything);
-    return before === undefined ? swallowed : [board('widget-swallowed', [widgetId], { widgetId, values: { name, by: before.name } })];
+    return before === undefined
+      ? swallowed
+      : [board('widget-swallowed', [widgetId], { widgetId, values: { name, by: before.name } })];
   });
 }
 
@@ -33,7 +40,11 @@ export function takesAllOf(wide: PageRule, narrow: PageRule): boolean {
   if (!isFolded && narrow.ignoresCase) return false;
   const [whole, part] = isFolded ? [lowered(wide.text), lowered(narrow.text)] : [wide.text, narrow.text];
   if (wide.kind === narrow.kind && whole === part) return true;
-  const isPlain = narrow.kind === 'exact' || narrow.kind === 'begins-with' || narrow.kind === 'contains' || narrow.kind === 'ends-with';
+  const isPlain =
+    narrow.kind === 'exact' ||
+    narrow.kind === 'begins-with' ||
+    narrow.kind === 'contains' ||
+    narrow.kind === 'ends-with';
   if (!isPlain) return false;
   switch (wide.kind) {
     case 'begins-with':

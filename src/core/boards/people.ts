@@ -13,12 +13,21 @@ export function peopleBoards({ design, facts, peopleOf, isZoneConfirmed, now }: 
     const hasPeople = widget.teams.some((team) => Object.hasOwn(teams, team) && (peopleOf[team] ?? 0) > 0);
     const { calendarId } = widget;
     return [
-      ...gone.map((team) => board('team-gone', [id, team], { widgetId: id, moment: 'gate', values: { name } })),
+      ...gone.map((team) =>
+        board('team-gone', [id, team], { widgetId: id, moment: 'gate', values: { name } }),
+      ),
       ...(calendarId !== null && !Object.hasOwn(calendars, calendarId)
         ? [board('calendar-gone', [id], { widgetId: id, moment: 'gate', values: { name } })]
         : []),
       ...(!hasPeople && takesNotes(widget)
-        ? [board('notes-without-recipient', [id], { widgetId: id, moment: 'note-left', crack: 'note-left', values: { name } })]
+        ? [
+            board('notes-without-recipient', [id], {
+              widgetId: id,
+              moment: 'note-left',
+              crack: 'note-left',
+              values: { name },
+            }),
+          ]
         : []),
     ];
   });
@@ -35,11 +44,15 @@ export function peopleBoards({ design, facts, peopleOf, isZoneConfirmed, now }: 
   return [
     ...boards,
     ...never,
-    ...(isZoneConfirmed || !hasHours ? [] : [board('zone-unconfirmed', [], { values: { zone: facts?.zone ?? '' } })]),
+    ...(isZoneConfirmed || !hasHours
+      ? []
+      : [board('zone-unconfirmed', [], { values: { zone: facts?.zone ?? '' } })]),
   ];
 }
 
 /** Whether a note can be left at all ([S5]). */
 function takesNotes({ deeds, calendarId }: Widget): boolean {
-  return WIDGET_STATES.some((state) => deeds[state] === 'note' && (state !== 'closed' || calendarId !== null));
+  return WIDGET_STATES.some(
+    (state) => deeds[state] === 'note' && (state !== 'closed' || calendarId !== null),
+  );
 }

@@ -12,7 +12,12 @@ export function wordBoards({ design }: BoardInput): Board[] {
     .flatMap((locale): Board[] => {
       const { count, ofConsent } = missingIn(design, locale);
       if (count === 0) return [];
-      return [board('translation-missing', [locale], { level: ofConsent > 0 ? 'mend' : 'look', values: { locale, count } })];
+      return [
+        board('translation-missing', [locale], {
+          level: ofConsent > 0 ? 'mend' : 'look',
+          values: { locale, count },
+        }),
+      ];
     });
   const unreachable = design.widgets.flatMap((widget) =>
     unheardCases(design, widget).map(({ id, texts }) =>
@@ -35,15 +40,21 @@ function missingIn(design: Design, locale: Locale): { readonly count: number; re
   const ofWidget = (widget: Widget): { all: boolean[]; consent: boolean[] } => {
     const fields = FORMS.flatMap((place) => widget.forms[place]).filter(({ own }) => own !== null);
     const labels = fields.map(({ own, kind }) => ({ kind, isMissing: lacks(own?.label ?? {}) }));
-    const options = FORMS.flatMap((place) => widget.forms[place]).flatMap((field) => field.options.map(({ label }) => lacks(label)));
+    const options = FORMS.flatMap((place) => widget.forms[place]).flatMap((field) =>
+      field.options.map(({ label }) => lacks(label)),
+    );
     const own = hasOurs ? [] : Object.keys(widget.texts[defaultLocale] ?? {});
-    const said = own.map((key) => (widget.texts[locale] as Readonly<Record<string, string>> | undefined)?.[key] === undefined);
+    const said = own.map(
+      (key) => (widget.texts[locale] as Readonly<Record<string, string>> | undefined)?.[key] === undefined,
+    );
     return {
       all: [
         ...labels.map(({ isMissing }) => isMissing),
         ...options,
         ...said,
-        ...widget.invitations.filter(({ isOn, ours }) => isOn && (ours === null || !hasOurs)).map(({ texts }) => lacks(texts)),
+        ...widget.invitations
+          .filter(({ isOn, ours }) => isOn && (ours === null || !hasOurs))
+          .map(({ texts }) => lacks(texts)),
         ...widget.cases.map(({ texts }) => lacks(texts)),
       ],
       consent: labels.filter(({ kind }) => kind === 'consent').map(({ isMissing }) => isMissing),

@@ -14,7 +14,8 @@ type Found = Settled & { readonly standing: Standing; readonly due: DueVerdict }
 export function becauseOf(found: Nothing | Found): Reason[] {
   if (!('site' in found)) return reasonsOfNothing(found);
   const { site, page, widget, by, presence, standing, due } = found;
-  const facts: Reason['facts'] = by === 'first' ? { widget: widget.key, path: page.address?.path ?? '' } : { widget: widget.key };
+  const facts: Reason['facts'] =
+    by === 'first' ? { widget: widget.key, path: page.address?.path ?? '' } : { widget: widget.key };
   return [
     { about: 'widget', code: CHOICES[by], facts },
     ...presenceReasons(presence, widget.teams[0] ?? ''),
@@ -35,7 +36,8 @@ const CHOICES: Readonly<Record<Chosen['by'], ReasonCode>> = {
 
 function reasonsOfNothing({ by, path, presence, until }: Nothing): Reason[] {
   if (by === 'paused') return [{ about: 'pause', code: 'site-paused', facts: {} }];
-  if (by === 'put-away') return [{ about: 'widget', code: 'put-away', facts: until === null ? {} : { until } }];
+  if (by === 'put-away')
+    return [{ about: 'widget', code: 'put-away', facts: until === null ? {} : { until } }];
   if (by === 'out-of-sight') return presence === null ? [] : presenceReasons(presence, '').slice(-1);
   return [{ about: 'widget', code: CHOICES[by], facts: by === 'none' ? { path } : {} }];
 }
@@ -50,7 +52,10 @@ const STATES: Readonly<Record<TeamState, ReasonCode>> = {
 function presenceReasons({ state, isKnown, hours }: Presence, team: string): Reason[] {
   const byHours = hours === null ? [] : [hoursReason(hours)];
   if (state === 'closed') return byHours;
-  return [...byHours, { about: 'presence', code: isKnown ? STATES[state] : 'not-heard-lately', facts: { state, team } }];
+  return [
+    ...byHours,
+    { about: 'presence', code: isKnown ? STATES[state] : 'not-heard-lately', facts: { state, team } },
+  ];
 }
 
 function hoursReason({ isOpen, closedBy, changesAt, opensAt }: HoursNow): Reason {
@@ -63,5 +68,11 @@ function invitationReasons({ due, withdraw }: DueVerdict): Reason[] {
   const id = due ?? withdraw;
   return id === null
     ? []
-    : [{ about: 'invitation', code: due === null ? 'invitation-withdrawn' : 'invitation-due', facts: { invitation: id } }];
+    : [
+        {
+          about: 'invitation',
+          code: due === null ? 'invitation-withdrawn' : 'invitation-due',
+          facts: { invitation: id },
+        },
+      ];
 }

@@ -29,7 +29,9 @@ export interface Parts {
   readonly due?: (settled: Settled) => DueVerdict;
   /** Comes with the window, which words it. */
   readonly why?: WhyNow | undefined;
-  readonly because?: (found: Nothing | (Settled & { readonly standing: Standing; readonly due: DueVerdict })) => Reason[];
+  readonly because?: (
+    found: Nothing | (Settled & { readonly standing: Standing; readonly due: DueVerdict }),
+  ) => Reason[];
 }
 
 /** `decide` with the parts that are there. Every part decides only what is its own: together they are the whole engine. */
@@ -50,12 +52,18 @@ export function decideWith(site: PublishedSite, circumstances: Circumstances, pa
   const presence = stateOf(site, widget, circumstances, parts.why);
   const deed = widget.deeds[presence.state];
   const isAway = !isWindowOpen && !goesOn;
-  if (isAway && memory.putAwayUntil !== null && now < memory.putAwayUntil) return nothing('put-away', null, memory.putAwayUntil);
+  if (isAway && memory.putAwayUntil !== null && now < memory.putAwayUntil)
+    return nothing('put-away', null, memory.putAwayUntil);
   if (isAway && deed === 'out-of-sight') return nothing('out-of-sight', presence, orNull(presence.next));
 
   const isCountOnly = goesOn && forcedWidget !== widget.key && !page.accepts(widget);
   const settled: Settled = { site, circumstances, page, widget, by, presence, deed, isCountOnly };
-  const standing = parts.stand?.(settled) ?? { moment: 'passing-by', code: 'window-closed', lines: closedLines(settled), next: Infinity };
+  const standing = parts.stand?.(settled) ?? {
+    moment: 'passing-by',
+    code: 'window-closed',
+    lines: closedLines(settled),
+    next: Infinity,
+  };
   const due = parts.due?.(settled) ?? NO_INVITATION;
   const freshUntil = (circumstances.heardAt ?? -Infinity) + FRESH_MS;
   const isFresh = now < freshUntil;
@@ -70,7 +78,9 @@ export function decideWith(site: PublishedSite, circumstances: Circumstances, pa
     show: isFresh ? due.due : null,
     withdraw: due.withdraw,
     wantsFresh: presence.wantsFresh || (due.due !== null && !isFresh),
-    askAgainAt: orNull(Math.min(presence.next, standing.next, due.next, due.due !== null && isFresh ? freshUntil : Infinity)),
+    askAgainAt: orNull(
+      Math.min(presence.next, standing.next, due.next, due.due !== null && isFresh ? freshUntil : Infinity),
+    ),
     askAgainOn: due.on,
     because: parts.because?.({ ...settled, standing, due }) ?? [],
   };

@@ -10,7 +10,8 @@ import { EMPTY_MEMORY } from './memory';
 import { explain } from './explain';
 import { HELD_MS } from './state';
 
-const codes = (site: Parameters<typeof decide>[0], visit: Circumstances) => decide(site, visit).because.map(({ code }) => code);
+const codes = (site: Parameters<typeof decide>[0], visit: Circumstances) =>
+  decide(site, visit).because.map(({ code }) => code);
 
 describe('decide', () => {
   it('[D1] gives keys and values, nothing formatted', () => {
@@ -23,17 +24,27 @@ describe('decide', () => {
   });
 
   it('[D2] has at most one reason of each kind, and says what decided', () => {
-    expect(codes(madeSite(), madeVisit())).toEqual(['first-that-takes-the-page', 'somebody-in', 'window-closed', 'spoken-in']);
+    expect(codes(madeSite(), madeVisit())).toEqual([
+      'first-that-takes-the-page',
+      'somebody-in',
+      'window-closed',
+      'spoken-in',
+    ]);
     expect(codes(madeSite({ teams: { [DESK]: 'nobody' } }), madeVisit())).toContain('nobody-in');
     expect(codes(madeSite({ paused: true }), madeVisit())).toEqual(['site-paused']);
-    const elsewhere = madeSite({ design: madeDesign({ pages: { showOn: [pageRule('exact', '/x')], neverOn: [] } }) });
+    const elsewhere = madeSite({
+      design: madeDesign({ pages: { showOn: [pageRule('exact', '/x')], neverOn: [] } }),
+    });
     expect(codes(elsewhere, madeVisit())).toEqual(['no-widget-here']);
   });
 
   it('[D4] a rule of tomorrow counts as false instead of throwing', () => {
     const site = madeSite();
     const [widget] = site.design.widgets;
-    const odd = { ...site, design: { ...site.design, widgets: [{ ...widget, show: [['of-tomorrow', 'path', '/', false]] }] } };
+    const odd = {
+      ...site,
+      design: { ...site.design, widgets: [{ ...widget, show: [['of-tomorrow', 'path', '/', false]] }] },
+    };
     expect(decide(odd as never, madeVisit()).widget).toBeNull();
   });
 
@@ -55,7 +66,10 @@ describe('decide', () => {
         const visit = madeVisit({ now: EVENING + age });
         const first = decide(site, visit);
         const until = first.askAgainAt ?? visit.now + 86_400_000;
-        const later = decide(site, { ...visit, now: visit.now + Math.floor(((until - visit.now - 1) * share) / 100_000) });
+        const later = decide(site, {
+          ...visit,
+          now: visit.now + Math.floor(((until - visit.now - 1) * share) / 100_000),
+        });
         expect({ ...later, askAgainAt: 0 }).toEqual({ ...first, askAgainAt: 0 });
       }),
       { numRuns: 500, seed: 20261124 },
@@ -65,14 +79,21 @@ describe('decide', () => {
   it('[P14] the first widget in order that takes the page shows', () => {
     const [one] = madeDesign().widgets;
     if (one === undefined) throw new Error('Expected a widget.');
-    const schools = { ...one, key: 'schools', pages: { showOn: [pageRule('begins-with', '/groups/')], neverOn: [] } };
+    const schools = {
+      ...one,
+      key: 'schools',
+      pages: { showOn: [pageRule('begins-with', '/groups/')], neverOn: [] },
+    };
     const site = madeSite({ design: madeDesign({}, { widgets: [schools, one] }) });
-    const on = (path: string) => decide(site, madeVisit({ page: { address: `https://farrowisle.example${path}` } })).widget;
+    const on = (path: string) =>
+      decide(site, madeVisit({ page: { address: `https://farrowisle.example${path}` } })).widget;
     expect([on('/groups/schools'), on('/tonight')]).toEqual(['schools', 'everywhere']);
   });
 
   it('[P14] data-widget names one whatever the page; an unknown name counts as absent', () => {
-    const site = madeSite({ design: madeDesign({ pages: { showOn: [pageRule('exact', '/x')], neverOn: [] } }) });
+    const site = madeSite({
+      design: madeDesign({ pages: { showOn: [pageRule('exact', '/x')], neverOn: [] } }),
+    });
     expect(decide(site, madeVisit({ forcedWidget: 'everywhere' })).widget).toBe('everywhere');
     expect(decide(site, madeVisit({ forcedWidget: 'gone' })).widget).toBeNull();
   });
@@ -80,9 +101,14 @@ describe('decide', () => {
   it('[S5] out of sight hides the launcher, and not a running conversation', () => {
     const { deeds } = madeDesign().widgets[0] ?? { deeds: undefined };
     if (deeds === undefined) throw new Error('Expected deeds.');
-    const site = madeSite({ design: madeDesign({ deeds: { ...deeds, nobody: 'out-of-sight' } }), teams: { [DESK]: 'nobody' } });
+    const site = madeSite({
+      design: madeDesign({ deeds: { ...deeds, nobody: 'out-of-sight' } }),
+      teams: { [DESK]: 'nobody' },
+    });
     expect(decide(site, madeVisit()).widget).toBeNull();
-    expect(decide(site, madeVisit({ conversation: madeTalk({ standing: 'joined' }) })).widget).toBe('everywhere');
+    expect(decide(site, madeVisit({ conversation: madeTalk({ standing: 'joined' }) })).widget).toBe(
+      'everywhere',
+    );
   });
 
   it('[M8] pause hides the launcher, and a running conversation goes on', () => {
@@ -102,12 +128,17 @@ describe('decide', () => {
 });
 
 describe('which widget', () => {
-  const audience = (condition: ConditionBody, isNot = false) => madeDesign({ audience: [{ ...condition, isNot }] });
+  const audience = (condition: ConditionBody, isNot = false) =>
+    madeDesign({ audience: [{ ...condition, isNot }] });
 
   it('[P15] an audience that does not hold leaves the page to the next widget; a forced one is not asked', () => {
     const [one] = madeDesign().widgets;
     if (one === undefined) throw new Error('Expected a widget.');
-    const phones = { ...one, key: 'phones', audience: [{ kind: 'device' as const, devices: ['phone' as const], isNot: false }] };
+    const phones = {
+      ...one,
+      key: 'phones',
+      audience: [{ kind: 'device' as const, devices: ['phone' as const], isNot: false }],
+    };
     const site = madeSite({ design: madeDesign({}, { widgets: [phones, one] }) });
     expect(decide(site, madeVisit()).widget).toBe('everywhere');
     expect(decide(site, madeVisit({ visitor: { device: 'phone' } })).widget).toBe('phones');
@@ -144,7 +175,9 @@ describe('which widget', () => {
   });
 
   it('[M8] away from its pages a running conversation shows its unread count only', () => {
-    const site = madeSite({ design: madeDesign({ pages: { showOn: [], neverOn: [pageRule('exact', '/privacy')] } }) });
+    const site = madeSite({
+      design: madeDesign({ pages: { showOn: [], neverOn: [pageRule('exact', '/privacy')] } }),
+    });
     const visit = madeVisit({
       conversation: madeTalk({ standing: 'joined' }),
       unread: 2,
@@ -153,25 +186,38 @@ describe('which widget', () => {
     const decision = decide(site, visit);
     expect(decision).toMatchObject({ widget: 'everywhere', isCountOnly: true });
     expect(decision.lines.map(({ key }) => key)).toEqual(['launcher.name', 'launcher.unread']);
-    expect(decide(site, madeVisit({ conversation: madeTalk({ standing: 'joined' }) })).isCountOnly).toBe(false);
+    expect(decide(site, madeVisit({ conversation: madeTalk({ standing: 'joined' }) })).isCountOnly).toBe(
+      false,
+    );
   });
 
   it('[V8] put away until an instant: then it is back by itself', () => {
     const memory = { ...EMPTY_MEMORY, putAwayUntil: EVENING + 60_000 };
-    expect(decide(madeSite(), madeVisit({ memory }))).toMatchObject({ widget: null, askAgainAt: EVENING + 60_000 });
+    expect(decide(madeSite(), madeVisit({ memory }))).toMatchObject({
+      widget: null,
+      askAgainAt: EVENING + 60_000,
+    });
     expect(decide(madeSite(), madeVisit({ memory, now: EVENING + 60_000 })).widget).toBe('everywhere');
     expect(decide(madeSite(), madeVisit({ memory, conversation: madeTalk() })).widget).toBe('everywhere');
   });
 
   it('[M7] lines of the house come from the conversation’s own times: comfort after 45 s, once, also after a reload', () => {
     const waits = (seconds: number) =>
-      madeVisit({ conversation: madeTalk(), isWindowOpen: true, now: EVENING + seconds * 1000, heardAt: EVENING + seconds * 1000 });
+      madeVisit({
+        conversation: madeTalk(),
+        isWindowOpen: true,
+        now: EVENING + seconds * 1000,
+        heardAt: EVENING + seconds * 1000,
+      });
     const keys = (seconds: number) => decide(madeSite(), waits(seconds)).lines.map(({ key }) => key);
     expect(keys(44)).not.toContain('waiting.comfort');
     expect(keys(45)).toEqual(['window.title', 'waiting.status', 'waiting.first', 'waiting.comfort']);
     expect(keys(90)).toEqual(['window.title', 'waiting.status', 'slowReply.offer']);
     expect(
-      decide(madeSite(), { ...waits(46), conversation: madeTalk({ waitingMs: null, standing: 'joined' }) }).lines.map(({ key }) => key),
+      decide(madeSite(), {
+        ...waits(46),
+        conversation: madeTalk({ waitingMs: null, standing: 'joined' }),
+      }).lines.map(({ key }) => key),
     ).not.toContain('waiting.comfort');
   });
 });
@@ -181,10 +227,15 @@ describe('the line of who waits', () => {
     const places = (teamState: 'busy' | 'in', standing: 'asked' | 'joined', place: number | null) =>
       decide(
         madeSite({ teams: { [DESK]: teamState } }),
-        madeVisit({ conversation: madeTalk({ standing, place, joinedMs: standing === 'joined' ? EVENING : null }), isWindowOpen: true }),
+        madeVisit({
+          conversation: madeTalk({ standing, place, joinedMs: standing === 'joined' ? EVENING : null }),
+          isWindowOpen: true,
+        }),
       ).lines.filter(({ key }) => key === 'waiting.place');
     expect(places('busy', 'asked', 3)).toEqual([{ key: 'waiting.place', values: { place: 3 } }]);
-    expect([places('in', 'asked', 3), places('busy', 'joined', null), places('busy', 'asked', null)]).toEqual([[], [], []]);
+    expect([places('in', 'asked', 3), places('busy', 'joined', null), places('busy', 'asked', null)]).toEqual(
+      [[], [], []],
+    );
   });
 });
 
@@ -194,7 +245,9 @@ describe('explain', () => {
     if (one === undefined) throw new Error('Expected a widget.');
     const never = { ...one, key: 'never', pages: { showOn: [], neverOn: [pageRule('exact', '/tonight')] } };
     const other = { ...one, key: 'other', pages: { showOn: [pageRule('exact', '/x')], neverOn: [] } };
-    const site = madeSite({ design: madeDesign({}, { widgets: [never, other, one, { ...one, key: 'late' }] }) });
+    const site = madeSite({
+      design: madeDesign({}, { widgets: [never, other, one, { ...one, key: 'late' }] }),
+    });
     const told = explain(site, madeVisit())
       .slice(4)
       .map(({ standing, reason }) => [standing, reason.code, reason.facts.widget]);
@@ -215,7 +268,9 @@ describe('explain', () => {
       path: fc.constantFrom('/tonight', '/privacy', '/groups'),
       age: fc.integer({ min: 0, max: 2 * HELD_MS }),
     });
-    const made = madeSite({ design: madeDesign({ pages: { showOn: [], neverOn: [pageRule('exact', '/privacy')] } }) });
+    const made = madeSite({
+      design: madeDesign({ pages: { showOn: [], neverOn: [pageRule('exact', '/privacy')] } }),
+    });
     fc.assert(
       fc.property(visits, ({ state, paused, isWindowOpen, conversation, path, age }) => {
         const site = { ...made, pointer: { ...made.pointer, teams: { [DESK]: state }, paused } };

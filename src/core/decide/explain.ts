@@ -41,7 +41,8 @@ export function explain(site: PublishedSite, circumstances: Circumstances): Verd
   const page = pageFactsOf(circumstances.page);
   const decided = decision.because.map((reason): Verdict => ({ standing: 'decided', reason }));
   const scene: Scene = { site, circumstances, page, decision };
-  const others = page.address === null ? [] : site.design.widgets.filter((one) => one.key !== decision.widget);
+  const others =
+    page.address === null ? [] : site.design.widgets.filter((one) => one.key !== decision.widget);
   const shown = site.design.widgets.find((one) => one.key === decision.widget);
   return [
     ...decided,
@@ -91,14 +92,20 @@ function judgeWidget(widget: WireWidget, scene: Scene): Verdict {
   const { state } = settled.presence;
   return {
     standing: 'ready',
-    reason: { about: 'widget', code: 'after-another-widget', facts: { ...facts, winner: decision.widget ?? '', state } },
+    reason: {
+      about: 'widget',
+      code: 'after-another-widget',
+      facts: { ...facts, winner: decision.widget ?? '', state },
+    },
   };
 }
 
 function judgeInvitations(widget: WireWidget, scene: Scene): Verdict[] {
   const settled = settledFor(widget, scene);
   const winner = scene.decision.because.find(({ about }) => about === 'invitation')?.facts['invitation'];
-  return widget.invitations.filter(([id]) => id !== winner).map((one) => judgeInvitation(one, settled, winner !== undefined));
+  return widget.invitations
+    .filter(([id]) => id !== winner)
+    .map((one) => judgeInvitation(one, settled, winner !== undefined));
 }
 
 function judgeInvitation(invitation: WireInvitation, settled: Settled, hasWinner: boolean): Verdict {
@@ -108,13 +115,21 @@ function judgeInvitation(invitation: WireInvitation, settled: Settled, hasWinner
   const isReady = judge(invitation[6], asked).is;
   const because = ({ code, short }: Block): Verdict => {
     const reason: Reason = { about: 'invitation', code, facts: { invitation: invitation[0] } };
-    return { standing: isReady ? 'ready' : 'failed', reason, lacks, ...(short === undefined ? {} : { short }) };
+    return {
+      standing: isReady ? 'ready' : 'failed',
+      reason,
+      lacks,
+      ...(short === undefined ? {} : { short }),
+    };
   };
   const own = ownBlock(invitation, circumstances);
   if (own !== null) return because(own);
   if (!isReady) {
     const short = lacks.find(({ canCome }) => canCome)?.short;
-    return because({ code: lacks.some(({ canCome }) => !canCome) ? 'condition-fails' : 'not-yet', ...(short ? { short } : {}) });
+    return because({
+      code: lacks.some(({ canCome }) => !canCome) ? 'condition-fails' : 'not-yet',
+      ...(short ? { short } : {}),
+    });
   }
   const block = siteBlock(settled);
   if (block !== null) return because(block);
@@ -135,22 +150,26 @@ function siteBlock(settled: Settled): Block | null {
   if (!page.isVisible) return { code: 'page-hidden' };
   if (isCountOnly) return { code: 'out-of-sight' };
   if (invited !== null) return { code: 'one-on-screen' };
-  if (page.hasDeclined || now < (memory.restUntil ?? 0)) return { code: 'declined', ...until(memory.restUntil ?? now, now) };
+  if (page.hasDeclined || now < (memory.restUntil ?? 0))
+    return { code: 'declined', ...until(memory.restUntil ?? now, now) };
   if (page.hasOpened) return { code: 'opened-already' };
   const free = freeAt(settled);
   if (free <= now) return page.isTyping ? { code: 'typing' } : null;
   if (isRunning(circumstances)) return { code: 'talked-lately' };
   if (free === Infinity) return { code: 'enough-this-visit' };
-  if (now >= closingEdge(settled) && free === settled.presence.hours?.changesAt) return { code: 'about-to-close', ...until(free, now) };
+  if (now >= closingEdge(settled) && free === settled.presence.hours?.changesAt)
+    return { code: 'about-to-close', ...until(free, now) };
   const left = Math.max(page.leftAt ?? 0, (level === 'kept' ? memory.visit?.leftAt : null) ?? 0);
-  const isGap = conversation === null || (left > 0 && free === left + (site.design.limits?.[1] ?? 120) * SECOND_MS);
+  const isGap =
+    conversation === null || (left > 0 && free === left + (site.design.limits?.[1] ?? 120) * SECOND_MS);
   return { code: isGap ? 'too-soon-after-another' : 'talked-lately', ...until(free, now) };
 }
 
 function ownBlock(invitation: WireInvitation, circumstances: Circumstances): Block | null {
   const free = ownFreeAt(invitation, circumstances);
   if (free <= circumstances.now) return null;
-  const isForgotten = invitation[3] === 1 && (circumstances.level !== 'kept' || circumstances.memory.visit === null);
+  const isForgotten =
+    invitation[3] === 1 && (circumstances.level !== 'kept' || circumstances.memory.visit === null);
   if (isForgotten) return { code: 'not-remembered' };
   return { code: 'own-limit', ...(free === Infinity ? {} : until(free, circumstances.now)) };
 }
@@ -165,7 +184,8 @@ function lacksOf(group: WireGroup, asked: Asked): Lack[] {
   const lacks = (group.slice(2) as WireItem[]).flatMap((item) => {
     const judged = judge(item, asked);
     if (judged.is) return [];
-    if (item[0] === 'all' || item[0] === 'any') return item[1] === 1 ? [lackOf(item, asked)] : lacksOf(item, asked);
+    if (item[0] === 'all' || item[0] === 'any')
+      return item[1] === 1 ? [lackOf(item, asked)] : lacksOf(item, asked);
     return [lackOf(item, asked)];
   });
   return lacks.length > 0 ? lacks : [lackOf(group, asked)]; // an empty *any of* lacks everything
@@ -174,7 +194,8 @@ function lacksOf(group: WireGroup, asked: Asked): Lack[] {
 function lackOf(item: WireItem, asked: Asked): Lack {
   const { next, on } = judge(item, asked);
   const isNot = item[1] === 1;
-  const short = isNot || item[0] === 'all' || item[0] === 'any' ? null : shortOf(item as WireCondition, asked);
+  const short =
+    isNot || item[0] === 'all' || item[0] === 'any' ? null : shortOf(item as WireCondition, asked);
   return {
     kind: item[0],
     isNot,
@@ -202,7 +223,12 @@ function shortOf(condition: WireCondition, { circumstances }: Asked): Short | nu
     case 'visits-in-days':
       return visit === null
         ? null
-        : { count: condition[2] - 1 - memory.before.filter((start) => start >= visit.startedAt - condition[3] * DAY_MS).length };
+        : {
+            count:
+              condition[2] -
+              1 -
+              memory.before.filter((start) => start >= visit.startedAt - condition[3] * DAY_MS).length,
+          };
     default:
       return null;
   }

@@ -36,11 +36,19 @@ export function hoursOf(
 ): Hours | null {
   const calendar = site.facts.calendars[calendarId ?? ''];
   if (calendar === undefined || calendarId === null) return null;
-  return { calendar, zone: zoneOf(site, calendar.zone), override: site.pointer.overrides[calendarId] ?? null };
+  return {
+    calendar,
+    zone: zoneOf(site, calendar.zone),
+    override: site.pointer.overrides[calendarId] ?? null,
+  };
 }
 
 /** Why it is closed, by what name, and until when that is the reason; the window brings it, and the application has it. */
-export type WhyNow = (hours: Hours, instant: EpochMs, until: EpochMs) => Pick<HoursNow, 'closedBy' | 'name' | 'changesAt'>;
+export type WhyNow = (
+  hours: Hours,
+  instant: EpochMs,
+  until: EpochMs,
+) => Pick<HoursNow, 'closedBy' | 'name' | 'changesAt'>;
 
 /** Worked out once, and kept until it may change: a page asks often, its calendar changes seldom. */
 const KEPT = new WeakMap<WireCalendar, Kept>();
@@ -55,7 +63,11 @@ interface Kept {
 /** How hours stand at an instant. Without `why` it is told whether and until when, not why. */
 export function hoursAt(hours: Hours, instant: EpochMs, why?: WhyNow): HoursNow {
   const kept = KEPT.get(hours.calendar);
-  const isSame = kept !== undefined && kept.why === why && kept.hours.override === hours.override && kept.hours.zone === hours.zone;
+  const isSame =
+    kept !== undefined &&
+    kept.why === why &&
+    kept.hours.override === hours.override &&
+    kept.hours.zone === hours.zone;
   if (isSame && kept.from <= instant && instant < kept.now.changesAt) return kept.now;
   const now = workOut(hours, instant, why);
   KEPT.set(hours.calendar, { hours, why, from: instant, now });
@@ -67,6 +79,12 @@ function workOut(hours: Hours, instant: EpochMs, why?: WhyNow): HoursNow {
   const { override } = hours;
   const byHand = !isOpen && override !== null && instant < override.until ? override.until : Infinity;
   const changesAt = Math.min(byHand, nextChange(hours, instant) ?? Infinity);
-  const now = { isOpen, closedBy: null, changesAt, opensAt: isOpen ? null : nextOpening(hours, instant), name: null };
+  const now = {
+    isOpen,
+    closedBy: null,
+    changesAt,
+    opensAt: isOpen ? null : nextOpening(hours, instant),
+    name: null,
+  };
   return isOpen || why === undefined ? now : { ...now, ...why(hours, instant, changesAt) };
 }

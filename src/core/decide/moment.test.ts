@@ -8,13 +8,16 @@ import { momentOf } from './moment';
 
 const TIMINGS = madeDesign().widgets[0]?.timings as WireWidget['timings'];
 const open = (change: Parameters<typeof madeVisit>[0] = {}) => madeVisit({ isWindowOpen: true, ...change });
-const standsAt = (visit: Circumstances, state: WidgetState, deed: Deed, timings = TIMINGS) => momentOf(visit, { state, deed, timings });
+const standsAt = (visit: Circumstances, state: WidgetState, deed: Deed, timings = TIMINGS) =>
+  momentOf(visit, { state, deed, timings });
 const momentAt = (...args: Parameters<typeof standsAt>) => standsAt(...args).moment;
 const after = (seconds: number) => EVENING + seconds * SECOND_MS;
 
 describe('momentOf', () => {
   it('[M1] a closed window is passing by, whatever stands; with an invitation on the screen it is invited', () => {
-    expect(momentAt(madeVisit({ conversation: madeTalk({ standing: 'joined' }) }), 'in', 'chat')).toBe('passing-by');
+    expect(momentAt(madeVisit({ conversation: madeTalk({ standing: 'joined' }) }), 'in', 'chat')).toBe(
+      'passing-by',
+    );
     expect(momentAt(madeVisit({ invited: { id: 'x', at: EVENING } }), 'in', 'chat')).toBe('invited');
   });
 
@@ -27,7 +30,9 @@ describe('momentOf', () => {
 
   it('[M2] asked is waiting, joined is talking', () => {
     expect(momentAt(open({ conversation: madeTalk() }), 'in', 'chat')).toBe('waiting');
-    expect(momentAt(open({ conversation: madeTalk({ standing: 'joined' }) }), 'nobody', 'note')).toBe('talking');
+    expect(momentAt(open({ conversation: madeTalk({ standing: 'joined' }) }), 'nobody', 'note')).toBe(
+      'talking',
+    );
   });
 
   it('[M3] slow reply counts from the oldest unanswered message, not from the last one nor from the question', () => {
@@ -39,7 +44,9 @@ describe('momentOf', () => {
 
   it('[M3] nearby has four minutes; in talking it is off unless it is switched on', () => {
     expect(momentAt(open({ conversation: madeTalk(), now: after(200) }), 'nearby', 'chat')).toBe('waiting');
-    expect(momentAt(open({ conversation: madeTalk(), now: after(240) }), 'nearby', 'chat')).toBe('slow-reply');
+    expect(momentAt(open({ conversation: madeTalk(), now: after(240) }), 'nearby', 'chat')).toBe(
+      'slow-reply',
+    );
     const joined = open({ conversation: madeTalk({ standing: 'joined' }), now: after(3600) });
     expect(momentAt(joined, 'in', 'chat')).toBe('talking');
     expect(momentAt(joined, 'in', 'chat', { ...TIMINGS, slowReplyTalkingAfter: 600 })).toBe('slow-reply');
@@ -48,7 +55,13 @@ describe('momentOf', () => {
   it('[M3] it ends with an answer, not with a change of who is in', () => {
     const waits = { conversation: madeTalk(), now: after(100), moment: 'slow-reply' } as const;
     expect(momentAt(open(waits), 'nearby', 'chat')).toBe('slow-reply');
-    expect(momentAt(open({ ...waits, conversation: madeTalk({ standing: 'joined', waitingMs: null }) }), 'in', 'chat')).toBe('talking');
+    expect(
+      momentAt(
+        open({ ...waits, conversation: madeTalk({ standing: 'joined', waitingMs: null }) }),
+        'in',
+        'chat',
+      ),
+    ).toBe('talking');
   });
 
   it('[M4] ended is goodbye; asking something else leads to the door of the state that is now', () => {
@@ -60,8 +73,12 @@ describe('momentOf', () => {
 
   it('[M4] twelve quiet hours end it, to the second, also before the server has said so', () => {
     const joined = madeTalk({ standing: 'joined', waitingMs: null });
-    expect(momentAt(open({ conversation: joined, now: EVENING + 12 * HOUR_MS - 1 }), 'in', 'chat')).toBe('talking');
-    expect(momentAt(open({ conversation: joined, now: EVENING + 12 * HOUR_MS }), 'in', 'chat')).toBe('goodbye');
+    expect(momentAt(open({ conversation: joined, now: EVENING + 12 * HOUR_MS - 1 }), 'in', 'chat')).toBe(
+      'talking',
+    );
+    expect(momentAt(open({ conversation: joined, now: EVENING + 12 * HOUR_MS }), 'in', 'chat')).toBe(
+      'goodbye',
+    );
   });
 
   it('[M4] a note that was sent is note left, also while somebody is in', () => {
@@ -69,16 +86,24 @@ describe('momentOf', () => {
   });
 
   it('[M5] waiting when nobody can answer any more is nobody home; slow reply, which has asked for an address, stays', () => {
-    expect(momentAt(open({ conversation: madeTalk(), moment: 'waiting' }), 'nobody', 'note')).toBe('nobody-home');
-    expect(momentAt(open({ conversation: madeTalk(), moment: 'slow-reply', now: after(95) }), 'nobody', 'note')).toBe('slow-reply');
-    expect(momentAt(open({ conversation: madeTalk(), moment: 'nobody-home', now: after(95) }), 'nobody', 'note')).toBe('nobody-home');
+    expect(momentAt(open({ conversation: madeTalk(), moment: 'waiting' }), 'nobody', 'note')).toBe(
+      'nobody-home',
+    );
+    expect(
+      momentAt(open({ conversation: madeTalk(), moment: 'slow-reply', now: after(95) }), 'nobody', 'note'),
+    ).toBe('slow-reply');
+    expect(
+      momentAt(open({ conversation: madeTalk(), moment: 'nobody-home', now: after(95) }), 'nobody', 'note'),
+    ).toBe('nobody-home');
   });
 
   it('[M5] where it is to go on waiting, an answer by mail is offered at once, not after the delay', () => {
     const waits = open({ conversation: madeTalk(), moment: 'waiting' });
     const ground = { state: 'nobody', deed: 'note', timings: TIMINGS } as const;
     expect(momentOf(waits, { ...ground, talks: { keepsWaiting: true } }).moment).toBe('slow-reply');
-    expect(momentOf(waits, { ...ground, state: 'in', deed: 'chat', talks: { keepsWaiting: true } }).moment).toBe('waiting');
+    expect(
+      momentOf(waits, { ...ground, state: 'in', deed: 'chat', talks: { keepsWaiting: true } }).moment,
+    ).toBe('waiting');
   });
 
   it('[M4] where nothing else may be asked at once, goodbye holds for ten minutes, and then the door is open again', () => {

@@ -26,7 +26,8 @@ export const GOODBYE_HOLDS_MS = 10 * MINUTE_MS;
 /** Where a visitor stands ([M1]–[M5]), from the conversation's facts, the deed of the state and the widget's timings. */
 export function momentOf(circumstances: Circumstances, ground: Ground): MomentVerdict {
   const { conversation, invited, isWindowOpen, now } = circumstances;
-  if (!isWindowOpen) return invited === null ? verdict('passing-by', 'window-closed') : verdict('invited', 'invitation-shown');
+  if (!isWindowOpen)
+    return invited === null ? verdict('passing-by', 'window-closed') : verdict('invited', 'invitation-shown');
   if (conversation === null) return byDeed(circumstances, ground, 'deed-of-state');
   const standing = hasGoneQuiet(conversation, ground.timings, now) ? 'ended' : conversation.standing;
   switch (standing) {
@@ -42,11 +43,17 @@ export function momentOf(circumstances: Circumstances, ground: Ground): MomentVe
 }
 
 /** [M4] Something else may be asked at once, or, where that is not offered, once goodbye was said a while ago. */
-function afterGoodbye(conversation: ConversationFacts, circumstances: Circumstances, ground: Ground): MomentVerdict {
+function afterGoodbye(
+  conversation: ConversationFacts,
+  circumstances: Circumstances,
+  ground: Ground,
+): MomentVerdict {
   if (circumstances.asksAgain) return byDeed(circumstances, ground, 'asks-again');
   if (ground.talks?.offersAgain !== false) return verdict('goodbye', 'ended');
   const opens = (conversation.endedMs ?? quietAt(conversation, ground)) + GOODBYE_HOLDS_MS;
-  return circumstances.now < opens ? verdict('goodbye', 'ended', opens) : byDeed(circumstances, ground, 'asks-again');
+  return circumstances.now < opens
+    ? verdict('goodbye', 'ended', opens)
+    : byDeed(circumstances, ground, 'asks-again');
 }
 
 /** [M6] From *goodbye* and *invited* the way leads to the door first (W16, W4), and from there on (W8). */
@@ -74,14 +81,20 @@ function whileTalking(conversation: ConversationFacts, ground: Ground, now: Epoc
   const { waitingMs } = conversation;
   const at = after === null || waitingMs === null ? Infinity : waitingMs + after * SECOND_MS;
   const ends = quietAt(conversation, ground);
-  return now >= at ? verdict('slow-reply', 'no-reply-yet', ends) : verdict('talking', 'joined', Math.min(at, ends));
+  return now >= at
+    ? verdict('slow-reply', 'no-reply-yet', ends)
+    : verdict('talking', 'joined', Math.min(at, ends));
 }
 
 /**
  * [M3], [M5] *Slow reply* has asked for an address already and stays until the answer, also when nobody can give it any
  * more. Who stands at *nobody home* with a question goes back to waiting first (W10 leads on from there).
  */
-function whileWaiting(conversation: ConversationFacts, { moment, now }: Circumstances, ground: Ground): MomentVerdict {
+function whileWaiting(
+  conversation: ConversationFacts,
+  { moment, now }: Circumstances,
+  ground: Ground,
+): MomentVerdict {
   const ends = quietAt(conversation, ground);
   if (moment === 'slow-reply') return verdict('slow-reply', 'no-reply-yet', ends);
   if (!canBeAnswered(ground.deed))
@@ -90,7 +103,9 @@ function whileWaiting(conversation: ConversationFacts, { moment, now }: Circumst
       : verdict('nobody-home', 'nobody-left-to-answer', ends);
   const at = slowReplyAt(conversation, ground);
   if (now < at) return verdict('waiting', 'asked', Math.min(at, ends));
-  return moment === 'nobody-home' ? verdict('waiting', 'asked', ends) : verdict('slow-reply', 'no-reply-yet', ends);
+  return moment === 'nobody-home'
+    ? verdict('waiting', 'asked', ends)
+    : verdict('slow-reply', 'no-reply-yet', ends);
 }
 
 function slowReplyAt({ waitingMs, askedMs }: ConversationFacts, { state, timings }: Ground): EpochMs {

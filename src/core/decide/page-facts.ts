@@ -34,7 +34,8 @@ function workOut(href: string): PageFacts & { readonly href: string } {
   return {
     href,
     address,
-    accepts: (widget) => once(widget, () => address !== null && judgePage(widget.show, widget.never, address).accepts),
+    accepts: (widget) =>
+      once(widget, () => address !== null && judgePage(widget.show, widget.never, address).accepts),
     takes:
       ({ visitor: { referrer } }) =>
       (condition) => {

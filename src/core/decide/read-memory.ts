@@ -1,5 +1,12 @@
 import { DAY_MS, type EpochMs } from '../model/units';
-import { EARLIER_VISITS_MAX, EMPTY_MEMORY, MEMORY_UNITS_MAX, type Memory, TRAIL_MAX, type VisitRecord } from './memory';
+import {
+  EARLIER_VISITS_MAX,
+  EMPTY_MEMORY,
+  MEMORY_UNITS_MAX,
+  type Memory,
+  TRAIL_MAX,
+  type VisitRecord,
+} from './memory';
 
 /**
  * Reads what was kept: damaged, foreign or too long counts as none; instants in the future count as now ([D4], [V8]).
@@ -78,7 +85,9 @@ function listOf<T>(kept: unknown, read: (one: unknown) => T | null): T[] {
 
 function recordOf<T>(kept: unknown, read: (one: unknown) => T | null): Record<string, T> {
   const entries = Object.entries(isRecord(kept) ? kept : {}).map(([name, one]) => [name, read(one)] as const);
-  return Object.fromEntries(entries.filter((entry): entry is readonly [string, Awaited<T> & T] => entry[1] !== null));
+  return Object.fromEntries(
+    entries.filter((entry): entry is readonly [string, Awaited<T> & T] => entry[1] !== null),
+  );
 }
 
 function isRecord(value: unknown): value is Record<string, unknown> {

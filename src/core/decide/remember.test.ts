@@ -8,17 +8,26 @@ import { type Happening, isNoByClosing, pruned, remember, visitOf, withinLevel }
 
 const TOKEN = 'a'.repeat(43);
 const NOW = 1_795_640_400_000;
-const view = (at: number, address = '/a'): Happening => ({ kind: 'page-view', at, address, referrer: null, campaign: null });
+const view = (at: number, address = '/a'): Happening => ({
+  kind: 'page-view',
+  at,
+  address,
+  referrer: null,
+  campaign: null,
+});
 const played = (happenings: readonly Happening[], from: Memory = EMPTY_MEMORY) =>
   happenings.reduce((memory, happening) => remember(memory, happening, 'kept'), from);
-const visibleMs = (memory: Memory, at: number) => (memory.visit === null ? 0 : elapsedAt(visitClock(memory.visit), at));
+const visibleMs = (memory: Memory, at: number) =>
+  memory.visit === null ? 0 : elapsedAt(visitClock(memory.visit), at);
 
 describe('remember', () => {
   it('[V7] at asked nothing is kept of a page view; then the token, the no and the put-away, and no more', () => {
     const asked = (memory: Memory, happening: Happening) => remember(memory, happening, 'asked');
     expect(asked(EMPTY_MEMORY, view(NOW))).toEqual(EMPTY_MEMORY);
     expect(asked(EMPTY_MEMORY, { kind: 'wrote', token: TOKEN })).toEqual({ ...EMPTY_MEMORY, token: TOKEN });
-    expect(asked(EMPTY_MEMORY, { kind: 'declined', at: NOW, restDays: 30 }).restUntil).toBe(NOW + 30 * DAY_MS);
+    expect(asked(EMPTY_MEMORY, { kind: 'declined', at: NOW, restDays: 30 }).restUntil).toBe(
+      NOW + 30 * DAY_MS,
+    );
   });
 
   it('[V8] consent taken back removes what the lower level may not keep, and leaves what the visitor asked for', () => {
@@ -33,9 +42,16 @@ describe('remember', () => {
   });
 
   it('[V8] a page that has not asked yet takes away nothing that was kept under consent, and adds nothing to it', () => {
-    const kept = played([view(NOW), { kind: 'seen', at: NOW }, { kind: 'invitation-shown', id: 'x', at: NOW }]);
+    const kept = played([
+      view(NOW),
+      { kind: 'seen', at: NOW },
+      { kind: 'invitation-shown', id: 'x', at: NOW },
+    ]);
     expect(remember(kept, view(NOW + 1000), 'asked')).toEqual(kept);
-    expect(remember(kept, { kind: 'declined', at: NOW, restDays: 1 }, 'asked')).toEqual({ ...kept, restUntil: NOW + DAY_MS });
+    expect(remember(kept, { kind: 'declined', at: NOW, restDays: 1 }, 'asked')).toEqual({
+      ...kept,
+      restUntil: NOW + DAY_MS,
+    });
   });
 
   it('[V8] forgotten takes everything, a refused token only itself', () => {
@@ -43,12 +59,19 @@ describe('remember', () => {
       { kind: 'wrote', token: TOKEN },
       { kind: 'put-away', until: 5 },
     ]);
-    expect(remember(memory, { kind: 'token-refused' }, 'asked')).toEqual({ ...EMPTY_MEMORY, putAwayUntil: 5 });
+    expect(remember(memory, { kind: 'token-refused' }, 'asked')).toEqual({
+      ...EMPTY_MEMORY,
+      putAwayUntil: 5,
+    });
     expect(remember(memory, { kind: 'forgotten' }, 'asked')).toEqual(EMPTY_MEMORY);
   });
 
   it('[V2] a visit ends after 30 minutes in which no tab was visible, not after 30 minutes of looking', () => {
-    const looked = played([view(NOW), { kind: 'seen', at: NOW }, { kind: 'hidden', at: NOW + 50 * MINUTE_MS }]);
+    const looked = played([
+      view(NOW),
+      { kind: 'seen', at: NOW },
+      { kind: 'hidden', at: NOW + 50 * MINUTE_MS },
+    ]);
     expect(played([view(NOW + 79 * MINUTE_MS)], looked).visit?.number).toBe(1);
     expect(played([view(NOW + 80 * MINUTE_MS)], looked).visit?.number).toBe(2);
     const second = played([view(NOW + 40 * MINUTE_MS)], played([view(NOW), { kind: 'seen', at: NOW }]));
@@ -62,7 +85,12 @@ describe('remember', () => {
   });
 
   it('[V4] two visible tabs do not count twice', () => {
-    const both = played([view(NOW), { kind: 'seen', at: NOW }, view(NOW + 5000), { kind: 'seen', at: NOW + 5000 }]);
+    const both = played([
+      view(NOW),
+      { kind: 'seen', at: NOW },
+      view(NOW + 5000),
+      { kind: 'seen', at: NOW + 5000 },
+    ]);
     expect(visibleMs(both, NOW + 20_000)).toBe(20_000);
     expect(visibleMs(played([{ kind: 'hidden', at: NOW + 20_000 }], both), NOW + 30_000)).toBe(30_000);
   });
@@ -70,7 +98,11 @@ describe('remember', () => {
   it('[V5] referrer and campaign are those of the first page; one on the site’s own domains is none', () => {
     const first = originOf('https://a.example/?utm_campaign=eclipse', 'https://else.example/list');
     const memory = played([{ kind: 'page-view', at: NOW, address: '/', ...first }, view(NOW + SECOND_MS)]);
-    expect(memory.visit).toMatchObject({ pages: 2, referrer: 'https://else.example/list', campaign: 'eclipse' });
+    expect(memory.visit).toMatchObject({
+      pages: 2,
+      referrer: 'https://else.example/list',
+      campaign: 'eclipse',
+    });
     expect(originOf('https://a.example/x', 'https://a.example/').referrer).toBeNull();
     expect(originOf('https://a.example/x', 'https://www.a.example/', ['www.a.example']).referrer).toBeNull();
   });
@@ -87,10 +119,11 @@ describe('remember', () => {
     const before = view(EMPTY_MEMORY, 'isle.example/', 1);
     expect(before).toEqual(EMPTY_MEMORY);
     const wrote = remember(before, { kind: 'wrote', token: 'x'.repeat(43) }, 'asked');
-    const after = ['https://isle.example/a?utm_source=x', 'https://isle.example/a#b', 'https://isle.example/b?x=1'].reduce(
-      (memory, address, at) => view(memory, address, at),
-      wrote,
-    );
+    const after = [
+      'https://isle.example/a?utm_source=x',
+      'https://isle.example/a#b',
+      'https://isle.example/b?x=1',
+    ].reduce((memory, address, at) => view(memory, address, at), wrote);
     expect(after.trail).toEqual([
       ['isle.example/a', 0],
       ['isle.example/b?x=1', 2],
@@ -103,7 +136,9 @@ describe('remember', () => {
 
   it('[V9] the trail holds the visit’s pages, the last 50, and begins anew with the next visit', () => {
     const many = played(Array.from({ length: 60 }, (_, index) => view(NOW + index, `/p${index}`)));
-    expect(many.trail.map(([address]) => address)).toEqual(Array.from({ length: 50 }, (_, index) => `/p${index + 10}`));
+    expect(many.trail.map(([address]) => address)).toEqual(
+      Array.from({ length: 50 }, (_, index) => `/p${index + 10}`),
+    );
     expect(played([view(NOW + DAY_MS, '/again')], many).trail).toEqual([['/again', NOW + DAY_MS]]);
   });
 
@@ -113,7 +148,9 @@ describe('remember', () => {
       id: `invitation${index}`.padEnd(40, 'x'),
       at: NOW,
     }));
-    const views = Array.from({ length: 50 }, (_, index) => view(NOW + index, `/${String(index)}${'y'.repeat(300)}`));
+    const views = Array.from({ length: 50 }, (_, index) =>
+      view(NOW + index, `/${String(index)}${'y'.repeat(300)}`),
+    );
     const memory = played([...views, ...shown]);
     expect(JSON.stringify(memory).length).toBeLessThanOrEqual(4096);
     expect(Object.keys(memory.counts)).toContain('invitation29'.padEnd(40, 'x'));
@@ -128,14 +165,30 @@ describe('remember', () => {
       { kind: 'wrote', token: TOKEN },
     ]);
     expect(readMemory(JSON.stringify(memory), NOW)).toEqual(memory);
-    for (const text of [null, '', '{', 'null', '[]', '{"v":2,"token":"x"}', `{"v":1,"x":"${'x'.repeat(4096)}"}`])
+    for (const text of [
+      null,
+      '',
+      '{',
+      'null',
+      '[]',
+      '{"v":2,"token":"x"}',
+      `{"v":1,"x":"${'x'.repeat(4096)}"}`,
+    ])
       expect(readMemory(text, NOW)).toEqual(EMPTY_MEMORY);
   });
 
   it('[V8] a damaged part counts as none without taking the rest with it', () => {
-    expect(readMemory('{"v":1,"token":"<b>","putAwayUntil":7}', NOW)).toEqual({ ...EMPTY_MEMORY, putAwayUntil: 7 });
-    expect(readMemory(`{"v":1,"token":"${TOKEN}","putAwayUntil":"soon"}`, NOW)).toEqual({ ...EMPTY_MEMORY, token: TOKEN });
-    expect(readMemory('{"v":1,"visit":{"number":"x"},"counts":{"a":7,"b":[1,2,3]},"trail":[["/",1],7]}', NOW)).toMatchObject({
+    expect(readMemory('{"v":1,"token":"<b>","putAwayUntil":7}', NOW)).toEqual({
+      ...EMPTY_MEMORY,
+      putAwayUntil: 7,
+    });
+    expect(readMemory(`{"v":1,"token":"${TOKEN}","putAwayUntil":"soon"}`, NOW)).toEqual({
+      ...EMPTY_MEMORY,
+      token: TOKEN,
+    });
+    expect(
+      readMemory('{"v":1,"visit":{"number":"x"},"counts":{"a":7,"b":[1,2,3]},"trail":[["/",1],7]}', NOW),
+    ).toMatchObject({
       visit: null,
       counts: { b: [1, 2, 3] },
       trail: [['/', 1]],
@@ -143,14 +196,21 @@ describe('remember', () => {
   });
 
   it('[V8] instants in the future count as now: a clock that was set back keeps nobody from anything', () => {
-    const kept = played([view(NOW + 9 * DAY_MS), { kind: 'invitation-shown', id: 'x', at: NOW + 9 * DAY_MS }]);
+    const kept = played([
+      view(NOW + 9 * DAY_MS),
+      { kind: 'invitation-shown', id: 'x', at: NOW + 9 * DAY_MS },
+    ]);
     const read = readMemory(JSON.stringify(kept), NOW);
     expect(read.visit).toMatchObject({ startedAt: NOW, lastAt: NOW });
     expect(read.counts['x']).toEqual([1, 1, NOW]);
   });
 
   it('[I11] counters go by id: those of invitations that are published no more are dropped', () => {
-    const memory = played([view(NOW), { kind: 'invitation-shown', id: 'x', at: NOW }, { kind: 'invitation-shown', id: 'y', at: NOW }]);
+    const memory = played([
+      view(NOW),
+      { kind: 'invitation-shown', id: 'x', at: NOW },
+      { kind: 'invitation-shown', id: 'y', at: NOW },
+    ]);
     expect(Object.keys(pruned(memory, ['y', 'z']).counts)).toEqual(['y']);
   });
 

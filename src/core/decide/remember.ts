@@ -2,7 +2,16 @@ import { toAddress } from '../pages/address';
 import type { Level } from '../model/circumstances';
 import { DAY_MS, type EpochMs, SECOND_MS } from '../model/units';
 import { elapsedAt } from './clock';
-import { EARLIER_VISITS_MAX, EMPTY_MEMORY, MEMORY_UNITS_MAX, type Memory, TRAIL_MAX, type VisitRecord, goesOn, visitClock } from './memory';
+import {
+  EARLIER_VISITS_MAX,
+  EMPTY_MEMORY,
+  MEMORY_UNITS_MAX,
+  type Memory,
+  TRAIL_MAX,
+  type VisitRecord,
+  goesOn,
+  visitClock,
+} from './memory';
 
 /** What happened to a visitor, as far as it may be remembered. */
 export type Happening =
@@ -39,7 +48,11 @@ export function remember(memory: Memory, happening: Happening, level: Level): Me
   return followsOn(memory, level) && token !== null ? fitted({ ...own, trail }) : own;
 }
 
-function after(memory: Memory, happening: Exclude<Happening, { kind: 'forgotten' }>, keepsVisits: boolean): Memory {
+function after(
+  memory: Memory,
+  happening: Exclude<Happening, { kind: 'forgotten' }>,
+  keepsVisits: boolean,
+): Memory {
   switch (happening.kind) {
     case 'wrote':
       return { ...memory, token: happening.token };
@@ -64,7 +77,10 @@ function followsOn({ visit }: Memory, level: Level): boolean {
 }
 
 /** [V9] The pages since the visitor first wrote; a page that is loaded again is still one. */
-function onward({ token, trail }: Memory, { address, at }: { readonly address: string; readonly at: EpochMs }): Memory['trail'] {
+function onward(
+  { token, trail }: Memory,
+  { address, at }: { readonly address: string; readonly at: EpochMs },
+): Memory['trail'] {
   const step = stepOf(address);
   return token === null || trail.at(-1)?.[0] === step ? trail : [...trail, [step, at]];
 }
@@ -75,7 +91,10 @@ function stepOf(address: string): string {
 }
 
 /** [V2], [V5] A page view goes on with the visit, or begins the next one with its own referrer and campaign. */
-function afterPageView(memory: Memory, { at, address, referrer, campaign }: Extract<Happening, { kind: 'page-view' }>): Memory {
+function afterPageView(
+  memory: Memory,
+  { at, address, referrer, campaign }: Extract<Happening, { kind: 'page-view' }>,
+): Memory {
   const { visit } = memory;
   if (visit !== null && goesOn(visit, at)) {
     const trail = [...memory.trail, [stepOf(address), at] as const];
@@ -113,7 +132,8 @@ function afterInVisit(memory: Memory, visit: VisitRecord, happening: InVisit): M
     case 'invitation-left':
       return { ...memory, visit: { ...now, leftAt: at } };
     case 'invitation-shown': {
-      const total = (Object.hasOwn(memory.counts, happening.id) ? (memory.counts[happening.id]?.[1] ?? 0) : 0) + 1;
+      const total =
+        (Object.hasOwn(memory.counts, happening.id) ? (memory.counts[happening.id]?.[1] ?? 0) : 0) + 1;
       const counts = { ...memory.counts, [happening.id]: [visit.number, total, at] as const };
       return { ...memory, visit: { ...now, shown: visit.shown + 1 }, counts };
     }
@@ -135,11 +155,16 @@ export function withinLevel(memory: Memory, level: Level): Memory {
 
 /** [V8] Bounded: the oldest steps of the trail go first, then the oldest counters. */
 function fitted(memory: Memory): Memory {
-  let fit: Memory = { ...memory, before: memory.before.slice(0, EARLIER_VISITS_MAX), trail: memory.trail.slice(-TRAIL_MAX) };
+  let fit: Memory = {
+    ...memory,
+    before: memory.before.slice(0, EARLIER_VISITS_MAX),
+    trail: memory.trail.slice(-TRAIL_MAX),
+  };
   while (JSON.stringify(fit).length > MEMORY_UNITS_MAX) {
     const [oldest] = Object.keys(fit.counts);
     if (fit.trail.length > 0) fit = { ...fit, trail: fit.trail.slice(1) };
-    else if (oldest !== undefined) fit = { ...fit, counts: Object.fromEntries(Object.entries(fit.counts).slice(1)) };
+    else if (oldest !== undefined)
+      fit = { ...fit, counts: Object.fromEntries(Object.entries(fit.counts).slice(1)) };
     else return { ...fit, replies: {}, visit: null };
   }
   return fit;
@@ -147,7 +172,10 @@ function fitted(memory: Memory): Memory {
 
 /** [V8], [I11] Counters of invitations that are published no more are dropped. */
 export function pruned(memory: Memory, ids: readonly string[]): Memory {
-  return { ...memory, counts: Object.fromEntries(Object.entries(memory.counts).filter(([id]) => ids.includes(id))) };
+  return {
+    ...memory,
+    counts: Object.fromEntries(Object.entries(memory.counts).filter(([id]) => ids.includes(id))),
+  };
 }
 
 /** [V6] What is known of the visit: nothing at a level that cannot know. */

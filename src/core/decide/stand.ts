@@ -17,7 +17,12 @@ export interface Standing {
 /** The moment ([M1]–[M5]) and its lines. */
 export function standOf(settled: Settled): Standing {
   const { circumstances, presence, deed, widget } = settled;
-  const stands = momentOf(circumstances, { state: presence.state, deed, timings: widget.timings, talks: widget.talks });
+  const stands = momentOf(circumstances, {
+    state: presence.state,
+    deed,
+    timings: widget.timings,
+    talks: widget.talks,
+  });
   const { said, next } = linesOf(stands.moment, settled);
   return { moment: stands.moment, code: stands.code, lines: said, next: Math.min(stands.next, next) };
 }

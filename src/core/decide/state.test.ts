@@ -23,7 +23,10 @@ describe('stateOf', () => {
   });
 
   it('[S3] a widget asks its own teams only', () => {
-    const site = madeSite({ design: madeDesign({ teams: ['another'] }), teams: { [DESK]: 'in', another: 'busy' } });
+    const site = madeSite({
+      design: madeDesign({ teams: ['another'] }),
+      teams: { [DESK]: 'in', another: 'busy' },
+    });
     const [widget] = site.design.widgets;
     if (widget === undefined) throw new Error('Expected a widget.');
     expect(stateOf(site, widget, madeVisit()).state).toBe('busy');
@@ -38,12 +41,12 @@ describe('stateOf', () => {
   it('[S4] unknown is unlit like nobody, and closed is not nobody', () => {
     expect(lampOf('in', true)).toBe('lit');
     expect(lampOf('in', false)).toBe('unlit');
-    expect([lampOf('nearby', true), lampOf('busy', true), lampOf('nobody', true), lampOf('closed', true)]).toEqual([
-      'half',
-      'queue',
-      'unlit',
-      'shutter',
-    ]);
+    expect([
+      lampOf('nearby', true),
+      lampOf('busy', true),
+      lampOf('nobody', true),
+      lampOf('closed', true),
+    ]).toEqual(['half', 'queue', 'unlit', 'shutter']);
   });
 
   const night = calendar({ week: everyDay('19:00-21:00') }); // 20:00Z to 22:00Z in winter
@@ -51,32 +54,52 @@ describe('stateOf', () => {
     madeSite({ design: madeDesign({ calendarId: 'night' }), calendars: [night], ...more });
 
   it('[S3] hours that are closed close, whoever is in; open hours give way to the team', () => {
-    expect(decide(nightSite(), madeVisit({ now: at('2026-11-25T22:00'), heardAt: at('2026-11-25T22:00') })).state).toBe('closed');
+    expect(
+      decide(nightSite(), madeVisit({ now: at('2026-11-25T22:00'), heardAt: at('2026-11-25T22:00') })).state,
+    ).toBe('closed');
     expect(decide(nightSite(), madeVisit()).state).toBe('in');
     expect(decide(nightSite({ teams: { [DESK]: 'nobody' } }), madeVisit()).state).toBe('nobody');
   });
 
   it('[H12] an override in the pointer wins over the hours, and ends that very second', () => {
-    const closed = nightSite({ overrides: { night: { isOpen: false, until: EVENING + 60_000, reason: 'Cloud' } } });
+    const closed = nightSite({
+      overrides: { night: { isOpen: false, until: EVENING + 60_000, reason: 'Cloud' } },
+    });
     const decision = decide(closed, madeVisit());
     expect(decision).toMatchObject({ state: 'closed', closedBy: 'override', askAgainAt: EVENING + 60_000 });
     const later = EVENING + 60_000;
     expect(decide(closed, madeVisit({ now: later, heardAt: later })).state).toBe('in');
     const open = { isWindowOpen: true };
-    expect(decide(closed, madeVisit(open)).lines).toContainEqual({ key: 'nobodyHome', values: { openingTime: later, reason: 'Cloud' } });
+    expect(decide(closed, madeVisit(open)).lines).toContainEqual({
+      key: 'nobodyHome',
+      values: { openingTime: later, reason: 'Cloud' },
+    });
   });
 
   it('[S6] from dark to lit takes a fresh word: until it was asked for, nobody is said to be there', () => {
     const visit = madeVisit({ now: EVENING + 20_000, isLit: false });
-    expect(decide(madeSite(), visit)).toMatchObject({ state: 'nobody', isStateKnown: false, wantsFresh: true });
-    expect(decide(madeSite(), { ...visit, heardAt: visit.now })).toMatchObject({ state: 'in', wantsFresh: false });
+    expect(decide(madeSite(), visit)).toMatchObject({
+      state: 'nobody',
+      isStateKnown: false,
+      wantsFresh: true,
+    });
+    expect(decide(madeSite(), { ...visit, heardAt: visit.now })).toMatchObject({
+      state: 'in',
+      wantsFresh: false,
+    });
     expect(decide(madeSite(), { ...visit, isLit: true })).toMatchObject({ state: 'in', wantsFresh: false });
   });
 
   it('[S7] the calendar’s next change is an occasion: opening asks the pointer before it says that somebody is in', () => {
     const before = madeVisit({ now: at('2026-11-25T19:58'), heardAt: at('2026-11-25T19:58'), isLit: false });
-    expect(decide(nightSite(), before)).toMatchObject({ state: 'closed', askAgainAt: at('2026-11-25T20:00') });
-    expect(decide(nightSite(), { ...before, now: at('2026-11-25T20:00') })).toMatchObject({ state: 'nobody', wantsFresh: true });
+    expect(decide(nightSite(), before)).toMatchObject({
+      state: 'closed',
+      askAgainAt: at('2026-11-25T20:00'),
+    });
+    expect(decide(nightSite(), { ...before, now: at('2026-11-25T20:00') })).toMatchObject({
+      state: 'nobody',
+      wantsFresh: true,
+    });
   });
 
   it('[S6] with the window open a word is asked for again when it is no longer fresh', () => {
@@ -114,16 +137,22 @@ describe('stateOf', () => {
 
   it('two hours before closing the door says until when, and ten minutes before a waiting visitor is told', () => {
     const keys = (text: string) =>
-      decide(nightSite(), madeVisit({ now: at(text), heardAt: at(text), isWindowOpen: true })).lines.map(({ key }) => key);
+      decide(nightSite(), madeVisit({ now: at(text), heardAt: at(text), isWindowOpen: true })).lines.map(
+        ({ key }) => key,
+      );
     expect(keys('2026-11-25T20:00')).toContain('status.until');
     const long = nightSite({ calendars: [calendar({ week: everyDay('15:00-21:00') })] });
-    const at19 = decide(long, madeVisit({ now: at('2026-11-25T19:59'), heardAt: at('2026-11-25T19:59'), isWindowOpen: true }));
+    const at19 = decide(
+      long,
+      madeVisit({ now: at('2026-11-25T19:59'), heardAt: at('2026-11-25T19:59'), isWindowOpen: true }),
+    );
     expect(at19.lines.map(({ key }) => key)).not.toContain('status.until');
   });
 });
 
 describe('teamStateOf', () => {
-  const team = (...members: [Member['presence'], number][]) => teamStateOf(members.map(([presence, room]) => ({ presence, room })));
+  const team = (...members: [Member['presence'], number][]) =>
+    teamStateOf(members.map(([presence, room]) => ({ presence, room })));
 
   it('[S1] somebody in with room is in; room of who is only nearby makes nearby, not in, whoever else is full; out counts for nothing', () => {
     expect(team(['in', 0], ['in', 1], ['nearby', 1])).toBe('in');

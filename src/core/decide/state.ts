@@ -26,12 +26,18 @@ export interface Presence {
  * State of a widget ([S3]): closed by its hours, else the best of its teams; *nobody* where nothing was heard for three
  * minutes, and where a dark lamp would be lit on a word older than 15 s ([S6]).
  */
-export function stateOf(site: PublishedSite, widget: WireWidget, circumstances: Circumstances, why?: WhyNow): Presence {
+export function stateOf(
+  site: PublishedSite,
+  widget: WireWidget,
+  circumstances: Circumstances,
+  why?: WhyNow,
+): Presence {
   const { now, heardAt, isLit, isWindowOpen } = circumstances;
   const own = hoursOf(site, widget.calendar);
   const hours = own && hoursAt(own, now, why);
   const changes = hours?.changesAt ?? Infinity;
-  if (hours !== null && !hours.isOpen) return { state: 'closed', isKnown: true, told: 'closed', hours, wantsFresh: false, next: changes };
+  if (hours !== null && !hours.isOpen)
+    return { state: 'closed', isKnown: true, told: 'closed', hours, wantsFresh: false, next: changes };
   const told = bestOf(widget.teams.map((id) => site.pointer.teams[id] ?? 'nobody'));
   const heard = heardAt ?? -Infinity;
   const speaksOfPeople = now < heard + HELD_MS && told !== 'nobody';
@@ -46,7 +52,11 @@ export function stateOf(site: PublishedSite, widget: WireWidget, circumstances: 
     told: heardAt === null ? 'nobody' : told,
     hours,
     wantsFresh: minds && !isFresh,
-    next: Math.min(changes, speaksOfPeople ? heard + HELD_MS : Infinity, minds && isFresh ? heard + FRESH_MS : Infinity),
+    next: Math.min(
+      changes,
+      speaksOfPeople ? heard + HELD_MS : Infinity,
+      minds && isFresh ? heard + FRESH_MS : Infinity,
+    ),
   };
 }
 

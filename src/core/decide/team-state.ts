@@ -12,5 +12,7 @@ export interface Member {
 /** [S1] *In* with somebody in who has room, else *nearby* with somebody nearby who has; *busy* where none of them has room; else *nobody*. */
 export function teamStateOf(members: readonly Member[]): TeamState {
   const there = members.filter(({ presence }) => presence !== 'out');
-  return bestOf(there.map(({ presence, room }) => (room <= 0 ? 'busy' : presence === 'in' ? 'in' : 'nearby')));
+  return bestOf(
+    there.map(({ presence, room }) => (room <= 0 ? 'busy' : presence === 'in' ? 'in' : 'nearby')),
+  );
 }

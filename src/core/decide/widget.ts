@@ -15,10 +15,15 @@ export interface Chosen {
  * [P14] Which widget shows: the forced one, else the first in order that takes the page and whose audience this is
  * ([P15]). A running conversation keeps its own ([M8]).
  */
-export function chooseWidget({ design, pointer }: PublishedSite, circumstances: Circumstances, page: PageFacts): Chosen {
+export function chooseWidget(
+  { design, pointer }: PublishedSite,
+  circumstances: Circumstances,
+  page: PageFacts,
+): Chosen {
   const { widgets } = design;
   const { conversation, forcedWidget } = circumstances;
-  const byKey = (key: string | null | undefined): WireWidget | undefined => widgets.find((one) => one.key === key);
+  const byKey = (key: string | null | undefined): WireWidget | undefined =>
+    widgets.find((one) => one.key === key);
   const kept = isRunning(circumstances) ? byKey(conversation?.widgetKey) : undefined;
   if (kept !== undefined) return { widget: kept, by: 'running' };
   if (pointer.leftOut) return { widget: null, by: 'left-out' };
@@ -30,9 +35,17 @@ export function chooseWidget({ design, pointer }: PublishedSite, circumstances: 
 }
 
 /** [P15] Whether a visitor belongs to a widget's audience: all that it asks must hold, an unknown kind never does. */
-export function isAudience({ audience = [] }: WireWidget, circumstances: Circumstances, page: PageFacts): boolean {
+export function isAudience(
+  { audience = [] }: WireWidget,
+  circumstances: Circumstances,
+  page: PageFacts,
+): boolean {
   return audience.every((condition) => {
-    const holds = isKnown(condition, { circumstances, address: page.address, takes: page.takes(circumstances) });
+    const holds = isKnown(condition, {
+      circumstances,
+      address: page.address,
+      takes: page.takes(circumstances),
+    });
     return holds !== null && holds !== (condition[1] === 1);
   });
 }

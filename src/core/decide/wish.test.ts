@@ -12,7 +12,10 @@ describe('what a link asks for', () => {
   it('a team, a question, or both', () => {
     expect(wish('')).toEqual({ team: null, question: '' });
     expect(wish('schools')).toEqual({ team: 'b2', question: '' });
-    expect(wish(' schools :  May thirty children come?\n')).toEqual({ team: 'b2', question: 'May thirty children come?' });
+    expect(wish(' schools :  May thirty children come?\n')).toEqual({
+      team: 'b2',
+      question: 'May thirty children come?',
+    });
     expect(wish('May we come?')).toEqual({ team: null, question: 'May we come?' });
   });
 

@@ -11,7 +11,11 @@ export interface Difference {
  * The values in which two documents differ, in the order of the newer one. Lists of other lengths are one difference;
  * an object that one of them lacks differs in each of its values.
  */
-export function differencesOf(before: Json | undefined, after: Json | undefined, path: PatchPath = []): Difference[] {
+export function differencesOf(
+  before: Json | undefined,
+  after: Json | undefined,
+  path: PatchPath = [],
+): Difference[] {
   if (before === after) return [];
   if (before === undefined && isFilled(after)) return differencesOf({}, after, path);
   if (after === undefined && isFilled(before)) return differencesOf(before, {}, path);

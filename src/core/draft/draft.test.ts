@@ -36,17 +36,23 @@ describe('applyPatches', () => {
     const walk = (node: Json, path: (string | number)[]): void => {
       if (path.length > 0) places.push(path);
       if (Array.isArray(node)) node.forEach((one: Json, index) => walk(one, [...path, index]));
-      else if (typeof node === 'object' && node !== null) for (const [name, one] of Object.entries(node)) walk(one, [...path, name]);
+      else if (typeof node === 'object' && node !== null)
+        for (const [name, one] of Object.entries(node)) walk(one, [...path, name]);
     };
     walk(design, []);
-    const edit = fc.record({ place: fc.constantFrom(...places), kind: fc.constantFrom('set', 'remove', 'add'), value: fc.jsonValue() });
+    const edit = fc.record({
+      place: fc.constantFrom(...places),
+      kind: fc.constantFrom('set', 'remove', 'add'),
+      value: fc.jsonValue(),
+    });
     fc.assert(
       fc.property(fc.array(edit, { maxLength: 8 }), (edits) => {
         let now = design;
         const inverses: (readonly Patch[])[] = [];
         for (const { place, kind, value } of edits) {
           const path = kind === 'add' ? [...place.slice(0, -1), 'new'] : place;
-          const patch: Patch = kind === 'remove' ? { op: 'remove', path } : { op: 'set', path, value: value as Json };
+          const patch: Patch =
+            kind === 'remove' ? { op: 'remove', path } : { op: 'set', path, value: value as Json };
           try {
             const patched = applyPatches(now, [patch]);
             inverses.unshift(patched.inverse);
@@ -79,7 +85,9 @@ describe('differencesOf', () => {
   });
 
   it('an object that came or went differs in each of its values', () => {
-    expect(differencesOf({ a: 1 }, { a: 1, b: { c: { d: 2 } } })).toEqual([{ path: ['b', 'c', 'd'], before: undefined, after: 2 }]);
+    expect(differencesOf({ a: 1 }, { a: 1, b: { c: { d: 2 } } })).toEqual([
+      { path: ['b', 'c', 'd'], before: undefined, after: 2 },
+    ]);
     expect(differencesOf({ b: { c: 1 } }, {})).toEqual([{ path: ['b', 'c'], before: 1, after: undefined }]);
     expect(differencesOf({}, { b: {} })).toEqual([{ path: ['b'], before: undefined, after: {} }]);
   });
@@ -99,7 +107,8 @@ describe('differencesOf', () => {
 });
 
 describe('stepsOf', () => {
-  const log = (...kinds: ('change' | 'undo' | 'redo')[]) => stepsOf(kinds.map((kind, index) => ({ revision: index + 1, kind })));
+  const log = (...kinds: ('change' | 'undo' | 'redo')[]) =>
+    stepsOf(kinds.map((kind, index) => ({ revision: index + 1, kind })));
 
   it('undo goes back through changes that were not undone yet', () => {
     expect(log('change', 'change', 'undo')).toEqual({ undo: 1, redo: 2 });

@@ -3,14 +3,17 @@ export type PatchPath = readonly (string | number)[];
 
 /** One change of a document of plain data. */
 export type Patch =
-  { readonly op: 'set'; readonly path: PatchPath; readonly value: Json } | { readonly op: 'remove'; readonly path: PatchPath };
+  | { readonly op: 'set'; readonly path: PatchPath; readonly value: Json }
+  | { readonly op: 'remove'; readonly path: PatchPath };
 
 export type Json = string | number | boolean | null | readonly Json[] | { readonly [name: string]: Json };
 
 /** A patch that does not fit the document: nothing was changed. */
 export class PatchError extends Error {
   constructor(path: PatchPath) {
-    super(`A change does not fit the document at "${path.join('.')}". Nothing was changed; load the draft anew.`);
+    super(
+      `A change does not fit the document at "${path.join('.')}". Nothing was changed; load the draft anew.`,
+    );
   }
 }
 
@@ -34,7 +37,10 @@ export function applyPatches<T>(document: T, patches: readonly Patch[]): Patched
 /** Taking a name out and putting it back would move it to the end: the inverse sets the whole object instead. */
 function inverseOf(document: Json, patch: Patch): Patch {
   const before = valueAt(document, patch.path);
-  if (patch.op === 'set') return before === undefined ? { op: 'remove', path: patch.path } : { op: 'set', path: patch.path, value: before };
+  if (patch.op === 'set')
+    return before === undefined
+      ? { op: 'remove', path: patch.path }
+      : { op: 'set', path: patch.path, value: before };
   const parent = patch.path.slice(0, -1);
   const whole = valueAt(document, parent);
   if (before === undefined || whole === undefined) throw new PatchError(patch.path);
@@ -49,7 +55,12 @@ function applied(node: Json, patch: Patch, depth: number): Json {
   }
   const isLast = depth === patch.path.length - 1;
   if (isList(node)) {
-    if (typeof name !== 'number' || !Number.isInteger(name) || name < 0 || name >= node.length + (isLast && patch.op === 'set' ? 1 : 0))
+    if (
+      typeof name !== 'number' ||
+      !Number.isInteger(name) ||
+      name < 0 ||
+      name >= node.length + (isLast && patch.op === 'set' ? 1 : 0)
+    )
       throw new PatchError(patch.path);
     if (isLast && patch.op === 'remove') return node.filter((_, index) => index !== name);
     const next = isLast && patch.op === 'set' ? patch.value : applied(node[name] ?? null, patch, depth + 1);

@@ -16,7 +16,9 @@ const after = (...patches: Patch[]): Json => applyPatches(BASE, patches).value;
 describe('rebase', () => {
   it('finds what stands in a list by its id, not by its place', () => {
     const newer = after({ op: 'remove', path: ['list', 0] });
-    expect(rebase([set(['list', 1, 'text'], 'mine')], BASE, newer).patches).toEqual([set(['list', 0, 'text'], 'mine')]);
+    expect(rebase([set(['list', 1, 'text'], 'mine')], BASE, newer).patches).toEqual([
+      set(['list', 0, 'text'], 'mine'),
+    ]);
   });
 
   it('what both put behind a list’s end stands behind one another', () => {
@@ -29,7 +31,11 @@ describe('rebase', () => {
 
   it('a change of what was taken away is lost and said to be, and changes nothing else', () => {
     const newer = after({ op: 'remove', path: ['list', 0] });
-    expect(rebase([set(['list', 0, 'text'], 'mine')], BASE, newer)).toEqual({ patches: [], clashes: [], isLost: true });
+    expect(rebase([set(['list', 0, 'text'], 'mine')], BASE, newer)).toEqual({
+      patches: [],
+      clashes: [],
+      isLost: true,
+    });
   });
 
   it('the same place in two ways is a clash with both; in the same way, or taken away by both, it is none', () => {
@@ -39,9 +45,15 @@ describe('rebase', () => {
       clashes: [{ path: ['texts', 'en', 'one'], mine: 'mine', theirs: 'theirs' }],
       isLost: false,
     });
-    expect(rebase([set(['texts', 'en', 'one'], 'theirs')], BASE, newer)).toEqual({ patches: [], clashes: [], isLost: false });
+    expect(rebase([set(['texts', 'en', 'one'], 'theirs')], BASE, newer)).toEqual({
+      patches: [],
+      clashes: [],
+      isLost: false,
+    });
     const gone: Patch = { op: 'remove', path: ['texts', 'en', 'one'] };
-    expect(rebase([gone], BASE, newer).clashes).toEqual([{ path: ['texts', 'en', 'one'], mine: undefined, theirs: 'theirs' }]);
+    expect(rebase([gone], BASE, newer).clashes).toEqual([
+      { path: ['texts', 'en', 'one'], mine: undefined, theirs: 'theirs' },
+    ]);
     expect(rebase([gone], BASE, after(gone))).toEqual({ patches: [], clashes: [], isLost: false });
   });
 
@@ -59,13 +71,15 @@ describe('rebase', () => {
     const edits = fc.dictionary(name, fc.constantFrom('x', 'y', 'z'), { minKeys: 1 });
     fc.assert(
       fc.property(edits, edits, (mine, theirs) => {
-        const patchesOf = (words: Record<string, string>) => Object.entries(words).map(([key, text]) => set(['texts', 'en', key], text));
+        const patchesOf = (words: Record<string, string>) =>
+          Object.entries(words).map(([key, text]) => set(['texts', 'en', key], text));
         const newer = after(...patchesOf(theirs));
         const { patches, clashes } = rebase(patchesOf(mine), BASE, newer);
         const merged = applyPatches(newer, patches).value;
         const base = valueAt(BASE, ['texts', 'en']) as Record<string, string>;
         for (const key of ['one', 'two', 'three', 'four']) {
-          const isClash = key in mine && key in theirs && mine[key] !== theirs[key] && theirs[key] !== base[key];
+          const isClash =
+            key in mine && key in theirs && mine[key] !== theirs[key] && theirs[key] !== base[key];
           const expected = key in mine && !isClash ? mine[key] : (theirs[key] ?? base[key]);
           expect(valueAt(merged, ['texts', 'en', key])).toBe(expected);
           expect(clashes.some(({ path }) => path[2] === key)).toBe(isClash);

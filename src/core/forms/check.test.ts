@@ -3,7 +3,12 @@ import type { Replies } from '../model/form';
 import type { WireField } from '../wire/form-file';
 import { checkReplies, isShown } from './check';
 
-const field = (kind: WireField['kind'], change: Partial<WireField> = {}): WireField => ({ id: kind, kind, isRequired: false, ...change });
+const field = (kind: WireField['kind'], change: Partial<WireField> = {}): WireField => ({
+  id: kind,
+  kind,
+  isRequired: false,
+  ...change,
+});
 const faultOf = (one: WireField, reply: Replies[string] | undefined, teams: readonly string[] = []) =>
   checkReplies([one], reply === undefined ? {} : { [one.id]: reply }, teams).faults[one.id]?.say ?? null;
 const OPTIONS = { options: [['a', 'A'] as const, ['b', 'B'] as const] };
@@ -45,14 +50,24 @@ describe('checkReplies', () => {
   });
 
   it('a field that is not shown is neither asked for nor kept, whatever was typed before it went', () => {
-    const fields = [field('yes-no', { id: 'group' }), field('number', { id: 'heads', isRequired: true, shownIf: ['group', 'yes'] })];
-    expect(checkReplies(fields, { group: 'no', heads: '12' }, [])).toEqual({ replies: { group: 'no' }, faults: {} });
+    const fields = [
+      field('yes-no', { id: 'group' }),
+      field('number', { id: 'heads', isRequired: true, shownIf: ['group', 'yes'] }),
+    ];
+    expect(checkReplies(fields, { group: 'no', heads: '12' }, [])).toEqual({
+      replies: { group: 'no' },
+      faults: {},
+    });
     expect(checkReplies(fields, { group: 'yes' }, []).faults).toEqual({ heads: { say: 'form.missing' } });
     expect(isShown(field('short', { shownIf: ['constructor', 'x'] }), {})).toBe(false);
   });
 
   it('what belongs to no field is left out, and texts are kept without the spaces around them', () => {
-    expect(checkReplies([field('short')], { short: ' Ana ', other: 'x' }, []).replies).toEqual({ short: 'Ana' });
-    expect(checkReplies([field('team', { id: 't' })], { t: 'desk' }, ['desk']).replies).toEqual({ t: 'desk' });
+    expect(checkReplies([field('short')], { short: ' Ana ', other: 'x' }, []).replies).toEqual({
+      short: 'Ana',
+    });
+    expect(checkReplies([field('team', { id: 't' })], { t: 'desk' }, ['desk']).replies).toEqual({
+      t: 'desk',
+    });
   });
 });

@@ -39,7 +39,11 @@ export interface Checked {
  * Holds replies against a form (engine.md §6): the same in the widget and on the server, with the same messages. What
  * belongs to no field, or to one that is not shown, is left out. `teams` are the ids a *team choice* may name.
  */
-export function checkReplies(fields: readonly WireField[], given: Replies, teams: readonly string[]): Checked {
+export function checkReplies(
+  fields: readonly WireField[],
+  given: Replies,
+  teams: readonly string[],
+): Checked {
   const replies: Record<string, string | readonly string[]> = {};
   const faults: Record<string, ReplyFault> = {};
   for (const field of fields) {
@@ -61,12 +65,23 @@ export function isShown({ shownIf }: WireField, replies: Replies): boolean {
 }
 
 function tidied({ kind }: WireField, given: unknown): string | readonly string[] {
-  if (kind === 'choices') return Array.isArray(given) ? [...new Set(given.filter((one): one is string => typeof one === 'string'))] : [];
+  if (kind === 'choices')
+    return Array.isArray(given)
+      ? [...new Set(given.filter((one): one is string => typeof one === 'string'))]
+      : [];
   const text = typeof given === 'string' ? given.trim() : '';
-  return kind === 'yes-no' || kind === 'consent' ? (text === 'yes' || (text === 'no' && kind === 'yes-no') ? text : '') : text;
+  return kind === 'yes-no' || kind === 'consent'
+    ? text === 'yes' || (text === 'no' && kind === 'yes-no')
+      ? text
+      : ''
+    : text;
 }
 
-function faultOf(field: WireField, reply: string | readonly string[], teams: readonly string[]): ReplyFault | null {
+function faultOf(
+  field: WireField,
+  reply: string | readonly string[],
+  teams: readonly string[],
+): ReplyFault | null {
   if (reply.length === 0) return field.isRequired ? { say: MISSING[field.kind] ?? 'form.missing' } : null;
   if (typeof reply !== 'string') return choicesFault(field, reply);
   if (reply.length > LIMITS.messageChars) return { say: 'form.tooLong', bound: LIMITS.messageChars };
@@ -95,7 +110,11 @@ function faultOf(field: WireField, reply: string | readonly string[], teams: rea
   }
 }
 
-const MISSING: Partial<Record<WireField['kind'], FormText>> = { long: 'note.noText', email: 'note.noEmail', consent: 'form.consent' };
+const MISSING: Partial<Record<WireField['kind'], FormText>> = {
+  long: 'note.noText',
+  email: 'note.noEmail',
+  consent: 'form.consent',
+};
 const NUMBER = /^-?\d{1,15}([.,]\d{1,10})?$/;
 
 /** Seven to twenty digits, with the signs people put between them. */
@@ -113,7 +132,12 @@ function choicesFault(field: WireField, reply: readonly string[]): ReplyFault | 
   return boundFault(field, reply.length, 'form.tooFew', 'form.tooMany');
 }
 
-function boundFault({ least, most }: WireField, size: number, small: FormText, large: FormText): ReplyFault | null {
+function boundFault(
+  { least, most }: WireField,
+  size: number,
+  small: FormText,
+  large: FormText,
+): ReplyFault | null {
   if (least !== undefined && size < least) return { say: small, bound: least };
   return most !== undefined && size > most ? { say: large, bound: most } : null;
 }

@@ -3,8 +3,25 @@ import type { Locale } from '../model/units';
 import type { WireField } from '../wire/form-file';
 
 /** A field as it is published in one locale; `say` resolves the owner's words ([T2]). */
-export function toWireField(field: Field, say: (texts: Readonly<Record<Locale, string>>) => string): WireField {
-  const { id, kind, label, own, isRequired, least, most, options, asButtons, shownIf, isKept, link, attribute } = field;
+export function toWireField(
+  field: Field,
+  say: (texts: Readonly<Record<Locale, string>>) => string,
+): WireField {
+  const {
+    id,
+    kind,
+    label,
+    own,
+    isRequired,
+    least,
+    most,
+    options,
+    asButtons,
+    shownIf,
+    isKept,
+    link,
+    attribute,
+  } = field;
   return {
     id,
     kind,

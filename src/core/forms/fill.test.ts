@@ -3,7 +3,12 @@ import type { WireField } from '../wire/form-file';
 import { madeTalk } from '../../../tests/made/site';
 import { askedFields, asksAfter, asksBefore, fromKept, saysNothing, toKept, withHidden } from './fill';
 
-const field = (id: string, change: Partial<WireField> = {}): WireField => ({ id, kind: 'short', isRequired: false, ...change });
+const field = (id: string, change: Partial<WireField> = {}): WireField => ({
+  id,
+  kind: 'short',
+  isRequired: false,
+  ...change,
+});
 const FORMS = { before: [field('when')], note: [], after: [field('helped')] };
 
 describe('forms around a chat', () => {
@@ -24,7 +29,10 @@ describe('forms around a chat', () => {
   });
 
   it('a hidden field takes the page’s attribute of its own name, and nothing that was typed or inherited', () => {
-    const fields = [field('booking', { kind: 'hidden', attribute: 'booking' }), field('odd', { kind: 'hidden', attribute: 'constructor' })];
+    const fields = [
+      field('booking', { kind: 'hidden', attribute: 'booking' }),
+      field('odd', { kind: 'hidden', attribute: 'constructor' }),
+    ];
     expect(withHidden(fields, { booking: 'forged', odd: 'x', name: 'Ana' }, { booking: 'B-17' })).toEqual({
       booking: 'B-17',
       odd: undefined,
@@ -33,7 +41,11 @@ describe('forms around a chat', () => {
   });
 
   it('only what says so is remembered, and filled in again', () => {
-    const fields = [field('mail', { isKept: true }), field('why'), field('days', { kind: 'choices', isKept: true })];
+    const fields = [
+      field('mail', { isKept: true }),
+      field('why'),
+      field('days', { kind: 'choices', isKept: true }),
+    ];
     const kept = toKept(fields, { mail: 'ana@isle.example', why: 'stars', days: ['mon'] });
     expect(kept).toEqual({ mail: 'ana@isle.example' });
     expect(fromKept(fields, { ...kept, why: 'stars' })).toEqual(kept);
@@ -46,7 +58,10 @@ describe('forms around a chat', () => {
   });
 
   it('a note after words already said needs none', () => {
-    const fields = [field('text', { kind: 'long', isRequired: true }), field('more', { kind: 'long', isRequired: true })];
+    const fields = [
+      field('text', { kind: 'long', isRequired: true }),
+      field('more', { kind: 'long', isRequired: true }),
+    ];
     expect(askedFields(fields, true).map(({ isRequired }) => isRequired)).toEqual([false, true]);
     expect(askedFields(fields, false)).toEqual(fields);
   });

@@ -17,33 +17,52 @@ export function asksBefore(widget: Pick<WireWidget, 'forms'>, hasConversation: b
 }
 
 /** The form after a chat is asked where somebody had joined, until it is given; one that goes on again asks again later. */
-export function asksAfter(widget: Pick<WireWidget, 'forms'>, conversation: ConversationFacts | null): boolean {
-  if (conversation === null || conversation.standing !== 'ended' || conversation.joinedMs === null) return false;
+export function asksAfter(
+  widget: Pick<WireWidget, 'forms'>,
+  conversation: ConversationFacts | null,
+): boolean {
+  if (conversation === null || conversation.standing !== 'ended' || conversation.joinedMs === null)
+    return false;
   return !conversation.isAfterGiven && fieldsOf(widget, 'after').length > 0;
 }
 
 /** The replies with hidden fields taken from what the page says of its visitor; what was typed for one counts as nothing. */
-export function withHidden(fields: readonly WireField[], replies: Replies, attributes: Readonly<Record<string, string>>): Replies {
+export function withHidden(
+  fields: readonly WireField[],
+  replies: Replies,
+  attributes: Readonly<Record<string, string>>,
+): Replies {
   const hidden = fields.filter(({ kind }) => kind === 'hidden');
-  const given = hidden.map(({ id, attribute = '' }) => [id, Object.hasOwn(attributes, attribute) ? attributes[attribute] : undefined]);
+  const given = hidden.map(({ id, attribute = '' }) => [
+    id,
+    Object.hasOwn(attributes, attribute) ? attributes[attribute] : undefined,
+  ]);
   return { ...replies, ...(Object.fromEntries(given) as Replies) };
 }
 
 /** What is filled in already: replies of an earlier form, where the field is one to remember ([V7]). */
 export function fromKept(fields: readonly WireField[], kept: Readonly<Record<string, string>>): Replies {
-  return Object.fromEntries(fields.filter(({ id, isKept }) => isKept && Object.hasOwn(kept, id)).map(({ id }) => [id, kept[id] ?? '']));
+  return Object.fromEntries(
+    fields
+      .filter(({ id, isKept }) => isKept && Object.hasOwn(kept, id))
+      .map(({ id }) => [id, kept[id] ?? '']),
+  );
 }
 
 /** What of replies is to be remembered for next time: single texts of fields that say so. */
 export function toKept(fields: readonly WireField[], replies: Replies): Record<string, string> {
   const kept = fields.filter(({ isKept }) => isKept).map(({ id }) => [id, replies[id]] as const);
-  return Object.fromEntries(kept.filter((one): one is readonly [string, string] => typeof one[1] === 'string'));
+  return Object.fromEntries(
+    kept.filter((one): one is readonly [string, string] => typeof one[1] === 'string'),
+  );
 }
 
 /** Of a note, the words themselves may stay empty where something was said before it. */
 export function askedFields(fields: readonly WireField[], hasSaid: boolean): readonly WireField[] {
   const words = wordsField(fields);
-  return hasSaid ? fields.map((field) => (field === words ? { ...field, isRequired: false } : field)) : fields;
+  return hasSaid
+    ? fields.map((field) => (field === words ? { ...field, isRequired: false } : field))
+    : fields;
 }
 
 /** A note that says nothing at all is none; in one whose form is filled in, the words may stay empty. */

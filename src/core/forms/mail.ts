@@ -9,5 +9,8 @@ export function isMailShaped(text: string): boolean {
   const [local, host, ...more] = text.split('@');
   if (local === undefined || host === undefined || more.length > 0 || local === '') return false;
   const labels = host.split('.');
-  return labels.length > 1 && labels.every((label) => label !== '' && !label.startsWith('-') && !label.endsWith('-'));
+  return (
+    labels.length > 1 &&
+    labels.every((label) => label !== '' && !label.startsWith('-') && !label.endsWith('-'))
+  );
 }

@@ -6,13 +6,24 @@ import { isInYearly } from './days';
 /** What cannot stand in a calendar; `ids` names both where two do not go together. */
 export interface CalendarFault {
   readonly code:
-    'interval-out-of-day' | 'intervals-overlap' | 'range-backwards' | 'exceptions-collide' | 'seasons-overlap' | 'closing-backwards';
+    | 'interval-out-of-day'
+    | 'intervals-overlap'
+    | 'range-backwards'
+    | 'exceptions-collide'
+    | 'seasons-overlap'
+    | 'closing-backwards';
   readonly ids: readonly string[];
 }
 
 type Rank = WireException[0];
 /** [H8] Own single date, own range, own yearly date, own yearly range, holiday. */
-const RANKS: Readonly<Record<ExceptionDays['kind'], Rank>> = { date: 0, range: 1, 'yearly-date': 2, 'yearly-range': 3, holiday: 4 };
+const RANKS: Readonly<Record<ExceptionDays['kind'], Rank>> = {
+  date: 0,
+  range: 1,
+  'yearly-date': 2,
+  'yearly-range': 3,
+  holiday: 4,
+};
 
 /** Turns hours as an owner keeps them into what is published, the best exceptions first. Every fault is told. */
 export function toWireCalendar(calendar: Calendar): Result<WireCalendar, readonly CalendarFault[]> {
@@ -24,8 +35,12 @@ export function toWireCalendar(calendar: Calendar): Result<WireCalendar, readonl
     week: toWireWeek(calendar.week),
     seasons: calendar.seasons.map(({ from, to, week }) => [from, to, toWireWeek(week)] as const),
     exceptions: calendar.exceptions.map(toWireException).sort((a, b) => a[0] - b[0]),
-    closings: timed.map(({ from, to }) => [Math.floor(from / 1000), Math.ceil(to / 1000)] as const).sort((a, b) => a[0] - b[0]),
-    closedDays: calendar.closings.flatMap((one) => (one.kind === 'all-day' ? [one.day] : [])).sort((a, b) => a - b),
+    closings: timed
+      .map(({ from, to }) => [Math.floor(from / 1000), Math.ceil(to / 1000)] as const)
+      .sort((a, b) => a[0] - b[0]),
+    closedDays: calendar.closings
+      .flatMap((one) => (one.kind === 'all-day' ? [one.day] : []))
+      .sort((a, b) => a - b),
   });
 }
 
@@ -63,7 +78,9 @@ export interface CalendarHint {
 
 export function hintsOf({ exceptions }: Calendar): CalendarHint[] {
   const isLeapDay = (days: ExceptionDays): boolean =>
-    days.kind === 'yearly-date' ? days.on === 229 : days.kind === 'yearly-range' && days.from === 229 && days.to === 229;
+    days.kind === 'yearly-date'
+      ? days.on === 229
+      : days.kind === 'yearly-range' && days.from === 229 && days.to === 229;
   return exceptions.filter(({ days }) => isLeapDay(days)).map(({ id }) => ({ code: 'leap-day', id }));
 }
 
@@ -76,10 +93,18 @@ export function faultsOf({ week, seasons, exceptions, closings }: Calendar): Cal
     ...exceptions.flatMap(({ id, days }) =>
       days.kind === 'range' && days.from > days.to ? [{ code: 'range-backwards' as const, ids: [id] }] : [],
     ),
-    ...pairsOf(exceptions, collide).map(([a, b]) => ({ code: 'exceptions-collide' as const, ids: [a.id, b.id] })),
-    ...pairsOf(seasons, seasonsMeet).map(([a, b]) => ({ code: 'seasons-overlap' as const, ids: [a.id, b.id] })),
+    ...pairsOf(exceptions, collide).map(([a, b]) => ({
+      code: 'exceptions-collide' as const,
+      ids: [a.id, b.id],
+    })),
+    ...pairsOf(seasons, seasonsMeet).map(([a, b]) => ({
+      code: 'seasons-overlap' as const,
+      ids: [a.id, b.id],
+    })),
     ...closings.flatMap((one) =>
-      one.kind === 'timed' && one.from >= one.to ? [{ code: 'closing-backwards' as const, ids: [one.name] }] : [],
+      one.kind === 'timed' && one.from >= one.to
+        ? [{ code: 'closing-backwards' as const, ids: [one.name] }]
+        : [],
     ),
   ];
 }
@@ -87,7 +112,12 @@ export function faultsOf({ week, seasons, exceptions, closings }: Calendar): Cal
 /** [H1] `from` lies in the day, `to` after it and at most a day later; intervals of one day may touch, not overlap. */
 function intervalFaults(intervals: readonly Interval[], id: string): CalendarFault[] {
   const isOut = ({ from, to }: Interval): boolean =>
-    !Number.isInteger(from) || !Number.isInteger(to) || from < 0 || from > 1439 || to <= from || to > from + 1440;
+    !Number.isInteger(from) ||
+    !Number.isInteger(to) ||
+    from < 0 ||
+    from > 1439 ||
+    to <= from ||
+    to > from + 1440;
   if (intervals.some(isOut)) return [{ code: 'interval-out-of-day', ids: [id] }];
   const sorted = [...intervals].sort((a, b) => a.from - b.from);
   return sorted.some(({ from }, index) => index > 0 && from < (sorted[index - 1]?.to ?? 0))
@@ -113,5 +143,7 @@ function yearlyMeet(fromA: number, toA: number, fromB: number, toB: number): boo
 }
 
 function pairsOf<T>(list: readonly T[], isPair: (a: T, b: T) => boolean): [T, T][] {
-  return list.flatMap((a, index) => list.slice(index + 1).flatMap((b): [T, T][] => (isPair(a, b) ? [[a, b]] : [])));
+  return list.flatMap((a, index) =>
+    list.slice(index + 1).flatMap((b): [T, T][] => (isPair(a, b) ? [[a, b]] : [])),
+  );
 }

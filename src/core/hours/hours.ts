@@ -30,12 +30,23 @@ export function planOf(calendar: WireCalendar, day: EpochDay): DayPlan {
   const exception = calendar.exceptions.findIndex((one) => holdsOn(one, day));
   const found = calendar.exceptions[exception];
   if (found !== undefined)
-    return { intervals: found[3], layer: found[0] === 4 ? 'holiday' : 'exception', rule: exception, endsNightBefore: found[4] === 1 };
-  if (calendar.closedDays.includes(day)) return { intervals: [], layer: 'import', rule: -1, endsNightBefore: false };
+    return {
+      intervals: found[3],
+      layer: found[0] === 4 ? 'holiday' : 'exception',
+      rule: exception,
+      endsNightBefore: found[4] === 1,
+    };
+  if (calendar.closedDays.includes(day))
+    return { intervals: [], layer: 'import', rule: -1, endsNightBefore: false };
   const on = monthDayOf(day);
   const season = calendar.seasons.findIndex(([from, to]) => isInYearly(on, from, to));
   const week = calendar.seasons[season]?.[2] ?? calendar.week;
-  return { intervals: week[weekdayOf(day)] ?? [], layer: season < 0 ? 'week' : 'season', rule: season, endsNightBefore: false };
+  return {
+    intervals: week[weekdayOf(day)] ?? [],
+    layer: season < 0 ? 'week' : 'season',
+    rule: season,
+    endsNightBefore: false,
+  };
 }
 
 /** Ranks 2 and 3 are yearly and count by month and day, the others by date. */
@@ -55,11 +66,15 @@ type OfDay = (hours: Pick<Hours, 'calendar' | 'zone'>, day: EpochDay) => readonl
 
 /** Calendars never change, so what was worked out for a day holds as long as the calendar lives; a year of days at most. */
 function keeping(workOut: OfDay): OfDay {
-  const all = new WeakMap<WireCalendar, { readonly zone: Zone; readonly days: Map<EpochDay, readonly Span[]> }>();
+  const all = new WeakMap<
+    WireCalendar,
+    { readonly zone: Zone; readonly days: Map<EpochDay, readonly Span[]> }
+  >();
   return (hours, day) => {
     const { calendar, zone } = hours;
     let kept = all.get(calendar);
-    if (kept?.zone !== zone || kept.days.size > KEPT_DAYS_MAX) all.set(calendar, (kept = { zone, days: new Map() }));
+    if (kept?.zone !== zone || kept.days.size > KEPT_DAYS_MAX)
+      all.set(calendar, (kept = { zone, days: new Map() }));
     const spans = kept.days.get(day) ?? workOut(hours, day);
     kept.days.set(day, spans);
     return spans;
@@ -70,10 +85,14 @@ function keeping(workOut: OfDay): OfDay {
 export const spansOfDay = /* @__PURE__ */ keeping(({ calendar, zone }, day) => {
   const { intervals, layer } = planOf(calendar, day);
   const next = planOf(calendar, day + 1);
-  const nightEnds = next.endsNightBefore ? (spanOfWall(zone, (day + 1) * DAY_MS, (day + 2) * DAY_MS)?.from ?? Infinity) : Infinity;
+  const nightEnds = next.endsNightBefore
+    ? (spanOfWall(zone, (day + 1) * DAY_MS, (day + 2) * DAY_MS)?.from ?? Infinity)
+    : Infinity;
   const spans = intervals.flatMap(([from, to]) => {
     const span = spanOfWall(zone, day * DAY_MS + from * MINUTE_MS, day * DAY_MS + to * MINUTE_MS);
-    return span === null || span.from >= nightEnds ? [] : [{ from: span.from, until: Math.min(span.until, nightEnds) }];
+    return span === null || span.from >= nightEnds
+      ? []
+      : [{ from: span.from, until: Math.min(span.until, nightEnds) }];
   });
   return layer === 'week' || layer === 'season' ? withoutClosings(spans, calendar) : spans;
 });
@@ -98,7 +117,9 @@ function withoutClosings(spans: readonly Span[], { closings }: WireCalendar): Sp
 export const REACH_DAYS = 2;
 
 /** All spans that can cover an instant of a local date. */
-const spansNear = /* @__PURE__ */ keeping((hours, day) => [-2, -1, 0, 1, 2].flatMap((away) => spansOfDay(hours, day + away)));
+const spansNear = /* @__PURE__ */ keeping((hours, day) =>
+  [-2, -1, 0, 1, 2].flatMap((away) => spansOfDay(hours, day + away)),
+);
 
 /** [H2] Whether it is open at an instant. */
 export function isOpenAt(hours: Hours, instant: EpochMs): boolean {
@@ -114,7 +135,8 @@ function isOpenByCalendar(hours: Hours, instant: EpochMs): boolean {
 /** The latest end of a span that covers an instant; the instant itself where none does. */
 function coveringEnd(hours: Hours, instant: EpochMs): EpochMs {
   let end = instant;
-  for (const { from, until } of spansNear(hours, localDayOf(hours.zone, instant))) if (from <= instant && until > end) end = until;
+  for (const { from, until } of spansNear(hours, localDayOf(hours.zone, instant)))
+    if (from <= instant && until > end) end = until;
   return end;
 }
 
@@ -149,7 +171,9 @@ function firstOpening(hours: Hours, instant: EpochMs, lastDay: EpochDay): EpochM
   for (let day = localDayOf(hours.zone, instant) - REACH_DAYS; day <= lastDay; day++) {
     // A later date may begin earlier only across a jump of the wall clock: one more day settles it.
     const near = day < lastDay ? [day, day + 1] : [day];
-    const starts = near.flatMap((one) => spansOfDay(hours, one).map(({ from }) => from)).filter((from) => from > instant);
+    const starts = near
+      .flatMap((one) => spansOfDay(hours, one).map(({ from }) => from))
+      .filter((from) => from > instant);
     if (starts.length > 0) return Math.min(...starts);
   }
   return null;

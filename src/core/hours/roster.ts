@@ -18,7 +18,9 @@ export function nextRosterChange(roster: Roster, instant: EpochMs): EpochMs | nu
   const all = roster.team === null ? roster.people : [roster.team, ...roster.people];
   const until = instant + SOUGHT_DAYS * DAY_MS;
   for (let at: EpochMs | null = instant; at !== null && at < until;) {
-    const changes: EpochMs[] = all.map((hours) => nextChange(hours, at ?? instant)).filter((one) => one !== null);
+    const changes: EpochMs[] = all
+      .map((hours) => nextChange(hours, at ?? instant))
+      .filter((one) => one !== null);
     at = changes.length === 0 ? null : Math.min(...changes);
     if (at !== null && isRosteredAt(roster, at) !== now) return at;
   }

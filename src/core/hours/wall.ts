@@ -22,5 +22,7 @@ export function instantOf(zone: Zone, wall: string): EpochMs | null {
   if (day === null || hours > 23 || minutes > 59) return null;
   const local = day * DAY_MS + (hours * 60 + minutes) * MINUTE_MS;
   if (zone.starts.length === 0) return local;
-  return (spanOfWall(zone, local, local + MINUTE_MS) ?? spanOfWall(zone, local, local + 2 * DAY_MS))?.from ?? null;
+  return (
+    (spanOfWall(zone, local, local + MINUTE_MS) ?? spanOfWall(zone, local, local + 2 * DAY_MS))?.from ?? null
+  );
 }

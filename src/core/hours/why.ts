@@ -1,7 +1,16 @@
 import type { EpochDay } from '../model/calendar';
 import { DAY_MS, type EpochMs } from '../model/units';
 import type { WireCalendar } from '../wire/facts-file';
-import { type DayPlan, type Hours, type Layer, REACH_DAYS, SOUGHT_DAYS, localDayOf, planOf, spansOfDay } from './hours';
+import {
+  type DayPlan,
+  type Hours,
+  type Layer,
+  REACH_DAYS,
+  SOUGHT_DAYS,
+  localDayOf,
+  planOf,
+  spansOfDay,
+} from './hours';
 import { spanOfWall } from './zone';
 
 /** Why it is closed ([H15]). */
@@ -20,7 +29,12 @@ export interface HoursVerdict {
 export function whyAt(hours: Hours, instant: EpochMs): HoursVerdict {
   const { calendar, zone, override } = hours;
   if (override !== null && instant < override.until)
-    return { isOpen: override.isOpen, layer: 'override', rule: -1, closedBy: override.isOpen ? null : 'override' };
+    return {
+      isOpen: override.isOpen,
+      layer: 'override',
+      rule: -1,
+      closedBy: override.isOpen ? null : 'override',
+    };
   const day = localDayOf(zone, instant);
   for (let one = day + REACH_DAYS; one >= day - REACH_DAYS; one--) {
     if (!spansOfDay(hours, one).some(({ from, until }) => from <= instant && instant < until)) continue;
@@ -29,8 +43,10 @@ export function whyAt(hours: Hours, instant: EpochMs): HoursVerdict {
   }
   const { layer, rule } = planOf(calendar, day);
   const between = [day, day - 1].find((one) => isBetweenSpans(hours, one, instant));
-  if (between !== undefined) return { isOpen: false, ...layerOf(planOf(calendar, between)), closedBy: 'break' };
-  if (isInClosing(hours, instant, day)) return { isOpen: false, layer: 'import', rule: -1, closedBy: 'import' };
+  if (between !== undefined)
+    return { isOpen: false, ...layerOf(planOf(calendar, between)), closedBy: 'break' };
+  if (isInClosing(hours, instant, day))
+    return { isOpen: false, layer: 'import', rule: -1, closedBy: 'import' };
   const closedBy = layer === 'week' || layer === 'season' ? 'outside' : layer;
   return { isOpen: false, layer, rule, closedBy };
 }
@@ -50,7 +66,9 @@ function isInClosing(hours: Hours, instant: EpochMs, day: EpochDay): boolean {
   const seconds = instant / 1000;
   if (!hours.calendar.closings.some(([from, to]) => from <= seconds && seconds < to)) return false;
   const bare = withoutAnyClosing(hours);
-  return [day - 1, day].some((one) => spansOfDay(bare, one).some(({ from, until }) => from <= instant && instant < until));
+  return [day - 1, day].some((one) =>
+    spansOfDay(bare, one).some(({ from, until }) => from <= instant && instant < until),
+  );
 }
 
 const BARE = new WeakMap<WireCalendar, WireCalendar>();
@@ -77,7 +95,9 @@ export function whyChangesAt(hours: Hours, instant: EpochMs, until: EpochMs): Ep
     if (begins >= until) break;
     const spans = edges.length === 0 ? [] : spansOfDay(bare, day);
     const found = [begins, ...spans.flatMap((span) => [span.from, span.until]), ...edges]
-      .filter((at) => at > instant && at < until && at < begins + 2 * DAY_MS && isOtherWhy(now, whyAt(hours, at)))
+      .filter(
+        (at) => at > instant && at < until && at < begins + 2 * DAY_MS && isOtherWhy(now, whyAt(hours, at)),
+      )
       .sort((a, b) => a - b)[0];
     if (found !== undefined) return found;
   }

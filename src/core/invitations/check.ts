@@ -9,7 +9,11 @@ export function isCondition(value: unknown): value is Condition {
   const kind = value['kind'];
   if (typeof kind !== 'string' || !Object.hasOwn(SHAPES, kind)) return false;
   if (value['isNot'] && PULSE_KINDS.includes(kind as ConditionBody['kind'])) return false; // [I1]
-  return hasShape(value, { ...SHAPES[kind as ConditionBody['kind']], kind: isText(40), isNot: (one) => typeof one === 'boolean' });
+  return hasShape(value, {
+    ...SHAPES[kind as ConditionBody['kind']],
+    kind: isText(40),
+    isNot: (one) => typeof one === 'boolean',
+  });
 }
 
 /** [P15] */
@@ -19,7 +23,11 @@ export function isAudienceCondition(value: unknown): value is Condition {
 
 /** [I1] *All of* or *any of* conditions, or of one level of groups of them. */
 export function isWhen(value: unknown): boolean {
-  return isGroupOf(value, 'items', (item) => isCondition(item) || (isGroupOf(item, 'conditions', isCondition) && hasNot(item)));
+  return isGroupOf(
+    value,
+    'items',
+    (item) => isCondition(item) || (isGroupOf(item, 'conditions', isCondition) && hasNot(item)),
+  );
 }
 
 function isGroupOf(value: unknown, name: string, isItem: (item: unknown) => boolean): boolean {
@@ -98,7 +106,8 @@ const SHAPES: { readonly [K in ConditionBody['kind']]: Shape } = {
 
 function hasShape(value: Readonly<Record<string, unknown>>, shape: Shape): boolean {
   return (
-    Object.keys(value).every((name) => Object.hasOwn(shape, name)) && Object.entries(shape).every(([name, check]) => check(value[name]))
+    Object.keys(value).every((name) => Object.hasOwn(shape, name)) &&
+    Object.entries(shape).every(([name, check]) => check(value[name]))
   );
 }
 

@@ -2,7 +2,14 @@ import { type Condition, type Group, type When, VISIT_KINDS, isGroup } from '../
 import type { Invitation, InvitationLimits } from '../model/invitation';
 import { toWireRule } from '../pages/compile-rules';
 import type { PatternFault } from '../pages/pattern-tree';
-import type { WireCondition, WireGroup, WireInvitation, WireItem, WireLimits, WireRule } from '../wire/design-file';
+import type {
+  WireCondition,
+  WireGroup,
+  WireInvitation,
+  WireItem,
+  WireLimits,
+  WireRule,
+} from '../wire/design-file';
 import { PER_PAGE, PER_VISIT, PER_VISITOR } from './due';
 
 /** Told with the text of the rule that cannot be compiled. */
@@ -48,7 +55,13 @@ export function toWireCondition(condition: Condition, hear: HearFault): WireCond
       return [condition.kind, isNot, condition.name, condition.value];
     case 'week-time': {
       const to = condition.to <= condition.from ? condition.to + 1440 : condition.to;
-      return [condition.kind, isNot, condition.days.reduce((bits, day) => bits | (1 << day), 0), condition.from, to];
+      return [
+        condition.kind,
+        isNot,
+        condition.days.reduce((bits, day) => bits | (1 << day), 0),
+        condition.from,
+        to,
+      ];
     }
     case 'dates':
       return [condition.kind, isNot, condition.from, condition.to];
@@ -68,7 +81,10 @@ export function toWireCondition(condition: Condition, hear: HearFault): WireCond
 }
 
 /** Page rules as they are published; every pattern that is refused is told. */
-export function toWireRules(rules: Extract<Condition, { kind: 'page' }>['rules'], hear: HearFault): WireRule[] {
+export function toWireRules(
+  rules: Extract<Condition, { kind: 'page' }>['rules'],
+  hear: HearFault,
+): WireRule[] {
   return rules.flatMap((rule) => {
     const compiled = toWireRule(rule);
     if (compiled.ok) return [compiled.value];
@@ -80,17 +96,36 @@ export function toWireRules(rules: Extract<Condition, { kind: 'page' }>['rules']
 /** An invitation as it is published. */
 export function toWireInvitation(invitation: Invitation, hear: HearFault): WireInvitation {
   const { id, manner, opensOnPhones, oncePer, atMost, when } = invitation;
-  const days = oncePer.kind === 'days' ? oncePer.days : { page: PER_PAGE, visit: PER_VISIT, visitor: PER_VISITOR }[oncePer.kind];
-  return [id, manner, opensOnPhones ? 1 : 0, needsMemory(invitation) ? 1 : 0, days, atMost ?? 0, toWireGroup(when, hear)];
+  const days =
+    oncePer.kind === 'days'
+      ? oncePer.days
+      : { page: PER_PAGE, visit: PER_VISIT, visitor: PER_VISITOR }[oncePer.kind];
+  return [
+    id,
+    manner,
+    opensOnPhones ? 1 : 0,
+    needsMemory(invitation) ? 1 : 0,
+    days,
+    atMost ?? 0,
+    toWireGroup(when, hear),
+  ];
 }
 
 /** [I13] Whether it asks about visits, or counts further than the page view it shows in. */
 export function needsMemory({ when, oncePer, atMost }: Invitation): boolean {
   const conditions = when.items.flatMap((item) => (isGroup(item) ? item.conditions : [item]));
-  return oncePer.kind !== 'page' || atMost !== null || conditions.some(({ kind }) => VISIT_KINDS.includes(kind));
+  return (
+    oncePer.kind !== 'page' || atMost !== null || conditions.some(({ kind }) => VISIT_KINDS.includes(kind))
+  );
 }
 
 /** [I6] */
-export function toWireLimits({ perVisit, gap, beforeClosing, afterTalk, restDays }: InvitationLimits): WireLimits {
+export function toWireLimits({
+  perVisit,
+  gap,
+  beforeClosing,
+  afterTalk,
+  restDays,
+}: InvitationLimits): WireLimits {
   return [perVisit, gap, beforeClosing, afterTalk, restDays];
 }

@@ -11,19 +11,36 @@ import { DAY_MS, SECOND_MS } from '../model/units';
 import { mannerHere } from './manner';
 import { needsMemory } from './compile';
 
-const LIMITS: InvitationLimits = { perVisit: 3, gap: 120, beforeClosing: 600, afterTalk: 86_400, restDays: 30 };
+const LIMITS: InvitationLimits = {
+  perVisit: 3,
+  gap: 120,
+  beforeClosing: 600,
+  afterTalk: 86_400,
+  restDays: 30,
+};
 const [A, B] = ['invitation-a', 'invitation-b'];
 const site = (
   list: Partial<Invitation>[],
   limits: Partial<InvitationLimits> = {},
   more: Parameters<typeof madeSite>[0] = {},
   widget = {},
-) => madeSite({ design: madeDesign({ ...invitations(...list), ...widget }, { limits: { ...LIMITS, ...limits } }), ...more });
+) =>
+  madeSite({
+    design: madeDesign({ ...invitations(...list), ...widget }, { limits: { ...LIMITS, ...limits } }),
+    ...more,
+  });
 const after = (seconds: number) => EVENING + seconds * SECOND_MS;
 /** Someone whose visits are remembered, in their first one. */
 const kept = (change: Partial<NonNullable<Memory['visit']>> = {}, counts: Memory['counts'] = {}) => {
-  const memory = remember(EMPTY_MEMORY, { kind: 'page-view', at: EVENING, address: '/', referrer: null, campaign: null }, 'kept');
-  return { level: 'kept' as const, memory: { ...memory, counts, visit: memory.visit === null ? null : { ...memory.visit, ...change } } };
+  const memory = remember(
+    EMPTY_MEMORY,
+    { kind: 'page-view', at: EVENING, address: '/', referrer: null, campaign: null },
+    'kept',
+  );
+  return {
+    level: 'kept' as const,
+    memory: { ...memory, counts, visit: memory.visit === null ? null : { ...memory.visit, ...change } },
+  };
 };
 const whyNot = (...args: Parameters<typeof explain>) =>
   explain(...args).find(({ reason, standing }) => reason.about === 'invitation' && standing !== 'decided');
@@ -47,11 +64,18 @@ describe('an invitation', () => {
   it('[I3] is only due on an old word: the pointer is to be asked, and nothing is shown before it was', () => {
     const decision = decide(site([{}]), madeVisit({ now: after(15) }));
     expect(decision).toMatchObject({ show: null, wantsFresh: true });
-    expect(decide(site([{}]), madeVisit({ now: after(15), heardAt: after(15) }))).toMatchObject({ show: A, wantsFresh: false });
+    expect(decide(site([{}]), madeVisit({ now: after(15), heardAt: after(15) }))).toMatchObject({
+      show: A,
+      wantsFresh: false,
+    });
   });
 
   it('[I3] somebody who was in when it was last heard is asked for again, also when that word has long gone stale', () => {
-    const made = site([{ when: all(condition({ kind: 'on-page', seconds: 300 }), condition({ kind: 'state', states: ['in'] })) }]);
+    const made = site([
+      {
+        when: all(condition({ kind: 'on-page', seconds: 300 }), condition({ kind: 'state', states: ['in'] })),
+      },
+    ]);
     const early = madeVisit({ now: after(181), isLit: false });
     expect(decide(made, early)).toMatchObject({ isStateKnown: false, askAgainAt: after(300) });
     expect(decide(made, { ...early, now: after(300) })).toMatchObject({ show: null, wantsFresh: true });
@@ -59,7 +83,10 @@ describe('an invitation', () => {
   });
 
   it('[I4] of several the first in the list shows, not the one that came true first', () => {
-    const list = [{ when: all(condition({ kind: 'on-page', seconds: 30 })) }, { when: all(condition({ kind: 'on-page', seconds: 10 })) }];
+    const list = [
+      { when: all(condition({ kind: 'on-page', seconds: 30 })) },
+      { when: all(condition({ kind: 'on-page', seconds: 10 })) },
+    ];
     const visit = madeVisit({ now: after(30), heardAt: after(30) });
     expect(decide(site(list), visit).show).toBe(A);
     expect(decide(site(list), madeVisit({ now: after(10) })).show).toBe(B);
@@ -67,15 +94,22 @@ describe('an invitation', () => {
 
   it('[I4] a pulse that a limit blocks is lost: it does not wait for the limit', () => {
     const made = site([{ when: all(condition({ kind: 'leaving' })) }]);
-    const leaving = madeVisit({ ...kept({ leftAt: EVENING, shown: 1 }), page: { pulse: { kind: 'leaving' } } });
+    const leaving = madeVisit({
+      ...kept({ leftAt: EVENING, shown: 1 }),
+      page: { pulse: { kind: 'leaving' } },
+    });
     expect(decide(made, leaving).show).toBeNull();
     const free = after(121);
-    expect(decide(made, { ...leaving, now: free, heardAt: free, page: { ...leaving.page, pulse: null } }).show).toBeNull();
+    expect(
+      decide(made, { ...leaving, now: free, heardAt: free, page: { ...leaving.page, pulse: null } }).show,
+    ).toBeNull();
   });
 
   it('[I5] once per page view, visit, visitor, days: each by its own counter', () => {
-    const counted = (number: number, ago: number) => madeVisit(kept({ number, startedAt: EVENING }, { [A]: [2, 1, EVENING - ago] }));
-    const shows = (oncePer: Invitation['oncePer'], visit: ReturnType<typeof counted>) => decide(site([{ oncePer }]), visit).show;
+    const counted = (number: number, ago: number) =>
+      madeVisit(kept({ number, startedAt: EVENING }, { [A]: [2, 1, EVENING - ago] }));
+    const shows = (oncePer: Invitation['oncePer'], visit: ReturnType<typeof counted>) =>
+      decide(site([{ oncePer }]), visit).show;
     expect(decide(site([{}]), madeVisit({ ...kept(), page: { shown: [A] } })).show).toBeNull();
     expect(shows({ kind: 'visit' }, counted(2, 60_000))).toBeNull();
     expect(shows({ kind: 'visit' }, counted(3, 60_000))).toBe(A);
@@ -95,7 +129,9 @@ describe('an invitation', () => {
     const left = kept({ shown: 1, leftAt: EVENING });
     expect(decide(site([{}]), madeVisit({ ...left, now: after(119), heardAt: after(119) })).show).toBeNull();
     expect(decide(site([{}]), madeVisit({ ...left, now: after(120), heardAt: after(120) })).show).toBe(A);
-    expect(decide(site([{}]), madeVisit({ ...left, now: after(10), heardAt: after(10) })).askAgainAt).toBe(after(120));
+    expect(decide(site([{}]), madeVisit({ ...left, now: after(10), heardAt: after(10) })).askAgainAt).toBe(
+      after(120),
+    );
   });
 
   it('[I6] none in the last ten minutes before closing, and again once the door is open anew', () => {
@@ -128,7 +164,10 @@ describe('an invitation', () => {
   it('[I8] stays on the screen when time goes on or its clock starts anew, and is withdrawn when a state fails', () => {
     const someone = condition({ kind: 'state', states: ['in'] });
     const list = [{ when: all(condition({ kind: 'idle', seconds: 20 }), someone) }];
-    const shown = { invited: { id: A, at: EVENING }, page: { shown: [A], idle: { doneMs: 0, since: EVENING } } };
+    const shown = {
+      invited: { id: A, at: EVENING },
+      page: { shown: [A], idle: { doneMs: 0, since: EVENING } },
+    };
     expect(decide(site(list), madeVisit(shown)).withdraw).toBeNull();
     expect(decide(site(list, {}, { teams: { '0000000desk': 'nobody' } }), madeVisit(shown)).withdraw).toBe(A);
   });
@@ -139,10 +178,16 @@ describe('an invitation', () => {
 
   it('[I10] open speaks on a phone unless the owner says otherwise; a stir under reduced motion does nothing and counts as nothing', () => {
     const [open, owner, stir] =
-      site([{ manner: 'open' }, { manner: 'open', opensOnPhones: true }, { manner: 'stir' }]).design.widgets[0]?.invitations ?? [];
-    if (open === undefined || owner === undefined || stir === undefined) throw new Error('Expected three invitations.');
+      site([{ manner: 'open' }, { manner: 'open', opensOnPhones: true }, { manner: 'stir' }]).design
+        .widgets[0]?.invitations ?? [];
+    if (open === undefined || owner === undefined || stir === undefined)
+      throw new Error('Expected three invitations.');
     const phone = madeVisit({ visitor: { device: 'phone' } });
-    expect([mannerHere(open, madeVisit()), mannerHere(open, phone), mannerHere(owner, phone)]).toEqual(['open', 'speak', 'open']);
+    expect([mannerHere(open, madeVisit()), mannerHere(open, phone), mannerHere(owner, phone)]).toEqual([
+      'open',
+      'speak',
+      'open',
+    ]);
     expect(decide(site([{ manner: 'stir' }, {}]), madeVisit({ visitor: { isStill: true } })).show).toBe(B);
   });
 
@@ -151,7 +196,9 @@ describe('an invitation', () => {
     const visit = madeVisit(kept({}, counts));
     const reworded = site([{ oncePer: { kind: 'visitor' }, texts: { en: 'Other words' } }]);
     expect(decide(reworded, visit).show).toBeNull();
-    expect(decide(site([{ id: 'a-copy-of-it', oncePer: { kind: 'visitor' } }]), visit).show).toBe('a-copy-of-it');
+    expect(decide(site([{ id: 'a-copy-of-it', oncePer: { kind: 'visitor' } }]), visit).show).toBe(
+      'a-copy-of-it',
+    );
   });
 
   it('[I13] what cannot be remembered does not show, negated or not; what needs no memory does, once a page', () => {

@@ -84,7 +84,8 @@ function isIdleStir(invitation: WireInvitation, { visitor }: Circumstances): boo
 /** [I8] What is shown stays, unless one of its state conditions fails; it then goes without a *no*. */
 function stays(settled: Settled, id: string): DueVerdict {
   const shown = settled.widget.invitations.find((one) => one[0] === id);
-  const judged: Judgement | null = shown === undefined ? null : judge(shown[6], { ...askedOf(settled), statesOnly: true });
+  const judged: Judgement | null =
+    shown === undefined ? null : judge(shown[6], { ...askedOf(settled), statesOnly: true });
   const isOver = judged === null || !judged.is || settled.isCountOnly;
   return { ...NONE, withdraw: isOver ? id : null, next: judged?.next ?? Infinity };
 }
@@ -96,7 +97,8 @@ export function freeAt(settled: Settled): EpochMs {
   const { page, memory, level, conversation, now } = circumstances;
   const visit = level === 'kept' ? memory.visit : null;
   const shown = visit?.shown ?? page.shown.length;
-  if (page.hasOpened || page.hasDeclined || shown >= (visit === null ? Math.min(1, perVisit) : perVisit)) return Infinity;
+  if (page.hasOpened || page.hasDeclined || shown >= (visit === null ? Math.min(1, perVisit) : perVisit))
+    return Infinity;
   if (isRunning(circumstances)) return Infinity;
   const left = Math.max(page.leftAt ?? 0, visit?.leftAt ?? 0);
   return Math.max(
@@ -109,7 +111,9 @@ export function freeAt(settled: Settled): EpochMs {
 
 /** [I6] From when on nobody is invited to a door that is about to close; Infinity: it does not close. */
 export function closingEdge({ site, presence: { hours } }: Pick<Settled, 'site' | 'presence'>): EpochMs {
-  return hours !== null && hours.isOpen ? hours.changesAt - (site.design.limits ?? OUR_LIMITS)[2] * SECOND_MS : Infinity;
+  return hours !== null && hours.isOpen
+    ? hours.changesAt - (site.design.limits ?? OUR_LIMITS)[2] * SECOND_MS
+    : Infinity;
 }
 
 /** [I5], [I13] When its own limit allows it again; what would need a memory that is not kept never does. */

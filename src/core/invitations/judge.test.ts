@@ -39,7 +39,8 @@ function askedFor(visit: Circumstances, change: Partial<Asked> = {}): Asked {
   };
 }
 const wire = (when: When) => toWireGroup(when, (fault) => expect(fault).toBeNull());
-const judged = (when: When, visit: Circumstances = madeVisit(), change: Partial<Asked> = {}) => judge(wire(when), askedFor(visit, change));
+const judged = (when: When, visit: Circumstances = madeVisit(), change: Partial<Asked> = {}) =>
+  judge(wire(when), askedFor(visit, change));
 const holds = (body: ConditionBody, visit: Circumstances = madeVisit(), change: Partial<Asked> = {}) =>
   judged(all(condition(body)), visit, change).is;
 const kept = (change: Partial<VisitRecord>, before: number[] = []) =>
@@ -68,13 +69,19 @@ describe('judge', () => {
   it('[I2] page: one of the rules takes it, by the same reading as a widget’s', () => {
     const rules = [pageRule('begins-with', '/groups/'), pageRule('exact', '/tonight')];
     expect(holds({ kind: 'page', rules })).toBe(true);
-    expect(holds({ kind: 'page', rules }, madeVisit({ page: { address: 'https://farrowisle.example/groups' } }))).toBe(true);
-    expect(holds({ kind: 'page', rules }, madeVisit({ page: { address: 'https://farrowisle.example/visit' } }))).toBe(false);
+    expect(
+      holds({ kind: 'page', rules }, madeVisit({ page: { address: 'https://farrowisle.example/groups' } })),
+    ).toBe(true);
+    expect(
+      holds({ kind: 'page', rules }, madeVisit({ page: { address: 'https://farrowisle.example/visit' } })),
+    ).toBe(false);
   });
 
   it('[I2] referrer: the page before it; none takes nothing', () => {
     const rules = [{ ...pageRule('exact', 'news.example'), part: 'host' as const }];
-    expect(holds({ kind: 'referrer', rules }, madeVisit({ visitor: { referrer: 'https://news.example/a' } }))).toBe(true);
+    expect(
+      holds({ kind: 'referrer', rules }, madeVisit({ visitor: { referrer: 'https://news.example/a' } })),
+    ).toBe(true);
     expect(holds({ kind: 'referrer', rules })).toBe(false);
   });
 
@@ -82,7 +89,9 @@ describe('judge', () => {
     const visit = madeVisit({ visitor: { languages: ['pt-BR', 'en'] } });
     expect(holds({ kind: 'language', languages: ['pt'] }, visit)).toBe(true);
     expect(holds({ kind: 'language', languages: ['en'] }, visit)).toBe(false);
-    expect(holds({ kind: 'language', languages: ['pt-BR'] }, madeVisit({ visitor: { languages: ['pt'] } }))).toBe(false);
+    expect(
+      holds({ kind: 'language', languages: ['pt-BR'] }, madeVisit({ visitor: { languages: ['pt'] } })),
+    ).toBe(false);
     expect(holds({ kind: 'language', languages: ['p'] }, visit)).toBe(false);
   });
 
@@ -116,12 +125,12 @@ describe('judge', () => {
   it('[I2] dates are whole days of the site, not of the visitor and not of UTC', () => {
     const eclipse: ConditionBody = { kind: 'dates', from: day('2027-08-02'), to: day('2027-08-02') };
     const on = (text: string) => judged(all(condition(eclipse)), madeVisit({ now: at(text) })).is;
-    expect([on('2027-08-01T23:59'), on('2027-08-02T00:00'), on('2027-08-02T23:59'), on('2027-08-03T00:00')]).toEqual([
-      false,
-      true,
-      true,
-      false,
-    ]);
+    expect([
+      on('2027-08-01T23:59'),
+      on('2027-08-02T00:00'),
+      on('2027-08-02T23:59'),
+      on('2027-08-03T00:00'),
+    ]).toEqual([false, true, true, false]);
     const winter = all(condition({ kind: 'dates', from: day('2026-12-24'), to: day('2026-12-24') }));
     expect(judged(winter, madeVisit({ now: at('2026-12-25T00:30') })).is).toBe(true); // an hour behind UTC in winter
   });
@@ -136,7 +145,11 @@ describe('judge', () => {
   });
 
   it('[A5] a clock that stands wakes nobody; idle listens for activity, and only idle does', () => {
-    expect(judged(all(condition({ kind: 'idle', seconds: 20 })))).toMatchObject({ is: false, next: EVENING + 20 * SECOND_MS, on: 4 });
+    expect(judged(all(condition({ kind: 'idle', seconds: 20 })))).toMatchObject({
+      is: false,
+      next: EVENING + 20 * SECOND_MS,
+      on: 4,
+    });
     expect(judged(all(condition({ kind: 'on-page', seconds: 20 })))).toMatchObject({ on: 0 });
   });
 
@@ -155,11 +168,18 @@ describe('judge', () => {
     const waits = condition({ kind: 'on-page', seconds: 40 });
     const scrolls = condition({ kind: 'scrolled', percent: 50 });
     expect(judged(all(waits, scrolls, phone))).toMatchObject({ is: false, next: Infinity, on: 0 });
-    expect(judged(any(waits, not({ kind: 'device', devices: ['phone'] })))).toMatchObject({ is: true, next: Infinity, on: 0 });
+    expect(judged(any(waits, not({ kind: 'device', devices: ['phone'] })))).toMatchObject({
+      is: true,
+      next: Infinity,
+      on: 0,
+    });
   });
 
   it('all of come true with the last of them, any of with the first', () => {
-    const [early, late] = [condition({ kind: 'on-page', seconds: 10 }), condition({ kind: 'on-page', seconds: 30 })];
+    const [early, late] = [
+      condition({ kind: 'on-page', seconds: 10 }),
+      condition({ kind: 'on-page', seconds: 30 }),
+    ];
     expect(judged(all(early, late)).next).toBe(EVENING + 30_000);
     expect(judged(any(early, late)).next).toBe(EVENING + 10_000);
     expect(judged(all(not({ kind: 'on-page', seconds: 10 }), late)).next).toBe(EVENING + 30_000);

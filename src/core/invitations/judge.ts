@@ -43,8 +43,11 @@ export interface Asked extends Known {
  * nothing: neither an instant nor a signal.
  */
 export function judge(item: WireItem, asked: Asked): Judgement {
-  const judgement = item[0] === 'all' || item[0] === 'any' ? judgeGroup(item, asked) : judgeOne(item as WireCondition, asked);
-  return item[1] && judgement !== ASSUMED && judgement !== UNKNOWN ? { ...judgement, is: !judgement.is } : judgement;
+  const judgement =
+    item[0] === 'all' || item[0] === 'any' ? judgeGroup(item, asked) : judgeOne(item as WireCondition, asked);
+  return item[1] && judgement !== ASSUMED && judgement !== UNKNOWN
+    ? { ...judgement, is: !judgement.is }
+    : judgement;
 }
 
 function judgeGroup(group: WireGroup, asked: Asked): Judgement {
@@ -89,9 +92,14 @@ function judgeOne(condition: WireCondition, asked: Asked): Judgement {
     case 'visit-number':
       return still(visit !== null && visit.number >= condition[2]);
     case 'visits-in-days':
-      return still(visit !== null && startsSince(asked.circumstances, visit.startedAt - condition[3] * DAY_MS) >= condition[2]);
+      return still(
+        visit !== null &&
+          startsSince(asked.circumstances, visit.startedAt - condition[3] * DAY_MS) >= condition[2],
+      );
     case 'days-since-visit':
-      return still(visit !== null && visit.startedAt - (memory.before[0] ?? visit.startedAt) >= condition[2] * DAY_MS);
+      return still(
+        visit !== null && visit.startedAt - (memory.before[0] ?? visit.startedAt) >= condition[2] * DAY_MS,
+      );
     case 'state':
       return { is: condition.includes(asked.state, 2), next: asked.stateNext, on: 0 };
     case 'week-time':
@@ -140,7 +148,11 @@ function startsSince({ memory }: Circumstances, from: EpochMs): number {
  * The spans of a window that matter now: of a week's days, or whole days ([I2]). A window that passes midnight belongs
  * to the day it began; what its wall clock does is [H4]'s.
  */
-function spansNear(condition: Extract<WireCondition, readonly ['week-time' | 'dates', ...unknown[]]>, zone: Zone, now: EpochMs): Span[] {
+function spansNear(
+  condition: Extract<WireCondition, readonly ['week-time' | 'dates', ...unknown[]]>,
+  zone: Zone,
+  now: EpochMs,
+): Span[] {
   const spanOf = (day: number, from: number, to: number): Span[] => {
     const span = spanOfWall(zone, day * DAY_MS + from * MINUTE_MS, day * DAY_MS + to * MINUTE_MS);
     return span === null ? [] : [span];
@@ -155,7 +167,9 @@ function spansNear(condition: Extract<WireCondition, readonly ['week-time' | 'da
 }
 
 function within(spans: readonly Span[], now: EpochMs): Judgement {
-  const ends = Math.max(...spans.filter(({ from, until }) => from <= now && now < until).map(({ until }) => until));
+  const ends = Math.max(
+    ...spans.filter(({ from, until }) => from <= now && now < until).map(({ until }) => until),
+  );
   const begins = Math.min(...spans.filter(({ from }) => from > now).map(({ from }) => from));
   return ends > now ? { is: true, next: ends, on: 0 } : { is: false, next: begins, on: 0 };
 }

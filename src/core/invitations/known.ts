@@ -16,7 +16,10 @@ export interface Known {
  * [I2], [P15] Whether a condition holds that stays as it is for a page view, before its negation; null for every other
  * kind. Audiences ask nothing else.
  */
-export function isKnown(condition: WireCondition, { circumstances: { visitor }, address, takes }: Known): boolean | null {
+export function isKnown(
+  condition: WireCondition,
+  { circumstances: { visitor }, address, takes }: Known,
+): boolean | null {
   switch (condition[0]) {
     case 'page':
     case 'referrer':

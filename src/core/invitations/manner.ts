@@ -3,7 +3,10 @@ import type { Manner } from '../model/invitation';
 import type { WireInvitation, WireItem } from '../wire/design-file';
 
 /** [I10] What an invitation does here: on phones *open* speaks instead, unless the owner says otherwise. */
-export function mannerHere([, manner, opensOnPhones]: WireInvitation, { visitor }: Pick<Circumstances, 'visitor'>): Manner {
+export function mannerHere(
+  [, manner, opensOnPhones]: WireInvitation,
+  { visitor }: Pick<Circumstances, 'visitor'>,
+): Manner {
   return manner === 'open' && visitor.device === 'phone' && !opensOnPhones ? 'speak' : manner;
 }
 

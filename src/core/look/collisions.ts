@@ -61,14 +61,20 @@ export interface Covering {
 }
 
 /** What lies over a bar by more than 4 px on a screen; bars are as wide as it. */
-export function coveringsOn(screen: Screen, boxes: Readonly<Partial<Record<Part, Box>>>, bars: BarsByDevice): Covering[] {
+export function coveringsOn(
+  screen: Screen,
+  boxes: Readonly<Partial<Record<Part, Box>>>,
+  bars: BarsByDevice,
+): Covering[] {
   const { upper, lower } = bars[screen.bars];
   const spans = { upper: [0, upper], lower: [screen.height - lower, screen.height] } as const;
   return (Object.entries(boxes) as [Part, Box][]).flatMap(([part, box]) =>
     (['upper', 'lower'] as const).flatMap((bar): Covering[] => {
       const [top, bottom] = spans[bar];
       const by = Math.min(box.bottom, bottom) - Math.max(box.top, top);
-      return by > MEETS_PX && box.right > 0 && box.left < screen.width ? [{ screen: screen.name, part, bar, by: Math.round(by) }] : [];
+      return by > MEETS_PX && box.right > 0 && box.left < screen.width
+        ? [{ screen: screen.name, part, bar, by: Math.round(by) }]
+        : [];
     }),
   );
 }

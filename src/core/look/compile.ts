@@ -1,6 +1,14 @@
 import type { Launcher, Widget } from '../model/design';
 import { type Font, type Icon, type Look, STYLE_NAMES } from '../model/look';
-import type { OwnFont, Palette, WireFonts, WireIcon, WireLauncher, WirePicture, WireWidget } from '../wire/design-file';
+import type {
+  OwnFont,
+  Palette,
+  WireFonts,
+  WireIcon,
+  WireLauncher,
+  WirePicture,
+  WireWidget,
+} from '../wire/design-file';
 import { PLAIN_STYLES } from '../model/starting-looks';
 import { ICONS } from './icons';
 import { rewriteCss } from './own-css';
@@ -8,7 +16,10 @@ import { channels } from './oklch';
 import { type Colours, paletteOf } from './palette';
 import { shadeOver } from './scrim';
 
-type WireLook = Pick<WireWidget, 'scheme' | 'palette' | 'measures' | 'style' | 'fonts' | 'logo' | 'headerPicture' | 'css'>;
+type WireLook = Pick<
+  WireWidget,
+  'scheme' | 'palette' | 'measures' | 'style' | 'fonts' | 'logo' | 'headerPicture' | 'css'
+>;
 
 /** A look as pages get it: palettes as custom properties, choices as words of the style. */
 export function toWireLook(look: Look): WireLook {
@@ -19,7 +30,10 @@ export function toWireLook(look: Look): WireLook {
   const { css } = rewriteCss(look.css);
   return {
     scheme,
-    palette: { day: toWirePalette(look, paletteOf(look, 'day')), evening: toWirePalette(look, paletteOf(look, 'evening')) },
+    palette: {
+      day: toWirePalette(look, paletteOf(look, 'day')),
+      evening: toWirePalette(look, paletteOf(look, 'evening')),
+    },
     measures: { radius, textSize },
     ...(style === '' ? {} : { style }),
     ...(fonts === null ? {} : { fonts }),
@@ -33,7 +47,10 @@ export function toWireLook(look: Look): WireLook {
 const AS_WORDS = STYLE_NAMES.filter((name) => name !== 'font' && name !== 'headFont');
 
 function styleOf(look: Look): string {
-  const drawn = { ...look, header: look.header === 'picture' && look.headerPicture === null ? 'plain' : look.header };
+  const drawn = {
+    ...look,
+    header: look.header === 'picture' && look.headerPicture === null ? 'plain' : look.header,
+  };
   return AS_WORDS.filter((name) => drawn[name] !== PLAIN_STYLES[name])
     .map((name) => `${name}-${drawn[name]}`)
     .join(' ');
@@ -65,7 +82,16 @@ function toWireFonts({ font, headFont }: Look): WireFonts | null {
 }
 
 /** A launcher as pages get it; what is usual is left out. */
-export function toWireLauncher({ form, size, wordsFrom, icon, closedIcon, delay, hiddenOn, element }: Launcher): WireLauncher {
+export function toWireLauncher({
+  form,
+  size,
+  wordsFrom,
+  icon,
+  closedIcon,
+  delay,
+  hiddenOn,
+  element,
+}: Launcher): WireLauncher {
   const icons = icon === null && closedIcon === null ? null : ([icon, closedIcon] as const);
   return {
     form,
@@ -80,7 +106,8 @@ export function toWireLauncher({ form, size, wordsFrom, icon, closedIcon, delay,
 
 /** An empty drawing stands for the lamp. */
 function toWireIcons(usual: Icon | null, closed: Icon | null): NonNullable<WireLauncher['icons']> {
-  const of = (icon: Icon | null): WireIcon => (icon === null ? '' : 'ours' in icon ? ICONS[icon.ours] : toWirePicture(icon.picture));
+  const of = (icon: Icon | null): WireIcon =>
+    icon === null ? '' : 'ours' in icon ? ICONS[icon.ours] : toWirePicture(icon.picture);
   return closed === null ? [of(usual)] : [of(usual), of(closed)];
 }
 
@@ -95,12 +122,18 @@ function toWirePalette(look: Look, colours: Colours): Palette {
     const shade = `rgb(${channels(colours.header).join(' ')} / ${shadeOver(picture, colours.header, colours.onHeader)})`;
     return { ...colours, headerFill: `linear-gradient(${shade}, ${shade})` };
   }
-  return look.headerTo === null ? colours : { ...colours, headerFill: `linear-gradient(90deg, ${colours.header}, ${look.headerTo})` };
+  return look.headerTo === null
+    ? colours
+    : { ...colours, headerFill: `linear-gradient(90deg, ${colours.header}, ${look.headerTo})` };
 }
 
 /** A published widget dressed anew, everything else as it is. */
 export function withLook(wire: WireWidget, { look, launcher }: Widget): WireWidget {
   const parts = Object.entries(wire).filter(([name]) => !OF_LOOK.has(name));
-  return { ...(Object.fromEntries(parts) as unknown as WireWidget), ...toWireLook(look), launcher: toWireLauncher(launcher) };
+  return {
+    ...(Object.fromEntries(parts) as unknown as WireWidget),
+    ...toWireLook(look),
+    launcher: toWireLauncher(launcher),
+  };
 }
 const OF_LOOK: ReadonlySet<string> = new Set(['style', 'fonts', 'logo', 'headerPicture', 'css']);

@@ -23,5 +23,7 @@ export function luminance(color: HexColor): number {
 
 /** The one of some colours that is read best on a ground; the first of equals. */
 export function readableOn(ground: HexColor, candidates: readonly HexColor[]): HexColor {
-  return candidates.reduce((best, one) => (contrast(one, ground) > contrast(best, ground) + 1e-9 ? one : best));
+  return candidates.reduce((best, one) =>
+    contrast(one, ground) > contrast(best, ground) + 1e-9 ? one : best,
+  );
 }

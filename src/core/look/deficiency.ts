@@ -1,4 +1,11 @@
-import { type Color, filterDeficiencyDeuter, filterDeficiencyProt, filterDeficiencyTrit, filterGrayscale, formatHex } from 'culori/fn';
+import {
+  type Color,
+  filterDeficiencyDeuter,
+  filterDeficiencyProt,
+  filterDeficiencyTrit,
+  filterGrayscale,
+  formatHex,
+} from 'culori/fn';
 import type { HexColor } from '../model/units';
 import './modes';
 
@@ -23,11 +30,16 @@ export function seenBy(sight: Sight, color: HexColor): HexColor {
 /** The matrix of the same for an SVG filter in sRGB: three rows of five. */
 export function matrixOf(sight: Sight): string {
   const [r, g, b] = ['#ff0000', '#00ff00', '#0000ff'].map((color) => rawOf(sight, color));
-  const rows = (['r', 'g', 'b'] as const).map((channel) => [r, g, b].map((one) => (one?.[channel] ?? 0).toFixed(5)).join(' ') + ' 0 0');
+  const rows = (['r', 'g', 'b'] as const).map(
+    (channel) => [r, g, b].map((one) => (one?.[channel] ?? 0).toFixed(5)).join(' ') + ' 0 0',
+  );
   return `${rows.join(' ')} 0 0 0 1 0`;
 }
 
-function rawOf(sight: Sight, color: HexColor): { readonly r: number; readonly g: number; readonly b: number } {
+function rawOf(
+  sight: Sight,
+  color: HexColor,
+): { readonly r: number; readonly g: number; readonly b: number } {
   const seen = FILTERS[sight](color) as { mode: string; r: number; g: number; b: number } | undefined;
   return seen ?? { r: 0, g: 0, b: 0 };
 }

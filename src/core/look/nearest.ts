@@ -22,7 +22,8 @@ export interface Meets {
  * where it passes. Null: no colour of its hue passes everywhere.
  */
 export function nearestOnAll(color: HexColor, grounds: readonly Meets[]): HexColor | null {
-  const passes = (one: HexColor): boolean => grounds.every((ground) => contrast(one, ground.color) >= ground.needs);
+  const passes = (one: HexColor): boolean =>
+    grounds.every((ground) => contrast(one, ground.color) >= ground.needs);
   if (passes(color)) return color;
   const from = lchOf(color);
   let best: Candidate | null = null;
@@ -40,7 +41,8 @@ export function nearestOnAll(color: HexColor, grounds: readonly Meets[]): HexCol
   }
   const found = best as Candidate | null;
   if (found === null) return null;
-  for (let dl = -FINE; dl <= FINE; dl++) for (let dc = 1; dc <= FINE; dc++) take(found.l + dl / LIGHTS, from.c * (1 - (0.4 * dc) / FINE));
+  for (let dl = -FINE; dl <= FINE; dl++)
+    for (let dc = 1; dc <= FINE; dc++) take(found.l + dl / LIGHTS, from.c * (1 - (0.4 * dc) / FINE));
   return (best as Candidate | null)?.color ?? null;
 }
 
@@ -51,7 +53,10 @@ interface Candidate {
 
 /** The same for one ground. Of white and black one always passes where nothing of its hue does. */
 export function nearestPassing(color: HexColor, ground: HexColor, needs: number): HexColor {
-  return nearestOnAll(color, [{ color: ground, needs }]) ?? (contrast('#000000', ground) >= needs ? '#000000' : '#ffffff');
+  return (
+    nearestOnAll(color, [{ color: ground, needs }]) ??
+    (contrast('#000000', ground) >= needs ? '#000000' : '#ffffff')
+  );
 }
 
 function keepsHue({ c, h }: { readonly c: number; readonly h: number }, candidate: HexColor): boolean {

@@ -44,7 +44,11 @@ export function turned(color: HexColor, degrees: number): HexColor {
 /** Distance of two colours in OKLab; about 0.02 is just noticed. */
 export function deltaE(a: HexColor, b: HexColor): number {
   const [one, other] = [toOklab(a), toOklab(b)];
-  return Math.hypot((one?.l ?? 0) - (other?.l ?? 0), (one?.a ?? 0) - (other?.a ?? 0), (one?.b ?? 0) - (other?.b ?? 0));
+  return Math.hypot(
+    (one?.l ?? 0) - (other?.l ?? 0),
+    (one?.a ?? 0) - (other?.a ?? 0),
+    (one?.b ?? 0) - (other?.b ?? 0),
+  );
 }
 
 function within(value: number): number {

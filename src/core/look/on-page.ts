@@ -28,7 +28,10 @@ export interface JudgedOnPage {
 /** How well something is told from the main colours of the page behind it (WCAG 2.2, 1.4.11: 3:1), at the worst of them. */
 export function judgeOnPage(colours: Colours, what: OnPage, page: readonly HexColor[]): JudgedOnPage {
   const worst = page
-    .map((one) => ({ page: one, ratio: Math.max(...seenOf(colours, what).map((part) => contrast(part, one))) }))
+    .map((one) => ({
+      page: one,
+      ratio: Math.max(...seenOf(colours, what).map((part) => contrast(part, one))),
+    }))
     .reduce((least, one) => (one.ratio < least.ratio ? one : least), { page: '#ffffff', ratio: Infinity });
   return { what, ...worst, passes: worst.ratio >= CONTROL_RATIO };
 }
@@ -50,7 +53,10 @@ export function mendOnPage(look: Look, scheme: Scheme, what: OnPage, page: reado
   const own = what === 'invitation' ? [colours.ground, colours.field] : [];
   const meets = [...hidden, ...own].map((color) => ({ color, needs: CONTROL_RATIO }));
   const now = colours[line];
-  const candidates = now === NO_RING ? [colours.onLauncher, colours.ink, '#000000', '#ffffff'] : [now, colours.ink, '#000000', '#ffffff'];
+  const candidates =
+    now === NO_RING
+      ? [colours.onLauncher, colours.ink, '#000000', '#ffffff']
+      : [now, colours.ink, '#000000', '#ffffff'];
   for (const from of candidates) {
     const to = nearestOnAll(from, meets);
     if (to !== null && judgeOnPage(paletteOf(withOwn(look, scheme, line, to), scheme), what, page).passes)

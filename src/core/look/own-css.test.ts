@@ -4,16 +4,25 @@ import { rewriteCss } from './own-css';
 import { EVASIONS } from '../../../tests/made/css-evasions';
 
 const css = (text: string) => rewriteCss(text).css.replaceAll('.root.root.root ', '.root ');
-const told = (text: string) => rewriteCss(text).dropped.map(({ line, code, detail }) => `${line} ${code} ${detail}`);
+const told = (text: string) =>
+  rewriteCss(text).dropped.map(({ line, code, detail }) => `${line} ${code} ${detail}`);
 
 describe('an owner’s own CSS', () => {
   it('what is allowed comes out, written anew, within the widget’s root', () => {
     expect(css('.HEAD,.head{ letter-spacing : .5PX ; } /* x */')).toBe('.root .head{letter-spacing:0.5px}');
-    expect(css('.card.visitor > .who:hover, .send { color: #fff; background: linear-gradient(90deg, var(--accent) 10%, red) }')).toBe(
+    expect(
+      css(
+        '.card.visitor > .who:hover, .send { color: #fff; background: linear-gradient(90deg, var(--accent) 10%, red) }',
+      ),
+    ).toBe(
       '.root .card.visitor>.who:hover,.root .send{color:#fff;background:linear-gradient(90deg, var(--accent) 10%, red)}',
     );
-    expect(css('.title { text-shadow: -1px 1px 2px rgb(0 0 0 / .4) }')).toBe('.root .title{text-shadow:-1px 1px 2px rgb(0 0 0 / 0.4)}');
-    expect(css('.card { border-radius: 50% 4px; padding-inline: 1.5em }')).toBe('.root .card{border-radius:50% 4px;padding-inline:1.5em}');
+    expect(css('.title { text-shadow: -1px 1px 2px rgb(0 0 0 / .4) }')).toBe(
+      '.root .title{text-shadow:-1px 1px 2px rgb(0 0 0 / 0.4)}',
+    );
+    expect(css('.card { border-radius: 50% 4px; padding-inline: 1.5em }')).toBe(
+      '.root .card{border-radius:50% 4px;padding-inline:1.5em}',
+    );
     expect(css('')).toBe('');
   });
 

@@ -7,7 +7,8 @@ import { remembering } from '../remembering';
 export interface Dropped {
   readonly line: number;
   readonly column: number;
-  readonly code: 'syntax' | 'at-rule' | 'selector' | 'nested' | 'property' | 'value' | 'size' | 'important' | 'too-many';
+  readonly code:
+    'syntax' | 'at-rule' | 'selector' | 'nested' | 'property' | 'value' | 'size' | 'important' | 'too-many';
   /** What is meant, as it was written, shortened. */
   readonly detail: string;
 }
@@ -82,10 +83,18 @@ function rewrite(text: string): OwnCss {
     dropped.push({ line, column, code, detail: (detail ?? written).slice(0, 60) });
     return null;
   };
-  const tree = parse(text, { positions: true, parseCustomProperty: true, parseRulePrelude: true }) as StyleSheet;
+  const tree = parse(text, {
+    positions: true,
+    parseCustomProperty: true,
+    parseRulePrelude: true,
+  }) as StyleSheet;
   const rules = rulesIn(tree, drop);
-  if (rules.length > RULES_MAX) dropped.push({ line: 1, column: 1, code: 'too-many', detail: String(RULES_MAX) });
-  return { css: rules.slice(0, RULES_MAX).join('\n'), dropped: [...dropped].sort((a, b) => a.line - b.line || a.column - b.column) };
+  if (rules.length > RULES_MAX)
+    dropped.push({ line: 1, column: 1, code: 'too-many', detail: String(RULES_MAX) });
+  return {
+    css: rules.slice(0, RULES_MAX).join('\n'),
+    dropped: [...dropped].sort((a, b) => a.line - b.line || a.column - b.column),
+  };
 }
 
 type Drop = (node: CssNode, code: Dropped['code'], detail?: string) => null;
@@ -94,7 +103,11 @@ function rulesIn(tree: StyleSheet, drop: Drop): string[] {
   return tree.children.toArray().flatMap((node) => {
     if (node.type === 'Comment' || node.type === 'WhiteSpace') return [];
     if (node.type === 'Rule') return ruleOf(node, drop) ?? [];
-    drop(node, node.type === 'Atrule' ? 'at-rule' : 'syntax', node.type === 'Atrule' ? `@${node.name}` : undefined);
+    drop(
+      node,
+      node.type === 'Atrule' ? 'at-rule' : 'syntax',
+      node.type === 'Atrule' ? `@${node.name}` : undefined,
+    );
     return [];
   });
 }
@@ -106,7 +119,12 @@ function ruleOf(rule: Rule, drop: Drop): string | null {
   const inside = rule.block.children.toArray().flatMap((node) => {
     if (node.type === 'Declaration') return declarationOf(node, drop) ?? [];
     if (node.type !== 'Comment')
-      drop(node, node.type === 'Rule' || node.type === 'Atrule' || (node.type === 'Raw' && node.value.includes('{')) ? 'nested' : 'syntax');
+      drop(
+        node,
+        node.type === 'Rule' || node.type === 'Atrule' || (node.type === 'Raw' && node.value.includes('{'))
+          ? 'nested'
+          : 'syntax',
+      );
     return [];
   });
   const known = selectors.filter((one) => one !== null);
@@ -114,7 +132,15 @@ function ruleOf(rule: Rule, drop: Drop): string | null {
 }
 
 const PART_NAMES: ReadonlySet<string> = new Set(PARTS);
-const PSEUDO_CLASSES = new Set(['hover', 'focus', 'focus-visible', 'active', 'first-child', 'last-child', 'empty']);
+const PSEUDO_CLASSES = new Set([
+  'hover',
+  'focus',
+  'focus-visible',
+  'active',
+  'first-child',
+  'last-child',
+  'empty',
+]);
 const PSEUDO_ELEMENTS = new Set(['before', 'after', 'placeholder']);
 const COMBINATORS = new Set([' ', '>', '+', '~']);
 const SELECTOR_PARTS_MAX = 12;
@@ -124,16 +150,41 @@ function selectorOf(selector: CssNode): string | null {
   if (selector.type !== 'Selector') return null;
   const parts = selector.children.toArray().map((node): string | null => {
     if (node.type === 'ClassSelector') return PART_NAMES.has(node.name) ? `.${node.name}` : null;
-    if (node.type === 'PseudoClassSelector') return node.children === null && PSEUDO_CLASSES.has(node.name) ? `:${node.name}` : null;
-    if (node.type === 'PseudoElementSelector') return node.children === null && PSEUDO_ELEMENTS.has(node.name) ? `::${node.name}` : null;
+    if (node.type === 'PseudoClassSelector')
+      return node.children === null && PSEUDO_CLASSES.has(node.name) ? `:${node.name}` : null;
+    if (node.type === 'PseudoElementSelector')
+      return node.children === null && PSEUDO_ELEMENTS.has(node.name) ? `::${node.name}` : null;
     return node.type === 'Combinator' && COMBINATORS.has(node.name) ? node.name : null;
   });
-  const isWhole = parts.length > 0 && parts.length <= SELECTOR_PARTS_MAX && parts[0]?.startsWith('.') === true;
+  const isWhole =
+    parts.length > 0 && parts.length <= SELECTOR_PARTS_MAX && parts[0]?.startsWith('.') === true;
   return isWhole && parts.every((one) => one !== null) ? `${ROOT} ${parts.join('')}` : null;
 }
 
-const SIDES = ['', '-top', '-right', '-bottom', '-left', '-block', '-inline', '-block-start', '-block-end', '-inline-start', '-inline-end'];
-const CORNERS = ['', '-top-left', '-top-right', '-bottom-left', '-bottom-right', '-start-start', '-start-end', '-end-start', '-end-end'];
+const SIDES = [
+  '',
+  '-top',
+  '-right',
+  '-bottom',
+  '-left',
+  '-block',
+  '-inline',
+  '-block-start',
+  '-block-end',
+  '-inline-start',
+  '-inline-end',
+];
+const CORNERS = [
+  '',
+  '-top-left',
+  '-top-right',
+  '-bottom-left',
+  '-bottom-right',
+  '-start-start',
+  '-start-end',
+  '-end-start',
+  '-end-end',
+];
 /** What may be set. Nothing of it moves a part, hides it, makes it larger than a little, or takes clicks from others. */
 const PROPERTIES: ReadonlySet<string> = new Set([
   'color',
@@ -164,7 +215,13 @@ const PROPERTIES: ReadonlySet<string> = new Set([
   'column-gap',
   'accent-color',
   'caret-color',
-  ...SIDES.flatMap((side) => [`padding${side}`, `border${side}`, `border${side}-color`, `border${side}-style`, `border${side}-width`]),
+  ...SIDES.flatMap((side) => [
+    `padding${side}`,
+    `border${side}`,
+    `border${side}-color`,
+    `border${side}-style`,
+    `border${side}-width`,
+  ]),
   ...CORNERS.map((corner) => `border${corner}-radius`),
 ]);
 
@@ -226,7 +283,9 @@ function valueOf(node: CssNode, where: Where): string | null {
     case 'Number':
       return numberOf(node.value, 1000, false);
     case 'Percentage':
-      return where.isInside || /radius|font-size|line-height/.test(where.property) ? suffixed(numberOf(node.value, 300, false), '%') : null;
+      return where.isInside || /radius|font-size|line-height/.test(where.property)
+        ? suffixed(numberOf(node.value, 300, false), '%')
+        : null;
     case 'Dimension':
       return dimensionOf(node.value, node.unit.toLowerCase(), where);
     case 'Operator':
@@ -264,7 +323,9 @@ function suffixed(number: string | null, unit: string): string | null {
 function functionOf(name: string, children: readonly CssNode[], { property }: Where): string | null {
   if (name === 'var') {
     const [only, ...more] = children;
-    return only?.type === 'Identifier' && more.length === 0 && VARIABLES.has(only.name) ? `var(${only.name})` : null;
+    return only?.type === 'Identifier' && more.length === 0 && VARIABLES.has(only.name)
+      ? `var(${only.name})`
+      : null;
   }
   if (!FUNCTIONS.has(name)) return null;
   const inside = children.map((child) => valueOf(child, { property, isInside: true }));

@@ -13,8 +13,10 @@ export interface Pair {
   readonly needs: number;
 }
 
-const text = (name: Colour, ...grounds: Colour[]): Pair[] => grounds.map((ground) => ({ text: name, ground, needs: TEXT_RATIO }));
-const control = (name: Colour, ...grounds: Colour[]): Pair[] => grounds.map((ground) => ({ text: name, ground, needs: CONTROL_RATIO }));
+const text = (name: Colour, ...grounds: Colour[]): Pair[] =>
+  grounds.map((ground) => ({ text: name, ground, needs: TEXT_RATIO }));
+const control = (name: Colour, ...grounds: Colour[]): Pair[] =>
+  grounds.map((ground) => ({ text: name, ground, needs: CONTROL_RATIO }));
 
 /** Every pair that meets on screen: which text on which ground, and the parts of controls against what is around them. */
 export const PAIRS: readonly Pair[] = [
@@ -32,7 +34,9 @@ export const PAIRS: readonly Pair[] = [
 ];
 
 /** Colours that are read; the others are seen as lines. */
-export const TEXTS: ReadonlySet<Colour> = new Set(PAIRS.filter(({ needs }) => needs === TEXT_RATIO).map(({ text }) => text));
+export const TEXTS: ReadonlySet<Colour> = new Set(
+  PAIRS.filter(({ needs }) => needs === TEXT_RATIO).map(({ text }) => text),
+);
 
 /** What is judged: the colours, and what lies under the header's words. */
 export interface Judged {
@@ -70,10 +74,14 @@ export function withSight(judged: Judged, sight: Sight | null): Judged {
   const seen = (color: string): string => (color.startsWith('#') ? seenBy(sight, color) : color);
   const { colours, headerTo, headerPicture } = judged;
   return {
-    colours: Object.fromEntries(Object.entries(colours).map(([name, color]) => [name, seen(color)])) as Colours,
+    colours: Object.fromEntries(
+      Object.entries(colours).map(([name, color]) => [name, seen(color)]),
+    ) as Colours,
     headerTo: headerTo === null ? null : seen(headerTo),
     headerPicture:
-      headerPicture === null ? null : { ...headerPicture, darkest: seen(headerPicture.darkest), lightest: seen(headerPicture.lightest) },
+      headerPicture === null
+        ? null
+        : { ...headerPicture, darkest: seen(headerPicture.darkest), lightest: seen(headerPicture.lightest) },
   };
 }
 
@@ -113,19 +121,25 @@ export function mendOf(look: Look, scheme: Scheme, pair: Pair): Mend | null {
   const before = judgePairs(judged);
   const spoilsNone = (tried: Look): boolean => {
     const after = judgePairs(judgedOf(tried, scheme));
-    return after.every((one, at) => one.passes || !before[at]?.passes) && judgePair(judgedOf(tried, scheme), pair).passes;
+    return (
+      after.every((one, at) => one.passes || !before[at]?.passes) &&
+      judgePair(judgedOf(tried, scheme), pair).passes
+    );
   };
   // One colour for all that it meets, before one for this pair alone.
   for (const colour of [pair.text, pair.ground])
     for (const meets of [meetingsOf(judged, colour, null), meetingsOf(judged, colour, pair)]) {
       const from = judged.colours[colour];
       const to = nearestOnAll(from, meets);
-      if (to !== null && to !== from && spoilsNone(withOwn(look, scheme, colour, to))) return { colour, from, to };
+      if (to !== null && to !== from && spoilsNone(withOwn(look, scheme, colour, to)))
+        return { colour, from, to };
     }
   if (pair.ground !== 'header' || look.headerTo === null) return null;
   const front = { color: judged.colours[pair.text], needs: pair.needs };
   const to = nearestOnAll(look.headerTo, [front]);
-  return to !== null && spoilsNone({ ...look, headerTo: to }) ? { colour: 'headerTo', from: look.headerTo, to } : null;
+  return to !== null && spoilsNone({ ...look, headerTo: to })
+    ? { colour: 'headerTo', from: look.headerTo, to }
+    : null;
 }
 
 /** What a colour meets and passes with already, and the pair that is to be mended; null: everything that it meets. */

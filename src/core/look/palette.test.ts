@@ -46,7 +46,8 @@ describe('the palette', () => {
   });
 
   it('the colours offered at the first run all read with text on them', () => {
-    for (const brand of BRAND_SWATCHES) expect(contrast(textOn(brand), brand), brand).toBeGreaterThanOrEqual(TEXT_RATIO);
+    for (const brand of BRAND_SWATCHES)
+      expect(contrast(textOn(brand), brand), brand).toBeGreaterThanOrEqual(TEXT_RATIO);
   });
 
   it('law: every pair of a derived palette passes, in all six looks, day and evening, whatever the brand and the second colour', () => {
@@ -67,7 +68,8 @@ describe('the palette', () => {
       for (const name of LOOK_NAMES)
         for (const scheme of ['day', 'evening'] as const) {
           const wrong = failing({ ...defaultLook(brand), name, second }, scheme);
-          if (wrong.length > 0) throw new Error(`${name} ${scheme}: ${wrong.join(', ')} for ${brand} and ${second}.`);
+          if (wrong.length > 0)
+            throw new Error(`${name} ${scheme}: ${wrong.join(', ')} for ${brand} and ${second}.`);
         }
     };
     for (const one of extremes) passes(one, null);
@@ -75,7 +77,14 @@ describe('the palette', () => {
   });
 
   it('law: what is derived can be read on grounds that were set by hand', () => {
-    const grounds = fc.record({ ground: HEX, responder: HEX, visitor: HEX, header: HEX, launcher: HEX, button: HEX });
+    const grounds = fc.record({
+      ground: HEX,
+      responder: HEX,
+      visitor: HEX,
+      header: HEX,
+      launcher: HEX,
+      button: HEX,
+    });
     fc.assert(
       fc.property(HEX, grounds, (brand, { ground, ...own }) => {
         const day = { ...own, ground, field: ground, responder: ground };
@@ -87,9 +96,14 @@ describe('the palette', () => {
 
   it('a colour by hand holds in its scheme only, and what follows from it follows', () => {
     const look = withOwn(defaultLook('#1f6f6b'), 'day', 'launcher', '#fff3b0');
-    expect([paletteOf(look, 'day').launcher, contrast(paletteOf(look, 'day').onLauncher, '#fff3b0') > 4.5]).toEqual(['#fff3b0', true]);
+    expect([
+      paletteOf(look, 'day').launcher,
+      contrast(paletteOf(look, 'day').onLauncher, '#fff3b0') > 4.5,
+    ]).toEqual(['#fff3b0', true]);
     expect(paletteOf(look, 'evening').launcher).toBe('#1f6f6b');
-    expect(paletteOf(withOwn(look, 'day', 'launcher', null), 'day')).toEqual(paletteOf(defaultLook('#1f6f6b'), 'day'));
+    expect(paletteOf(withOwn(look, 'day', 'launcher', null), 'day')).toEqual(
+      paletteOf(defaultLook('#1f6f6b'), 'day'),
+    );
   });
 });
 
@@ -132,7 +146,12 @@ describe('mending a pair', () => {
 
   it('where no text colour would do, the ground moves', () => {
     // On a button and a far lighter one under the pointer nothing reads on both.
-    const look = withOwn(withOwn(defaultLook('#1f6f6b'), 'day', 'button', '#101010'), 'day', 'buttonHover', '#fafafa');
+    const look = withOwn(
+      withOwn(defaultLook('#1f6f6b'), 'day', 'button', '#101010'),
+      'day',
+      'buttonHover',
+      '#fafafa',
+    );
     expect(failing(look)).toEqual(['onButton on buttonHover']);
     const mend = mendOf(look, 'day', { text: 'onButton', ground: 'buttonHover', needs: 4.5 });
     expect(mend?.colour).toBe('buttonHover');
@@ -144,7 +163,10 @@ describe('mending a pair', () => {
   });
 
   it('law: what is offered mends its pair and spoils none, for texts set by hand', () => {
-    const own = fc.record({ ink: HEX, link: HEX, onVisitor: HEX, visitor: HEX, onButton: HEX, edge: HEX }, { requiredKeys: [] });
+    const own = fc.record(
+      { ink: HEX, link: HEX, onVisitor: HEX, visitor: HEX, onButton: HEX, edge: HEX },
+      { requiredKeys: [] },
+    );
     fc.assert(
       fc.property(HEX, own, (brand, day) => {
         const look = { ...defaultLook(brand), own: { day, evening: {} } };
@@ -193,7 +215,8 @@ describe('the nearest colour that passes', () => {
         for (let step = 1; step < 40; step++)
           for (const share of [0.7, 0.85, 1]) {
             const other = hexOf({ l: step / 40, c: from.c * share, h: from.h });
-            if (contrast(other, ground) >= needs) expect(deltaE(color, found)).toBeLessThanOrEqual(deltaE(color, other) + 0.006);
+            if (contrast(other, ground) >= needs)
+              expect(deltaE(color, found)).toBeLessThanOrEqual(deltaE(color, other) + 0.006);
           }
       }),
       { numRuns: 700, seed: 20261126 },

@@ -29,7 +29,11 @@ export function textOn(...grounds: readonly HexColor[]): HexColor {
   const worst = (text: HexColor): number => Math.min(...grounds.map((ground) => contrast(text, ground)));
   const ours = [WHITE, INK].find((text) => worst(text) >= TEXT_RATIO);
   if (ours !== undefined) return ours;
-  return grounds.length === 1 ? readableOn(grounds[0] ?? WHITE, [WHITE, BLACK]) : worst(WHITE) > worst(BLACK) ? WHITE : BLACK;
+  return grounds.length === 1
+    ? readableOn(grounds[0] ?? WHITE, [WHITE, BLACK])
+    : worst(WHITE) > worst(BLACK)
+      ? WHITE
+      : BLACK;
 }
 
 /** Points of a gradient at which it is judged: in sRGB a channel changes by 8 of 255 at most from one to the next. */
@@ -66,8 +70,10 @@ function complete(
   take: (colour: Colour, derived: HexColor) => HexColor,
 ): Colours {
   const main = RECIPES[name][scheme](brand, second);
-  const text = (color: HexColor, ...grounds: readonly HexColor[]): HexColor => fitting(color, grounds, TEXT_RATIO);
-  const control = (color: HexColor, ...grounds: readonly HexColor[]): HexColor => fitting(color, grounds, CONTROL_RATIO);
+  const text = (color: HexColor, ...grounds: readonly HexColor[]): HexColor =>
+    fitting(color, grounds, TEXT_RATIO);
+  const control = (color: HexColor, ...grounds: readonly HexColor[]): HexColor =>
+    fitting(color, grounds, CONTROL_RATIO);
   const launcher = take('launcher', main.launcher);
   const onLauncher = take('onLauncher', textOn(launcher));
   const header = take('header', main.header);

@@ -16,13 +16,21 @@ describe('the place of the launcher', () => {
   });
 
   it('along the lower edge it stays low: further from the side than from below', () => {
-    expect(placeAt(OURS, { x: 1000, y: 800 - 56 - 20 }, PAGE, false)).toEqual({ ...OURS, offset: 224, lift: -204 });
+    expect(placeAt(OURS, { x: 1000, y: 800 - 56 - 20 }, PAGE, false)).toEqual({
+      ...OURS,
+      offset: 224,
+      lift: -204,
+    });
   });
 
   it('over the middle it stands in the other corner; on phones it is their offset that changes', () => {
     expect(placeAt(OURS, { x: 12, y: 10 }, PAGE, true)).toEqual({ ...OURS, corner: 'upper-left' });
     const phone = { ...PAGE, width: 390, height: 844, isPhone: true };
-    expect(placeAt(OURS, { x: 300, y: 756 }, phone, false)).toEqual({ ...OURS, phoneOffset: 34, phoneLift: -2 });
+    expect(placeAt(OURS, { x: 300, y: 756 }, phone, false)).toEqual({
+      ...OURS,
+      phoneOffset: 34,
+      phoneLift: -2,
+    });
   });
 
   it('dragged into another corner on a phone it stands there on phones alone, until that is the corner of all screens again', () => {
@@ -56,11 +64,17 @@ describe('the place of the launcher', () => {
   });
 
   it('law: it stands where it was put, as far as the settings allow, and nothing that is stored is out of bounds', () => {
-    const point = fc.record({ x: fc.integer({ min: -50, max: 1300 }), y: fc.integer({ min: -50, max: 850 }) });
+    const point = fc.record({
+      x: fc.integer({ min: -50, max: 1300 }),
+      y: fc.integer({ min: -50, max: 850 }),
+    });
     fc.assert(
       fc.property(point, fc.boolean(), (at, snaps) => {
         const made = placeAt(OURS, at, PAGE, snaps);
-        expect([settingFault(made.offset, SETTINGS.offset), settingFault(made.lift, SETTINGS.lift)]).toEqual([null, null]);
+        expect([settingFault(made.offset, SETTINGS.offset), settingFault(made.lift, SETTINGS.lift)]).toEqual([
+          null,
+          null,
+        ]);
         const stands = cornerOf(made, PAGE);
         const held = (value: number, most: number): number => Math.min(Math.max(value, 0), most);
         const [x, y] = [held(at.x, 1280 - 56), held(at.y, 800 - 56)];
@@ -76,14 +90,27 @@ describe('the place of the launcher', () => {
   it('law: on pages it never hangs over an edge, whatever the offsets', () => {
     const number = fc.integer({ min: 0, max: 400 });
     fc.assert(
-      fc.property(fc.constantFrom(...CORNERS), number, number, fc.integer({ min: -400, max: 400 }), (corner, offset, phoneOffset, lift) => {
-        if (corner.startsWith('middle')) return;
-        const { place: wire } = toWirePlace({ ...OURS, corner, offset, phoneOffset, lift, phoneLift: lift });
-        const [onLarge, onPhones] = [wire.lift ?? 0, wire.phoneLift ?? wire.lift ?? 0];
-        expect(Math.min(offset + onLarge, phoneOffset + onPhones)).toBeGreaterThanOrEqual(0);
-        if (offset + lift >= 0) expect(onLarge).toBe(lift);
-        if (phoneOffset + lift >= 0) expect(onPhones).toBe(lift);
-      }),
+      fc.property(
+        fc.constantFrom(...CORNERS),
+        number,
+        number,
+        fc.integer({ min: -400, max: 400 }),
+        (corner, offset, phoneOffset, lift) => {
+          if (corner.startsWith('middle')) return;
+          const { place: wire } = toWirePlace({
+            ...OURS,
+            corner,
+            offset,
+            phoneOffset,
+            lift,
+            phoneLift: lift,
+          });
+          const [onLarge, onPhones] = [wire.lift ?? 0, wire.phoneLift ?? wire.lift ?? 0];
+          expect(Math.min(offset + onLarge, phoneOffset + onPhones)).toBeGreaterThanOrEqual(0);
+          if (offset + lift >= 0) expect(onLarge).toBe(lift);
+          if (phoneOffset + lift >= 0) expect(onPhones).toBe(lift);
+        },
+      ),
       { numRuns: 1000, seed: 20261126 },
     );
   });

@@ -20,14 +20,23 @@ export const SNAP_PX = 12;
  * the middle of an edge, off the edges by whole px, within the bounds of the settings. With `snaps`, a place that is
  * nearly in the corner, or nearly in the middle, is.
  */
-export function placeAt(place: Place, { x, y }: { readonly x: Px; readonly y: Px }, ground: Ground, snaps: boolean): Place {
+export function placeAt(
+  place: Place,
+  { x, y }: { readonly x: Px; readonly y: Px },
+  ground: Ground,
+  snaps: boolean,
+): Place {
   const { launcher, isPhone } = ground;
   const isRight = x + launcher.width / 2 >= ground.width / 2;
   const side = isRight ? 'right' : 'left';
   const [offsetName, liftName] = namesFor(isPhone);
   const { least, most, ours } = SETTINGS[offsetName];
   const fromSide = isRight ? ground.width - launcher.width - x : x;
-  const offset = within(snaps && Math.abs(fromSide - (ours ?? 0)) <= SNAP_PX ? (ours ?? 0) : fromSide, least, most);
+  const offset = within(
+    snaps && Math.abs(fromSide - (ours ?? 0)) <= SNAP_PX ? (ours ?? 0) : fromSide,
+    least,
+    most,
+  );
   const fromMiddle = y - (ground.height - launcher.height) / 2;
   const seen = cornerFor(place, isPhone);
   if (snaps ? Math.abs(fromMiddle) <= SNAP_PX : isMiddle(seen)) {
@@ -36,8 +45,16 @@ export function placeAt(place: Place, { x, y }: { readonly x: Px; readonly y: Px
   }
   const isLower = y + launcher.height / 2 >= ground.height / 2;
   const fromEdge = isLower ? ground.height - launcher.height - y : y;
-  const lift = within(snaps && Math.abs(fromEdge - offset) <= SNAP_PX ? 0 : fromEdge - offset, -offset, SETTINGS.lift.most);
-  return { ...inCorner(place, `${isLower ? 'lower' : 'upper'}-${side}`, isPhone), [offsetName]: offset, [liftName]: lift };
+  const lift = within(
+    snaps && Math.abs(fromEdge - offset) <= SNAP_PX ? 0 : fromEdge - offset,
+    -offset,
+    SETTINGS.lift.most,
+  );
+  return {
+    ...inCorner(place, `${isLower ? 'lower' : 'upper'}-${side}`, isPhone),
+    [offsetName]: offset,
+    [liftName]: lift,
+  };
 }
 
 /** On phones a corner is theirs alone, unless it is that of larger screens. */
@@ -47,7 +64,10 @@ export function inCorner(place: Place, corner: Corner, isPhone: boolean): Place 
 }
 
 /** The corner that holds on phones, or on larger screens. */
-export function cornerFor({ corner, phoneCorner }: Pick<Place, 'corner' | 'phoneCorner'>, isPhone: boolean): Corner {
+export function cornerFor(
+  { corner, phoneCorner }: Pick<Place, 'corner' | 'phoneCorner'>,
+  isPhone: boolean,
+): Corner {
   return isPhone ? (phoneCorner ?? corner) : corner;
 }
 

@@ -31,7 +31,12 @@ describe('brand colours from a logo', () => {
   it('an average becomes the colour that most pixels near it have; see-through ones do not count', () => {
     const pixel = (r: number, g: number, b: number, a = 255) => [r, g, b, a];
     const pixels = new Uint8ClampedArray(
-      [...pixel(47, 111, 143), ...pixel(47, 111, 143), ...pixel(52, 115, 149), ...pixel(49, 112, 145, 90)].flat(),
+      [
+        ...pixel(47, 111, 143),
+        ...pixel(47, 111, 143),
+        ...pixel(52, 115, 149),
+        ...pixel(49, 112, 145, 90),
+      ].flat(),
     );
     expect(exactColours([{ color: '#31718f', share: 1 }], pixels)).toEqual([{ color: '#2f6f8f', share: 1 }]);
     // Nothing there is red: the search made it up.
@@ -49,15 +54,23 @@ describe('what stands on the page', () => {
     const colours = paletteOf(defaultLook('#e79a1b'), 'day');
     expect(colours.ring).not.toBe(NO_RING); // on white
     expect(judgeOnPage(colours, 'launcher', ['#ffffff', '#e79a1b']).passes).toBe(true);
-    expect(judgeOnPage({ ...colours, ring: NO_RING }, 'launcher', ['#ffffff'])).toMatchObject({ passes: false, page: '#ffffff' });
-    expect(judgeOnPage(paletteOf(defaultLook('#7a2e5d'), 'day'), 'launcher', ['#ffffff', '#f4e8d0'])).toMatchObject({ passes: true });
+    expect(judgeOnPage({ ...colours, ring: NO_RING }, 'launcher', ['#ffffff'])).toMatchObject({
+      passes: false,
+      page: '#ffffff',
+    });
+    expect(
+      judgeOnPage(paletteOf(defaultLook('#7a2e5d'), 'day'), 'launcher', ['#ffffff', '#f4e8d0']),
+    ).toMatchObject({ passes: true });
   });
 
   it('an average of the page would hide what lies on it: the worst colour counts', () => {
     // Half white, half as dark as the launcher: on their average it would pass.
     const colours = paletteOf(defaultLook('#7a2e5d'), 'day');
     expect(judgeOnPage(colours, 'launcher', ['#b9a6b2']).passes).toBe(true);
-    expect(judgeOnPage(colours, 'launcher', ['#ffffff', '#6d2a55'])).toMatchObject({ passes: false, page: '#6d2a55' });
+    expect(judgeOnPage(colours, 'launcher', ['#ffffff', '#6d2a55'])).toMatchObject({
+      passes: false,
+      page: '#6d2a55',
+    });
   });
 
   it('a launcher as dark as the page gets a ring; where one ring cannot do for all, none is offered', () => {

@@ -55,7 +55,9 @@ export function exactColours(colours: readonly MainColour[], pixels: Uint8Clampe
   const common = countsOf(pixels);
   return colours.flatMap(({ color, share }) => {
     const meant = channels(color);
-    const found = common.find(([value]) => channelsOf(value).every((one, at) => Math.abs(one - (meant[at] ?? 0)) <= NEAR));
+    const found = common.find(([value]) =>
+      channelsOf(value).every((one, at) => Math.abs(one - (meant[at] ?? 0)) <= NEAR),
+    );
     return found === undefined ? [] : [{ color: hexOfValue(found[0]), share }];
   });
 }

@@ -37,7 +37,9 @@ describe('a colour as people paste it', () => {
   it('one that is see-through is laid on white, and one that no screen shows is brought in; both say so', () => {
     expect(readColour('#00000080')).toMatchObject({ value: { color: '#7f7f7f', note: 'see-through' } });
     expect(readColour('#f008')).toMatchObject({ value: { color: '#ff7777', note: 'see-through' } });
-    expect(readColour('rgb(0 0 0 / 50%)')).toMatchObject({ value: { color: '#808080', note: 'see-through' } });
+    expect(readColour('rgb(0 0 0 / 50%)')).toMatchObject({
+      value: { color: '#808080', note: 'see-through' },
+    });
     expect(readColour('rgba(0,0,0,.5)')).toMatchObject({ value: { color: '#808080', note: 'see-through' } });
     expect(readColour('oklch(0.7 0.4 140)')).toMatchObject({ value: { note: 'out-of-reach' } });
     expect(readColour('#123')).toMatchObject({ value: { note: null } });

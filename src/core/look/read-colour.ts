@@ -13,7 +13,16 @@ export interface ReadColour {
 
 /** Why a text is no colour that can be read. `detail` is what is meant: the digits' count, a sign, a name. */
 export interface ColourFault {
-  readonly code: 'empty' | 'hex-digits' | 'hex-sign' | 'name' | 'name-like' | 'numbers' | 'function' | 'gradient' | 'variable';
+  readonly code:
+    | 'empty'
+    | 'hex-digits'
+    | 'hex-sign'
+    | 'name'
+    | 'name-like'
+    | 'numbers'
+    | 'function'
+    | 'gradient'
+    | 'variable';
   readonly detail: string;
 }
 
@@ -47,7 +56,9 @@ export function readColour(typed: string): Result<ReadColour, ColourFault> {
 function readHex(digits: string): Result<ReadColour, ColourFault> {
   const sign = /[^0-9a-f]/u.exec(digits)?.[0];
   if (sign !== undefined) return fault('hex-sign', sign);
-  return [3, 4, 6, 8].includes(digits.length) ? read(`#${digits}`) : fault('hex-digits', String(digits.length));
+  return [3, 4, 6, 8].includes(digits.length)
+    ? read(`#${digits}`)
+    : fault('hex-digits', String(digits.length));
 }
 
 function readFunction(name: string, text: string): Result<ReadColour, ColourFault> {
@@ -63,7 +74,9 @@ function readFunction(name: string, text: string): Result<ReadColour, ColourFaul
   const [form, legacy] = [`${name.replace(/a$/, '')}(${spaces})`, `${name}(${commas})`];
   const parts = spaces.split(' ').filter((part) => part !== '/');
   const modern =
-    parts.length === 4 && !form.includes('/') ? `${name.replace(/a$/, '')}(${parts.slice(0, 3).join(' ')} / ${parts[3]})` : form;
+    parts.length === 4 && !form.includes('/')
+      ? `${name.replace(/a$/, '')}(${parts.slice(0, 3).join(' ')} / ${parts[3]})`
+      : form;
   for (const one of [modern, legacy]) if (parse(one) !== undefined) return read(one);
   return fault('numbers', name.replace(/a$/, ''));
 }
@@ -100,7 +113,14 @@ function distance(a: string, b: string): number {
     for (let to = 1; to <= b.length; to++) {
       const isSwap = row > 1 && to > 1 && a[row - 1] === b[to - 2] && a[row - 2] === b[to - 1];
       const changed = at(row - 1, to - 1) + (a[row - 1] === b[to - 1] ? 0 : 1);
-      next.push(Math.min(at(row - 1, to) + 1, at(row, to - 1) + 1, changed, isSwap ? at(row - 2, to - 2) + 1 : Infinity));
+      next.push(
+        Math.min(
+          at(row - 1, to) + 1,
+          at(row, to - 1) + 1,
+          changed,
+          isSwap ? at(row - 2, to - 2) + 1 : Infinity,
+        ),
+      );
     }
   }
   return at(a.length, b.length);

@@ -60,7 +60,12 @@ const secondOf = (brand: HexColor, second: HexColor | null): HexColor => {
 const nightLight: Recipe = (brand) => {
   const ground = tone(brand, 0.22, 0.02);
   const { c, h } = lchOf(brand);
-  return { ...evening(brand), header: ground, visitor: hexOf({ l: 0.82, c: Math.min(c, 0.11), h }), responder: tone(brand, 0.31, 0.03) };
+  return {
+    ...evening(brand),
+    header: ground,
+    visitor: hexOf({ l: 0.82, c: Math.min(c, 0.11), h }),
+    responder: tone(brand, 0.31, 0.03),
+  };
 };
 
 /** The six looks (defaults.md), by day and in the evening. */
@@ -155,7 +160,12 @@ export const RECIPES: Readonly<Record<LookName, Readonly<Record<Scheme, Recipe>>
       button: secondOf(brand, second),
       error: DAY_ERROR,
     }),
-    evening: (brand, second) => ({ ...evening(brand), visitor: brand, accent: secondOf(brand, second), button: secondOf(brand, second) }),
+    evening: (brand, second) => ({
+      ...evening(brand),
+      visitor: brand,
+      accent: secondOf(brand, second),
+      button: secondOf(brand, second),
+    }),
   },
   workbench: {
     day: (brand) => ({

@@ -14,7 +14,12 @@ type Bounds = Pick<HeaderPicture, 'darkest' | 'lightest'>;
  */
 export function shadeOver(picture: Bounds, header: HexColor, text: HexColor): number {
   for (let step = 0; step < STEPS; step++)
-    if (groundsUnder(picture, header, text, step / STEPS).every((ground) => contrast(text, ground) >= TEXT_RATIO)) return step / STEPS;
+    if (
+      groundsUnder(picture, header, text, step / STEPS).every(
+        (ground) => contrast(text, ground) >= TEXT_RATIO,
+      )
+    )
+      return step / STEPS;
   return 1;
 }
 
@@ -24,7 +29,12 @@ export function shaded(picture: Bounds, header: HexColor, text: HexColor): reado
 }
 
 /** The bounds of the mixture; and the text's own colour where it may occur between them. */
-function groundsUnder({ darkest, lightest }: Bounds, header: HexColor, text: HexColor, share: number): readonly HexColor[] {
+function groundsUnder(
+  { darkest, lightest }: Bounds,
+  header: HexColor,
+  text: HexColor,
+  share: number,
+): readonly HexColor[] {
   const [low, high] = [mixed(darkest, header, share), mixed(lightest, header, share)];
   const isBetween = luminance(low) < luminance(text) && luminance(text) < luminance(high);
   return isBetween ? [low, high, text] : [low, high];

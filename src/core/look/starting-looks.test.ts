@@ -65,7 +65,8 @@ describe('words over a picture', () => {
 
 describe('how colours are seen', () => {
   it('without red or green, red and green of one lightness are nearly the same; without blue they are not', () => {
-    const far = (sight: 'red' | 'green' | 'blue') => contrast(seenBy(sight, '#c04040'), seenBy(sight, '#408040'));
+    const far = (sight: 'red' | 'green' | 'blue') =>
+      contrast(seenBy(sight, '#c04040'), seenBy(sight, '#408040'));
     expect(seenBy('none', '#c04040')).toMatch(/^#(..)\1\1$/);
     expect(far('green')).toBeLessThan(1.6);
     expect(seenBy('blue', '#c04040')).not.toBe(seenBy('blue', '#408040'));
@@ -75,9 +76,13 @@ describe('how colours are seen', () => {
     for (const sight of ['green', 'red', 'blue', 'none'] as const) {
       const rows = matrixOf(sight).split(' ').map(Number);
       const [r, g, b] = [0x7a, 0x2e, 0x5d];
-      const made = [0, 5, 10].map((at) => Math.round((rows[at] ?? 0) * r + (rows[at + 1] ?? 0) * g + (rows[at + 2] ?? 0) * b));
+      const made = [0, 5, 10].map((at) =>
+        Math.round((rows[at] ?? 0) * r + (rows[at + 1] ?? 0) * g + (rows[at + 2] ?? 0) * b),
+      );
       const seen = Number.parseInt(seenBy(sight, '#7a2e5d').slice(1), 16);
-      [seen >> 16, (seen >> 8) & 255, seen & 255].forEach((value, at) => expect(Math.abs(value - (made[at] ?? 0))).toBeLessThanOrEqual(1));
+      [seen >> 16, (seen >> 8) & 255, seen & 255].forEach((value, at) =>
+        expect(Math.abs(value - (made[at] ?? 0))).toBeLessThanOrEqual(1),
+      );
     }
   });
 });

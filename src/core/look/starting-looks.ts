@@ -6,7 +6,16 @@ import { paletteOf } from './palette';
 /** A widget with another starting look: its colours by hand go, the owner's brand colour, second colour, logo, pictures and CSS stay. */
 export function withStartingLook(widget: Widget, name: LookName): Widget {
   const { styles, radius, textSize, scheme, form, size } = STARTING_LOOKS[name];
-  const look = { ...widget.look, ...styles, name, radius, textSize, scheme, headerTo: null, own: { day: {}, evening: {} } };
+  const look = {
+    ...widget.look,
+    ...styles,
+    name,
+    radius,
+    textSize,
+    scheme,
+    headerTo: null,
+    own: { day: {}, evening: {} },
+  };
   return { ...widget, look, launcher: { ...widget.launcher, form, size } };
 }
 

@@ -62,7 +62,8 @@ export interface PageView {
   readonly hasDeclined: boolean;
 }
 
-export type Pulse = { readonly kind: 'leaving' | 'form-left' } | { readonly kind: 'clicked'; readonly selector: string };
+export type Pulse =
+  { readonly kind: 'leaving' | 'form-left' } | { readonly kind: 'clicked'; readonly selector: string };
 
 export interface Visitor {
   /** `unknown` where nothing may be remembered: then neither first nor returning ([V6]). */

@@ -23,8 +23,14 @@ function completedWidget(widget: Widget): Widget {
     look: completedLook(widget.look),
     place: completedPlace(widget.place),
     launcher: { ...defaultManner(), ...widget.launcher },
-    timings: { ...widget.timings, slowReplyTalkingAfter: (widget.timings as Partial<Widget['timings']>).slowReplyTalkingAfter ?? null },
-    talks: { keepsWaiting: known.talks?.keepsWaiting ?? false, offersAgain: known.talks?.offersAgain ?? true },
+    timings: {
+      ...widget.timings,
+      slowReplyTalkingAfter: (widget.timings as Partial<Widget['timings']>).slowReplyTalkingAfter ?? null,
+    },
+    talks: {
+      keepsWaiting: known.talks?.keepsWaiting ?? false,
+      offersAgain: known.talks?.offersAgain ?? true,
+    },
     forms: {
       before: widget.forms.before.map(completedField),
       note: widget.forms.note.map(completedField),
@@ -40,7 +46,12 @@ function completedField(field: Field): Field {
 /** On phones a launcher stood as much further from its edge as elsewhere. */
 function completedPlace(place: Place): Place {
   const known: Partial<Place> = place;
-  return { ...defaultPlace(), ...place, lift: known.lift ?? 0, phoneLift: known.phoneLift ?? known.lift ?? 0 };
+  return {
+    ...defaultPlace(),
+    ...place,
+    lift: known.lift ?? 0,
+    phoneLift: known.phoneLift ?? known.lift ?? 0,
+  };
 }
 
 /** A look that an earlier program wrote had no awning, and was Front door otherwise. */

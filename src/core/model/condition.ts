@@ -27,16 +27,25 @@ export type StateCondition =
   | { readonly kind: 'parameter'; readonly name: string; readonly value: string | null }
   | { readonly kind: 'country'; readonly countries: readonly string[] }
   /** In the site's zone; `to` may pass midnight, and the window then belongs to the day it began. Monday is 0. */
-  | { readonly kind: 'week-time'; readonly days: readonly number[]; readonly from: WallMinutes; readonly to: WallMinutes }
+  | {
+      readonly kind: 'week-time';
+      readonly days: readonly number[];
+      readonly from: WallMinutes;
+      readonly to: WallMinutes;
+    }
   /** Whole days in the site's zone; both ends belong to it. */
   | { readonly kind: 'dates'; readonly from: EpochDay; readonly to: EpochDay };
 
 export type ClockCondition = { readonly kind: 'on-page' | 'in-visit' | 'idle'; readonly seconds: number };
 
-export type LatchCondition = { readonly kind: 'scrolled'; readonly percent: number } | { readonly kind: 'seen'; readonly selector: string };
+export type LatchCondition =
+  | { readonly kind: 'scrolled'; readonly percent: number }
+  | { readonly kind: 'seen'; readonly selector: string };
 
 export type PulseCondition =
-  { readonly kind: 'leaving' } | { readonly kind: 'clicked'; readonly selector: string } | { readonly kind: 'form-left' };
+  | { readonly kind: 'leaving' }
+  | { readonly kind: 'clicked'; readonly selector: string }
+  | { readonly kind: 'form-left' };
 
 /** [I1] Conditions joined by *all of* or *any of*; empty *all of* holds, empty *any of* does not. */
 export interface Group {
@@ -52,7 +61,15 @@ export interface When {
 }
 
 /** [P15] What an audience may ask: states that are known on any page, never clocks or pulses. */
-export const AUDIENCE_KINDS = ['device', 'language', 'referrer', 'campaign', 'parameter', 'attribute', 'country'] as const;
+export const AUDIENCE_KINDS = [
+  'device',
+  'language',
+  'referrer',
+  'campaign',
+  'parameter',
+  'attribute',
+  'country',
+] as const;
 
 /** [I13] What can only be known where visits are remembered. */
 export const VISIT_KINDS: readonly ConditionBody['kind'][] = [

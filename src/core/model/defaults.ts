@@ -63,11 +63,21 @@ export const WIDGET_DEFAULTS = {
     value: { in: 'chat', nearby: 'chat', busy: 'queue', nobody: 'note', closed: 'note' },
     why: 'say-who-is-there',
   },
-} as const satisfies Record<string, Reasoned<string | number | boolean | Readonly<Record<WidgetState, Deed>>>>;
+} as const satisfies Record<
+  string,
+  Reasoned<string | number | boolean | Readonly<Record<WidgetState, Deed>>>
+>;
 
 /** A complete, publishable widget after three answers. `ids` gives new ids. */
 export function defaultDesign(siteName: string, locale: Locale, brand: HexColor, ids: () => string): Design {
-  return { v: 1, siteName, defaultLocale: locale, locales: [locale], widgets: [defaultWidget(brand, ids)], limits: defaultLimits() };
+  return {
+    v: 1,
+    siteName,
+    defaultLocale: locale,
+    locales: [locale],
+    widgets: [defaultWidget(brand, ids)],
+    limits: defaultLimits(),
+  };
 }
 
 /** [I6], [I7] */
@@ -94,7 +104,12 @@ export function defaultWidget(brand: HexColor, ids: () => string): Widget {
     pages: { showOn: [], neverOn: [] },
     audience: [],
     place: defaultPlace(),
-    launcher: { form: 'lamp', size: ours.launcherSize.value, wordsFrom: ours.wordsFrom.value, ...defaultManner() },
+    launcher: {
+      form: 'lamp',
+      size: ours.launcherSize.value,
+      wordsFrom: ours.wordsFrom.value,
+      ...defaultManner(),
+    },
     look: defaultLook(brand),
     deeds: ours.deeds.value,
     timings: {

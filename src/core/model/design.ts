@@ -64,7 +64,14 @@ export interface PageList {
   readonly neverOn: readonly PageRule[];
 }
 
-export const PAGE_RULE_KINDS = ['exact', 'begins-with', 'contains', 'ends-with', 'wildcard', 'expression'] as const;
+export const PAGE_RULE_KINDS = [
+  'exact',
+  'begins-with',
+  'contains',
+  'ends-with',
+  'wildcard',
+  'expression',
+] as const;
 export const ADDRESS_PARTS = ['host', 'path', 'query', 'fragment', 'whole'] as const;
 export type AddressPart = (typeof ADDRESS_PARTS)[number];
 export interface PageRule {
@@ -77,7 +84,14 @@ export interface PageRule {
 }
 
 /** Four corners, and the middles of both edges. */
-export const CORNERS = ['lower-right', 'lower-left', 'upper-right', 'upper-left', 'middle-right', 'middle-left'] as const;
+export const CORNERS = [
+  'lower-right',
+  'lower-left',
+  'upper-right',
+  'upper-left',
+  'middle-right',
+  'middle-left',
+] as const;
 export type Corner = (typeof CORNERS)[number];
 export interface Place {
   readonly corner: Corner;

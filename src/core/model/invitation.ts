@@ -7,7 +7,8 @@ export const MANNERS = ['speak', 'open', 'stir'] as const;
 export type Manner = (typeof MANNERS)[number];
 
 /** [I5] How often one visitor may get it. */
-export type OncePer = { readonly kind: 'page' | 'visit' | 'visitor' } | { readonly kind: 'days'; readonly days: number };
+export type OncePer =
+  { readonly kind: 'page' | 'visit' | 'visitor' } | { readonly kind: 'days'; readonly days: number };
 
 export interface Invitation {
   readonly id: string;

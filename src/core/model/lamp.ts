@@ -6,12 +6,19 @@ export type LampMark = 'lit' | 'half' | 'queue' | 'unlit' | 'shutter';
 /** [S4] The lamp of a state; unknown is unlit. */
 export function lampOf(state: WidgetState, isKnown: boolean): LampMark {
   if (!isKnown) return 'unlit';
-  const marks: Readonly<Record<WidgetState, LampMark>> = { in: 'lit', nearby: 'half', busy: 'queue', nobody: 'unlit', closed: 'shutter' };
+  const marks: Readonly<Record<WidgetState, LampMark>> = {
+    in: 'lit',
+    nearby: 'half',
+    busy: 'queue',
+    nobody: 'unlit',
+    closed: 'shutter',
+  };
   return marks[state];
 }
 
 /** Path data of the porch lamp on a 24×24 ground: what every mark has. */
-export const LAMP_OUTLINE = 'M12 1.5v3M8.6 4.5h6.8l2.1 3.4H6.5zM7.4 7.9h9.2l-1.3 10H8.7zM8 17.9h8v2.6H8zM10.4 20.5h3.2v2h-3.2z';
+export const LAMP_OUTLINE =
+  'M12 1.5v3M8.6 4.5h6.8l2.1 3.4H6.5zM7.4 7.9h9.2l-1.3 10H8.7zM8 17.9h8v2.6H8zM10.4 20.5h3.2v2h-3.2z';
 const GLASS = 'M7.4 7.9h9.2l-1.3 10H8.7z';
 
 /** What is filled with light, and what is drawn over the glass: three waiting dots, or the slats of a shutter. */

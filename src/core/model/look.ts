@@ -1,7 +1,14 @@
 import type { HexColor, Px } from './units';
 
 /** Six starting looks (defaults.md); a look's name also says how its palette follows from the brand colour. */
-export const LOOK_NAMES = ['front-door', 'whitewash', 'night-light', 'letterbox', 'garden-party', 'workbench'] as const;
+export const LOOK_NAMES = [
+  'front-door',
+  'whitewash',
+  'night-light',
+  'letterbox',
+  'garden-party',
+  'workbench',
+] as const;
 export type LookName = (typeof LOOK_NAMES)[number];
 
 export const SCHEMES = ['visitor', 'day', 'evening'] as const;
@@ -123,5 +130,12 @@ export const ICON_NAMES = ['bell', 'door', 'letter', 'question', 'hand', 'telesc
 export type Icon = { readonly ours: (typeof ICON_NAMES)[number] } | { readonly picture: PictureRef };
 
 /** Forms of the launcher; `own-element`: there is none, an element of the page opens the window. */
-export const LAUNCHER_FORMS = ['lamp', 'plaque', 'edge-tab', 'picture-card', 'bottom-bar', 'own-element'] as const;
+export const LAUNCHER_FORMS = [
+  'lamp',
+  'plaque',
+  'edge-tab',
+  'picture-card',
+  'bottom-bar',
+  'own-element',
+] as const;
 export type LauncherForm = (typeof LAUNCHER_FORMS)[number];

@@ -62,23 +62,60 @@ function setting(
   return { id, of, path: path, unit, size, least, most, ours: value, why, canBeOff };
 }
 
-const [SECONDS, MINUTES, HOURS] = [['seconds', 1] as const, ['minutes', 60] as const, ['hours', 3600] as const];
+const [SECONDS, MINUTES, HOURS] = [
+  ['seconds', 1] as const,
+  ['minutes', 60] as const,
+  ['hours', 3600] as const,
+];
 const PX = ['px', 1] as const;
 const SWITCH = ['switch', 1] as const;
 
-function asSwitch({ value, why }: { readonly value: boolean; readonly why: string }): { readonly value: number; readonly why: string } {
+function asSwitch({ value, why }: { readonly value: boolean; readonly why: string }): {
+  readonly value: number;
+  readonly why: string;
+} {
   return { value: value ? 1 : 0, why };
 }
 
 /** Every setting by its name, with bounds that field and server share. */
 export const SETTINGS: Readonly<Record<SettingId, Setting>> = {
-  perVisit: setting('perVisit', ['design', 'limits', 'perVisit'], ['times', 1], [0, 20], ours.invitationsPerVisit),
+  perVisit: setting(
+    'perVisit',
+    ['design', 'limits', 'perVisit'],
+    ['times', 1],
+    [0, 20],
+    ours.invitationsPerVisit,
+  ),
   gap: setting('gap', ['design', 'limits', 'gap'], SECONDS, [0, 3600], ours.invitationGap),
-  beforeClosing: setting('beforeClosing', ['design', 'limits', 'beforeClosing'], MINUTES, [0, 4 * 3600], ours.invitationsBeforeClosing),
-  afterTalk: setting('afterTalk', ['design', 'limits', 'afterTalk'], HOURS, [0, 30 * 86_400], ours.invitationsAfterTalk),
+  beforeClosing: setting(
+    'beforeClosing',
+    ['design', 'limits', 'beforeClosing'],
+    MINUTES,
+    [0, 4 * 3600],
+    ours.invitationsBeforeClosing,
+  ),
+  afterTalk: setting(
+    'afterTalk',
+    ['design', 'limits', 'afterTalk'],
+    HOURS,
+    [0, 30 * 86_400],
+    ours.invitationsAfterTalk,
+  ),
   restDays: setting('restDays', ['design', 'limits', 'restDays'], ['days', 1], [1, 365], ours.restAfterNo),
-  comfortAfter: setting('comfortAfter', ['widget', 'timings', 'comfortAfter'], SECONDS, [5, 3600], ours.comfortAfter),
-  slowReplyAfter: setting('slowReplyAfter', ['widget', 'timings', 'slowReplyAfter'], SECONDS, [10, 3600], ours.slowReplyAfter),
+  comfortAfter: setting(
+    'comfortAfter',
+    ['widget', 'timings', 'comfortAfter'],
+    SECONDS,
+    [5, 3600],
+    ours.comfortAfter,
+  ),
+  slowReplyAfter: setting(
+    'slowReplyAfter',
+    ['widget', 'timings', 'slowReplyAfter'],
+    SECONDS,
+    [10, 3600],
+    ours.slowReplyAfter,
+  ),
   slowReplyNearbyAfter: setting(
     'slowReplyNearbyAfter',
     ['widget', 'timings', 'slowReplyNearbyAfter'],
@@ -94,16 +131,40 @@ export const SETTINGS: Readonly<Record<SettingId, Setting>> = {
     { value: null, why: 'a-pause-is-a-pause' },
     true,
   ),
-  endsAfterQuiet: setting('endsAfterQuiet', ['widget', 'timings', 'endsAfterQuiet'], HOURS, [3600, 7 * 86_400], ours.endsAfterQuiet),
-  keepsWaiting: setting('keepsWaiting', ['widget', 'talks', 'keepsWaiting'], SWITCH, [0, 1], asSwitch(ours.keepsWaiting)),
-  offersAgain: setting('offersAgain', ['widget', 'talks', 'offersAgain'], SWITCH, [0, 1], asSwitch(ours.offersAgain)),
+  endsAfterQuiet: setting(
+    'endsAfterQuiet',
+    ['widget', 'timings', 'endsAfterQuiet'],
+    HOURS,
+    [3600, 7 * 86_400],
+    ours.endsAfterQuiet,
+  ),
+  keepsWaiting: setting(
+    'keepsWaiting',
+    ['widget', 'talks', 'keepsWaiting'],
+    SWITCH,
+    [0, 1],
+    asSwitch(ours.keepsWaiting),
+  ),
+  offersAgain: setting(
+    'offersAgain',
+    ['widget', 'talks', 'offersAgain'],
+    SWITCH,
+    [0, 1],
+    asSwitch(ours.offersAgain),
+  ),
   offset: setting('offset', ['widget', 'place', 'offset'], PX, [0, 400], ours.offset),
   phoneOffset: setting('phoneOffset', ['widget', 'place', 'phoneOffset'], PX, [0, 400], ours.phoneOffset),
   lift: setting('lift', ['widget', 'place', 'lift'], PX, [-400, 400], ours.lift),
   phoneLift: setting('phoneLift', ['widget', 'place', 'phoneLift'], PX, [-400, 400], ours.lift),
   layer: setting('layer', ['widget', 'place', 'layer'], ['times', 1], [1, 2_147_483_647], ours.layer),
   windowWidth: setting('windowWidth', ['widget', 'place', 'windowWidth'], PX, [280, 640], ours.windowWidth),
-  windowHeight: setting('windowHeight', ['widget', 'place', 'windowHeight'], PX, [320, 900], ours.windowHeight),
+  windowHeight: setting(
+    'windowHeight',
+    ['widget', 'place', 'windowHeight'],
+    PX,
+    [320, 900],
+    ours.windowHeight,
+  ),
   delay: setting('delay', ['widget', 'launcher', 'delay'], SECONDS, [0, 120], ours.delay),
   launcherSize: setting('launcherSize', ['widget', 'launcher', 'size'], PX, [44, 96], ours.launcherSize),
   wordsFrom: setting('wordsFrom', ['widget', 'launcher', 'wordsFrom'], PX, [0, 10_000], ours.wordsFrom),
@@ -159,7 +220,10 @@ export function settingValue(design: Design, widget: Widget, { of, path }: Setti
 }
 
 /** Why a stored value cannot be taken; null: it can. */
-export function settingFault(value: number | null, { least, most, canBeOff }: Setting): 'off' | 'bounds' | 'whole' | null {
+export function settingFault(
+  value: number | null,
+  { least, most, canBeOff }: Setting,
+): 'off' | 'bounds' | 'whole' | null {
   if (value === null) return canBeOff ? null : 'off';
   if (!Number.isInteger(value)) return 'whole';
   return value < least || value > most ? 'bounds' : null;

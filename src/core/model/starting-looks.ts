@@ -27,7 +27,14 @@ export const PLAIN_STYLES: Styles = {
 
 /** The six looks (defaults.md), each good at once with any brand colour. */
 export const STARTING_LOOKS: Readonly<Record<LookName, StartingLook>> = {
-  'front-door': { styles: { ...PLAIN_STYLES, header: 'awning' }, radius: 12, textSize: 15, scheme: 'visitor', form: 'lamp', size: 56 },
+  'front-door': {
+    styles: { ...PLAIN_STYLES, header: 'awning' },
+    radius: 12,
+    textSize: 15,
+    scheme: 'visitor',
+    form: 'lamp',
+    size: 56,
+  },
   whitewash: {
     styles: {
       ...PLAIN_STYLES,
@@ -62,7 +69,14 @@ export const STARTING_LOOKS: Readonly<Record<LookName, StartingLook>> = {
     size: 64,
   },
   letterbox: {
-    styles: { ...PLAIN_STYLES, headFont: 'fraunces', rule: 'double', messages: 'letters', arrival: 'slide', opening: 'fade' },
+    styles: {
+      ...PLAIN_STYLES,
+      headFont: 'fraunces',
+      rule: 'double',
+      messages: 'letters',
+      arrival: 'slide',
+      opening: 'fade',
+    },
     radius: 2,
     textSize: 15,
     scheme: 'visitor',
@@ -108,6 +122,13 @@ export const STARTING_LOOKS: Readonly<Record<LookName, StartingLook>> = {
 /** The look of a new widget: Front door, in the brand colour. */
 export function defaultLook(brand: HexColor): Look {
   const { styles, radius, textSize, scheme } = STARTING_LOOKS['front-door'];
-  const none = { second: null, headerTo: null, own: { day: {}, evening: {} }, logo: null, headerPicture: null, css: '' };
+  const none = {
+    second: null,
+    headerTo: null,
+    own: { day: {}, evening: {} },
+    logo: null,
+    headerPicture: null,
+    css: '',
+  };
   return { name: 'front-door', brand, ...none, ...styles, radius, textSize, scheme };
 }

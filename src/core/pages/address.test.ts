@@ -10,7 +10,10 @@ const address = (href: string) => {
 
 describe('toAddress', () => {
   it('[P1] only http and https pages have an address', () => {
-    expect(['http://a.example/', 'https://a.example/'].map((href) => toAddress(href) !== null)).toEqual([true, true]);
+    expect(['http://a.example/', 'https://a.example/'].map((href) => toAddress(href) !== null)).toEqual([
+      true,
+      true,
+    ]);
     for (const href of [
       'file:///home/a.html',
       'about:blank',
@@ -35,7 +38,10 @@ describe('toAddress', () => {
   });
 
   it('[P2] the fragment stands without its sign, and is not part of the whole', () => {
-    expect(address('https://a.example/p?q=1#!/moon')).toMatchObject({ fragment: '!/moon', whole: 'a.example/p?q=1' });
+    expect(address('https://a.example/p?q=1#!/moon')).toMatchObject({
+      fragment: '!/moon',
+      whole: 'a.example/p?q=1',
+    });
   });
 
   it('[P3] unreserved triplets are decoded once, the rest keeps capitals, broken ones stay', () => {
@@ -52,7 +58,10 @@ describe('toAddress', () => {
   });
 
   it('[P3] law: reading twice changes nothing', () => {
-    const signs = fc.string({ unit: fc.constantFrom('%', '2', '5', '7', 'E', 'e', 'c', '3', '~', '/', 'a', '-', 'ü'), maxLength: 24 });
+    const signs = fc.string({
+      unit: fc.constantFrom('%', '2', '5', '7', 'E', 'e', 'c', '3', '~', '/', 'a', '-', 'ü'),
+      maxLength: 24,
+    });
     fc.assert(
       fc.property(signs, (text) => canonicalEscapes(canonicalEscapes(text)) === canonicalEscapes(text)),
       { numRuns: 20_000, seed: 20261124 },
@@ -69,7 +78,9 @@ describe('toAddress', () => {
   });
 
   it('[P5] the whole drops what says where somebody came from, keeps the order of the rest', () => {
-    expect(address('https://a.example/p?b=2&utm_source=letter&a=1&gclid=x').whole).toBe('a.example/p?b=2&a=1');
+    expect(address('https://a.example/p?b=2&utm_source=letter&a=1&gclid=x').whole).toBe(
+      'a.example/p?b=2&a=1',
+    );
     expect(address('https://a.example/p?utm_source=letter').whole).toBe('a.example/p');
     expect(address('https://a.example/p?utm=1').whole).toBe('a.example/p?utm=1');
   });

@@ -44,7 +44,8 @@ export function finds(
         step?.();
         if (!isIn(code, classes[state] ?? '')) continue;
         if ((anywhere[word] ?? 0) & bit || (isLast && (atEnd[word] ?? 0) & bit)) return true;
-        for (let index = 0; index < words; index++) next[index] = (next[index] ?? 0) | (follow[state * words + index] ?? 0);
+        for (let index = 0; index < words; index++)
+          next[index] = (next[index] ?? 0) | (follow[state * words + index] ?? 0);
       }
     }
     active = next;
@@ -55,6 +56,7 @@ export function finds(
 function isIn(code: number, signs: WireSigns): boolean {
   if (typeof signs === 'string') return signs.codePointAt(0) === code;
   const isNot = signs[0] === -1;
-  for (let at = isNot ? 1 : 0; at < signs.length; at += 2) if (code >= (signs[at] ?? 0) && code <= (signs[at + 1] ?? 0)) return !isNot;
+  for (let at = isNot ? 1 : 0; at < signs.length; at += 2)
+    if (code >= (signs[at] ?? 0) && code <= (signs[at + 1] ?? 0)) return !isNot;
   return isNot;
 }

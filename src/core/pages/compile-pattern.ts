@@ -8,7 +8,11 @@ export const PATTERN_STATES_MAX = 100;
 export const SITE_STATES_MAX = 300;
 
 /** [P10] A wildcard as an automaton. `folds` as below. */
-export function compileWildcard(text: string, part: AddressPart, folds = false): Result<Automaton, PatternFault> {
+export function compileWildcard(
+  text: string,
+  part: AddressPart,
+  folds = false,
+): Result<Automaton, PatternFault> {
   const read = readWildcard(text, part);
   return read.ok ? compile(read.value, text, folds) : read;
 }
@@ -31,7 +35,13 @@ export function literalStartOf(text: string): string {
   const nodes = read.value.kind === 'row' ? read.value.nodes : [read.value];
   let start = '';
   for (const node of nodes.slice(nodes[0]?.kind === 'start' ? 1 : 0)) {
-    if (node.kind !== 'sign' || node.sign.not || node.sign.ranges.length !== 2 || node.sign.ranges[0] !== node.sign.ranges[1]) break;
+    if (
+      node.kind !== 'sign' ||
+      node.sign.not ||
+      node.sign.ranges.length !== 2 ||
+      node.sign.ranges[0] !== node.sign.ranges[1]
+    )
+      break;
     start += String.fromCodePoint(node.sign.ranges[0] ?? 0);
   }
   return start;
@@ -93,7 +103,8 @@ function compile(root: Node, text: string, folds: boolean): Result<Automaton, Pa
     for (let count = least; count < most; count++) next = add({ kind: 'split', to: [put(node, next), to] });
     return copies(node, least, next);
   };
-  const copies = (node: Node, count: number, to: number): number => (count === 0 ? to : put(node, copies(node, count - 1, to)));
+  const copies = (node: Node, count: number, to: number): number =>
+    count === 0 ? to : put(node, copies(node, count - 1, to));
 
   const entry = put(root, 0);
   return ok(toAutomaton(parts, entry, states, folds));
@@ -127,9 +138,12 @@ function reach(parts: readonly Part[], from: number, isAtStart: boolean): Reache
 
 function toAutomaton(parts: readonly Part[], entry: number, states: number, folds: boolean): Automaton {
   const words = Math.max(1, Math.ceil(states / 32));
-  const signs = parts.filter((part): part is Extract<Part, { kind: 'sign' }> => part.kind === 'sign').sort((a, b) => a.state - b.state);
+  const signs = parts
+    .filter((part): part is Extract<Part, { kind: 'sign' }> => part.kind === 'sign')
+    .sort((a, b) => a.state - b.state);
   const after = signs.map(({ to }) => reach(parts, to, false));
-  const finding = (finds: Finds): number[] => after.flatMap((one, state) => (one.finds === finds ? [state] : []));
+  const finding = (finds: Finds): number[] =>
+    after.flatMap((one, state) => (one.finds === finds ? [state] : []));
   const [start, again] = [reach(parts, entry, true), reach(parts, entry, false)];
   return [
     words,

@@ -31,7 +31,11 @@ export function statesOfRules(rules: readonly WireRule[]): number {
  * [P11] The plain start of an expression that is not anchored and takes more of the known texts than those that begin
  * with it; null where it takes no more than was probably meant.
  */
-export function widerThanItsStart(text: string, known: readonly string[], takes: (known: string) => boolean): string | null {
+export function widerThanItsStart(
+  text: string,
+  known: readonly string[],
+  takes: (known: string) => boolean,
+): string | null {
   const start = literalStartOf(text);
   if (start === '' || text.startsWith('^')) return null;
   return known.some((one) => takes(one) && !one.startsWith(start)) ? start : null;

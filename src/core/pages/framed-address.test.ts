@@ -5,8 +5,12 @@ const OWN = 'https://porch.example';
 
 describe('framedAddress', () => {
   it('[threat 30] is a page of the owner’s site, by its path or as a whole', () => {
-    expect(framedAddress('https://farrowisle.example/', '/tonight?x=1', OWN)).toBe('https://farrowisle.example/tonight?x=1');
-    expect(framedAddress('https://farrowisle.example', 'https://farrowisle.example/pt', OWN)).toBe('https://farrowisle.example/pt');
+    expect(framedAddress('https://farrowisle.example/', '/tonight?x=1', OWN)).toBe(
+      'https://farrowisle.example/tonight?x=1',
+    );
+    expect(framedAddress('https://farrowisle.example', 'https://farrowisle.example/pt', OWN)).toBe(
+      'https://farrowisle.example/pt',
+    );
   });
 
   it('[threat 30] our own application, other sites, and what is no web address are refused', () => {

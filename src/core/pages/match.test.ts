@@ -50,7 +50,9 @@ describe('ruleTakes', () => {
   });
 
   it('[D4] an unknown kind of rule takes nothing', () => {
-    expect(takes(['of-tomorrow', 'path', '/', false] as unknown as WireRule, 'https://a.example/')).toBe(false);
+    expect(takes(['of-tomorrow', 'path', '/', false] as unknown as WireRule, 'https://a.example/')).toBe(
+      false,
+    );
   });
 });
 
@@ -62,14 +64,22 @@ describe('judgePage', () => {
   };
 
   it('[P13] an empty list of pages takes all but the forbidden', () => {
-    expect(judge([], [path('exact', '/privacy')], 'https://a.example/tonight')).toEqual({ accepts: true, rule: -1 });
-    expect(judge([], [path('exact', '/privacy')], 'https://a.example/privacy')).toEqual({ accepts: false, rule: 0 });
+    expect(judge([], [path('exact', '/privacy')], 'https://a.example/tonight')).toEqual({
+      accepts: true,
+      rule: -1,
+    });
+    expect(judge([], [path('exact', '/privacy')], 'https://a.example/privacy')).toEqual({
+      accepts: false,
+      rule: 0,
+    });
   });
 
   it('[P13] never goes before show, and the first that holds is named', () => {
     const show = [path('exact', '/a'), path('begins-with', '/groups/'), path('begins-with', '/')];
     expect(judge(show, [], 'https://a.example/groups/schools')).toEqual({ accepts: true, rule: 1 });
-    expect(judge(show, [path('exact', '/x'), path('begins-with', '/groups/')], 'https://a.example/groups/schools')).toEqual({
+    expect(
+      judge(show, [path('exact', '/x'), path('begins-with', '/groups/')], 'https://a.example/groups/schools'),
+    ).toEqual({
       accepts: false,
       rule: 1,
     });

@@ -28,10 +28,16 @@ function takesFound(automaton: Automaton, seen: string): boolean {
 }
 
 /** [P13] Which rule decided: the first `never` that holds, else the first `show`; -1 for the empty list. */
-export type PageVerdict = { readonly accepts: true; readonly rule: number } | { readonly accepts: false; readonly rule: number | null };
+export type PageVerdict =
+  | { readonly accepts: true; readonly rule: number }
+  | { readonly accepts: false; readonly rule: number | null };
 
 /** [P13] Judges an address by a widget's two lists. `rule` is the place in the list that decided, null: none of it held. */
-export function judgePage(show: readonly WireRule[], never: readonly WireRule[], address: Address): PageVerdict {
+export function judgePage(
+  show: readonly WireRule[],
+  never: readonly WireRule[],
+  address: Address,
+): PageVerdict {
   const forbidding = never.findIndex((rule) => ruleTakes(rule, address));
   if (forbidding >= 0) return { accepts: false, rule: forbidding };
   if (show.length === 0) return { accepts: true, rule: -1 };

@@ -51,7 +51,10 @@ const literal = (sign: string): Node => {
   return { kind: 'sign', sign: { not: false, ranges: [code, code] } };
 };
 const codes = (text: string): number[] => [...text].map((sign) => sign.codePointAt(0) ?? 0);
-const anyBut = (signs: string): Node => ({ kind: 'sign', sign: { not: true, ranges: codes(signs).flatMap((code) => [code, code]) } });
+const anyBut = (signs: string): Node => ({
+  kind: 'sign',
+  sign: { not: true, ranges: codes(signs).flatMap((code) => [code, code]) },
+});
 const anyRun = (node: Node): Node => ({ kind: 'repeat', node, least: 0, most: null });
 const EVERY: Node = { kind: 'sign', sign: { not: true, ranges: [] } };
 
@@ -133,7 +136,8 @@ class Reader {
     const node = this.one();
     const times = this.times();
     if (times === null) return node;
-    if (this.text[began] === '^' || this.text[began] === '$') throw new Refusal({ code: 'nothing-to-repeat', at: began });
+    if (this.text[began] === '^' || this.text[began] === '$')
+      throw new Refusal({ code: 'nothing-to-repeat', at: began });
     if (this.sees('?') || this.sees('+')) throw new Refusal({ code: 'lazy-repeat', at: this.at });
     if (this.sees('*') || this.sees('{')) throw new Refusal({ code: 'nothing-to-repeat', at: this.at });
     return { kind: 'repeat', node, ...times };
@@ -148,7 +152,8 @@ class Reader {
     if (match === null) throw new Refusal({ code: 'not-a-repeat', at: this.at });
     const least = Number(match[1]);
     const most = match[2] === undefined ? least : match[3] === '' ? null : Number(match[3]);
-    if (least > REPEAT_MAX || (most ?? 0) > REPEAT_MAX) throw new Refusal({ code: 'repeat-too-large', at: this.at });
+    if (least > REPEAT_MAX || (most ?? 0) > REPEAT_MAX)
+      throw new Refusal({ code: 'repeat-too-large', at: this.at });
     if (most !== null && most < least) throw new Refusal({ code: 'repeat-backwards', at: this.at });
     this.at += match[0].length;
     return { least, most };
@@ -263,7 +268,10 @@ class Reader {
 
 /** The ranges that some ranges leave out. */
 function complementOf(ranges: readonly number[]): number[] {
-  const pairs = Array.from({ length: ranges.length / 2 }, (_, index) => [ranges[2 * index] ?? 0, ranges[2 * index + 1] ?? 0] as const);
+  const pairs = Array.from(
+    { length: ranges.length / 2 },
+    (_, index) => [ranges[2 * index] ?? 0, ranges[2 * index + 1] ?? 0] as const,
+  );
   const left: number[] = [];
   let from = 0;
   for (const [low, high] of pairs.sort((a, b) => a[0] - b[0])) {

@@ -11,7 +11,8 @@ const wildcard = (text: string, part: 'path' | 'host' = 'path'): Automaton => {
 };
 const expression = (text: string): Automaton => {
   const made = compileExpression(text);
-  if (!made.ok) throw new Error(`Expected "${text}" to compile, got ${made.errors.code} at ${made.errors.at}.`);
+  if (!made.ok)
+    throw new Error(`Expected "${text}" to compile, got ${made.errors.code} at ${made.errors.at}.`);
   return made.value;
 };
 const refused = (text: string) => {
@@ -22,17 +23,28 @@ const taken = (pattern: Automaton, texts: readonly string[]) => texts.filter((te
 
 describe('wildcards', () => {
   it('[P10] covers the whole part: nothing before and nothing after it', () => {
-    expect(taken(wildcard('/tonight'), ['/tonight', '/tonight/late', '/pt/tonight', '/tonigh'])).toEqual(['/tonight']);
+    expect(taken(wildcard('/tonight'), ['/tonight', '/tonight/late', '/pt/tonight', '/tonigh'])).toEqual([
+      '/tonight',
+    ]);
   });
 
   it('[P10] one star is any run without a slash, also an empty one', () => {
-    expect(taken(wildcard('/sky-log/*'), ['/sky-log/', '/sky-log/3', '/sky-log/3/notes', '/sky-log'])).toEqual(['/sky-log/', '/sky-log/3']);
-    expect(taken(wildcard('/*/tonight'), ['/pt/tonight', '//tonight', '/pt/x/tonight'])).toEqual(['/pt/tonight', '//tonight']);
+    expect(
+      taken(wildcard('/sky-log/*'), ['/sky-log/', '/sky-log/3', '/sky-log/3/notes', '/sky-log']),
+    ).toEqual(['/sky-log/', '/sky-log/3']);
+    expect(taken(wildcard('/*/tonight'), ['/pt/tonight', '//tonight', '/pt/x/tonight'])).toEqual([
+      '/pt/tonight',
+      '//tonight',
+    ]);
   });
 
   it('[P10] in a host it stops at a dot', () => {
     expect(
-      taken(wildcard('*.farrowisle.example', 'host'), ['www.farrowisle.example', 'a.b.farrowisle.example', 'farrowisle.example']),
+      taken(wildcard('*.farrowisle.example', 'host'), [
+        'www.farrowisle.example',
+        'a.b.farrowisle.example',
+        'farrowisle.example',
+      ]),
     ).toEqual(['www.farrowisle.example']);
   });
 
@@ -41,7 +53,9 @@ describe('wildcards', () => {
       '/groups',
       '/groups/schools/request',
     ]);
-    expect(taken(wildcard('/**/request'), ['/groups/schools/request', '/request'])).toEqual(['/groups/schools/request']);
+    expect(taken(wildcard('/**/request'), ['/groups/schools/request', '/request'])).toEqual([
+      '/groups/schools/request',
+    ]);
     expect(taken(wildcard('/**'), ['/', '/a/b'])).toEqual(['/', '/a/b']);
   });
 
@@ -56,7 +70,10 @@ describe('expressions', () => {
     expect(taken(expression('sky'), ['/sky-log', 'sky', 'sk'])).toEqual(['/sky-log', 'sky']);
     expect(taken(expression('^/sky'), ['/sky-log', '/pt/sky'])).toEqual(['/sky-log']);
     expect(taken(expression('log$'), ['/sky-log', '/sky-log/3'])).toEqual(['/sky-log']);
-    expect(taken(expression('(^/pt|/de$)'), ['/pt/x', '/x/de', '/x/pt/y', '/de/x'])).toEqual(['/pt/x', '/x/de']);
+    expect(taken(expression('(^/pt|/de$)'), ['/pt/x', '/x/de', '/x/pt/y', '/de/x'])).toEqual([
+      '/pt/x',
+      '/x/de',
+    ]);
     expect(taken(expression('^$'), ['', 'a'])).toEqual(['']);
     expect(taken(expression('a*$'), ['b', ''])).toEqual(['b', '']);
   });
@@ -115,7 +132,14 @@ describe('expressions', () => {
   });
 
   it('[P12] the worst patterns take at most length × states steps', () => {
-    for (const text of ['^(a*)*b$', '(a|a)*(a|a)*c', '(.*a){20}', '((a+)+)+$', '.*.*.*.*.*x', '(a?){50}a{50}']) {
+    for (const text of [
+      '^(a*)*b$',
+      '(a|a)*(a|a)*c',
+      '(.*a){20}',
+      '((a+)+)+$',
+      '.*.*.*.*.*x',
+      '(a?){50}a{50}',
+    ]) {
       const pattern = expression(text);
       const input = 'a'.repeat(2048);
       let steps = 0;

@@ -23,7 +23,8 @@ export function toRuleText(
   const pasted = /^https?:\/\//i.test(text) ? toAddress(text) : null;
   if (/^https?:\/\//i.test(text) && pasted === null) return fail('no-address');
   const otherHost = pasted !== null && pasted.host !== siteHost ? pasted.host : null;
-  if (rule.part === 'path') return ok({ text: pathRule(rule.kind, pasted === null ? text : pathOf(text)), otherHost });
+  if (rule.part === 'path')
+    return ok({ text: pathRule(rule.kind, pasted === null ? text : pathOf(text)), otherHost });
   if (rule.part === 'whole') return ok({ text: wholeRule(text, siteHost), otherHost });
   return ok({ text: canonicalEscapes(text.replace(/^[#?]/, '')), otherHost: null });
 }
@@ -45,6 +46,10 @@ function pathRule(kind: PageRule['kind'], text: string): string {
 }
 
 function wholeRule(text: string, siteHost: string): string {
-  const full = /^https?:\/\//i.test(text) ? text : text.startsWith('/') ? `http://${siteHost}${text}` : `http://${text}`;
+  const full = /^https?:\/\//i.test(text)
+    ? text
+    : text.startsWith('/')
+      ? `http://${siteHost}${text}`
+      : `http://${text}`;
   return toAddress(full)?.whole ?? canonicalEscapes(text);
 }

@@ -18,7 +18,8 @@ export interface Change extends Pick<Told, 'key' | 'group' | 'subject' | 'widget
  */
 export function changesOf(before: Design, after: Design): Change[] {
   const [old, now] = [toldByKey(before), toldByKey(after)];
-  const stands = (map: ReadonlyMap<string, Told>, { inside }: Told): boolean => inside === null || map.has(inside);
+  const stands = (map: ReadonlyMap<string, Told>, { inside }: Told): boolean =>
+    inside === null || map.has(inside);
   const found: Change[] = [];
   for (const told of now.values()) {
     const was = old.get(told.key);
@@ -43,7 +44,12 @@ function changeOf(was: Told, told: Told): Change | null {
   if (told.as === 'thing') return null;
   const [before, after] = told.as === 'order' ? staying(was.value, told.value) : [was.value, told.value];
   if (differencesOf(before, after).length === 0) return null;
-  return { ...placeOf(told), kind: told.as === 'order' ? 'moved' : 'changed', before: was.value, after: told.value };
+  return {
+    ...placeOf(told),
+    kind: told.as === 'order' ? 'moved' : 'changed',
+    before: was.value,
+    after: told.value,
+  };
 }
 
 /** Two orders of the same: what came or went leaves the rest in place. */

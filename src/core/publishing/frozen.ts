@@ -1,7 +1,13 @@
 import type { PointerV1 } from '../wire/pointer';
 
 /** What a site that is served as files alone cannot do; each is said where it is exported. */
-export const NEEDS_SERVER = ['team-states', 'overrides', 'address-ranges', 'conversations', 'later-versions'] as const;
+export const NEEDS_SERVER = [
+  'team-states',
+  'overrides',
+  'address-ranges',
+  'conversations',
+  'later-versions',
+] as const;
 export type NeedsServer = (typeof NEEDS_SERVER)[number];
 
 /** A pointer for a web server that only has files, and what it leaves out. */
@@ -26,5 +32,8 @@ export function frozenPointer(pointer: PointerV1): Frozen {
     conversations: true,
     'later-versions': pointer.askBefore !== null,
   };
-  return { pointer: { ...rest, teams, overrides: {}, askBefore: null }, without: NEEDS_SERVER.filter((one) => uses[one]) };
+  return {
+    pointer: { ...rest, teams, overrides: {}, askBefore: null },
+    without: NEEDS_SERVER.filter((one) => uses[one]),
+  };
 }

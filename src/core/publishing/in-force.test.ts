@@ -1,8 +1,18 @@
 import { describe, expect, it } from 'vitest';
 import { type Publication, nextVersionChange, overlapping, versionInForce } from './in-force';
 
-const base = (version: number, from: number): Publication => ({ id: `b${version}`, version, from, until: null });
-const period = (version: number, from: number, until: number): Publication => ({ id: `p${version}`, version, from, until });
+const base = (version: number, from: number): Publication => ({
+  id: `b${version}`,
+  version,
+  from,
+  until: null,
+});
+const period = (version: number, from: number, until: number): Publication => ({
+  id: `p${version}`,
+  version,
+  from,
+  until,
+});
 
 describe('what is in force', () => {
   it('[L5] is what was published last, and nothing before the first time', () => {

@@ -11,7 +11,10 @@ const period = (from: string, until: string | null) => {
 
 describe('periodOf', () => {
   it('[L6] goes by the clock of the site, on both sides of a change of it', () => {
-    expect(period('2026-10-20T00:00', '2026-10-30T00:00')).toEqual(['2026-10-20T00:00Z', '2026-10-30T01:00Z']);
+    expect(period('2026-10-20T00:00', '2026-10-30T00:00')).toEqual([
+      '2026-10-20T00:00Z',
+      '2026-10-30T01:00Z',
+    ]);
     expect(period('2026-03-29T00:30', null)).toEqual(['2026-03-29T01:00Z', null]); // a reading that is jumped over
   });
 

@@ -12,7 +12,10 @@ export interface WallPeriod {
 }
 
 /** The instants of a period in the site's zone, half-open; what is no date, or ends before it begins, is told by its end. */
-export function periodOf(zone: Zone, { from, until }: WallPeriod): Result<{ readonly from: EpochMs; readonly until: EpochMs | null }> {
+export function periodOf(
+  zone: Zone,
+  { from, until }: WallPeriod,
+): Result<{ readonly from: EpochMs; readonly until: EpochMs | null }> {
   const begins = instantOf(zone, from);
   const ends = until === null ? null : instantOf(zone, until);
   if (begins === null) return fail({ from: 'This is no date and time.' });

@@ -22,7 +22,17 @@ export type FormPlace = (typeof FORMS)[number];
 export type Subject =
   | { readonly of: 'site-name' | 'default-locale' | 'locale-order' | 'widget-order' }
   | { readonly of: 'locale'; readonly locale: Locale }
-  | { readonly of: 'widget' | 'widget-name' | 'widget-key' | 'team-order' | 'calendar' | 'audience' | 'corner' | 'phone-corner' }
+  | {
+      readonly of:
+        | 'widget'
+        | 'widget-name'
+        | 'widget-key'
+        | 'team-order'
+        | 'calendar'
+        | 'audience'
+        | 'corner'
+        | 'phone-corner';
+    }
   | { readonly of: 'launcher'; readonly part: LauncherPart }
   | { readonly of: 'case-order' | 'invitation-order' }
   | { readonly of: 'look'; readonly part: LookPart }
@@ -32,7 +42,11 @@ export type Subject =
   | { readonly of: 'setting'; readonly id: SettingId }
   | { readonly of: 'deed'; readonly state: WidgetState }
   | { readonly of: 'text'; readonly key: CaseKey; readonly locale: Locale }
-  | { readonly of: 'case' | 'case-key' | 'case-when'; readonly key: TextKey; readonly when: readonly CaseCondition[] }
+  | {
+      readonly of: 'case' | 'case-key' | 'case-when';
+      readonly key: TextKey;
+      readonly when: readonly CaseCondition[];
+    }
   | {
       readonly of: 'case-text';
       readonly key: TextKey;
@@ -53,7 +67,12 @@ export type Subject =
       readonly part: 'label' | 'help';
       readonly locale: Locale;
     }
-  | { readonly of: 'option' | 'option-order'; readonly form: FormPlace; readonly field: Field; readonly option: string }
+  | {
+      readonly of: 'option' | 'option-order';
+      readonly form: FormPlace;
+      readonly field: Field;
+      readonly option: string;
+    }
   | {
       readonly of: 'option-words';
       readonly form: FormPlace;
@@ -67,12 +86,33 @@ export const LAUNCHER_PARTS = ['form', 'icon', 'closedIcon', 'hiddenOn', 'elemen
 export type LauncherPart = (typeof LAUNCHER_PARTS)[number];
 
 /** What is told of a look as it is; sizes are settings, colours set by hand are told one by one. */
-export const LOOK_PARTS = ['name', 'brand', 'second', 'headerTo', 'scheme', ...STYLE_NAMES, 'logo', 'headerPicture', 'css'] as const;
+export const LOOK_PARTS = [
+  'name',
+  'brand',
+  'second',
+  'headerTo',
+  'scheme',
+  ...STYLE_NAMES,
+  'logo',
+  'headerPicture',
+  'css',
+] as const;
 export type LookPart = (typeof LOOK_PARTS)[number];
 
 const INVITATION_PARTS = ['name', 'isOn', 'manner', 'opensOnPhones', 'oncePer', 'atMost', 'ours'] as const;
 export type InvitationPart = (typeof INVITATION_PARTS)[number] | 'when';
-const FIELD_PARTS = ['kind', 'label', 'isRequired', 'least', 'most', 'asButtons', 'shownIf', 'isKept', 'link', 'attribute'] as const;
+const FIELD_PARTS = [
+  'kind',
+  'label',
+  'isRequired',
+  'least',
+  'most',
+  'asButtons',
+  'shownIf',
+  'isKept',
+  'link',
+  'attribute',
+] as const;
 export type FieldPart = (typeof FIELD_PARTS)[number] | 'own';
 
 /**
@@ -98,7 +138,14 @@ interface Thing {
 }
 
 /** Says one value of what is inside of a thing, by its name there; gives the key it has. */
-type Say = (inside: Thing, name: string, group: ChangeGroup, subject: Subject, value: Json, as?: Told['as']) => string;
+type Say = (
+  inside: Thing,
+  name: string,
+  group: ChangeGroup,
+  subject: Subject,
+  value: Json,
+  as?: Told['as'],
+) => string;
 
 /** Everything there is to tell of a design, in the order in which it is told: the design, then each widget along the path. */
 export function toldOf(design: Design): Told[] {
@@ -111,7 +158,8 @@ export function toldOf(design: Design): Told[] {
   const all: Thing = { widget: null, key: null };
   say(all, 'site-name', 'everywhere', { of: 'site-name' }, design.siteName);
   say(all, 'default-locale', 'everywhere', { of: 'default-locale' }, design.defaultLocale);
-  for (const locale of design.locales) say(all, `locale/${locale}`, 'everywhere', { of: 'locale', locale }, locale, 'thing');
+  for (const locale of design.locales)
+    say(all, `locale/${locale}`, 'everywhere', { of: 'locale', locale }, locale, 'thing');
   say(all, 'locales', 'everywhere', { of: 'locale-order' }, design.locales, 'order');
   say(all, 'widgets', 'where', { of: 'widget-order' }, idsOf(design.widgets), 'order');
   for (const id of SETTING_IDS)
@@ -129,23 +177,37 @@ export function toldOf(design: Design): Told[] {
 
 function sayWidget(say: Say, design: Design, widget: Widget, all: Thing): void {
   const { id, name, look } = widget;
-  const own: Thing = { widget: id, key: say({ ...all, widget: id }, id, 'where', { of: 'widget' }, name, 'thing') };
+  const own: Thing = {
+    widget: id,
+    key: say({ ...all, widget: id }, id, 'where', { of: 'widget' }, name, 'thing'),
+  };
   say(own, 'name', 'where', { of: 'widget-name' }, name);
   say(own, 'key', 'where', { of: 'widget-key' }, widget.key);
   for (const list of ['showOn', 'neverOn'] as const)
-    for (const rule of widget.pages[list]) say(own, `${list}/${rule.id}`, 'where', { of: 'page-rule', list }, ruleOf(rule), 'item');
+    for (const rule of widget.pages[list])
+      say(own, `${list}/${rule.id}`, 'where', { of: 'page-rule', list }, ruleOf(rule), 'item');
   say(own, 'audience', 'where', { of: 'audience' }, widget.audience.map(conditionOf) as unknown as Json);
-  for (const team of widget.teams) say(own, `team/${team}`, 'who-can-answer', { of: 'team', team }, team, 'thing');
+  for (const team of widget.teams)
+    say(own, `team/${team}`, 'who-can-answer', { of: 'team', team }, team, 'thing');
   say(own, 'teams', 'who-can-answer', { of: 'team-order' }, widget.teams, 'order');
   say(own, 'calendar', 'who-can-answer', { of: 'calendar' }, widget.calendarId);
-  for (const state of WIDGET_STATES) say(own, `deed/${state}`, 'who-can-answer', { of: 'deed', state }, widget.deeds[state]);
-  for (const part of LOOK_PARTS) say(own, `look/${part}`, 'everywhere', { of: 'look', part }, look[part] as Json);
+  for (const state of WIDGET_STATES)
+    say(own, `deed/${state}`, 'who-can-answer', { of: 'deed', state }, widget.deeds[state]);
+  for (const part of LOOK_PARTS)
+    say(own, `look/${part}`, 'everywhere', { of: 'look', part }, look[part] as Json);
   for (const scheme of ['day', 'evening'] as const)
     for (const colour of COLOURS)
-      say(own, `own/${scheme}/${colour}`, 'everywhere', { of: 'own-colour', colour, scheme }, look.own[scheme][colour] ?? null);
+      say(
+        own,
+        `own/${scheme}/${colour}`,
+        'everywhere',
+        { of: 'own-colour', colour, scheme },
+        look.own[scheme][colour] ?? null,
+      );
   say(own, 'corner', 'everywhere', { of: 'corner' }, widget.place.corner);
   say(own, 'phone-corner', 'everywhere', { of: 'phone-corner' }, widget.place.phoneCorner);
-  for (const part of LAUNCHER_PARTS) say(own, `launcher/${part}`, 'everywhere', { of: 'launcher', part }, widget.launcher[part] as Json);
+  for (const part of LAUNCHER_PARTS)
+    say(own, `launcher/${part}`, 'everywhere', { of: 'launcher', part }, widget.launcher[part] as Json);
   for (const one of SETTING_IDS)
     if (SETTINGS[one].of === 'widget')
       say(
@@ -167,7 +229,10 @@ function sayWidget(say: Say, design: Design, widget: Widget, all: Thing): void {
 
 function sayCase(say: Say, widget: Thing, { id, key, when, texts, without }: OwnCase): void {
   const group = groupOf(key);
-  const own: Thing = { ...widget, key: say(widget, `case/${id}`, group, { of: 'case', key, when }, texts, 'thing') };
+  const own: Thing = {
+    ...widget,
+    key: say(widget, `case/${id}`, group, { of: 'case', key, when }, texts, 'thing'),
+  };
   say(own, 'key', group, { of: 'case-key', key, when }, key);
   say(own, 'when', group, { of: 'case-when', key, when }, when);
   for (const [locale, text] of Object.entries(texts))
@@ -180,26 +245,41 @@ function sayInvitation(say: Say, widget: Thing, one: Invitation): void {
   const { id, name } = one;
   const when = whenOf(one.when) as unknown as Json;
   const summary = { when, texts: one.texts };
-  const own: Thing = { ...widget, key: say(widget, `invitation/${id}`, 'invited', { of: 'invitation', name }, summary, 'thing') };
-  for (const part of INVITATION_PARTS) say(own, part, 'invited', { of: 'invitation-part', name, part }, one[part]);
+  const own: Thing = {
+    ...widget,
+    key: say(widget, `invitation/${id}`, 'invited', { of: 'invitation', name }, summary, 'thing'),
+  };
+  for (const part of INVITATION_PARTS)
+    say(own, part, 'invited', { of: 'invitation-part', name, part }, one[part]);
   say(own, 'when', 'invited', { of: 'invitation-part', name, part: 'when' }, when);
   for (const [locale, text] of Object.entries(one.texts))
     say(own, `text/${locale}`, 'invited', { of: 'invitation-text', name, locale }, text);
 }
 
-const GROUP_OF_FORM: Readonly<Record<FormPlace, Moment>> = { before: 'at-the-door', note: 'nobody-home', after: 'goodbye' };
+const GROUP_OF_FORM: Readonly<Record<FormPlace, Moment>> = {
+  before: 'at-the-door',
+  note: 'nobody-home',
+  after: 'goodbye',
+};
 
 function sayForm(say: Say, widget: Thing, { forms }: Widget, form: FormPlace): void {
   const group = GROUP_OF_FORM[form];
   for (const field of forms[form]) {
-    const own: Thing = { ...widget, key: say(widget, `${form}/${field.id}`, group, { of: 'field', form, field }, field.kind, 'thing') };
-    for (const part of FIELD_PARTS) say(own, part, group, { of: 'field-part', form, field, part }, field[part]);
+    const own: Thing = {
+      ...widget,
+      key: say(widget, `${form}/${field.id}`, group, { of: 'field', form, field }, field.kind, 'thing'),
+    };
+    for (const part of FIELD_PARTS)
+      say(own, part, group, { of: 'field-part', form, field, part }, field[part]);
     say(own, 'own', group, { of: 'field-part', form, field, part: 'own' }, field.own !== null);
     for (const part of ['label', 'help'] as const)
       for (const [locale, text] of Object.entries(field.own?.[part] ?? {}))
         say(own, `${part}/${locale}`, group, { of: 'field-words', form, field, part, locale }, text);
     for (const { value: option, label } of field.options) {
-      const inside: Thing = { ...widget, key: say(own, `option/${option}`, group, { of: 'option', form, field, option }, label, 'thing') };
+      const inside: Thing = {
+        ...widget,
+        key: say(own, `option/${option}`, group, { of: 'option', form, field, option }, label, 'thing'),
+      };
       for (const [locale, text] of Object.entries(label))
         say(inside, locale, group, { of: 'option-words', form, field, option, locale }, text);
     }
@@ -226,7 +306,9 @@ function idsOf(all: readonly { readonly id: string }[]): string[] {
 
 /** A condition without what nobody sees of it: the ids of its rules. */
 function conditionOf(condition: Condition): Condition {
-  return 'rules' in condition ? { ...condition, rules: condition.rules.map(ruleOf) as PageRule[] } : condition;
+  return 'rules' in condition
+    ? { ...condition, rules: condition.rules.map(ruleOf) as PageRule[] }
+    : condition;
 }
 
 function ruleOf({ kind, part: of, text, ignoresCase }: PageRule): Omit<PageRule, 'id'> {
@@ -242,5 +324,7 @@ export function whenOf({ join, items }: When): When {
 function groupRead({ join, conditions, isNot }: Group): Group | Condition {
   const read = conditions.map(conditionOf);
   const [first] = read;
-  return first !== undefined && read.length === 1 ? { ...first, isNot: first.isNot !== isNot } : { join, conditions: read, isNot };
+  return first !== undefined && read.length === 1
+    ? { ...first, isNot: first.isNot !== isNot }
+    : { join, conditions: read, isNot };
 }

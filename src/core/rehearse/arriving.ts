@@ -7,8 +7,18 @@ import { DAY_MS, type EpochMs } from '../model/units';
 const BEFORE_MS = 3 * DAY_MS;
 
 /** A visitor who has just come to a page and may be remembered; the server was heard this instant. */
-export function arrivingAt(address: string, now: EpochMs, visit: 'first' | 'returning' = 'first'): Circumstances {
-  const came = (at: EpochMs): Happening => ({ kind: 'page-view', at, address, referrer: null, campaign: null });
+export function arrivingAt(
+  address: string,
+  now: EpochMs,
+  visit: 'first' | 'returning' = 'first',
+): Circumstances {
+  const came = (at: EpochMs): Happening => ({
+    kind: 'page-view',
+    at,
+    address,
+    referrer: null,
+    campaign: null,
+  });
   const before = visit === 'first' ? EMPTY_MEMORY : remember(EMPTY_MEMORY, came(now - BEFORE_MS), 'kept');
   const memory = remember(remember(before, came(now), 'kept'), { kind: 'seen', at: now }, 'kept');
   return {

@@ -4,10 +4,24 @@ import { all, condition, invitations } from '../../../tests/made/invitations';
 import { DESK, EVENING, madeDesign, madeSite } from '../../../tests/made/site';
 import { type Expectation, checkVisit, heldAt, readExpectation } from './kept-visit';
 
-const stay = (seconds: number) => invitations({ when: all(condition({ kind: 'on-page', seconds })), oncePer: { kind: 'visit' } });
-const supposed = { page: '/tonight', at: EVENING, visit: 'first', device: 'desktop', locale: 'en', who: 'in', asks: null } as const;
+const stay = (seconds: number) =>
+  invitations({ when: all(condition({ kind: 'on-page', seconds })), oncePer: { kind: 'visit' } });
+const supposed = {
+  page: '/tonight',
+  at: EVENING,
+  visit: 'first',
+  device: 'desktop',
+  locale: 'en',
+  who: 'in',
+  asks: null,
+} as const;
 const check = (seconds: number, steps: string, expects: Expectation, team: 'in' | 'nobody' = 'nobody') =>
-  checkVisit(madeSite({ design: madeDesign(stay(seconds)), teams: { [DESK]: team } }), { supposed, held: {}, steps, expects });
+  checkVisit(madeSite({ design: madeDesign(stay(seconds)), teams: { [DESK]: team } }), {
+    supposed,
+    held: {},
+    steps,
+    expects,
+  });
 const gets: Expectation = { kind: 'gets', invitation: 'invitation-a' };
 
 describe('a kept visit', () => {
@@ -28,7 +42,12 @@ describe('a kept visit', () => {
     const site = madeSite({ design, calendars: [calendar({})], overrides: now });
     const visit = { supposed, steps: 'open', expects: { kind: 'ends-at', moment: 'at-the-door' } as const };
     expect(checkVisit(site, { ...visit, held: heldAt(now, EVENING) }).holds).toBe(true);
-    expect(checkVisit({ ...site, pointer: { ...site.pointer, overrides: {} } }, { ...visit, held: { night: true } }).holds).toBe(true);
+    expect(
+      checkVisit(
+        { ...site, pointer: { ...site.pointer, overrides: {} } },
+        { ...visit, held: { night: true } },
+      ).holds,
+    ).toBe(true);
     expect(checkVisit(site, { ...visit, held: {} }).holds).toBe(false);
     expect(heldAt(now, EVENING + 60_000)).toEqual({});
   });
@@ -47,6 +66,9 @@ describe('a kept visit', () => {
       { kind: 'ends-at', moment: 'constructor' },
     ])
       expect(readExpectation(wrong)).toBeNull();
-    expect(readExpectation({ kind: 'ends-at', moment: 'goodbye', more: 1 })).toEqual({ kind: 'ends-at', moment: 'goodbye' });
+    expect(readExpectation({ kind: 'ends-at', moment: 'goodbye', more: 1 })).toEqual({
+      kind: 'ends-at',
+      moment: 'goodbye',
+    });
   });
 });

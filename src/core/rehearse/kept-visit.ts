@@ -37,9 +37,15 @@ export function checkVisit(
   { supposed, held, steps, expects }: Pick<KeptVisit, 'supposed' | 'held' | 'steps' | 'expects'>,
 ): CheckResult {
   const until = supposed.at + DAY_MS;
-  const overrides = Object.fromEntries(Object.entries(held).map(([id, isOpen]) => [id, { isOpen, until, reason: '' }]));
+  const overrides = Object.fromEntries(
+    Object.entries(held).map(([id, isOpen]) => [id, { isOpen, until, reason: '' }]),
+  );
   const then = { ...site, pointer: { ...site.pointer, overrides } };
-  const walks = tryVisit(supposedSite(then, supposed), supposedVisitor(supposed, supposed.at), readSteps(steps));
+  const walks = tryVisit(
+    supposedSite(then, supposed),
+    supposedVisitor(supposed, supposed.at),
+    readSteps(steps),
+  );
   const last = walks[walks.length - 1];
   if (last === undefined) throw new Error('Expected a walk: it begins with the arrival.');
   const { moment } = decide(last.site, last.circumstances);
@@ -53,8 +59,13 @@ function comesTo(expects: Expectation, moment: Moment, got: readonly string[]): 
 }
 
 /** What was held by hand at an instant, of a site's overrides. */
-export function heldAt(overrides: PublishedSite['pointer']['overrides'], at: EpochMs): Record<string, boolean> {
-  return Object.fromEntries(Object.entries(overrides).flatMap(([id, { isOpen, until }]) => (at < until ? [[id, isOpen]] : [])));
+export function heldAt(
+  overrides: PublishedSite['pointer']['overrides'],
+  at: EpochMs,
+): Record<string, boolean> {
+  return Object.fromEntries(
+    Object.entries(overrides).flatMap(([id, { isOpen, until }]) => (at < until ? [[id, isOpen]] : [])),
+  );
 }
 
 /** Reads an expectation of unknown origin; null: it is none. */
@@ -65,6 +76,9 @@ export function readExpectation(value: unknown): Expectation | null {
     const known = MOMENTS.find((one) => one === moment);
     return known === undefined ? null : { kind, moment: known };
   }
-  const isInvitation = (kind === 'gets' || kind === 'never-gets') && typeof invitation === 'string' && /^[\w-]{8,40}$/.test(invitation);
+  const isInvitation =
+    (kind === 'gets' || kind === 'never-gets') &&
+    typeof invitation === 'string' &&
+    /^[\w-]{8,40}$/.test(invitation);
   return isInvitation ? { kind, invitation } : null;
 }

@@ -14,7 +14,8 @@ const label = (way: WayId, change: Partial<Widget> = {}, more: Partial<Design> =
   return labelOfWay(design, widget, way);
 };
 const seconds = (value: number) => condition({ kind: 'on-page', seconds: value });
-const page = (...texts: string[]) => condition({ kind: 'page', rules: texts.map((text) => pageRule('exact', text)) });
+const page = (...texts: string[]) =>
+  condition({ kind: 'page', rules: texts.map((text) => pageRule('exact', text)) });
 const headline = (when: When) => {
   const { anyOf, scope } = headlineOf({ when });
   return [anyOf.map(({ kind, isNot }) => (isNot ? `not ${kind}` : kind)), scope];
@@ -35,11 +36,18 @@ describe('labelOfWay', () => {
       { when: all(seconds(25), condition({ kind: 'state', states: ['in'] })) },
       { when: all(seconds(1)), isOn: false },
     );
-    expect(label('W1', set)).toEqual({ code: 'invitations', count: 3, first: { anyOf: [seconds(25)], scope: null } });
+    expect(label('W1', set)).toEqual({
+      code: 'invitations',
+      count: 3,
+      first: { anyOf: [seconds(25)], scope: null },
+    });
   });
 
   it('W1: for a visitor, the one they get first', () => {
-    const set = invitations({ when: all(condition({ kind: 'visits-in-days', atLeast: 3, days: 14 })) }, { when: all(seconds(40)) });
+    const set = invitations(
+      { when: all(condition({ kind: 'visits-in-days', atLeast: 3, days: 14 })) },
+      { when: all(seconds(40)) },
+    );
     const design = madeDesign(set);
     const [widget] = design.widgets;
     if (widget === undefined) throw new Error('Expected a widget.');
@@ -47,12 +55,18 @@ describe('labelOfWay', () => {
       const said = labelOfWay(design, widget, 'W1', id);
       return said?.code === 'invitations' ? said.first.anyOf[0]?.kind : null;
     };
-    expect([firstOf(null), firstOf('invitation-b'), firstOf('gone')]).toEqual(['visits-in-days', 'on-page', 'visits-in-days']);
+    expect([firstOf(null), firstOf('invitation-b'), firstOf('gone')]).toEqual([
+      'visits-in-days',
+      'on-page',
+      'visits-in-days',
+    ]);
   });
 
   it('W3 is there only where an invitation opens the window', () => {
     expect(label('W3', invitations({ when: all(seconds(20)) }))).toBeNull();
-    expect(label('W3', invitations({ when: all(seconds(5)) }, { manner: 'open', when: all(seconds(20)) }))).toEqual({
+    expect(
+      label('W3', invitations({ when: all(seconds(5)) }, { manner: 'open', when: all(seconds(20)) })),
+    ).toEqual({
       code: 'opens-by-itself',
       count: 1,
       first: { anyOf: [seconds(20)], scope: null },
@@ -63,7 +77,11 @@ describe('labelOfWay', () => {
     const texts = { en: { 'invitation.yes': 'Yes, please', 'invitation.no': 'Not now' } };
     expect(label('W4', { texts })).toEqual({ code: 'accepts', words: 'Yes, please' });
     const { limits } = madeDesign();
-    expect(label('W5', { texts }, { limits: { ...limits, restDays: 14 } })).toEqual({ code: 'declines', words: 'Not now', restDays: 14 });
+    expect(label('W5', { texts }, { limits: { ...limits, restDays: 14 } })).toEqual({
+      code: 'declines',
+      words: 'Not now',
+      restDays: 14,
+    });
   });
 
   it('W6, W8, W11, W18: by what happens in each state, and closing only where there are hours', () => {
@@ -84,22 +102,37 @@ describe('labelOfWay', () => {
     const before = [plainField('name', 'short', 'note.name')];
     expect(label('W7', { forms: { before, note: [], after: [] } })).toEqual({ code: 'sends', what: 'form' });
     expect(label('W17')).toEqual({ code: 'sends-note', asksMail: true });
-    expect(label('W17', { forms: { before: [], note: before, after: [] } })).toEqual({ code: 'sends-note', asksMail: false });
+    expect(label('W17', { forms: { before: [], note: before, after: [] } })).toEqual({
+      code: 'sends-note',
+      asksMail: false,
+    });
   });
 
   it('W9, W10, W14, W15: team and times', () => {
     const { timings } = madeDesign().widgets[0] ?? {};
     if (timings === undefined) throw new Error('Expected timings.');
     expect(label('W9', { teams: ['a', 'b'] })).toEqual({ code: 'joins', teams: ['a', 'b'] });
-    expect(label('W10', { timings: { ...timings, slowReplyAfter: 75 } })).toEqual({ code: 'no-answer', seconds: 75 });
+    expect(label('W10', { timings: { ...timings, slowReplyAfter: 75 } })).toEqual({
+      code: 'no-answer',
+      seconds: 75,
+    });
     expect(label('W14')).toEqual({ code: 'never-slow' });
-    expect(label('W14', { timings: { ...timings, slowReplyTalkingAfter: 600 } })).toEqual({ code: 'no-reply', seconds: 600 });
-    expect(label('W15', { timings: { ...timings, endsAfterQuiet: 3600 } })).toEqual({ code: 'ends', quietSeconds: 3600 });
+    expect(label('W14', { timings: { ...timings, slowReplyTalkingAfter: 600 } })).toEqual({
+      code: 'no-reply',
+      seconds: 600,
+    });
+    expect(label('W15', { timings: { ...timings, endsAfterQuiet: 3600 } })).toEqual({
+      code: 'ends',
+      quietSeconds: 3600,
+    });
   });
 
   it('W11, W16: whether a question stays when we close, and whether another may follow', () => {
     const talks = { keepsWaiting: true, offersAgain: false };
-    expect([label('W11', { talks }), label('W16', { talks })]).toEqual([{ code: 'stays-waiting' }, { code: 'asks-nothing-else' }]);
+    expect([label('W11', { talks }), label('W16', { talks })]).toEqual([
+      { code: 'stays-waiting' },
+      { code: 'asks-nothing-else' },
+    ]);
     expect(label('W16')).toEqual({ code: 'asks-again' });
   });
 
@@ -139,7 +172,9 @@ describe('headlineOf', () => {
     expect(headline(any(seconds(40), leaving))).toEqual([['on-page', 'leaving'], null]);
     const group = { join: 'any', conditions: [seconds(40), leaving], isNot: false } as const;
     expect(headline(all(page('/a'), group))).toEqual([['on-page', 'leaving'], { page: '/a' }]);
-    expect(headline(all(not({ kind: 'scrolled', percent: 50 }), body({ kind: 'visit', is: 'first' })))).toEqual([['visit'], null]);
+    expect(
+      headline(all(not({ kind: 'scrolled', percent: 50 }), body({ kind: 'visit', is: 'first' }))),
+    ).toEqual([['visit'], null]);
     expect(headline(all({ ...group, isNot: true }))).toEqual([['not on-page', 'not leaving'], null]);
     expect(headline(all())).toEqual([[], null]);
   });

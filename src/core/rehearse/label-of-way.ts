@@ -45,11 +45,17 @@ export type WayLabel =
  * visitor: what cannot happen in some circumstances is said beside it. Which invitation comes first does depend on one:
  * `first` names it where that is known. An unknown way has none.
  */
-export function labelOfWay(design: Design, widget: Widget, way: WayId, first: string | null = null): WayLabel | null {
+export function labelOfWay(
+  design: Design,
+  widget: Widget,
+  way: WayId,
+  first: string | null = null,
+): WayLabel | null {
   const { timings, talks, deeds, forms, calendarId } = widget;
   const closes = calendarId !== null && deeds.closed === 'note';
   const leaves = deeds.nobody === 'note';
-  const words = (key: 'invitation.yes' | 'invitation.no') => textOf(design, widget, design.defaultLocale, key);
+  const words = (key: 'invitation.yes' | 'invitation.no') =>
+    textOf(design, widget, design.defaultLocale, key);
   switch (way) {
     case 'W1':
       return invitationsLabel('invitations', onOf(widget), first);
@@ -66,7 +72,9 @@ export function labelOfWay(design: Design, widget: Widget, way: WayId, first: st
     case 'W6':
       return {
         code: 'clicks-while',
-        states: STATES.filter((state) => deeds[state] === 'note' && (state !== 'closed' || calendarId !== null)),
+        states: STATES.filter(
+          (state) => deeds[state] === 'note' && (state !== 'closed' || calendarId !== null),
+        ),
       };
     case 'W7':
       return { code: 'sends', what: forms.before.length > 0 ? 'form' : 'message' };
@@ -83,7 +91,9 @@ export function labelOfWay(design: Design, widget: Widget, way: WayId, first: st
     case 'W13':
       return { code: 'leaves-address' };
     case 'W14':
-      return timings.slowReplyTalkingAfter === null ? { code: 'never-slow' } : { code: 'no-reply', seconds: timings.slowReplyTalkingAfter };
+      return timings.slowReplyTalkingAfter === null
+        ? { code: 'never-slow' }
+        : { code: 'no-reply', seconds: timings.slowReplyTalkingAfter };
     case 'W15':
       return { code: 'ends', quietSeconds: timings.endsAfterQuiet };
     case 'W16':
@@ -106,10 +116,16 @@ function onOf({ invitations }: Widget): Invitation[] {
 }
 
 /** The first to come due by time alone goes first; those that wait for an act of the visitor's come after, in their order. */
-function invitationsLabel(code: 'invitations' | 'opens-by-itself', all: readonly Invitation[], id: string | null): WayLabel {
+function invitationsLabel(
+  code: 'invitations' | 'opens-by-itself',
+  all: readonly Invitation[],
+  id: string | null,
+): WayLabel {
   const [soonest] = [...all].sort((a, b) => earliest(a) - earliest(b));
   const first = all.find((one) => one.id === id) ?? soonest;
-  return first === undefined ? { code: 'no-invitations' } : { code, count: all.length, first: headlineOf(first) };
+  return first === undefined
+    ? { code: 'no-invitations' }
+    : { code, count: all.length, first: headlineOf(first) };
 }
 
 /** The least seconds after which an invitation can be due; Infinity where an act is needed. Negations take no time. */
@@ -132,7 +148,8 @@ function joined(join: 'all' | 'any', seconds: readonly number[]): number {
 /** The headline of an invitation, and its scope. */
 export function headlineOf({ when }: Pick<Invitation, 'when'>): Headline {
   const items = when.items.map(partsOf).filter((parts) => parts.length > 0);
-  const anyOf = when.join === 'any' ? items.flat() : ([...items].sort((a, b) => rankOf(a) - rankOf(b))[0] ?? []);
+  const anyOf =
+    when.join === 'any' ? items.flat() : ([...items].sort((a, b) => rankOf(a) - rankOf(b))[0] ?? []);
   const isPage = anyOf.length > 0 && anyOf.every(({ kind }) => kind === 'page');
   return { anyOf, scope: isPage || when.join === 'any' ? null : scopeOf(when.items) };
 }
@@ -141,13 +158,18 @@ export function headlineOf({ when }: Pick<Invitation, 'when'>): Headline {
 function partsOf(item: Condition | Group): Part[] {
   if (!isGroup(item)) return isSpoken(item) ? [item] : [];
   const spoken = item.conditions.filter(isSpoken);
-  const parts = item.join === 'any' ? spoken : [...spoken].sort((a, b) => rankOf([a]) - rankOf([b])).slice(0, 1);
+  const parts =
+    item.join === 'any' ? spoken : [...spoken].sort((a, b) => rankOf([a]) - rankOf([b])).slice(0, 1);
   return item.isNot ? parts.map((one) => ({ ...one, isNot: !one.isNot })) : parts;
 }
 
 /** A condition that equals the lane, that somebody can answer, is never spoken. */
 function isSpoken(condition: Condition): boolean {
-  return condition.kind !== 'state' || condition.isNot || condition.states.some((state) => state === 'nobody' || state === 'closed');
+  return (
+    condition.kind !== 'state' ||
+    condition.isNot ||
+    condition.states.some((state) => state === 'nobody' || state === 'closed')
+  );
 }
 
 const ACTS = new Set<Condition['kind']>(['leaving', 'form-left', 'clicked', 'seen', 'scrolled']);
@@ -186,7 +208,9 @@ function rankOf(parts: readonly Part[]): number {
 }
 
 function scopeOf(items: readonly (Condition | Group)[]): Headline['scope'] {
-  const rules = items.flatMap((item) => (!isGroup(item) && item.kind === 'page' && !item.isNot ? [item.rules] : []));
+  const rules = items.flatMap((item) =>
+    !isGroup(item) && item.kind === 'page' && !item.isNot ? [item.rules] : [],
+  );
   const [first] = rules;
   if (first === undefined || first.length === 0) return null;
   return first.length === 1 && first[0] !== undefined ? { page: first[0].text } : { pages: first.length };

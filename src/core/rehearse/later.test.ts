@@ -14,9 +14,15 @@ const later = (way: WayId, now: string, change: Partial<Widget> = {}, week = eve
 
 describe('laterAt', () => {
   it('while open, when we close; while closed, when we open; the island is an hour behind UTC', () => {
-    expect([later('W8', '2026-11-25T20:30'), later('W11', '2026-11-25T20:30')]).toEqual(['2026-11-25T22:00Z', '2026-11-25T22:00Z']);
+    expect([later('W8', '2026-11-25T20:30'), later('W11', '2026-11-25T20:30')]).toEqual([
+      '2026-11-25T22:00Z',
+      '2026-11-25T22:00Z',
+    ]);
     expect(later('W18', '2026-11-25T20:30')).toBeNull();
-    expect([later('W8', '2026-11-25T23:00'), later('W18', '2026-11-25T23:00')]).toEqual([null, '2026-11-26T20:00Z']);
+    expect([later('W8', '2026-11-25T23:00'), later('W18', '2026-11-25T23:00')]).toEqual([
+      null,
+      '2026-11-26T20:00Z',
+    ]);
   });
 
   it('nobody knows when where there are no hours, where closing changes nothing, and where it never closes', () => {
@@ -27,6 +33,9 @@ describe('laterAt', () => {
   });
 
   it('other ways wait for no such change', () => {
-    expect([later('W7', '2026-11-25T20:30'), later('W10', '2026-11-25T20:30')]).toEqual([undefined, undefined]);
+    expect([later('W7', '2026-11-25T20:30'), later('W10', '2026-11-25T20:30')]).toEqual([
+      undefined,
+      undefined,
+    ]);
   });
 });

@@ -4,7 +4,8 @@ import type { WireWidget } from '../wire/design-file';
 import type { Walk } from './walk';
 
 /** How a launcher stands on a page: it is there, it comes by itself at an instant, or there is none to be clicked. */
-export type LauncherHere = { readonly kind: 'there' | 'none' } | { readonly kind: 'comes'; readonly at: EpochMs };
+export type LauncherHere =
+  { readonly kind: 'there' | 'none' } | { readonly kind: 'comes'; readonly at: EpochMs };
 
 const THERE: LauncherHere = { kind: 'there' };
 const NONE: LauncherHere = { kind: 'none' };

@@ -8,13 +8,21 @@ import { type Supposed, supposedVisitor } from './suppose';
  * A page on which a widget is the one that shows, for the stage to go to; null: none was found. Its own rules are
  * tried, and then the front page.
  */
-export function pageShowing(site: PublishedSite, widget: Widget, supposed: Supposed, now: EpochMs): string | null {
+export function pageShowing(
+  site: PublishedSite,
+  widget: Widget,
+  supposed: Supposed,
+  now: EpochMs,
+): string | null {
   const tried = [
     supposed.page,
-    ...widget.pages.showOn.flatMap(({ kind, part, text }) => (part === 'path' ? [exampleOf(kind, text)] : [])),
+    ...widget.pages.showOn.flatMap(({ kind, part, text }) =>
+      part === 'path' ? [exampleOf(kind, text)] : [],
+    ),
     '/',
   ];
-  const shows = (page: string): boolean => decide(site, supposedVisitor({ ...supposed, page }, now)).widget === widget.key;
+  const shows = (page: string): boolean =>
+    decide(site, supposedVisitor({ ...supposed, page }, now)).widget === widget.key;
   return tried.find(shows) ?? null;
 }
 

@@ -42,11 +42,16 @@ describe('reach', () => {
 
   it('[M9] an invitation by time alone is on the way, one that needs a deed is possible, one that opens leads to the door', () => {
     const waits = { when: all(condition({ kind: 'on-page', seconds: 40 })) };
-    const scrolls = { when: all(condition({ kind: 'on-page', seconds: 40 }), condition({ kind: 'scrolled', percent: 60 })) };
+    const scrolls = {
+      when: all(condition({ kind: 'on-page', seconds: 40 }), condition({ kind: 'scrolled', percent: 60 })),
+    };
     expect(nearness([waits]).invited).toBe('on-the-way');
     expect(made([waits]).invited.by).toEqual([{ wait: 40_000 }]);
     expect(nearness([scrolls]).invited).toBe('possible');
-    expect(nearness([{ ...waits, manner: 'open' }])).toMatchObject({ invited: 'never', 'at-the-door': 'on-the-way' });
+    expect(nearness([{ ...waits, manner: 'open' }])).toMatchObject({
+      invited: 'never',
+      'at-the-door': 'on-the-way',
+    });
   });
 
   it('the invitation that comes first is the one this visitor gets, not the first in the list', () => {
@@ -71,13 +76,17 @@ describe('reach', () => {
   });
 
   it('[M9] never says why, and an invitation on another page says which condition fails', () => {
-    const elsewhere = made([{ when: all(condition({ kind: 'page', rules: [pageRule('exact', '/visit')] })) }]).invited;
+    const elsewhere = made([
+      { when: all(condition({ kind: 'page', rules: [pageRule('exact', '/visit')] })) },
+    ]).invited;
     expect(elsewhere.nearness).toBe('never');
     expect(elsewhere.because.map(({ code }) => code)).toContain('condition-fails');
   });
 
   it('[M9] on a page without a widget nothing is reached', () => {
-    const site = madeSite({ design: madeDesign({ pages: { showOn: [], neverOn: [pageRule('exact', '/privacy')] } }) });
+    const site = madeSite({
+      design: madeDesign({ pages: { showOn: [], neverOn: [pageRule('exact', '/privacy')] } }),
+    });
     const found = reach(site, arrivingAt('https://farrowisle.example/privacy', EVENING));
     expect(found.every((one) => one.nearness === 'never')).toBe(true);
     expect(found[0]?.because[0]).toMatchObject({ code: 'no-widget-here' });

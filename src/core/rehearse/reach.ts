@@ -54,7 +54,9 @@ export function reach(site: PublishedSite, circumstances: Circumstances): Reache
       const wait = soonest(walk, still.seconds);
       if (wait === null) break;
       const later = waitUntil(walk, walk.circumstances.now + wait);
-      note(later, walk.seen.length, 'on-the-way', [{ wait: later.circumstances.now - start.circumstances.now }]);
+      note(later, walk.seen.length, 'on-the-way', [
+        { wait: later.circumstances.now - start.circumstances.now },
+      ]);
       walk = later;
     }
     search(start, still, note);
@@ -69,7 +71,11 @@ export function reach(site: PublishedSite, circumstances: Circumstances): Reache
 }
 const TIME_TURNS = 40;
 
-function search(start: Walk, still: Still, note: (walk: Walk, from: number, nearness: Nearness, by: Step[]) => void): void {
+function search(
+  start: Walk,
+  still: Still,
+  note: (walk: Walk, from: number, nearness: Nearness, by: Step[]) => void,
+): void {
   const queue: { walk: Walk; by: Step[] }[] = [{ walk: start, by: [] }];
   const known = new Set([keyOf(start, still)]);
   for (let steps = 0; queue.length > 0 && steps < STEPS_MAX;) {
@@ -110,7 +116,8 @@ export function heldStill(site: PublishedSite, circumstances: Circumstances): St
   const page = pageFactsOf(circumstances.page);
   const zone = zoneOf(site, site.facts.zone);
   const frozen = (item: WireItem): WireItem => {
-    if (item[0] === 'all' || item[0] === 'any') return [item[0], item[1], ...(item.slice(2) as WireItem[]).map(frozen)];
+    if (item[0] === 'all' || item[0] === 'any')
+      return [item[0], item[1], ...(item.slice(2) as WireItem[]).map(frozen)];
     if (item[0] !== 'week-time' && item[0] !== 'dates') return item;
     const asked = {
       circumstances,
@@ -132,12 +139,23 @@ export function heldStill(site: PublishedSite, circumstances: Circumstances): St
     isClosing ||= now >= closingEdge({ site, presence });
     return {
       ...widget,
-      invitations: widget.invitations.map((one) => [one[0], one[1], one[2], one[3], one[4], one[5], frozen(one[6]) as WireGroup]),
+      invitations: widget.invitations.map((one) => [
+        one[0],
+        one[1],
+        one[2],
+        one[3],
+        one[4],
+        one[5],
+        frozen(one[6]) as WireGroup,
+      ]),
     };
   });
   const limits = site.design.limits;
-  const kept = isClosing && limits !== undefined ? ([0, limits[1], limits[2], limits[3], limits[4]] as const) : limits;
-  const conditions = widgets.flatMap(({ invitations }) => invitations.flatMap(([, , , , , , when]) => conditionsIn(when)));
+  const kept =
+    isClosing && limits !== undefined ? ([0, limits[1], limits[2], limits[3], limits[4]] as const) : limits;
+  const conditions = widgets.flatMap(({ invitations }) =>
+    invitations.flatMap(([, , , , , , when]) => conditionsIn(when)),
+  );
   return {
     site: {
       ...site,
@@ -146,9 +164,13 @@ export function heldStill(site: PublishedSite, circumstances: Circumstances): St
     },
     conditions,
     seconds: conditions.flatMap((one) =>
-      one[0] === 'on-page' || one[0] === 'idle' || one[0] === 'in-visit' ? [{ kind: one[0], ms: one[2] * SECOND_MS }] : [],
+      one[0] === 'on-page' || one[0] === 'idle' || one[0] === 'in-visit'
+        ? [{ kind: one[0], ms: one[2] * SECOND_MS }]
+        : [],
     ),
-    percents: [...new Set(conditions.flatMap((one) => (one[0] === 'scrolled' ? [one[2]] : [])))].sort((a, b) => a - b),
+    percents: [...new Set(conditions.flatMap((one) => (one[0] === 'scrolled' ? [one[2]] : [])))].sort(
+      (a, b) => a - b,
+    ),
     selectors: [...new Set(conditions.flatMap((one) => (one[0] === 'seen' ? [one[2]] : [])))],
     acts: actsFor(conditions),
   };
@@ -161,19 +183,26 @@ function actsFor(conditions: readonly WireCondition[]): Act[] {
     ...(kinds.has('idle') ? [{ kind: 'move' } as const] : []),
     ...(kinds.has('leaving') ? [{ kind: 'pulse', pulse: { kind: 'leaving' } } as const] : []),
     ...(kinds.has('form-left') ? [{ kind: 'pulse', pulse: { kind: 'form-left' } } as const] : []),
-    ...[...new Set(conditions.flatMap((one) => (one[0] === 'clicked' ? [one[2]] : [])))].map((selector): Act => ({
-      kind: 'pulse',
-      pulse: { kind: 'clicked', selector },
-    })),
+    ...[...new Set(conditions.flatMap((one) => (one[0] === 'clicked' ? [one[2]] : [])))].map(
+      (selector): Act => ({
+        kind: 'pulse',
+        pulse: { kind: 'clicked', selector },
+      }),
+    ),
   ];
 }
 
 function conditionsIn(item: WireItem): WireCondition[] {
-  return item[0] === 'all' || item[0] === 'any' ? (item.slice(2) as WireItem[]).flatMap(conditionsIn) : [item as WireCondition];
+  return item[0] === 'all' || item[0] === 'any'
+    ? (item.slice(2) as WireItem[]).flatMap(conditionsIn)
+    : [item as WireCondition];
 }
 
 /** Until the next clock reaches a threshold, or the engine wants to be asked; null: time alone brings nothing more. */
-export function soonest({ site, circumstances, openedByItselfAt }: Walk, thresholds: Still['seconds']): number | null {
+export function soonest(
+  { site, circumstances, openedByItselfAt }: Walk,
+  thresholds: Still['seconds'],
+): number | null {
   const { now, conversation } = circumstances;
   const { askAgainAt } = decide(site, circumstances);
   const waits = [
@@ -190,7 +219,10 @@ function stepsFrom(walk: Walk, still: Still): Step[] {
   const { moment, isWindowOpen, conversation: talk, now } = circumstances;
   const wait = soonest(walk, still.seconds);
   const { state } = decide(site, circumstances);
-  const told = (change: Partial<ConversationFacts>): Act => ({ kind: 'told', conversation: { ...(talk ?? newTalk(walk)), ...change } });
+  const told = (change: Partial<ConversationFacts>): Act => ({
+    kind: 'told',
+    conversation: { ...(talk ?? newTalk(walk)), ...change },
+  });
   const canAnswer = state === 'in' || state === 'nearby' || state === 'busy';
   const isRunning = talk?.standing === 'asked' || talk?.standing === 'joined';
   return [
@@ -204,13 +236,24 @@ function stepsFrom(walk: Walk, still: Still): Step[] {
     ...(talk?.standing === 'asked' && canAnswer
       ? [told({ standing: 'joined', joinedMs: now, lastMs: now, waitingMs: null, responderName: 'x' })]
       : []),
-    ...(talk?.standing === 'joined' && talk.waitingMs === null ? [told({ waitingMs: now, lastMs: now })] : []),
+    ...(talk?.standing === 'joined' && talk.waitingMs === null
+      ? [told({ waitingMs: now, lastMs: now })]
+      : []),
     ...(isRunning ? [told({ standing: 'ended', endedMs: now, endedBy: 'visitor' })] : []),
     ...(moment === 'nobody-home' || moment === 'slow-reply'
       ? [told({ standing: 'note', noteMail: 'x', lastMs: now, waitingMs: now })]
       : []),
     ...(talk?.standing === 'note' && canAnswer
-      ? [told({ standing: 'joined', joinedMs: now, waitingMs: null, lastMs: now, responderName: 'x', isAnswered: true })]
+      ? [
+          told({
+            standing: 'joined',
+            joinedMs: now,
+            waitingMs: null,
+            lastMs: now,
+            responderName: 'x',
+            isAnswered: true,
+          }),
+        ]
       : []),
     ...(moment === 'goodbye' ? [{ kind: 'ask-again' } as const] : []),
   ];
@@ -224,7 +267,9 @@ function pageSteps({ page }: Circumstances, { acts, percents, selectors }: Still
       .filter((percent) => percent > page.scrolled)
       .slice(0, 1)
       .map((percent): Step => ({ kind: 'scroll', percent })),
-    ...selectors.filter((selector) => !page.seen.includes(selector)).map((selector): Step => ({ kind: 'seen', selector })),
+    ...selectors
+      .filter((selector) => !page.seen.includes(selector))
+      .map((selector): Step => ({ kind: 'seen', selector })),
   ];
 }
 
@@ -255,21 +300,50 @@ export function newTalk({ site, circumstances: { now, ...rest } }: Walk): Conver
 function keyOf({ circumstances, openedByItselfAt, site }: Walk, { seconds }: Still): string {
   const { now, page, memory, moment, isWindowOpen, invited, conversation: talk, asksAgain } = circumstances;
   if (talk !== null)
-    return JSON.stringify([moment, isWindowOpen, asksAgain, talk.standing, talk.noteMail === null, waitedPast(talk, now, site)]);
+    return JSON.stringify([
+      moment,
+      isWindowOpen,
+      asksAgain,
+      talk.standing,
+      talk.noteMail === null,
+      waitedPast(talk, now, site),
+    ]);
   const clocks = seconds.map(({ kind, ms }) => clockMs(kind, circumstances) >= ms);
   const left = Math.max(page.leftAt ?? 0, memory.visit?.leftAt ?? 0);
   const hasGap = left === 0 || now - left >= (site.design.limits?.[1] ?? 0) * SECOND_MS;
   const isOwnNow = openedByItselfAt === null ? null : now - openedByItselfAt > NO_BY_CLOSING_MS;
-  const counted = [page.shown.slice().sort(), memory.visit?.shown, hasGap, isOwnNow, page.hasOpened, page.hasDeclined];
-  return JSON.stringify([moment, isWindowOpen, invited?.id, asksAgain, clocks, page.scrolled, page.seen.slice().sort(), counted]);
+  const counted = [
+    page.shown.slice().sort(),
+    memory.visit?.shown,
+    hasGap,
+    isOwnNow,
+    page.hasOpened,
+    page.hasDeclined,
+  ];
+  return JSON.stringify([
+    moment,
+    isWindowOpen,
+    invited?.id,
+    asksAgain,
+    clocks,
+    page.scrolled,
+    page.seen.slice().sort(),
+    counted,
+  ]);
 }
 
 /** How many of its widget's timings a question has waited through; -1: nothing waits. */
-function waitedPast({ waitingMs, widgetKey }: ConversationFacts, now: number, { design }: PublishedSite): number {
+function waitedPast(
+  { waitingMs, widgetKey }: ConversationFacts,
+  now: number,
+  { design }: PublishedSite,
+): number {
   const timings = design.widgets.find(({ key }) => key === widgetKey)?.timings ?? {};
   return waitingMs === null
     ? -1
-    : Object.values<number | null>({ ...timings }).filter((seconds) => seconds !== null && now - waitingMs >= seconds * SECOND_MS).length;
+    : Object.values<number | null>({ ...timings }).filter(
+        (seconds) => seconds !== null && now - waitingMs >= seconds * SECOND_MS,
+      ).length;
 }
 
 function clockMs(kind: string, { now, page, memory: { visit } }: Circumstances): number {

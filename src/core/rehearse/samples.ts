@@ -31,5 +31,8 @@ export function answererOf({ answerer, design }: Pick<PublishedSite, 'answerer' 
 
 /** The sample of a locale's language; English where there is none. */
 export function sampleIn(locale: string): { question: string; answer: string; name: string } {
-  return SAMPLES[locale.split('-')[0] ?? ''] ?? (SAMPLES['en'] as { question: string; answer: string; name: string });
+  return (
+    SAMPLES[locale.split('-')[0] ?? ''] ??
+    (SAMPLES['en'] as { question: string; answer: string; name: string })
+  );
 }

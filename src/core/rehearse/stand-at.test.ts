@@ -15,7 +15,9 @@ describe('standing at a moment', () => {
       design,
       calendars: [night],
       teams: { [DESK]: teams },
-      ...(isOpen === null ? {} : { overrides: { night: { isOpen, until: EVENING + 24 * HOUR_MS, reason: 'Cloud' } } }),
+      ...(isOpen === null
+        ? {}
+        : { overrides: { night: { isOpen, until: EVENING + 24 * HOUR_MS, reason: 'Cloud' } } }),
     });
 
   it('law: each moment is drawn as itself, whoever is in, in hours and out of them, closed by hand or held open', () => {
@@ -25,7 +27,12 @@ describe('standing at a moment', () => {
           for (const moment of DRAWN_MOMENTS) {
             const now = EVENING + hour * HOUR_MS;
             const stand = standAt(site(teams, isOpen), madeVisit({ now, heardAt: now }), moment);
-            expect([teams, isOpen, hour, decide(stand.site, stand.circumstances).moment]).toEqual([teams, isOpen, hour, moment]);
+            expect([teams, isOpen, hour, decide(stand.site, stand.circumstances).moment]).toEqual([
+              teams,
+              isOpen,
+              hour,
+              moment,
+            ]);
           }
   });
 

@@ -36,7 +36,12 @@ export type DrawnMoment = (typeof DRAWN_MOMENTS)[number];
  * not lead there, the nearest state of the teams that does is used, and told in `needs`. `invitation` is the one that is
  * drawn; null: the first that is on.
  */
-export function standAt(site: PublishedSite, base: Circumstances, moment: DrawnMoment, invitation: string | null = null): Standpoint {
+export function standAt(
+  site: PublishedSite,
+  base: Circumstances,
+  moment: DrawnMoment,
+  invitation: string | null = null,
+): Standpoint {
   const ofSite = keptIn(STANDPOINTS, site, () => new WeakMap<Circumstances, Map<string, Standpoint>>());
   const known = keptIn(ofSite, base, () => new Map<string, Standpoint>());
   const key = moment === 'invited' ? `${moment} ${invitation}` : moment;
@@ -48,21 +53,40 @@ export function standAt(site: PublishedSite, base: Circumstances, moment: DrawnM
 /** Kept for as long as site and visitor are: what is drawn of a moment that has not changed stays the same object. */
 const STANDPOINTS = new WeakMap<PublishedSite, WeakMap<Circumstances, Map<string, Standpoint>>>();
 
-function stand(site: PublishedSite, base: Circumstances, moment: DrawnMoment, invitation: string | null): Standpoint {
+function stand(
+  site: PublishedSite,
+  base: Circumstances,
+  moment: DrawnMoment,
+  invitation: string | null,
+): Standpoint {
   const circumstances = circumstancesAt(site, base, moment, invitation);
   const entries = circumstances.conversation === null ? [] : entriesAt(site, moment, base.now);
-  const leadsHere = moment === 'passing-by' || moment === 'invited' || lastDoorOf(site, base) === DOORS[moment];
+  const leadsHere =
+    moment === 'passing-by' || moment === 'invited' || lastDoorOf(site, base) === DOORS[moment];
   if (leadsHere) return { site, circumstances, entries, needs: null };
   const needs: TeamState = DOORS[moment] === 'nobody-home' ? 'nobody' : 'in';
   const teams = Object.fromEntries(Object.keys(site.facts.teams).map((id) => [id, needs]));
-  const bent = { ...site, pointer: { ...site.pointer, teams, overrides: needs === 'in' ? heldOpen(site, base) : site.pointer.overrides } };
+  const bent = {
+    ...site,
+    pointer: {
+      ...site.pointer,
+      teams,
+      overrides: needs === 'in' ? heldOpen(site, base) : site.pointer.overrides,
+    },
+  };
   return { site: bent, circumstances: { ...circumstances, heardAt: base.now }, entries, needs };
 }
 
 /** Every calendar held open, so that who is in decides. */
-function heldOpen({ facts, pointer }: PublishedSite, { now }: Circumstances): PublishedSite['pointer']['overrides'] {
+function heldOpen(
+  { facts, pointer }: PublishedSite,
+  { now }: Circumstances,
+): PublishedSite['pointer']['overrides'] {
   const open = { isOpen: true, until: now + DAY_MS, reason: '' };
-  return { ...pointer.overrides, ...Object.fromEntries(Object.keys(facts.calendars).map((id) => [id, open])) };
+  return {
+    ...pointer.overrides,
+    ...Object.fromEntries(Object.keys(facts.calendars).map((id) => [id, open])),
+  };
 }
 
 const AT_THE_DOOR = new WeakMap<Circumstances, Circumstances>();
@@ -71,7 +95,9 @@ const JUST_COME = new WeakMap<Circumstances, Circumstances>();
 /** The widget that these circumstances show before anything is opened or said. */
 function shownIn(site: PublishedSite, base: Circumstances): string | null {
   const isBare = !base.isWindowOpen && base.conversation === null;
-  const bare = isBare ? base : keptIn(JUST_COME, base, () => ({ ...base, isWindowOpen: false, conversation: null }));
+  const bare = isBare
+    ? base
+    : keptIn(JUST_COME, base, () => ({ ...base, isWindowOpen: false, conversation: null }));
   return decided(site, bare).widget;
 }
 
@@ -103,11 +129,20 @@ const STANDINGS: Partial<Record<DrawnMoment, Standing>> = {
   'note-left': 'note',
 };
 
-function circumstancesAt(site: PublishedSite, base: Circumstances, moment: DrawnMoment, invitation: string | null): Circumstances {
+function circumstancesAt(
+  site: PublishedSite,
+  base: Circumstances,
+  moment: DrawnMoment,
+  invitation: string | null,
+): Circumstances {
   const standing = STANDINGS[moment];
   const isWindowOpen = moment !== 'passing-by' && moment !== 'invited';
   if (moment === 'invited')
-    return { ...base, conversation: null, invited: invitation === null ? firstInvitation(site, base) : { id: invitation, at: base.now } };
+    return {
+      ...base,
+      conversation: null,
+      invited: invitation === null ? firstInvitation(site, base) : { id: invitation, at: base.now },
+    };
   if (standing === undefined) return { ...base, isWindowOpen, conversation: null };
   const { name } = answererOf(site);
   const waited = moment === 'slow-reply' ? slowAfter(site) : null;
@@ -141,7 +176,10 @@ function firstInvitation(site: PublishedSite, base: Circumstances): Circumstance
 
 /** Longer than any widget of the site waits before it offers an answer by mail. */
 function slowAfter({ design }: PublishedSite): number {
-  const seconds = design.widgets.flatMap(({ timings }) => [timings.slowReplyAfter, timings.slowReplyNearbyAfter]);
+  const seconds = design.widgets.flatMap(({ timings }) => [
+    timings.slowReplyAfter,
+    timings.slowReplyNearbyAfter,
+  ]);
   return (Math.max(0, ...seconds) + 1) * SECOND_MS;
 }
 
@@ -157,7 +195,11 @@ export function entriesAt(site: PublishedSite, moment: DrawnMoment, now: number)
     storedMs: now,
     ...part,
   });
-  const asked = entry(1, { kind: moment === 'note-left' ? 'note' : 'message', author: 'visitor', body: question });
+  const asked = entry(1, {
+    kind: moment === 'note-left' ? 'note' : 'message',
+    author: 'visitor',
+    body: question,
+  });
   if (moment === 'waiting' || moment === 'slow-reply' || moment === 'note-left') return [asked];
   const talked = [
     asked,

@@ -8,7 +8,15 @@ import { supposeCase } from './suppose-case';
 import type { Supposed } from './suppose';
 import type { DrawnMoment } from './stand-at';
 
-const PLAIN: Supposed = { page: '/tonight', at: null, visit: 'first', device: 'phone', locale: 'en', who: null, asks: null };
+const PLAIN: Supposed = {
+  page: '/tonight',
+  at: null,
+  visit: 'first',
+  device: 'phone',
+  locale: 'en',
+  who: null,
+  asks: null,
+};
 const week = everyDay('19:00-21:00 21:30-23:00');
 const holiday: HoursException = {
   id: 'eve',
@@ -20,7 +28,13 @@ const holiday: HoursException = {
 
 function look(
   when: CaseCondition[],
-  change: { widget?: Partial<Widget>; moment?: DrawnMoment; before?: CaseCondition[][]; now?: number; supposed?: Partial<Supposed> } = {},
+  change: {
+    widget?: Partial<Widget>;
+    moment?: DrawnMoment;
+    before?: CaseCondition[][];
+    now?: number;
+    supposed?: Partial<Supposed>;
+  } = {},
 ) {
   const { moment = 'nobody-home', before = [], now = EVENING } = change;
   const design = madeDesign({ calendarId: 'night', ...change.widget }, { locales: ['en', 'pt'] });
@@ -30,7 +44,15 @@ function look(
     teams: Object.fromEntries(teams.map((id) => [id, 'in'])),
     calendars: [calendar({ week, exceptions: [holiday] })],
   });
-  const stand = { site, widgetKey: 'everywhere', calendarId: 'night', teams, moment, locales: ['en', 'pt'], now };
+  const stand = {
+    site,
+    widgetKey: 'everywhere',
+    calendarId: 'night',
+    teams,
+    moment,
+    locales: ['en', 'pt'],
+    now,
+  };
   const found = supposeCase(stand, when, before, { ...PLAIN, ...change.supposed });
   return found === null ? null : { ...found, at: utc(found.at) };
 }
@@ -41,17 +63,32 @@ describe('supposeCase', () => {
   });
 
   it('supposes no more than it takes: a visitor, a language, people', () => {
-    expect(look([['visit', 'returning']], { moment: 'at-the-door' })).toEqual({ ...PLAIN, at: null, visit: 'returning' });
-    expect(look([['language', 'pt']], { moment: 'at-the-door' })).toEqual({ ...PLAIN, at: null, locale: 'pt' });
+    expect(look([['visit', 'returning']], { moment: 'at-the-door' })).toEqual({
+      ...PLAIN,
+      at: null,
+      visit: 'returning',
+    });
+    expect(look([['language', 'pt']], { moment: 'at-the-door' })).toEqual({
+      ...PLAIN,
+      at: null,
+      locale: 'pt',
+    });
     expect(look([['state', 'nobody']])).toEqual({ ...PLAIN, at: null, who: 'nobody' });
-    expect(look([], { moment: 'at-the-door', before: [[['visit', 'first']]] })).toMatchObject({ visit: 'returning' });
+    expect(look([], { moment: 'at-the-door', before: [[['visit', 'first']]] })).toMatchObject({
+      visit: 'returning',
+    });
   });
 
   it('asks for another team where a case is that team’s, and for none where the widget has one only', () => {
     const widget = { teams: ['night', 'schools'] };
-    expect(look([['team', 'schools']], { moment: 'at-the-door', widget })).toEqual({ ...PLAIN, asks: 'schools' });
+    expect(look([['team', 'schools']], { moment: 'at-the-door', widget })).toEqual({
+      ...PLAIN,
+      asks: 'schools',
+    });
     expect(look([['team', 'night']], { moment: 'waiting', widget })).toEqual(PLAIN);
-    expect(look([['team', 'night']], { moment: 'waiting', widget, supposed: { asks: 'schools' } })).toMatchObject({ asks: 'night' });
+    expect(
+      look([['team', 'night']], { moment: 'waiting', widget, supposed: { asks: 'schools' } }),
+    ).toMatchObject({ asks: 'night' });
     expect(look([['team', 'schools']], { moment: 'waiting' })).toBeNull();
   });
 
@@ -71,6 +108,8 @@ describe('supposeCase', () => {
   it('null where it never comes about: nothing is imported, and nobody is home only where a note is the deed', () => {
     expect(look([['closed-by', 'import']])).toBeNull();
     expect(look([['state', 'in']])).toBeNull();
-    expect(look([], { moment: 'at-the-door', before: [[['visit', 'first']], [['visit', 'returning']]] })).toBeNull();
+    expect(
+      look([], { moment: 'at-the-door', before: [[['visit', 'first']], [['visit', 'returning']]] }),
+    ).toBeNull();
   });
 });

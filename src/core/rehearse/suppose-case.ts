@@ -37,7 +37,8 @@ export function supposeCase(
   supposed: Supposed,
 ): Supposed | null {
   const hears = (hearer: Hearer): boolean =>
-    when.every((one) => holds(one, hearer)) && !before.some((other) => other.every((one) => holds(one, hearer)));
+    when.every((one) => holds(one, hearer)) &&
+    !before.some((other) => other.every((one) => holds(one, hearer)));
   const visits = unique([supposed.visit, 'first', 'returning'] as const);
   const locales = unique([supposed.locale, ...stand.locales]);
   const asked = unique([supposed.asks, ...(stand.teams.length > 1 ? stand.teams : [])]);

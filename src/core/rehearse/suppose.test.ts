@@ -10,7 +10,10 @@ import type { Supposed } from './suppose';
 
 const PAGE = { page: '/tonight', locale: 'en', locales: ['en', 'pt'] };
 const nights = (change: Partial<Calendar> = {}) =>
-  madeSite({ design: madeDesign({ calendarId: 'night' }), calendars: [calendar({ week: everyDay('19:00-21:00'), ...change })] });
+  madeSite({
+    design: madeDesign({ calendarId: 'night' }),
+    calendars: [calendar({ week: everyDay('19:00-21:00'), ...change })],
+  });
 const told = (site: ReturnType<typeof nights>, now: string, id: string | null = 'night') =>
   Object.fromEntries(situationsOf(site, id, PAGE, at(now)).map(({ code, supposed }) => [code, supposed]));
 const times = (site: ReturnType<typeof nights>, now: string) =>
@@ -46,7 +49,9 @@ describe('situationsOf', () => {
   });
 
   it('always open never closes; a holiday is looked at by day', () => {
-    expect(Object.keys(told(nights({ week: everyDay('00:00-00:00') }), '2026-11-25T21:00'))).not.toContain('next-closed');
+    expect(Object.keys(told(nights({ week: everyDay('00:00-00:00') }), '2026-11-25T21:00'))).not.toContain(
+      'next-closed',
+    );
     const moon = {
       id: 'moon',
       name: 'Moon festival',
@@ -54,7 +59,9 @@ describe('situationsOf', () => {
       intervals: [],
       endsNightBefore: false,
     };
-    expect(times(nights({ exceptions: [moon] }), '2026-11-25T21:00')['next-holiday']).toBe('2026-12-13T13:00Z');
+    expect(times(nights({ exceptions: [moon] }), '2026-11-25T21:00')['next-holiday']).toBe(
+      '2026-12-13T13:00Z',
+    );
   });
 
   it('what is told is what the engine then says', () => {
@@ -77,12 +84,24 @@ describe('situationsOf', () => {
 });
 
 describe('supposedVisitor', () => {
-  const supposed: Supposed = { page: 'tonight', at: null, visit: 'returning', device: 'phone', locale: 'pt', who: null, asks: 'night' };
+  const supposed: Supposed = {
+    page: 'tonight',
+    at: null,
+    visit: 'returning',
+    device: 'phone',
+    locale: 'pt',
+    who: null,
+    asks: 'night',
+  };
 
   it('a returning one was here before, and memory says so too', () => {
     const now = at('2026-11-25T20:30');
     const visitor = supposedVisitor(supposed, now);
-    expect(visitor).toMatchObject({ now, asksFor: 'night', visitor: { visit: 'returning', device: 'phone', languages: ['pt'] } });
+    expect(visitor).toMatchObject({
+      now,
+      asksFor: 'night',
+      visitor: { visit: 'returning', device: 'phone', languages: ['pt'] },
+    });
     expect(visitor.page.address).toBe('https://your-site.example/tonight');
     expect(visitOf(visitor.memory)).toBe('returning');
     expect(visitOf(supposedVisitor({ ...supposed, visit: 'first' }, now).memory)).toBe('first');
@@ -98,7 +117,11 @@ describe('supposedVisitor', () => {
 describe('pageShowing', () => {
   const [one] = madeDesign().widgets;
   if (one === undefined) throw new Error('Expected a widget.');
-  const named = (key: string, ...showOn: ReturnType<typeof pageRule>[]) => ({ ...one, key, pages: { showOn, neverOn: [] } });
+  const named = (key: string, ...showOn: ReturnType<typeof pageRule>[]) => ({
+    ...one,
+    key,
+    pages: { showOn, neverOn: [] },
+  });
   const widgets = [
     named('loans', pageRule('expression', '^/telescopes(/loan)?$')),
     named('groups', pageRule('wildcard', '/groups/**')),
@@ -106,7 +129,15 @@ describe('pageShowing', () => {
     named('rest'),
   ];
   const site = madeSite({ design: madeDesign({}, { widgets }) });
-  const supposed: Supposed = { page: '/tonight', at: null, visit: 'first', device: 'desktop', locale: 'en', who: null, asks: null };
+  const supposed: Supposed = {
+    page: '/tonight',
+    at: null,
+    visit: 'first',
+    device: 'desktop',
+    locale: 'en',
+    who: null,
+    asks: null,
+  };
 
   it('stays where the widget shows already, else goes by its rules; one that never goes first has no page', () => {
     const pages = widgets.map((widget) => pageShowing(site, widget, supposed, at('2026-11-25T20:30')));

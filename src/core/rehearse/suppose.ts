@@ -29,7 +29,10 @@ export function isSameSupposed(a: Supposed, b: Supposed): boolean {
 }
 
 /** A visitor who has just come to a page as it is supposed, with a closed window and nothing said. */
-export function supposedVisitor({ page, at, visit, device, locale, asks }: Supposed, now: EpochMs): Circumstances {
+export function supposedVisitor(
+  { page, at, visit, device, locale, asks }: Supposed,
+  now: EpochMs,
+): Circumstances {
   const arrived = arrivingAt(addressOf(page), at ?? now, visit);
   return { ...arrived, asksFor: asks, visitor: { ...arrived.visitor, device, languages: [locale] } };
 }
@@ -37,15 +40,32 @@ export function supposedVisitor({ page, at, visit, device, locale, asks }: Suppo
 /** The site as it is supposed: teams by hand; hours and overrides by the time that is supposed. */
 export function supposedSite(site: PublishedSite, { who }: Pick<Supposed, 'who'>): PublishedSite {
   if (who === null) return site;
-  return { ...site, pointer: { ...site.pointer, teams: Object.fromEntries(Object.keys(site.facts.teams).map((id) => [id, who])) } };
+  return {
+    ...site,
+    pointer: {
+      ...site.pointer,
+      teams: Object.fromEntries(Object.keys(site.facts.teams).map((id) => [id, who])),
+    },
+  };
 }
 
 /** A path stands for a page of a site whose name does not matter here; a whole address is taken as it is. */
 export function addressOf(page: string): string {
-  return /^https?:\/\//i.test(page) ? page : `https://your-site.example${page.startsWith('/') ? '' : '/'}${page}`;
+  return /^https?:\/\//i.test(page)
+    ? page
+    : `https://your-site.example${page.startsWith('/') ? '' : '/'}${page}`;
 }
 
-export const SITUATIONS = ['now', 'before-closing', 'next-closed', 'all-busy', 'nobody-in', 'returning', 'phone', 'next-holiday'] as const;
+export const SITUATIONS = [
+  'now',
+  'before-closing',
+  'next-closed',
+  'all-busy',
+  'nobody-in',
+  'returning',
+  'phone',
+  'next-holiday',
+] as const;
 export interface Situation {
   readonly code: (typeof SITUATIONS)[number];
   readonly supposed: Supposed;
@@ -65,10 +85,22 @@ export interface KeptSituation {
 export function situationsOf(
   site: PublishedSite,
   calendarId: string | null,
-  { page, locale, locales }: { readonly page: string; readonly locale: Locale; readonly locales: readonly Locale[] },
+  {
+    page,
+    locale,
+    locales,
+  }: { readonly page: string; readonly locale: Locale; readonly locales: readonly Locale[] },
   now: EpochMs,
 ): Situation[] {
-  const plain: Supposed = { page, at: null, visit: 'first', device: 'desktop', locale, who: null, asks: null };
+  const plain: Supposed = {
+    page,
+    at: null,
+    visit: 'first',
+    device: 'desktop',
+    locale,
+    who: null,
+    asks: null,
+  };
   const hours = hoursOf(site, calendarId);
   const times = hours === null ? NEVER : timesOf(hours, now);
   const second = locales.find((one) => one !== locales[0]);

@@ -8,7 +8,17 @@ import type { Invitation } from '../model/invitation';
 import type { TeamState } from '../model/moment';
 import { arrivingAt } from './arriving';
 import { launcherHere } from './launcher-here';
-import { PLAIN_STEPS, type TriedStep, axisOf, doableSteps, nextThing, readSteps, standingsOf, tryVisit, writeSteps } from './try-visit';
+import {
+  PLAIN_STEPS,
+  type TriedStep,
+  axisOf,
+  doableSteps,
+  nextThing,
+  readSteps,
+  standingsOf,
+  tryVisit,
+  writeSteps,
+} from './try-visit';
 import type { Walk } from './walk';
 
 const siteOf = (list: Partial<Invitation>[], team: TeamState = 'in') =>
@@ -20,12 +30,19 @@ const walk = (list: Partial<Invitation>[], steps: TriedStep[], team?: TeamState)
   if (last === undefined) throw new Error('Expected a walk.');
   return { walks, last, momentNow: decide(last.site, last.circumstances).moment };
 };
-const stay = (seconds: number) => ({ when: all(condition({ kind: 'on-page', seconds })), oncePer: { kind: 'visit' } as const });
+const stay = (seconds: number) => ({
+  when: all(condition({ kind: 'on-page', seconds })),
+  oncePer: { kind: 'visit' } as const,
+});
 const wait = (seconds: number): TriedStep => ({ kind: 'wait', seconds });
 
 describe('a visit that is tried', () => {
   it('says what comes next and when, what stands ready, and what each of the rest is short of', () => {
-    const list = [stay(40), stay(25), { ...stay(5), when: all(condition({ kind: 'scrolled', percent: 60 })) }];
+    const list = [
+      stay(40),
+      stay(25),
+      { ...stay(5), when: all(condition({ kind: 'scrolled', percent: 60 })) },
+    ];
     const { last } = walk(list, [wait(10)]);
     expect(nextThing(last)?.seconds ?? null).toBe(15);
     expect(nextThing(last)?.seen).toMatchObject({ kind: 'invited', id: 'invitation-b' });
@@ -40,9 +57,16 @@ describe('a visit that is tried', () => {
   });
 
   it('the launcher comes after its delay, on each page anew, and cannot be clicked before; an invitation does not wait for it', () => {
-    const delayed = (list: Partial<Invitation>[], steps: TriedStep[], device: 'desktop' | 'phone' = 'desktop') => {
+    const delayed = (
+      list: Partial<Invitation>[],
+      steps: TriedStep[],
+      device: 'desktop' | 'phone' = 'desktop',
+    ) => {
       const design = madeDesign(invitations(...list));
-      const widgets = design.widgets.map((one) => ({ ...one, launcher: { ...one.launcher, delay: 8, hiddenOn: ['phone'] as const } }));
+      const widgets = design.widgets.map((one) => ({
+        ...one,
+        launcher: { ...one.launcher, delay: 8, hiddenOn: ['phone'] as const },
+      }));
       const at = { ...start, visitor: { ...start.visitor, device } };
       const walks = tryVisit(madeSite({ design: { ...design, widgets } }), at, steps);
       return { walks, last: walks[walks.length - 1] as Walk };
@@ -71,7 +95,10 @@ describe('a visit that is tried', () => {
   it('a no lasts over pages and into the next day; another page counts anew', () => {
     const no = walk([stay(10)], [wait(10), { kind: 'no' }, { kind: 'page', path: '/groups' }, wait(3600)]);
     expect(standingsOf(no.last).ready[0]?.reason.code).toBe('own-limit');
-    const later = walk([{ ...stay(10), oncePer: { kind: 'page' } }], [wait(10), { kind: 'no' }, { kind: 'tomorrow' }, wait(60)]);
+    const later = walk(
+      [{ ...stay(10), oncePer: { kind: 'page' } }],
+      [wait(10), { kind: 'no' }, { kind: 'tomorrow' }, wait(60)],
+    );
     expect(standingsOf(later.last)).toMatchObject({ shown: null, ready: [{ reason: { code: 'declined' } }] });
     const anew = walk([stay(10)], [wait(8), { kind: 'page', path: '/groups' }, wait(8)]);
     expect(nextThing(anew.last)?.seconds ?? null).toBe(2);
@@ -79,23 +106,41 @@ describe('a visit that is tried', () => {
 
   it('tomorrow is a visit of its own: what is shown once a visit is shown again, and it returns', () => {
     const { last } = walk([stay(10)], [wait(10), { kind: 'open' }, { kind: 'close' }, { kind: 'tomorrow' }]);
-    expect([last.circumstances.visitor.visit, standingsOf(last).shown, nextThing(last)?.seconds ?? null]).toEqual(['returning', null, 10]);
-    expect(standingsOf(walk([stay(10)], [wait(10), { kind: 'open' }, { kind: 'close' }, { kind: 'tomorrow' }, wait(10)]).last).shown).toBe(
-      'invitation-a',
-    );
+    expect([
+      last.circumstances.visitor.visit,
+      standingsOf(last).shown,
+      nextThing(last)?.seconds ?? null,
+    ]).toEqual(['returning', null, 10]);
+    expect(
+      standingsOf(
+        walk([stay(10)], [wait(10), { kind: 'open' }, { kind: 'close' }, { kind: 'tomorrow' }, wait(10)])
+          .last,
+      ).shown,
+    ).toBe('invitation-a');
   });
 
   it('through a conversation, with what can be done at each stand', () => {
     const door = walk([], [{ kind: 'open' }]);
-    expect([door.momentNow, doableSteps(door.last)]).toEqual(['at-the-door', ['hide', 'leave', 'close', 'write']]);
+    expect([door.momentNow, doableSteps(door.last)]).toEqual([
+      'at-the-door',
+      ['hide', 'leave', 'close', 'write'],
+    ]);
     const asked = walk([], [{ kind: 'open' }, { kind: 'write' }]);
-    expect([asked.momentNow, doableSteps(asked.last)]).toEqual(['waiting', ['hide', 'leave', 'close', 'answer', 'end']]);
+    expect([asked.momentNow, doableSteps(asked.last)]).toEqual([
+      'waiting',
+      ['hide', 'leave', 'close', 'answer', 'end'],
+    ]);
     expect(nextThing(asked.last)?.seconds ?? null).toBe(45); // a word of comfort
     expect(walk([], [{ kind: 'open' }, { kind: 'write' }, wait(90)]).momentNow).toBe('slow-reply');
     expect(walk([], [{ kind: 'open' }, { kind: 'write' }, { kind: 'answer' }]).momentNow).toBe('talking');
-    expect(walk([], [{ kind: 'open' }, { kind: 'write' }, { kind: 'answer' }, { kind: 'end' }]).momentNow).toBe('goodbye');
+    expect(
+      walk([], [{ kind: 'open' }, { kind: 'write' }, { kind: 'answer' }, { kind: 'end' }]).momentNow,
+    ).toBe('goodbye');
     const home = walk([], [{ kind: 'open' }], 'nobody');
-    expect([home.momentNow, doableSteps(home.last)]).toEqual(['nobody-home', ['hide', 'leave', 'close', 'write']]);
+    expect([home.momentNow, doableSteps(home.last)]).toEqual([
+      'nobody-home',
+      ['hide', 'leave', 'close', 'write'],
+    ]);
     expect(walk([], [{ kind: 'open' }, { kind: 'write' }], 'nobody').momentNow).toBe('note-left');
   });
 
@@ -111,7 +156,9 @@ describe('a visit that is tried', () => {
   it('the axis holds what was done and what came of it, in order', () => {
     const steps: TriedStep[] = [wait(12), { kind: 'scroll', percent: 50 }, wait(8), { kind: 'yes' }];
     const { walks } = walk([stay(20)], steps);
-    expect(axisOf(walks, steps).map(({ at, kind, what, step }) => [at / 1000, kind, what ?? step?.kind])).toEqual([
+    expect(
+      axisOf(walks, steps).map(({ at, kind, what, step }) => [at / 1000, kind, what ?? step?.kind]),
+    ).toEqual([
       [0, 'moment', 'passing-by'],
       [12, 'step', 'scroll'],
       [20, 'invited', 'invitation-a'],
@@ -125,7 +172,9 @@ describe('a visit that is tried', () => {
     const step = fc.oneof(
       fc.integer({ min: 1, max: 604_800 }).map(wait),
       fc.integer({ min: 1, max: 100 }).map((percent): TriedStep => ({ kind: 'scroll', percent })),
-      fc.webPath().map((path): TriedStep => ({ kind: 'page', path: path.startsWith('/') ? path : `/${path}` })),
+      fc
+        .webPath()
+        .map((path): TriedStep => ({ kind: 'page', path: path.startsWith('/') ? path : `/${path}` })),
       fc.constantFrom(...PLAIN_STEPS).map((kind): TriedStep => ({ kind })),
     );
     const same = (steps: TriedStep[]) =>
@@ -147,13 +196,19 @@ describe('a visit that is tried', () => {
         for (const pick of picks) {
           const [last] = tryVisit(site, start, steps).slice(-1);
           if (last === undefined) throw new Error('Expected a walk.');
-          const able: TriedStep[] = [wait(7), { kind: 'page', path: `/p${pick}` }, ...doableSteps(last).map((kind) => ({ kind }))];
+          const able: TriedStep[] = [
+            wait(7),
+            { kind: 'page', path: `/p${pick}` },
+            ...doableSteps(last).map((kind) => ({ kind })),
+          ];
           steps = [...steps, able[pick % able.length] ?? wait(1)];
         }
         const walks = tryVisit(site, start, steps);
         expect(walks).toHaveLength(steps.length + 1);
         for (const one of walks)
-          expect(decide(one.site, one.circumstances).moment).toBe(one.circumstances.moment ?? decide(one.site, one.circumstances).moment);
+          expect(decide(one.site, one.circumstances).moment).toBe(
+            one.circumstances.moment ?? decide(one.site, one.circumstances).moment,
+          );
       }),
       { numRuns: 60, seed: 20261126 },
     );

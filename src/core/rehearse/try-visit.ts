@@ -17,7 +17,19 @@ export type TriedStep =
   | { readonly kind: 'scroll'; readonly percent: number }
   | { readonly kind: PlainStep };
 
-export const PLAIN_STEPS = ['hide', 'show', 'leave', 'open', 'close', 'yes', 'no', 'write', 'answer', 'end', 'tomorrow'] as const;
+export const PLAIN_STEPS = [
+  'hide',
+  'show',
+  'leave',
+  'open',
+  'close',
+  'yes',
+  'no',
+  'write',
+  'answer',
+  'end',
+  'tomorrow',
+] as const;
 export type PlainStep = (typeof PLAIN_STEPS)[number];
 
 /** So many steps a visit may have, and so long one wait may be. */
@@ -33,7 +45,10 @@ export function tryVisit(site: PublishedSite, start: Circumstances, steps: reado
 
 function stepped(walk: Walk, step: TriedStep): Walk {
   const { now, conversation: talk } = walk.circumstances;
-  const told = (change: Partial<ConversationFacts>): Act => ({ kind: 'told', conversation: { ...(talk ?? newTalk(walk)), ...change } });
+  const told = (change: Partial<ConversationFacts>): Act => ({
+    kind: 'told',
+    conversation: { ...(talk ?? newTalk(walk)), ...change },
+  });
   switch (step.kind) {
     case 'wait':
       return waitUntil(walk, now + step.seconds * 1000);
@@ -57,7 +72,13 @@ function stepped(walk: Walk, step: TriedStep): Walk {
     case 'answer':
       return doAct(
         walk,
-        told({ standing: 'joined', joinedMs: now, lastMs: now, waitingMs: null, responderName: answererOf(walk.site).name }),
+        told({
+          standing: 'joined',
+          joinedMs: now,
+          lastMs: now,
+          waitingMs: null,
+          responderName: answererOf(walk.site).name,
+        }),
       );
     case 'end':
       return doAct(walk, told({ standing: 'ended', endedMs: now, endedBy: 'visitor' }));
@@ -71,7 +92,14 @@ function stepped(walk: Walk, step: TriedStep): Walk {
 /** The tab is closed; the same browser comes to the same page a day later, with what it remembers. */
 function nextDay(walk: Walk): Walk {
   const { circumstances } = doAct(walk, { kind: 'hide' });
-  const later = { ...circumstances, now: circumstances.now + DAY_MS, moment: null, isWindowOpen: false, invited: null, asksAgain: false };
+  const later = {
+    ...circumstances,
+    now: circumstances.now + DAY_MS,
+    moment: null,
+    isWindowOpen: false,
+    invited: null,
+    asksAgain: false,
+  };
   const opened = openTab(walk.site, later);
   return { ...opened, seen: [...walk.seen, ...opened.seen] };
 }
@@ -146,7 +174,8 @@ export interface Standings {
 }
 
 export function standingsOf({ site, circumstances }: Walk): Standings {
-  const of = (standing: Verdict['standing']) => verdicts.filter((one) => one.standing === standing && one.reason.about === 'invitation');
+  const of = (standing: Verdict['standing']) =>
+    verdicts.filter((one) => one.standing === standing && one.reason.about === 'invitation');
   const verdicts = explain(site, circumstances);
   const shown = circumstances.invited?.id ?? null;
   const isOther = ({ reason }: Verdict): boolean => reason.facts['invitation'] !== shown;
@@ -204,7 +233,10 @@ export function readSteps(text: string): TriedStep[] {
       if (plain !== undefined) return [{ kind: plain }];
       if (/^p\//.test(part) && part.length <= 500) return [{ kind: 'page', path: part.slice(1) }];
       const number = Number(/^[ws](\d{1,6})$/.exec(part)?.[1]);
-      if (part.startsWith('w') && number >= 1 && number <= WAIT_MAX) return [{ kind: 'wait', seconds: number }];
-      return part.startsWith('s') && number >= 1 && number <= 100 ? [{ kind: 'scroll', percent: number }] : [];
+      if (part.startsWith('w') && number >= 1 && number <= WAIT_MAX)
+        return [{ kind: 'wait', seconds: number }];
+      return part.startsWith('s') && number >= 1 && number <= 100
+        ? [{ kind: 'scroll', percent: number }]
+        : [];
     });
 }

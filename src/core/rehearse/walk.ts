@@ -19,7 +19,20 @@ export type Act =
   | { readonly kind: 'scroll'; readonly percent: number }
   | { readonly kind: 'seen'; readonly selector: string }
   | { readonly kind: 'pulse'; readonly pulse: Pulse }
-  | { readonly kind: 'move' | 'hide' | 'show' | 'type' | 'stop-typing' | 'open' | 'close' | 'decline' | 'accept' | 'ask-again' | 'nothing' }
+  | {
+      readonly kind:
+        | 'move'
+        | 'hide'
+        | 'show'
+        | 'type'
+        | 'stop-typing'
+        | 'open'
+        | 'close'
+        | 'decline'
+        | 'accept'
+        | 'ask-again'
+        | 'nothing';
+    }
   /** What the server tells of the conversation, and of the teams. */
   | { readonly kind: 'told'; readonly conversation: ConversationFacts | null }
   | { readonly kind: 'teams'; readonly teams: PublishedSite['pointer']['teams'] };
@@ -46,12 +59,24 @@ export interface Walk {
 
 /** A visitor as they stand, with the page view they are in; their page was loaded long ago. */
 export function beginWalk(site: PublishedSite, at: Circumstances): Walk {
-  return settle({ site, circumstances: { ...at, heardAt: at.now }, seen: [], openedByItselfAt: null, loadedAt: -Infinity });
+  return settle({
+    site,
+    circumstances: { ...at, heardAt: at.now },
+    seen: [],
+    openedByItselfAt: null,
+    loadedAt: -Infinity,
+  });
 }
 
 /** A tab that opens on a page; `memory` is what its browser keeps. */
 export function openTab(site: PublishedSite, at: Circumstances): Walk {
-  const blank: Walk = { site, circumstances: { ...at, heardAt: at.now }, seen: [], openedByItselfAt: null, loadedAt: at.now };
+  const blank: Walk = {
+    site,
+    circumstances: { ...at, heardAt: at.now },
+    seen: [],
+    openedByItselfAt: null,
+    loadedAt: at.now,
+  };
   return settle(onPage(blank, at.page.address, ''));
 }
 
@@ -78,7 +103,10 @@ export function doAct(walk: Walk, act: Act): Walk {
 
 /** Plays a visit through `decide` (engine.md §8): what showed, when; `explain` at any instant says why not the rest. */
 export function replay(site: PublishedSite, start: Circumstances, events: readonly VisitEvent[]): Walk {
-  return events.reduce((walk, event) => doAct(waitUntil(walk, walk.circumstances.now + event.after * 1000), event), openTab(site, start));
+  return events.reduce(
+    (walk, event) => doAct(waitUntil(walk, walk.circumstances.now + event.after * 1000), event),
+    openTab(site, start),
+  );
 }
 
 function applied(walk: Walk, act: Act): Walk {
@@ -107,7 +135,11 @@ function applied(walk: Walk, act: Act): Walk {
     case 'open':
     case 'accept':
       return {
-        ...having(onView(left(walk), { hasOpened: true }), { isWindowOpen: true, heardAt: now + STREAM_TELLS_MS, unread: 0 }),
+        ...having(onView(left(walk), { hasOpened: true }), {
+          isWindowOpen: true,
+          heardAt: now + STREAM_TELLS_MS,
+          unread: 0,
+        }),
         openedByItselfAt: null,
       };
     case 'close':
@@ -123,7 +155,10 @@ function applied(walk: Walk, act: Act): Walk {
         ...(act.conversation?.standing === 'ended' ? {} : { asksAgain: false }),
       });
     case 'teams':
-      return having({ ...walk, site: { ...walk.site, pointer: { ...walk.site.pointer, teams: act.teams } } }, heardNow(circumstances));
+      return having(
+        { ...walk, site: { ...walk.site, pointer: { ...walk.site.pointer, teams: act.teams } } },
+        heardNow(circumstances),
+      );
     case 'nothing':
       return walk;
   }
@@ -154,7 +189,9 @@ function followed(walk: Walk, decision: Decision): Walk {
   const moment = decision.widget === null ? null : decision.moment;
   if (moment !== circumstances.moment || isLit !== circumstances.isLit) {
     const moved = having(walk, { moment, isLit });
-    return moment === circumstances.moment || moment === null ? moved : noted(moved, { at: circumstances.now, kind: 'moment', moment });
+    return moment === circumstances.moment || moment === null
+      ? moved
+      : noted(moved, { at: circumstances.now, kind: 'moment', moment });
   }
   if (decision.withdraw !== null && circumstances.invited !== null)
     return noted(left(walk), { at: circumstances.now, kind: 'withdrawn', id: decision.withdraw });
@@ -169,11 +206,14 @@ function invitedBy(walk: Walk, decision: Decision, id: string): Walk {
     .find(({ key }) => key === decision.widget)
     ?.invitations.find((one: WireInvitation) => one[0] === id);
   if (invitation === undefined) return walk;
-  const shown = noted(onView(happened(walk, { kind: 'invitation-shown', id, at: now }), { shown: [...page.shown, id] }), {
-    at: now,
-    kind: 'invited',
-    id,
-  });
+  const shown = noted(
+    onView(happened(walk, { kind: 'invitation-shown', id, at: now }), { shown: [...page.shown, id] }),
+    {
+      at: now,
+      kind: 'invited',
+      id,
+    },
+  );
   switch (mannerHere(invitation, circumstances)) {
     case 'speak':
       return having(shown, { invited: { id, at: now } });
@@ -234,7 +274,9 @@ function left(walk: Walk): Walk {
   const { invited, now } = walk.circumstances;
   if (invited === null && walk.openedByItselfAt === null) return walk;
   return {
-    ...having(onView(happened(walk, { kind: 'invitation-left', at: now }), { leftAt: now }), { invited: null }),
+    ...having(onView(happened(walk, { kind: 'invitation-left', at: now }), { leftAt: now }), {
+      invited: null,
+    }),
     openedByItselfAt: null,
   };
 }

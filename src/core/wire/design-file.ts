@@ -71,7 +71,11 @@ export interface WireWidget {
   };
   /** Absent: who waits when nobody can answer any more leaves a note, and something else may be asked after goodbye. */
   readonly talks?: { readonly keepsWaiting?: true; readonly offersAgain?: false };
-  readonly forms: { readonly before: readonly WireField[]; readonly note: readonly WireField[]; readonly after?: readonly WireField[] };
+  readonly forms: {
+    readonly before: readonly WireField[];
+    readonly note: readonly WireField[];
+    readonly after?: readonly WireField[];
+  };
   /** In order ([I4]); those that are off are left out. */
   readonly invitations: readonly WireInvitation[];
   /** Every text of the locale, fallback resolved ([T2]). */
@@ -113,7 +117,13 @@ export type WireRule = readonly [
 ];
 
 /** [I6], [I7] */
-export type WireLimits = readonly [perVisit: number, gap: Seconds, beforeClosing: Seconds, afterTalk: Seconds, restDays: number];
+export type WireLimits = readonly [
+  perVisit: number,
+  gap: Seconds,
+  beforeClosing: Seconds,
+  afterTalk: Seconds,
+  restDays: number,
+];
 
 /** A group of items ([I1]); a bare condition is `[kind, isNot, ...operands]`. */
 export type WireGroup = readonly ['all' | 'any', isNot: 0 | 1, ...items: WireItem[]];
@@ -164,7 +174,8 @@ export type Piece =
 /**
  * A text with its cases ([T4]): `c` in order, `o` otherwise. `w` is said instead of `o` where a value is unknown ([T6]).
  */
-export type WireText = Message | { readonly c?: readonly WireCase[]; readonly o: Message; readonly w?: Message };
+export type WireText =
+  Message | { readonly c?: readonly WireCase[]; readonly o: Message; readonly w?: Message };
 export type WireCase = readonly [when: readonly CaseCondition[], message: Message, without?: Message];
 
 /** [T4] What a case may ask. An unknown kind holds never ([D4]). */

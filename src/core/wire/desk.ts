@@ -128,7 +128,12 @@ export interface DesignFileAnswer {
   /** Null: it does not fit. */
   readonly design: Design | null;
   /** Lines and columns count from 1. */
-  readonly faults: readonly { readonly line: number; readonly column: number; readonly path: string; readonly sentence: string }[];
+  readonly faults: readonly {
+    readonly line: number;
+    readonly column: number;
+    readonly path: string;
+    readonly sentence: string;
+  }[];
 }
 
 /** What the screen is told of the draft. */
@@ -168,7 +173,11 @@ export interface FilledForm {
   readonly place: FormPlace;
   readonly storedMs: EpochMs;
   /** Values of *yes/no* and *consent* are `yes` and `no`; options and teams by their words. */
-  readonly replies: readonly { readonly label: string; readonly kind: FieldKind; readonly values: readonly string[] }[];
+  readonly replies: readonly {
+    readonly label: string;
+    readonly kind: FieldKind;
+    readonly values: readonly string[];
+  }[];
 }
 
 export interface DeskTalk {

@@ -13,7 +13,9 @@ export interface PointerV1 {
   readonly locales: readonly Locale[];
   readonly paused: boolean;
   /** By calendar id ([H12]). */
-  readonly overrides: Readonly<Record<string, { readonly isOpen: boolean; readonly until: EpochMs; readonly reason: string }>>;
+  readonly overrides: Readonly<
+    Record<string, { readonly isOpen: boolean; readonly until: EpochMs; readonly reason: string }>
+  >;
   /** By team id ([S1]). */
   readonly teams: Readonly<Record<string, TeamState>>;
   /** File name of the panel ([L9]). */

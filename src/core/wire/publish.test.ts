@@ -10,7 +10,11 @@ const fileOf = (...args: Parameters<typeof publish>) => {
   if (!made.ok) throw new Error(`Expected a file, got ${JSON.stringify(made.errors)}.`);
   return made.value;
 };
-const wordsOf = (locale: string, key: 'greeting' | 'status', texts: Parameters<typeof madeDesign>[0] = {}) => {
+const wordsOf = (
+  locale: string,
+  key: 'greeting' | 'status',
+  texts: Parameters<typeof madeDesign>[0] = {},
+) => {
   const design = madeDesign(texts, { locales: ['en', 'pt', 'pt-BR', 'de', 'fr'] });
   const text = fileOf(design, 1, locale).widgets[0]?.words[key];
   return text === undefined ? '' : say(text, {}, madeHearer({ locale }));
@@ -18,14 +22,22 @@ const wordsOf = (locale: string, key: 'greeting' | 'status', texts: Parameters<t
 
 describe('publish', () => {
   it('[T2] the owner’s text in the locale, else in its base, else ours in either', () => {
-    expect(wordsOf('pt-BR', 'greeting', { texts: { 'pt-BR': { greeting: 'Oi' }, pt: { greeting: 'Olá' } } })).toBe('Oi');
-    expect(wordsOf('pt-BR', 'greeting', { texts: { pt: { greeting: 'Olá' }, en: { greeting: 'Hello' } } })).toBe('Olá');
-    expect(wordsOf('pt-BR', 'greeting', { texts: { en: { greeting: 'Hello' } } })).toBe(OUR_TEXTS['pt']?.greeting);
+    expect(
+      wordsOf('pt-BR', 'greeting', { texts: { 'pt-BR': { greeting: 'Oi' }, pt: { greeting: 'Olá' } } }),
+    ).toBe('Oi');
+    expect(
+      wordsOf('pt-BR', 'greeting', { texts: { pt: { greeting: 'Olá' }, en: { greeting: 'Hello' } } }),
+    ).toBe('Olá');
+    expect(wordsOf('pt-BR', 'greeting', { texts: { en: { greeting: 'Hello' } } })).toBe(
+      OUR_TEXTS['pt']?.greeting,
+    );
   });
 
   it('[T2] a language we have no texts in falls back to the site’s default, text by text', () => {
     expect(wordsOf('fr', 'greeting', { texts: { en: { greeting: 'Hello' } } })).toBe('Hello');
-    expect(wordsOf('fr', 'status', { texts: { fr: { greeting: 'Bonsoir' } } })).toBe(OUR_TEXTS['en']?.['status#in']);
+    expect(wordsOf('fr', 'status', { texts: { fr: { greeting: 'Bonsoir' } } })).toBe(
+      OUR_TEXTS['en']?.['status#in'],
+    );
   });
 
   it('[T2] the file of a locale has every text', () => {
@@ -33,11 +45,11 @@ describe('publish', () => {
   });
 
   it('[T9] the direction comes with the locale’s file', () => {
-    expect([fileOf(madeDesign(), 1, 'ar').dir, fileOf(madeDesign(), 1, 'ar-EG').dir, fileOf(madeDesign(), 1, 'en').dir]).toEqual([
-      'rtl',
-      'rtl',
-      'ltr',
-    ]);
+    expect([
+      fileOf(madeDesign(), 1, 'ar').dir,
+      fileOf(madeDesign(), 1, 'ar-EG').dir,
+      fileOf(madeDesign(), 1, 'en').dir,
+    ]).toEqual(['rtl', 'rtl', 'ltr']);
   });
 
   it('[T5] a text with a name it does not know is refused, with its widget, locale and key', () => {
@@ -49,12 +61,20 @@ describe('publish', () => {
   });
 
   it('[T6] an owner’s text may not use a value that may be unknown where no second text stands', () => {
-    const without = publish(madeDesign({ texts: { en: { 'status#nearby/without': 'Within {promise}' } } }), 1, 'en');
+    const without = publish(
+      madeDesign({ texts: { en: { 'status#nearby/without': 'Within {promise}' } } }),
+      1,
+      'en',
+    );
     expect(without).toMatchObject({ ok: false, errors: [{ code: 'needs-without', name: 'promise' }] });
   });
 
   it('holds no secret, no draft and no name of a person: only what wire.md lists', () => {
-    const file = fileOf(madeDesign({ pages: { showOn: [], neverOn: [pageRule('exact', '/privacy')] } }), 7, 'en');
+    const file = fileOf(
+      madeDesign({ pages: { showOn: [], neverOn: [pageRule('exact', '/privacy')] } }),
+      7,
+      'en',
+    );
     expect(Object.keys(file)).toEqual(['v', 'version', 'locale', 'dir', 'siteName', 'widgets', 'limits']);
     expect(Object.keys(file.widgets[0] ?? {}).sort()).toEqual(
       [
@@ -96,7 +116,9 @@ describe('publish', () => {
     const file = fileOf(madeDesign({ cases: [ownCase] }), 1, 'de');
     const text = file.widgets[0]?.words['greeting'] ?? '';
     expect(say(text, {}, madeHearer({ visit: 'first', locale: 'de' }))).toBe('First time?');
-    expect(say(text, {}, madeHearer({ visit: 'returning', locale: 'de' }))).toBe(OUR_TEXTS['de']?.['greeting#returning']);
+    expect(say(text, {}, madeHearer({ visit: 'returning', locale: 'de' }))).toBe(
+      OUR_TEXTS['de']?.['greeting#returning'],
+    );
   });
 
   it('[T6] a case of one’s own with a value that may be unknown needs its second text too', () => {
@@ -105,7 +127,9 @@ describe('publish', () => {
       ok: false,
       errors: [{ key: 'case:0000case', code: 'needs-without' }],
     });
-    expect(publish(madeDesign({ cases: [{ ...asks, without: { en: 'Back soon' } }] }), 1, 'en').ok).toBe(true);
+    expect(publish(madeDesign({ cases: [{ ...asks, without: { en: 'Back soon' } }] }), 1, 'en').ok).toBe(
+      true,
+    );
   });
 
   it('[I2] an invitation is published with its words in the locale; one that is off stays at home', () => {
@@ -118,8 +142,15 @@ describe('publish', () => {
   });
 
   it('[P11] a pattern that is refused is told at its place, and all patterns of a site together have 300 states', () => {
-    const bad = publish(madeDesign({ pages: { showOn: [pageRule('expression', '/a(?=b)')], neverOn: [] } }), 1, 'en');
-    expect(bad).toMatchObject({ ok: false, errors: [{ key: 'pages', name: '/a(?=b)', code: 'look-around' }] });
+    const bad = publish(
+      madeDesign({ pages: { showOn: [pageRule('expression', '/a(?=b)')], neverOn: [] } }),
+      1,
+      'en',
+    );
+    expect(bad).toMatchObject({
+      ok: false,
+      errors: [{ key: 'pages', name: '/a(?=b)', code: 'look-around' }],
+    });
     const many = Array.from({ length: 4 }, (_, place) => ({
       ...pageRule('expression', `${'abcdefghij'.repeat(8)}${place}`),
       id: `00000000${place}`,

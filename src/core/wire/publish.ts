@@ -12,7 +12,15 @@ import { type Result, fail, ok } from '../result';
 import { type CaseKey, RIGHT_TO_LEFT, TEXT_KEYS, type TextKey, entryOf, isCaseKey } from '../words/catalogue';
 import { type TextFault, compileText, unknownsOf } from '../words/compile';
 import { inLocale, textOf } from '../words/texts-of';
-import type { DesignFileV1, Message, WireCase, WireItem, WireRule, WireText, WireWidget } from './design-file';
+import type {
+  DesignFileV1,
+  Message,
+  WireCase,
+  WireItem,
+  WireRule,
+  WireText,
+  WireWidget,
+} from './design-file';
 
 /** What cannot be published, and where it stands. */
 export interface PublishFault {
@@ -32,15 +40,34 @@ export interface PublishFault {
  * messages into pieces, patterns into automata, fallback resolved ([T2]). Every fault is told at its place; then nothing
  * is published.
  */
-export function publish(design: Design, version: number, locale: Locale): Result<DesignFileV1, readonly PublishFault[]> {
+export function publish(
+  design: Design,
+  version: number,
+  locale: Locale,
+): Result<DesignFileV1, readonly PublishFault[]> {
   const faults: PublishFault[] = [];
   const widgets = design.widgets.map((widget) => toWireWidget({ design, widget, locale, faults }));
   const states = statesOfRules(widgets.flatMap(rulesOf));
   if (states > SITE_STATES_MAX)
-    faults.push({ code: 'too-many-states-on-site', at: states, name: '', widget: widgets[0]?.key ?? '', locale, key: 'pages' });
+    faults.push({
+      code: 'too-many-states-on-site',
+      at: states,
+      name: '',
+      widget: widgets[0]?.key ?? '',
+      locale,
+      key: 'pages',
+    });
   if (faults.length > 0) return fail(faults);
   const dir = RIGHT_TO_LEFT.includes(locale.split('-')[0] ?? '') ? 'rtl' : 'ltr';
-  return ok({ v: 1, version, locale, dir, siteName: design.siteName, widgets, limits: toWireLimits(design.limits) });
+  return ok({
+    v: 1,
+    version,
+    locale,
+    dir,
+    siteName: design.siteName,
+    widgets,
+    limits: toWireLimits(design.limits),
+  });
 }
 
 /** What is being published, and where faults are told. */
@@ -73,7 +100,11 @@ function toWireWidget(press: Press): WireWidget {
     deeds: widget.deeds,
     timings: widget.timings,
     ...toWireTalks(widget),
-    forms: { before: fields(widget.forms.before), note: fields(widget.forms.note), after: fields(widget.forms.after) },
+    forms: {
+      before: fields(widget.forms.before),
+      note: fields(widget.forms.note),
+      after: fields(widget.forms.after),
+    },
     invitations: live.map((one) => toWireInvitation(one, patternFaults(press, `invitation:${one.id}`))),
     words: Object.fromEntries([
       ...TEXT_KEYS.map((key) => [key, toWireText(press, key)] as const),
@@ -101,12 +132,18 @@ function rulesOf({ show, never, audience, invitations }: WireWidget): WireRule[]
     if (item[0] === 'all' || item[0] === 'any') return (item.slice(2) as WireItem[]).flatMap(inside);
     return item[0] === 'page' || item[0] === 'referrer' ? (item.slice(2) as WireRule[]) : [];
   };
-  return [...show, ...never, ...(audience ?? []).flatMap(inside), ...invitations.flatMap(([, , , , , , when]) => inside(when))];
+  return [
+    ...show,
+    ...never,
+    ...(audience ?? []).flatMap(inside),
+    ...invitations.flatMap(([, , , , , , when]) => inside(when)),
+  ];
 }
 
 function toWireText(press: Press, key: TextKey): WireText {
   const { design, widget, locale } = press;
-  const compiled = (one: CaseKey, second?: Message): Message => compile(press, one, key, textOf(design, widget, locale, one), second);
+  const compiled = (one: CaseKey, second?: Message): Message =>
+    compile(press, one, key, textOf(design, widget, locale, one), second);
   const without = (one: string): Message | undefined => {
     const other = `${one}/without`;
     return isCaseKey(other) ? compiled(other) : undefined;
@@ -121,7 +158,11 @@ function toWireText(press: Press, key: TextKey): WireText {
   const second = without(key);
   const otherwise = compiled(key, second);
   if (cases.length === 0 && second === undefined) return otherwise;
-  return { ...(cases.length > 0 ? { c: cases } : {}), o: otherwise, ...(second === undefined ? {} : { w: second }) };
+  return {
+    ...(cases.length > 0 ? { c: cases } : {}),
+    o: otherwise,
+    ...(second === undefined ? {} : { w: second }),
+  };
 }
 
 /** [T4] A case of the owner's own, before ours. */
@@ -138,12 +179,25 @@ function toInvitationText(press: Press, { id, texts, ours, manner }: Invitation)
   const own = inLocale(texts, design, locale);
   const text = own === '' && ours !== null ? textOf(design, widget, locale, ours) : own;
   if (text === '' && manner !== 'stir')
-    press.faults.push({ code: 'empty-text', at: 0, name: '', widget: widget.key, locale, key: `invitation:${id}` });
+    press.faults.push({
+      code: 'empty-text',
+      at: 0,
+      name: '',
+      widget: widget.key,
+      locale,
+      key: `invitation:${id}`,
+    });
   return compile(press, `invitation:${id}`, 'invitation.stayed', text);
 }
 
 /** [T3], [T6] Compiles one wording; a value that may be unknown needs a second one, which may use none such. */
-function compile({ widget, locale, faults }: Press, name: string, key: TextKey, text: string, second?: Message): Message {
+function compile(
+  { widget, locale, faults }: Press,
+  name: string,
+  key: TextKey,
+  text: string,
+  second?: Message,
+): Message {
   const result = compileText(text, entryOf(key).variables);
   const tell = (fault: TextFault): void => {
     faults.push({ ...fault, widget: widget.key, locale, key: name });
@@ -153,6 +207,7 @@ function compile({ widget, locale, faults }: Press, name: string, key: TextKey, 
     return '';
   }
   const [unknown] = unknownsOf(result.value);
-  if (unknown !== undefined && (second === undefined || name.endsWith('/without'))) tell({ code: 'needs-without', at: 0, name: unknown });
+  if (unknown !== undefined && (second === undefined || name.endsWith('/without')))
+    tell({ code: 'needs-without', at: 0, name: unknown });
   return result.value;
 }

@@ -12,12 +12,19 @@ export interface RoomFileV1 {
 }
 
 interface Room {
-  readonly forms: { readonly before: readonly WireField[]; readonly note: readonly WireField[]; readonly after?: readonly WireField[] };
+  readonly forms: {
+    readonly before: readonly WireField[];
+    readonly note: readonly WireField[];
+    readonly after?: readonly WireField[];
+  };
   readonly words: Readonly<Record<string, WireText>>;
 }
 
 /** A design in two: the *door*, which the launcher needs, and the *room*. */
-export function splitDesign(design: DesignFileV1): { readonly door: DesignFileV1; readonly room: RoomFileV1 } {
+export function splitDesign(design: DesignFileV1): {
+  readonly door: DesignFileV1;
+  readonly room: RoomFileV1;
+} {
   const isDoor = ([key]: readonly [string, unknown]): boolean => key.startsWith('launcher.');
   const door = design.widgets.map((widget): WireWidget => {
     const words = Object.fromEntries(Object.entries(widget.words).filter(isDoor));
@@ -27,7 +34,10 @@ export function splitDesign(design: DesignFileV1): { readonly door: DesignFileV1
     key,
     { forms, words: Object.fromEntries(Object.entries(words).filter((one) => !isDoor(one))) },
   ]);
-  return { door: { ...design, room: true, widgets: door }, room: { v: 1, widgets: Object.fromEntries(rooms) } };
+  return {
+    door: { ...design, room: true, widgets: door },
+    room: { v: 1, widgets: Object.fromEntries(rooms) },
+  };
 }
 
 /** The whole again. A room that lacks a widget leaves it as it came. */
@@ -38,7 +48,9 @@ export function joinDesign(split: DesignFileV1, { widgets }: RoomFileV1): Design
     ...door,
     widgets: door.widgets.map((widget) => {
       const own = Object.hasOwn(widgets, widget.key) ? widgets[widget.key] : undefined;
-      return own === undefined ? widget : { ...widget, forms: own.forms, words: { ...widget.words, ...own.words } };
+      return own === undefined
+        ? widget
+        : { ...widget, forms: own.forms, words: { ...widget.words, ...own.words } };
     }),
   };
 }

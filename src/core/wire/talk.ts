@@ -66,7 +66,11 @@ export interface SentAnswer extends VisitorTalk {
 
 /** Events of the visitor's stream by name; `entry` alone carries an id to resume from. */
 export interface VisitorEvents {
-  readonly teams: { readonly teams: Readonly<Record<string, string>>; readonly paused: boolean; readonly now: EpochMs };
+  readonly teams: {
+    readonly teams: Readonly<Record<string, string>>;
+    readonly paused: boolean;
+    readonly now: EpochMs;
+  };
   readonly entry: VisitorEntry;
   readonly conversation: ConversationFacts;
   /** More than could be sent: read the conversation anew. */

@@ -36,14 +36,20 @@ const LABELS = ['input.label', 'input.add', 'note.email.help', 'note.name'];
 
 describe('alsoSaidAt', () => {
   it('every text that the widget names is on the stage of some moment, or listed beside it', () => {
-    const forms = { before: FIELD_KINDS.map((kind) => field(kind)), note: FIELD_KINDS.map((kind) => field(kind)), after: [field('short')] };
+    const forms = {
+      before: FIELD_KINDS.map((kind) => field(kind)),
+      note: FIELD_KINDS.map((kind) => field(kind)),
+      after: [field('short')],
+    };
     const site = madeSite();
     const standing = DRAWN_MOMENTS.flatMap((moment) => {
       const { site: there, circumstances } = standAt(site, madeVisit({ now: EVENING }), moment);
       return decide(there, circumstances).lines.map(({ key }) => key as string);
     });
     const [widget] = madeDesign({ forms }).widgets;
-    const listed = DRAWN_MOMENTS.flatMap((moment): string[] => (widget === undefined ? [] : alsoSaidAt(moment, widget)));
+    const listed = DRAWN_MOMENTS.flatMap((moment): string[] =>
+      widget === undefined ? [] : alsoSaidAt(moment, widget),
+    );
     // Furniture that is drawn wherever its part is: buttons, labels and the words in an empty field.
     const drawn = [...CODE.matchAll(/data-say(?:=|': )"?\{?'?([a-zA-Z.]+)/g)].map(([, key]) => key ?? '');
     const named = TEXT_KEYS.filter((key) => CODE.includes(`'${key}'`) || CODE.includes(`"${key}"`));
@@ -53,7 +59,8 @@ describe('alsoSaidAt', () => {
   });
 
   it('a form’s faults are those of its fields, and of what is missing only where something is needed', () => {
-    const at = (...fields: Field[]) => alsoSaidAt('at-the-door', { forms: { before: fields, note: [], after: [] } });
+    const at = (...fields: Field[]) =>
+      alsoSaidAt('at-the-door', { forms: { before: fields, note: [], after: [] } });
     expect(at(field('number', false))).toContain('form.tooSmall');
     expect(at(field('number', false))).not.toContain('form.missing');
     expect(at(field('email'))).toContain('note.noEmail');

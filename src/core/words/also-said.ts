@@ -7,10 +7,31 @@ import type { TextKey } from './catalogue';
 const LATER: Readonly<Record<DrawnMoment, readonly TextKey[]>> = {
   'passing-by': ['launcher.name', 'launcher.unread'],
   invited: ['launcher.name'],
-  'at-the-door': ['status.until', 'input.left', 'input.tooLong', 'input.refused', 'window.close', 'window.messages', 'talking.you'],
-  waiting: ['waiting.comfort', 'waiting.place', 'waiting.closing', 'talking.sending', 'input.notSent', 'talking.lost'],
+  'at-the-door': [
+    'status.until',
+    'input.left',
+    'input.tooLong',
+    'input.refused',
+    'window.close',
+    'window.messages',
+    'talking.you',
+  ],
+  waiting: [
+    'waiting.comfort',
+    'waiting.place',
+    'waiting.closing',
+    'talking.sending',
+    'input.notSent',
+    'talking.lost',
+  ],
   talking: ['talking.sending', 'input.notSent', 'talking.lost'],
-  goodbye: ['goodbye.byVisitor', 'goodbye.byResponder', 'goodbye.bySilence', 'noteLeft.forgetAsk', 'noteLeft.forgetNo'],
+  goodbye: [
+    'goodbye.byVisitor',
+    'goodbye.byResponder',
+    'goodbye.bySilence',
+    'noteLeft.forgetAsk',
+    'noteLeft.forgetNo',
+  ],
   'nobody-home': ['nobodyHome.kept'],
   'slow-reply': ['slowReply.done', 'note.noEmail', 'note.badEmail'],
   'note-left': ['noteLeft.forgetAsk', 'noteLeft.forgetNo', 'form.notSent'],
@@ -32,7 +53,8 @@ const PLACES = { 'at-the-door': 'before', 'nobody-home': 'note', goodbye: 'after
 
 /** What is said at a moment besides what stands there at first, with what its form says of a field that is not filled in well. */
 export function alsoSaidAt(moment: DrawnMoment, { forms }: Pick<Widget, 'forms'>): TextKey[] {
-  const place = moment === 'at-the-door' || moment === 'nobody-home' || moment === 'goodbye' ? PLACES[moment] : null;
+  const place =
+    moment === 'at-the-door' || moment === 'nobody-home' || moment === 'goodbye' ? PLACES[moment] : null;
   const fields = place === null ? [] : forms[place];
   const faults = fields.flatMap(({ kind, isRequired }): readonly TextKey[] => [
     ...(FAULTS[kind] ?? []),
@@ -42,4 +64,8 @@ export function alsoSaidAt(moment: DrawnMoment, { forms }: Pick<Widget, 'forms'>
   return [...new Set([...LATER[moment], ...faults, ...(fields.length === 0 ? [] : sent)])];
 }
 
-const MISSING: Readonly<Partial<Record<FieldKind, TextKey>>> = { long: 'note.noText', email: 'note.noEmail', consent: 'form.consent' };
+const MISSING: Readonly<Partial<Record<FieldKind, TextKey>>> = {
+  long: 'note.noText',
+  email: 'note.noEmail',
+  consent: 'form.consent',
+};

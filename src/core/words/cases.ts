@@ -20,8 +20,14 @@ export interface CaseOfText {
 /** The cases of a text ([T4]): the owner's, ours, otherwise. */
 export function casesOf({ cases }: Pick<Widget, 'cases'>, key: TextKey): CaseOfText[] {
   return [
-    ...cases.filter((one) => one.key === key).map(({ id, when }): CaseOfText => ({ wording: `case:${id}`, isOwn: true, when })),
-    ...entryOf(key).cases.map(({ id, when }): CaseOfText => ({ wording: `${key}#${id}` as CaseKey, isOwn: false, when })),
+    ...cases
+      .filter((one) => one.key === key)
+      .map(({ id, when }): CaseOfText => ({ wording: `case:${id}`, isOwn: true, when })),
+    ...entryOf(key).cases.map(({ id, when }): CaseOfText => ({
+      wording: `${key}#${id}` as CaseKey,
+      isOwn: false,
+      when,
+    })),
     { wording: key, isOwn: false, when: [] },
   ];
 }
@@ -48,7 +54,8 @@ export function unheardCases(design: Design, widget: Widget): OwnCase[] {
     const all = hearers.get(one.key) ?? hearersOf(design, widget, one.key);
     hearers.set(one.key, all);
     const before = widget.cases.slice(0, widget.cases.indexOf(one)).filter(({ key }) => key === one.key);
-    const hears = ({ when }: OwnCase, hearer: Asked): boolean => when.every((condition) => holds(condition, hearer as Hearer));
+    const hears = ({ when }: OwnCase, hearer: Asked): boolean =>
+      when.every((condition) => holds(condition, hearer as Hearer));
     return !all.some((hearer) => hears(one, hearer) && !before.some((other) => hears(other, hearer)));
   });
 }
@@ -79,14 +86,23 @@ const CLOSED_BY: readonly ClosedBy[] = ['override', 'break', 'holiday', 'excepti
  */
 function hearersOf(design: Design, widget: Widget, key: TextKey, isUsual = false): Asked[] {
   const { moment } = entryOf(key);
-  const isAway = (state: WidgetState): boolean => isUsual && moment === 'at-the-door' && widget.deeds[state] === 'note';
+  const isAway = (state: WidgetState): boolean =>
+    isUsual && moment === 'at-the-door' && widget.deeds[state] === 'note';
   const states = WIDGET_STATES.filter((state) => isSaidIn(widget, moment, state) && !isAway(state));
   const visits = ['first', 'returning', 'unknown'] as const;
   const teams = widget.teams.length === 0 ? [null] : widget.teams;
   return states.flatMap((state) =>
     visits.flatMap((visit) =>
       design.locales.flatMap((locale) =>
-        teams.flatMap((team) => (state === 'closed' ? CLOSED_BY : [null]).map((closedBy) => ({ state, visit, locale, team, closedBy }))),
+        teams.flatMap((team) =>
+          (state === 'closed' ? CLOSED_BY : [null]).map((closedBy) => ({
+            state,
+            visit,
+            locale,
+            team,
+            closedBy,
+          })),
+        ),
       ),
     ),
   );

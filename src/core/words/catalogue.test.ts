@@ -2,30 +2,47 @@ import { describe, expect, it } from 'vitest';
 import { madeDesign, madeHearer } from '../../../tests/made/site';
 import type { Widget } from '../model/design';
 import { TEAM_STATES } from '../model/moment';
-import { MAYBE_UNKNOWN, OUR_TEXTS, TEXT_KEYS, type CaseKey, entryOf, isCaseKey, textKeyOf } from './catalogue';
+import {
+  MAYBE_UNKNOWN,
+  OUR_TEXTS,
+  TEXT_KEYS,
+  type CaseKey,
+  entryOf,
+  isCaseKey,
+  textKeyOf,
+} from './catalogue';
 import { compileText } from './compile';
 import { pickedWording } from './wordings';
 
 const LOCALES = Object.keys(OUR_TEXTS);
 const KEYS = Object.keys(OUR_TEXTS['en'] ?? {}) as CaseKey[];
-const namesIn = (text: string): string[] => [...new Set([...text.matchAll(/\{(\w+)(?=[,}])/g)].map(([, name]) => name ?? ''))].sort();
+const namesIn = (text: string): string[] =>
+  [...new Set([...text.matchAll(/\{(\w+)(?=[,}])/g)].map(([, name]) => name ?? ''))].sort();
 
 describe('the catalogue', () => {
-  it.each(LOCALES)('is complete in %s: every text says something and compiles with its variables', (locale) => {
-    for (const key of KEYS) {
-      const text = OUR_TEXTS[locale]?.[key] ?? '';
-      expect(text.trim(), `${locale} ${key}`).not.toBe('');
-      expect(compileText(text, entryOf(textKeyOf(key)).variables).ok, `${locale} ${key}`).toBe(true);
-    }
-  });
+  it.each(LOCALES)(
+    'is complete in %s: every text says something and compiles with its variables',
+    (locale) => {
+      for (const key of KEYS) {
+        const text = OUR_TEXTS[locale]?.[key] ?? '';
+        expect(text.trim(), `${locale} ${key}`).not.toBe('');
+        expect(compileText(text, entryOf(textKeyOf(key)).variables).ok, `${locale} ${key}`).toBe(true);
+      }
+    },
+  );
 
   it.each(LOCALES)('uses in %s the very variables of the English text', (locale) => {
-    const odd = KEYS.filter((key) => namesIn(OUR_TEXTS[locale]?.[key] ?? '').join() !== namesIn(OUR_TEXTS['en']?.[key] ?? '').join());
+    const odd = KEYS.filter(
+      (key) =>
+        namesIn(OUR_TEXTS[locale]?.[key] ?? '').join() !== namesIn(OUR_TEXTS['en']?.[key] ?? '').join(),
+    );
     expect(odd).toEqual([]);
   });
 
   it.each(LOCALES)('keeps every text in %s within what its place holds', (locale) => {
-    const long = KEYS.filter((key) => (OUR_TEXTS[locale]?.[key] ?? '').length > entryOf(textKeyOf(key)).atMost);
+    const long = KEYS.filter(
+      (key) => (OUR_TEXTS[locale]?.[key] ?? '').length > entryOf(textKeyOf(key)).atMost,
+    );
     expect(long).toEqual([]);
   });
 
@@ -66,11 +83,16 @@ describe('the catalogue', () => {
           key,
         ).toContain(id);
     }
-    for (const text of TEXT_KEYS) for (const { id } of entryOf(text).cases) expect(isCaseKey(`${text}#${id}`), `${text}#${id}`).toBe(true);
+    for (const text of TEXT_KEYS)
+      for (const { id } of entryOf(text).cases)
+        expect(isCaseKey(`${text}#${id}`), `${text}#${id}`).toBe(true);
   });
 
   it('no name of a kind is a state of a team by mistake', () => {
-    const states = TEXT_KEYS.flatMap((key) => entryOf(key).cases.flatMap(({ when }) => when.filter(([kind]) => kind === 'state')));
-    for (const [, ...named] of states) for (const state of named) expect([...TEAM_STATES, 'closed']).toContain(state);
+    const states = TEXT_KEYS.flatMap((key) =>
+      entryOf(key).cases.flatMap(({ when }) => when.filter(([kind]) => kind === 'state')),
+    );
+    for (const [, ...named] of states)
+      for (const state of named) expect([...TEAM_STATES, 'closed']).toContain(state);
   });
 });

@@ -32,9 +32,26 @@ export const OUR_TEXTS: Readonly<Record<string, Readonly<Record<CaseKey, string>
 export const RIGHT_TO_LEFT: readonly Locale[] = ['ar', 'he', 'fa', 'ur'];
 
 /** Values that may be unknown when a text is said; a text that uses one has a second text without it ([T6]). */
-export const MAYBE_UNKNOWN: readonly string[] = ['promise', 'openingTime', 'closingTime', 'holidayName', 'reason', 'mail'];
+export const MAYBE_UNKNOWN: readonly string[] = [
+  'promise',
+  'openingTime',
+  'closingTime',
+  'holidayName',
+  'reason',
+  'mail',
+];
 
-const TEXT_VARIABLES = ['siteName', 'promise', 'holidayName', 'reason', 'responderName', 'teamName', 'email', 'mail', 'link'];
+const TEXT_VARIABLES = [
+  'siteName',
+  'promise',
+  'holidayName',
+  'reason',
+  'responderName',
+  'teamName',
+  'email',
+  'mail',
+  'link',
+];
 const INSTANT_VARIABLES = ['openingTime', 'closingTime', 'promiseTime'];
 const COUNT_VARIABLES = ['count', 'over', 'left', 'place', 'minutes', 'bound'];
 
@@ -96,7 +113,9 @@ const CASES: Partial<Record<TextKey, CatalogueEntry['cases']>> = {
   ],
 };
 
-export const TEXT_KEYS: readonly TextKey[] = (Object.keys(TEXTS_EN) as CaseKey[]).filter((key): key is TextKey => !/[#/]/.test(key));
+export const TEXT_KEYS: readonly TextKey[] = (Object.keys(TEXTS_EN) as CaseKey[]).filter(
+  (key): key is TextKey => !/[#/]/.test(key),
+);
 
 /** What is known of a text: its moment, bound, variables and cases. */
 export function entryOf(key: TextKey): CatalogueEntry {
@@ -129,10 +148,16 @@ export function isCaseKey(key: string): key is CaseKey {
 
 /** Names and types of the variables a text may use ([T5]): those that ours uses in any case. */
 function variablesOf(key: TextKey): Record<string, VariableType> {
-  const texts = (Object.keys(TEXTS_EN) as CaseKey[]).filter((one) => textKeyOf(one) === key).map((one) => TEXTS_EN[one]);
-  const names = new Set<string>(texts.flatMap((text) => [...text.matchAll(/\{(\w+)(?=[,}])/g)].map((match) => match[1] ?? '')));
+  const texts = (Object.keys(TEXTS_EN) as CaseKey[])
+    .filter((one) => textKeyOf(one) === key)
+    .map((one) => TEXTS_EN[one]);
+  const names = new Set<string>(
+    texts.flatMap((text) => [...text.matchAll(/\{(\w+)(?=[,}])/g)].map((match) => match[1] ?? '')),
+  );
   const counts = COUNT_VARIABLES.filter((name) => names.has(name)).map((name) => [name, 'count'] as const);
-  const instants = INSTANT_VARIABLES.filter((name) => names.has(name)).map((name) => [name, 'instant'] as const);
+  const instants = INSTANT_VARIABLES.filter((name) => names.has(name)).map(
+    (name) => [name, 'instant'] as const,
+  );
   const plain = TEXT_VARIABLES.filter((name) => names.has(name)).map((name) => [name, 'text'] as const);
   return { siteName: 'text', ...Object.fromEntries([...plain, ...counts, ...instants]) };
 }

@@ -6,7 +6,12 @@ const CLOSED_BY = ['override', 'break', 'holiday', 'exception', 'import', 'outsi
 
 /** Whether an unknown value is what a case may ask: one to three conditions of the kinds that cases have. */
 export function isCaseWhen(value: unknown): boolean {
-  return Array.isArray(value) && value.length >= 1 && value.length <= CASE_CONDITIONS_MAX && value.every(isCaseCondition);
+  return (
+    Array.isArray(value) &&
+    value.length >= 1 &&
+    value.length <= CASE_CONDITIONS_MAX &&
+    value.every(isCaseCondition)
+  );
 }
 
 function isCaseCondition(value: unknown): boolean {
@@ -21,7 +26,9 @@ function isCaseCondition(value: unknown): boolean {
       return values.length === 1 && CLOSED_BY.includes(String(values[0]));
     case 'team':
     case 'language':
-      return values.length === 1 && typeof values[0] === 'string' && values[0].length > 0 && values[0].length <= 40;
+      return (
+        values.length === 1 && typeof values[0] === 'string' && values[0].length > 0 && values[0].length <= 40
+      );
     default:
       return false;
   }

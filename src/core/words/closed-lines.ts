@@ -17,6 +17,10 @@ export function opening(hours: HoursNow | null): Line['values'] {
   if (hours === null || hours.isOpen) return {};
   return {
     ...(hours.opensAt === null ? {} : { openingTime: hours.opensAt }),
-    ...(hours.name === null ? {} : hours.closedBy === 'override' ? { reason: hours.name } : { holidayName: hours.name }),
+    ...(hours.name === null
+      ? {}
+      : hours.closedBy === 'override'
+        ? { reason: hours.name }
+        : { holidayName: hours.name }),
   };
 }

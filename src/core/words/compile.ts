@@ -6,7 +6,8 @@ import { MAYBE_UNKNOWN, type VariableType } from './catalogue';
 
 /** What is wrong with a text, and the code unit where ([T3], [T5]). */
 export interface TextFault {
-  readonly code: 'syntax' | 'unknown-variable' | 'wrong-type' | 'nested-too-deep' | 'not-offered' | 'needs-without';
+  readonly code:
+    'syntax' | 'unknown-variable' | 'wrong-type' | 'nested-too-deep' | 'not-offered' | 'needs-without';
   readonly at: number;
   readonly name: string;
 }
@@ -17,17 +18,26 @@ const DEPTH_MAX = 2;
  * Compiles an ICU message to pieces, at publish only ([T3]): plain text, `{name}`, number, plural, selectordinal and
  * select, date and time in four styles, nested at most twice. Tags are plain signs. The widget has no parser.
  */
-export function compileText(text: string, variables: Readonly<Record<string, VariableType>>): Result<Message, TextFault> {
+export function compileText(
+  text: string,
+  variables: Readonly<Record<string, VariableType>>,
+): Result<Message, TextFault> {
   const keep = COMPILED.get(variables) ?? remembering<Result<Message, TextFault>>(COMPILED_MAX);
   COMPILED.set(variables, keep);
   return keep(text, () => compileAnew(text, variables));
 }
 
 /** By the variables that are known; those of a text of ours are always the same object. */
-const COMPILED = new WeakMap<Readonly<Record<string, VariableType>>, ReturnType<typeof remembering<Result<Message, TextFault>>>>();
+const COMPILED = new WeakMap<
+  Readonly<Record<string, VariableType>>,
+  ReturnType<typeof remembering<Result<Message, TextFault>>>
+>();
 const COMPILED_MAX = 200;
 
-function compileAnew(text: string, variables: Readonly<Record<string, VariableType>>): Result<Message, TextFault> {
+function compileAnew(
+  text: string,
+  variables: Readonly<Record<string, VariableType>>,
+): Result<Message, TextFault> {
   let elements: MessageFormatElement[];
   try {
     elements = parse(text, { ignoreTag: true, captureLocation: true });
@@ -48,14 +58,22 @@ class Refusal extends Error {
   }
 }
 
-function toMessage(elements: readonly MessageFormatElement[], variables: Readonly<Record<string, VariableType>>, depth: number): Message {
+function toMessage(
+  elements: readonly MessageFormatElement[],
+  variables: Readonly<Record<string, VariableType>>,
+  depth: number,
+): Message {
   const pieces = elements.map((element) => toPiece(element, variables, depth));
   const [only] = pieces;
   if (pieces.length === 0) return '';
   return pieces.length === 1 && typeof only === 'string' ? only : pieces;
 }
 
-function toPiece(element: MessageFormatElement, variables: Readonly<Record<string, VariableType>>, depth: number): Piece {
+function toPiece(
+  element: MessageFormatElement,
+  variables: Readonly<Record<string, VariableType>>,
+  depth: number,
+): Piece {
   const at = element.location?.start.offset ?? 0;
   if (element.type === TYPE.literal) return element.value;
   if (element.type === TYPE.pound) return ['#'];
@@ -63,7 +81,8 @@ function toPiece(element: MessageFormatElement, variables: Readonly<Record<strin
   const type = Object.hasOwn(variables, element.value) ? variables[element.value] : undefined;
   if (type === undefined) throw new Refusal({ code: 'unknown-variable', at, name: element.value });
   if (element.type === TYPE.argument) return [PLAIN[type], element.value];
-  if (element.type === TYPE.select) return ['s', element.value, toForms(element.options, variables, depth, at)];
+  if (element.type === TYPE.select)
+    return ['s', element.value, toForms(element.options, variables, depth, at)];
   if (element.type === TYPE.number || element.type === TYPE.plural) {
     if (type !== 'count') throw new Refusal({ code: 'wrong-type', at, name: element.value });
     if (element.type === TYPE.number) {
@@ -90,7 +109,9 @@ function toForms(
   at: number,
 ): Record<string, Message> {
   if (depth >= DEPTH_MAX) throw new Refusal({ code: 'nested-too-deep', at, name: '' });
-  return Object.fromEntries(Object.entries(options).map(([form, { value }]) => [form, toMessage(value, variables, depth + 1)]));
+  return Object.fromEntries(
+    Object.entries(options).map(([form, { value }]) => [form, toMessage(value, variables, depth + 1)]),
+  );
 }
 
 function placeOf(error: unknown): number {

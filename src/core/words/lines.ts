@@ -41,7 +41,10 @@ interface Timed {
 function timedLines(moment: Moment, settled: Settled): Timed[] {
   const { invited } = settled.circumstances;
   if (moment === 'passing-by') return closedLines(settled).map(always);
-  if (moment === 'invited') return [...closedLines(settled), ...(invited === null ? [] : [line(`invitation:${invited.id}`)])].map(always);
+  if (moment === 'invited')
+    return [...closedLines(settled), ...(invited === null ? [] : [line(`invitation:${invited.id}`)])].map(
+      always,
+    );
   return [always(line('window.title')), ...openLines(moment, settled)];
 }
 
@@ -51,22 +54,34 @@ function openLines(moment: Moment, { presence, widget, circumstances }: Settled)
   const responderName = talk?.responderName ?? '';
   switch (moment) {
     case 'at-the-door':
-      return [always(line('status', opening(hours))), ...untilClosing(state, hours), always(line('greeting'))];
+      return [
+        always(line('status', opening(hours))),
+        ...untilClosing(state, hours),
+        always(line('greeting')),
+      ];
     case 'waiting':
     case 'slow-reply':
       return [always(line('waiting.status')), ...waitingLines(moment, presence, widget, circumstances)];
     case 'talking':
-      return [line('talking.status', { responderName }), line('talking.joined', { responderName })].map(always);
+      return [line('talking.status', { responderName }), line('talking.joined', { responderName })].map(
+        always,
+      );
     case 'goodbye':
-      return [line('goodbye.status'), goodbyeLine(circumstances, responderName), line('goodbye.again')].map(always);
+      return [line('goodbye.status'), goodbyeLine(circumstances, responderName), line('goodbye.again')].map(
+        always,
+      );
     case 'nobody-home':
-      return [line('status', opening(hours)), line('nobodyHome', opening(hours)), ...(talk === null ? [] : [line('nobodyHome.kept')])].map(
-        always,
-      );
+      return [
+        line('status', opening(hours)),
+        line('nobodyHome', opening(hours)),
+        ...(talk === null ? [] : [line('nobodyHome.kept')]),
+      ].map(always);
     case 'note-left':
-      return [line('noteLeft.status'), line('noteLeft.got', talk?.noteMail ? { email: talk.noteMail } : {}), line('noteLeft.add')].map(
-        always,
-      );
+      return [
+        line('noteLeft.status'),
+        line('noteLeft.got', talk?.noteMail ? { email: talk.noteMail } : {}),
+        line('noteLeft.add'),
+      ].map(always);
     default:
       return [];
   }
@@ -80,7 +95,14 @@ function waitingLines(
   { conversation: talk }: Circumstances,
 ): Timed[] {
   if (moment === 'slow-reply')
-    return [always(line(talk?.noteMail ? 'slowReply.done' : 'slowReply.offer', talk?.noteMail ? { email: talk.noteMail } : {}))];
+    return [
+      always(
+        line(
+          talk?.noteMail ? 'slowReply.done' : 'slowReply.offer',
+          talk?.noteMail ? { email: talk.noteMail } : {},
+        ),
+      ),
+    ];
   const since = talk?.waitingMs ?? talk?.askedMs ?? 0;
   const closes = closingIn(hours);
   return [
@@ -95,7 +117,9 @@ function waitingLines(
 
 function untilClosing(state: WidgetState, hours: HoursNow | null): Timed[] {
   const closes = closingIn(hours);
-  return closes === null || state !== 'in' ? [] : [{ line: line('status.until', { closingTime: closes }), from: closes - UNTIL_SHOWS_MS }];
+  return closes === null || state !== 'in'
+    ? []
+    : [{ line: line('status.until', { closingTime: closes }), from: closes - UNTIL_SHOWS_MS }];
 }
 
 function closingIn(hours: HoursNow | null): EpochMs | null {
@@ -104,7 +128,9 @@ function closingIn(hours: HoursNow | null): EpochMs | null {
 
 function goodbyeLine({ conversation }: Circumstances, responderName: string): Line {
   if (conversation?.endedBy === 'visitor') return line('goodbye.byVisitor');
-  return conversation?.endedBy === 'person' ? line('goodbye.byResponder', { responderName }) : line('goodbye.bySilence');
+  return conversation?.endedBy === 'person'
+    ? line('goodbye.byResponder', { responderName })
+    : line('goodbye.bySilence');
 }
 
 function always(one: Line): Timed {

@@ -4,7 +4,11 @@ import type { Locale } from '../model/units';
  * [T1] The offered locale for an ordered list of wishes: each looked up as RFC 4647 says (exact, then shorter), then
  * any offered locale of the same language in the site's order; else the site's default.
  */
-export function chooseLocale(wishes: readonly string[], offered: readonly Locale[], siteDefault: Locale): Locale {
+export function chooseLocale(
+  wishes: readonly string[],
+  offered: readonly Locale[],
+  siteDefault: Locale,
+): Locale {
   for (const wish of wishes) {
     const found = lookUp(wish.toLowerCase(), offered);
     if (found !== undefined) return found;

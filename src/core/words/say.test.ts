@@ -13,18 +13,26 @@ describe('say', () => {
   it('[D3] puts pieces together; a number is written as the locale writes it', () => {
     const text = compiled('{count, plural, one {# new message} other {# new messages}} for {name}');
     expect(say(text, { count: 1, name: 'Ana' }, hearer())).toBe('1 new message for \u2068Ana\u2069');
-    expect(say(text, { count: 1234, name: 'Ana' }, hearer({ locale: 'de' }))).toBe('1.234 new messages for \u2068Ana\u2069');
+    expect(say(text, { count: 1234, name: 'Ana' }, hearer({ locale: 'de' }))).toBe(
+      '1.234 new messages for \u2068Ana\u2069',
+    );
   });
 
   it('[T3] plural forms are the locale’s own: Arabic has six, an exact number goes before them', () => {
-    const text = compiled('{count, plural, =0 {none} one {one} two {two} few {few} many {many} other {other}}');
+    const text = compiled(
+      '{count, plural, =0 {none} one {one} two {two} few {few} many {many} other {other}}',
+    );
     const forms = [0, 1, 2, 3, 11, 100].map((count) => say(text, { count }, hearer({ locale: 'ar' })));
     expect(forms).toEqual(['none', 'one', 'two', 'few', 'many', 'other']);
   });
 
   it('[T3] offset counts from behind, selectordinal and select choose their form', () => {
-    expect(say(compiled('{count, plural, offset:1 =1 {you} other {you and # more}}'), { count: 3 }, hearer())).toBe('you and 2 more');
-    expect(say(compiled('{count, selectordinal, two {#nd} other {#th}}'), { count: 2 }, hearer())).toBe('2nd');
+    expect(
+      say(compiled('{count, plural, offset:1 =1 {you} other {you and # more}}'), { count: 3 }, hearer()),
+    ).toBe('you and 2 more');
+    expect(say(compiled('{count, selectordinal, two {#nd} other {#th}}'), { count: 2 }, hearer())).toBe(
+      '2nd',
+    );
     expect(say(compiled('{name, select, ana {she} other {they}}'), { name: 'rui' }, hearer())).toBe('they');
   });
 
@@ -78,12 +86,17 @@ describe('say', () => {
 
   it('[T8] times are the site’s wall clock, whatever zone the program or the reader is in', () => {
     const summer = Date.UTC(2026, 6, 1, 20, 0);
-    expect(say(when(), { openingTime: OPENS }, hearer({ today: on('2026-11-26') }))).toMatch(/^Back 12:30\sAM\.$/u);
-    expect(say(when(), { openingTime: summer }, hearer({ locale: 'pt', today: on('2026-07-01') }))).toBe('Back 20:00.');
+    expect(say(when(), { openingTime: OPENS }, hearer({ today: on('2026-11-26') }))).toMatch(
+      /^Back 12:30\sAM\.$/u,
+    );
+    expect(say(when(), { openingTime: summer }, hearer({ locale: 'pt', today: on('2026-07-01') }))).toBe(
+      'Back 20:00.',
+    );
   });
 
   it('[T8] tomorrow is by the reader’s date: the same instant is today for one and tomorrow for another', () => {
-    const said = (today: string, locale = 'pt') => say(when(), { openingTime: OPENS }, hearer({ locale, today: on(today) }));
+    const said = (today: string, locale = 'pt') =>
+      say(when(), { openingTime: OPENS }, hearer({ locale, today: on(today) }));
     expect(said('2026-11-26')).toBe('Back 00:30.');
     expect(said('2026-11-25')).toBe('Back amanhã 00:30.');
     expect(said('2026-11-25', 'de')).toBe('Back morgen 00:30.');
@@ -92,7 +105,9 @@ describe('say', () => {
   });
 
   it('[T3] date and time in four styles, and a style that is none is refused', () => {
-    const text = compileText('{openingTime, date, short} {openingTime, time, short}', { openingTime: 'instant' });
+    const text = compileText('{openingTime, date, short} {openingTime, time, short}', {
+      openingTime: 'instant',
+    });
     if (!text.ok) throw new Error('Expected the text to compile.');
     expect(say(text.value, { openingTime: OPENS }, hearer({ locale: 'de' }))).toBe('26.11.26 00:30');
     expect(compileText('{openingTime, date, EEEE}', { openingTime: 'instant' })).toMatchObject({
@@ -125,7 +140,10 @@ describe('say', () => {
   });
 
   it('[T6] a value that is unknown inside of a choice is as unknown as outside of it', () => {
-    const made = compileText('{count, plural, one {Within {promise}} other {#}}', { count: 'count', promise: 'text' });
+    const made = compileText('{count, plural, one {Within {promise}} other {#}}', {
+      count: 'count',
+      promise: 'text',
+    });
     if (!made.ok) throw new Error('Expected the text to compile.');
     expect(say({ o: made.value, w: 'Soon' }, { count: 1 }, hearer())).toBe('Soon');
   });

@@ -47,7 +47,8 @@ function isCased(text: WireText): text is Exclude<WireText, Message> {
 export function holds(condition: CaseCondition, hearer: Hearer): boolean {
   if (condition[0] === 'state') return condition.includes(hearer.state, 1);
   if (condition[0] === 'visit') return condition[1] === hearer.visit;
-  if (condition[0] === 'language') return hearer.locale === condition[1] || hearer.locale.startsWith(`${condition[1]}-`);
+  if (condition[0] === 'language')
+    return hearer.locale === condition[1] || hearer.locale.startsWith(`${condition[1]}-`);
   if (condition[0] === 'team') return condition[1] === hearer.team;
   return condition[0] === 'closed-by' && condition[1] === hearer.closedBy;
 }
@@ -96,13 +97,17 @@ function putPiece(piece: Piece, values: Values, hearer: Hearer, count: number): 
       return put(piece[2][String(value)] ?? piece[2]['other'] ?? '', values, hearer, count);
   }
   const [kind, , offset, forms] = piece;
-  const form = forms[`=${number}`] ?? forms[pluralForm(number - offset, locale, kind === 'o')] ?? forms['other'] ?? '';
+  const form =
+    forms[`=${number}`] ?? forms[pluralForm(number - offset, locale, kind === 'o')] ?? forms['other'] ?? '';
   return put(form, values, hearer, number - offset);
 }
 
 /** [T8] An instant by the site's wall clock: formatted as if that were UTC, so that no zone data of the browser has a say. */
 function instantText(instant: EpochMs, { zone, locale }: Hearer, style: Intl.DateTimeFormatOptions): string {
-  const clock = made(`${locale} ${Object.entries(style).join()}`, () => new Intl.DateTimeFormat(locale, { ...style, timeZone: 'UTC' }));
+  const clock = made(
+    `${locale} ${Object.entries(style).join()}`,
+    () => new Intl.DateTimeFormat(locale, { ...style, timeZone: 'UTC' }),
+  );
   return clock.format(instant + offsetAt(zone, instant));
 }
 
@@ -111,8 +116,10 @@ function whenText(instant: EpochMs, hearer: Hearer): string {
   const time = instantText(instant, hearer, { timeStyle: 'short' });
   const ahead = localDayOf(hearer.zone, instant) - hearer.today;
   if (ahead === 0) return time;
-  if (ahead === 1) return `${new Intl.RelativeTimeFormat(hearer.locale, { numeric: 'auto' }).format(1, 'day')} ${time}`;
-  const day: Intl.DateTimeFormatOptions = ahead > 1 && ahead < 7 ? { weekday: 'long' } : { day: 'numeric', month: 'long' };
+  if (ahead === 1)
+    return `${new Intl.RelativeTimeFormat(hearer.locale, { numeric: 'auto' }).format(1, 'day')} ${time}`;
+  const day: Intl.DateTimeFormatOptions =
+    ahead > 1 && ahead < 7 ? { weekday: 'long' } : { day: 'numeric', month: 'long' };
   return `${instantText(instant, hearer, day)} ${time}`;
 }
 

@@ -39,7 +39,8 @@ export const TEXTS_AR: Readonly<Record<CaseKey, string>> = {
   'input.send': 'إرسال',
   'input.tooLong':
     'تجاوزت الحد بمقدار {over, plural, zero {# حرف} one {حرف واحد} two {حرفين} few {# أحرف} many {# حرفًا} other {# حرف}}. لم يُفقد شيء.',
-  'input.left': 'بقي {left, plural, zero {# حرف} one {حرف واحد} two {حرفان} few {# أحرف} many {# حرفًا} other {# حرف}}',
+  'input.left':
+    'بقي {left, plural, zero {# حرف} one {حرف واحد} two {حرفان} few {# أحرف} many {# حرفًا} other {# حرف}}',
   'input.offline': 'أنت غير متصل. ما كتبته محفوظ وسيُرسل عند عودة الاتصال.',
   'input.notSent': 'لم يصلنا هذا بعد. إنه محفوظ هنا وسنحاول مجددًا.',
   'input.refused': 'تعذّر قبول هذا. ما زال في الحقل أدناه.',
@@ -56,7 +57,8 @@ export const TEXTS_AR: Readonly<Record<CaseKey, string>> = {
   'waiting.place': 'رقمك في الانتظار {place}.',
   'waiting.minutes':
     'حوالي {minutes, plural, zero {# دقيقة} one {دقيقة واحدة} two {دقيقتين} few {# دقائق} many {# دقيقة} other {# دقيقة}}.',
-  'waiting.closing': 'نغلق عند {closingTime, time, short}. إن لم يتمكن أحد من الرد، تبقى رسالتك لدينا كملاحظة.',
+  'waiting.closing':
+    'نغلق عند {closingTime, time, short}. إن لم يتمكن أحد من الرد، تبقى رسالتك لدينا كملاحظة.',
   'waiting.closing/without': 'نغلق قريبًا. إن لم يتمكن أحد من الرد، تبقى رسالتك لدينا كملاحظة.',
   'slowReply.offer': 'نعتذر عن الانتظار. هل نجيبك بالبريد بدلًا من ذلك؟',
   'slowReply.yes': 'أجيبوني بالبريد',
@@ -113,7 +115,8 @@ export const TEXTS_AR: Readonly<Record<CaseKey, string>> = {
   'note.badEmail': 'هناك شيء ناقص حول الرمز @.',
   'form.missing': 'هذا الحقل مطلوب.',
   'form.consent': 'ضع علامة للمتابعة؛ بدونها لا نحتفظ بشيء.',
-  'form.tooShort': 'على الأقل {bound, plural, zero {# حرف} one {حرف واحد} two {حرفان} few {# أحرف} many {# حرفًا} other {# حرف}} من فضلك.',
+  'form.tooShort':
+    'على الأقل {bound, plural, zero {# حرف} one {حرف واحد} two {حرفان} few {# أحرف} many {# حرفًا} other {# حرف}} من فضلك.',
   'form.tooLong':
     'على الأكثر {bound, plural, zero {# حرف} one {حرف واحد} two {حرفان} few {# أحرف} many {# حرفًا} other {# حرف}}. لن يضيع شيء.',
   'form.notPhone': 'هذا لا يشبه رقم هاتف.',

@@ -54,7 +54,8 @@ export const TEXTS_EN = {
   'waiting.comfort': 'Still looking for somebody. Thank you for waiting.',
   'waiting.place': 'You are number {place} in line.',
   'waiting.minutes': 'About {minutes, plural, one {# minute} other {# minutes}}.',
-  'waiting.closing': 'We close at {closingTime, time, short}. If nobody makes it, your message stays with us as a note.',
+  'waiting.closing':
+    'We close at {closingTime, time, short}. If nobody makes it, your message stays with us as a note.',
   'waiting.closing/without': 'We close soon. If nobody makes it, your message stays with us as a note.',
   'slowReply.offer': 'Sorry for the wait. Shall we answer you by mail instead?',
   'slowReply.yes': 'Answer me by mail',
@@ -91,7 +92,8 @@ export const TEXTS_EN = {
   'goodbye.print': 'Print',
   'goodbye.again': 'Ask something else',
   nobodyHome: 'Nobody is at the desk right now. Leave a note and we will answer by mail.',
-  'nobodyHome#closed': 'Nobody is in just now. We are back {openingTime}. Leave a note and we will answer by mail.',
+  'nobodyHome#closed':
+    'Nobody is in just now. We are back {openingTime}. Leave a note and we will answer by mail.',
   'nobodyHome#closed/without': 'Nobody is in just now. Leave a note and we will answer by mail.',
   'nobodyHome#break': 'On a break, back at {openingTime}.',
   'nobodyHome#break/without': 'On a break just now.',

@@ -12,7 +12,12 @@ export function textOf(design: Design, widget: Widget, locale: Locale, key: Case
     const text = widget.texts[one]?.[key] ?? OUR_TEXTS[one]?.[key];
     if (text !== undefined) return text;
   }
-  return widget.texts[design.defaultLocale]?.[key] ?? OUR_TEXTS[design.defaultLocale]?.[key] ?? OUR_TEXTS['en']?.[key] ?? '';
+  return (
+    widget.texts[design.defaultLocale]?.[key] ??
+    OUR_TEXTS[design.defaultLocale]?.[key] ??
+    OUR_TEXTS['en']?.[key] ??
+    ''
+  );
 }
 
 /** Whether the words are the owner's own, not ours. */

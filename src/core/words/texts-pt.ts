@@ -11,7 +11,8 @@ export const TEXTS_PT: Readonly<Record<CaseKey, string>> = {
   'launcher.name#busy': 'Perguntar a {siteName}. Estamos todos com alguém neste momento.',
   'launcher.name#closed': 'Deixar uma nota a {siteName}. Voltamos {openingTime}.',
   'launcher.name#closed/without': 'Deixar uma nota a {siteName}.',
-  'launcher.unread': '{count, plural, one {# mensagem nova} many {# mensagens novas} other {# mensagens novas}} de {siteName}',
+  'launcher.unread':
+    '{count, plural, one {# mensagem nova} many {# mensagens novas} other {# mensagens novas}} de {siteName}',
   'launcher.putAway': 'Guardar durante esta visita',
   'invitation.yes': 'Fazer uma pergunta',
   'invitation.no': 'Não, obrigado',
@@ -36,8 +37,10 @@ export const TEXTS_PT: Readonly<Record<CaseKey, string>> = {
   'input.label': 'Escreva a sua pergunta',
   'input.add': 'Acrescentar à mensagem',
   'input.send': 'Enviar',
-  'input.tooLong': '{over, plural, one {# carácter} many {# caracteres} other {# caracteres}} a mais. Nada se perde.',
-  'input.left': '{left, plural, one {Resta # carácter} many {Restam # caracteres} other {Restam # caracteres}}',
+  'input.tooLong':
+    '{over, plural, one {# carácter} many {# caracteres} other {# caracteres}} a mais. Nada se perde.',
+  'input.left':
+    '{left, plural, one {Resta # carácter} many {Restam # caracteres} other {Restam # caracteres}}',
   'input.offline': 'Está sem ligação. Isto fica guardado e segue quando a ligação voltar.',
   'input.notSent': 'Isto ainda não nos chegou. Fica guardado aqui e tentamos de novo.',
   'input.refused': 'Não foi possível receber isto. Continua no campo abaixo.',
@@ -53,8 +56,10 @@ export const TEXTS_PT: Readonly<Record<CaseKey, string>> = {
   'waiting.comfort': 'Continuamos à procura de alguém. Obrigado por esperar.',
   'waiting.place': 'É o número {place} na fila.',
   'waiting.minutes': 'Cerca de {minutes, plural, one {# minuto} many {# minutos} other {# minutos}}.',
-  'waiting.closing': 'Fechamos às {closingTime, time, short}. Se ninguém conseguir, a sua mensagem fica connosco como nota.',
-  'waiting.closing/without': 'Fechamos em breve. Se ninguém conseguir, a sua mensagem fica connosco como nota.',
+  'waiting.closing':
+    'Fechamos às {closingTime, time, short}. Se ninguém conseguir, a sua mensagem fica connosco como nota.',
+  'waiting.closing/without':
+    'Fechamos em breve. Se ninguém conseguir, a sua mensagem fica connosco como nota.',
   'slowReply.offer': 'Desculpe a espera. Prefere que respondamos por e-mail?',
   'slowReply.yes': 'Responder por e-mail',
   'slowReply.no': 'Eu espero',
@@ -90,7 +95,8 @@ export const TEXTS_PT: Readonly<Record<CaseKey, string>> = {
   'goodbye.print': 'Imprimir',
   'goodbye.again': 'Perguntar outra coisa',
   nobodyHome: 'Não está ninguém ao balcão. Deixe uma nota e respondemos por e-mail.',
-  'nobodyHome#closed': 'Não está ninguém neste momento. Voltamos {openingTime}. Deixe uma nota e respondemos por e-mail.',
+  'nobodyHome#closed':
+    'Não está ninguém neste momento. Voltamos {openingTime}. Deixe uma nota e respondemos por e-mail.',
   'nobodyHome#closed/without': 'Não está ninguém neste momento. Deixe uma nota e respondemos por e-mail.',
   'nobodyHome#break': 'Em pausa, voltamos às {openingTime}.',
   'nobodyHome#break/without': 'Em pausa neste momento.',
@@ -110,8 +116,10 @@ export const TEXTS_PT: Readonly<Record<CaseKey, string>> = {
   'note.badEmail': 'Falta alguma coisa junto ao @.',
   'form.missing': 'Este é preciso.',
   'form.consent': 'Assinale para continuar; sem isso não guardamos nada.',
-  'form.tooShort': 'Pelo menos {bound, plural, one {# carácter} many {# caracteres} other {# caracteres}}, por favor.',
-  'form.tooLong': 'No máximo {bound, plural, one {# carácter} many {# caracteres} other {# caracteres}}. Nada se perde.',
+  'form.tooShort':
+    'Pelo menos {bound, plural, one {# carácter} many {# caracteres} other {# caracteres}}, por favor.',
+  'form.tooLong':
+    'No máximo {bound, plural, one {# carácter} many {# caracteres} other {# caracteres}}. Nada se perde.',
   'form.notPhone': 'Isto não parece um número de telefone.',
   'form.notNumber': 'Indique um número, por favor.',
   'form.tooSmall': 'Pelo menos {bound}, por favor.',

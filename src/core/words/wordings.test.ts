@@ -4,7 +4,14 @@ import { applyPatches } from '../draft/patch';
 import { publish } from '../wire/publish';
 import type { OwnCase, Widget } from '../model/design';
 import { casesOf, movedCase, newCase, unheardCases } from './cases';
-import { hasOursBeneath, pickedWording, wordingFault, wordingOf, wordingPatches, type WordingKey } from './wordings';
+import {
+  hasOursBeneath,
+  pickedWording,
+  wordingFault,
+  wordingOf,
+  wordingPatches,
+  type WordingKey,
+} from './wordings';
 
 const own = (id: string, when: OwnCase['when'], change: Partial<OwnCase> = {}): OwnCase => ({
   id,
@@ -38,7 +45,11 @@ describe('pickedWording', () => {
     expect(picked({}, 'nobodyHome', { state: 'closed' }, { openingTime: EVENING })).toBe('nobodyHome#closed');
     expect(picked({}, 'nobodyHome', { state: 'closed' })).toBe('nobodyHome#closed/without');
     const cases = [
-      own('night', [['state', 'closed']], { key: 'nobodyHome', texts: { en: 'Back {openingTime}.' }, without: { en: 'Back.' } }),
+      own('night', [['state', 'closed']], {
+        key: 'nobodyHome',
+        texts: { en: 'Back {openingTime}.' },
+        without: { en: 'Back.' },
+      }),
     ];
     expect(picked({ cases }, 'nobodyHome', { state: 'closed' })).toBe('case:night/without');
     const plain = [own('night', [['state', 'closed']], { key: 'nobodyHome', without: { en: 'never said' } })];
@@ -50,10 +61,19 @@ describe('wordingPatches', () => {
   const invitation = madeDesign().widgets[0]?.invitations.find(({ ours }) => ours !== null);
   if (invitation === undefined) throw new Error('Expected an invitation of ours.');
   const asked: WordingKey = `invitation:${invitation.id}`;
-  const cases = [own('first', [RETURNING]), own('second', [['language', 'pt']], { without: { en: 'without' } })];
+  const cases = [
+    own('first', [RETURNING]),
+    own('second', [['language', 'pt']], { without: { en: 'without' } }),
+  ];
 
   it('every wording says what was written into it, in that language alone, and ours again where it had ours', () => {
-    for (const key of ['greeting', 'nobodyHome#closed/without', 'case:second', 'case:second/without', asked] as const) {
+    for (const key of [
+      'greeting',
+      'nobodyHome#closed/without',
+      'case:second',
+      'case:second/without',
+      asked,
+    ] as const) {
       const { design, widget } = made({ cases, texts: {} });
       const written = applyPatches(design, wordingPatches(design, 0, 'pt', key, 'Olá')).value;
       const after = written.widgets[0] as Widget;
@@ -61,7 +81,9 @@ describe('wordingPatches', () => {
       expect(wordingOf(written, after, 'en', key)).toBe(wordingOf(design, widget, 'en', key));
       if (!hasOursBeneath(after, 'pt', key)) continue;
       const back = applyPatches(written, wordingPatches(written, 0, 'pt', key, null)).value;
-      expect(wordingOf(back, back.widgets[0] as Widget, 'pt', key)).toBe(wordingOf(design, widget, 'pt', key));
+      expect(wordingOf(back, back.widgets[0] as Widget, 'pt', key)).toBe(
+        wordingOf(design, widget, 'pt', key),
+      );
     }
     expect(hasOursBeneath(made({ cases }).widget, 'en', 'case:second')).toBe(false);
   });
@@ -74,8 +96,11 @@ describe('wordingPatches', () => {
 
 describe('wordingFault', () => {
   it('[T6] a value that may be unknown is taken only where there are second words, and never in those', () => {
-    const { design, widget } = made({ cases: [own('night', [RETURNING], { key: 'nobodyHome', without: { en: 'Back.' } })] });
-    const fault = (key: WordingKey, text: string) => wordingFault(design, widget, 'en', key, text)?.code ?? null;
+    const { design, widget } = made({
+      cases: [own('night', [RETURNING], { key: 'nobodyHome', without: { en: 'Back.' } })],
+    });
+    const fault = (key: WordingKey, text: string) =>
+      wordingFault(design, widget, 'en', key, text)?.code ?? null;
     expect(fault('nobodyHome', 'Back {openingTime}.')).toBe('needs-without');
     expect(fault('nobodyHome#closed', 'Back {openingTime}.')).toBe(null);
     expect(fault('nobodyHome#closed/without', 'Back {openingTime}.')).toBe('needs-without');
@@ -92,11 +117,19 @@ describe('words that would leave the draft unfit to be drawn', () => {
       const { design, widget } = made({ invitations: [{ ...first, ...change }] });
       return wordingFault(design, widget, 'en', `invitation:${first.id}`, '')?.code ?? null;
     };
-    expect([fault({ ours: null }), fault({ ours: null, manner: 'stir' }), fault({})]).toEqual(['empty-text', null, null]);
+    expect([fault({ ours: null }), fault({ ours: null, manner: 'stir' }), fault({})]).toEqual([
+      'empty-text',
+      null,
+      null,
+    ]);
   });
 
   it('[T6] second words cannot be emptied while the first ones need them', () => {
-    const night = own('night', [RETURNING], { key: 'nobodyHome', texts: { en: 'Back {openingTime}.' }, without: { en: 'Back soon.' } });
+    const night = own('night', [RETURNING], {
+      key: 'nobodyHome',
+      texts: { en: 'Back {openingTime}.' },
+      without: { en: 'Back soon.' },
+    });
     const fault = (one: OwnCase) => {
       const { design, widget } = made({ cases: [one] });
       return wordingFault(design, widget, 'en', 'case:night/without', '')?.code ?? null;
@@ -106,8 +139,20 @@ describe('words that would leave the draft unfit to be drawn', () => {
   });
 
   it('law: what is let through, one text after another, can always be published', () => {
-    const texts = ['', 'Back {openingTime}.', 'Back.', '{siteName}', '{nobody}', '{', '{openingTime, time, short}'];
-    const night = own('night', [RETURNING], { key: 'nobodyHome', texts: { en: 'Back.' }, without: { en: 'Back.' } });
+    const texts = [
+      '',
+      'Back {openingTime}.',
+      'Back.',
+      '{siteName}',
+      '{nobody}',
+      '{',
+      '{openingTime, time, short}',
+    ];
+    const night = own('night', [RETURNING], {
+      key: 'nobodyHome',
+      texts: { en: 'Back.' },
+      without: { en: 'Back.' },
+    });
     const invitations = (madeDesign().widgets[0]?.invitations ?? []).map((one) => ({
       ...one,
       isOn: true,
@@ -158,13 +203,20 @@ describe('cases', () => {
   it('a new one says in every language what is said otherwise, and can be published as it is', () => {
     const { design, widget } = made();
     const one = newCase(design, widget, 'nobodyHome', 'new');
-    expect(one.texts).toEqual({ en: wordingOf(design, widget, 'en', 'nobodyHome'), pt: wordingOf(design, widget, 'pt', 'nobodyHome') });
+    expect(one.texts).toEqual({
+      en: wordingOf(design, widget, 'en', 'nobodyHome'),
+      pt: wordingOf(design, widget, 'pt', 'nobodyHome'),
+    });
     const with_ = { ...widget, cases: [one] };
     expect(wordingFault(design, with_, 'pt', 'case:new', 'Voltamos {openingTime}.')).toBe(null);
   });
 
   it('one is moved over its neighbour of the same text, not over those of others', () => {
-    const cases = [own('a', [RETURNING]), own('x', [RETURNING], { key: 'status' }), own('b', [['language', 'pt']])];
+    const cases = [
+      own('a', [RETURNING]),
+      own('x', [RETURNING], { key: 'status' }),
+      own('b', [['language', 'pt']]),
+    ];
     const { design, widget } = made({ cases });
     const order = (id: string, by: -1 | 1) =>
       applyPatches(design, movedCase(widget, 0, id, by)).value.widgets[0]?.cases.map((one) => one.id);
@@ -181,12 +233,16 @@ describe('cases', () => {
     };
     expect(unheard([own('a', [RETURNING, ['visit', 'first']])])).toEqual(['a']);
     expect(unheard([own('a', [['language', 'de']])])).toEqual(['a']);
-    expect(unheard([own('en', [['language', 'en']]), own('pt', [['language', 'pt']]), own('all', [RETURNING])])).toEqual(['all']);
+    expect(
+      unheard([own('en', [['language', 'en']]), own('pt', [['language', 'pt']]), own('all', [RETURNING])]),
+    ).toEqual(['all']);
     expect(unheard([own('all', [RETURNING]), own('en', [['language', 'en']])])).toEqual([]);
     const noted = [own('a', [['state', 'in']], { key: 'nobodyHome' })];
     expect(unheard(noted)).toEqual(['a']);
     const { deeds } = made().widget;
     expect(unheard(noted, { deeds: { ...deeds, in: 'note' } })).toEqual([]);
-    expect(unheard([own('a', [['closed-by', 'holiday']], { key: 'nobodyHome' })], { calendarId: null })).toEqual(['a']);
+    expect(
+      unheard([own('a', [['closed-by', 'holiday']], { key: 'nobodyHome' })], { calendarId: null }),
+    ).toEqual(['a']);
   });
 });

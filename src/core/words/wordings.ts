@@ -27,7 +27,9 @@ export function ownCaseOf(widget: Widget, key: WordingKey): OwnCase | undefined 
 
 /** The invitation that a key names; undefined: it names none. Ours are texts too, and named by the invitation that says them. */
 export function invitationOf(widget: Widget, key: WordingKey): Invitation | undefined {
-  return isCaseKey(key) || !key.startsWith('invitation:') ? undefined : widget.invitations.find(({ id }) => key === `invitation:${id}`);
+  return isCaseKey(key) || !key.startsWith('invitation:')
+    ? undefined
+    : widget.invitations.find(({ id }) => key === `invitation:${id}`);
 }
 
 /** The words of a wording in a locale, as its reader gets them ([T2]); empty: there are none. */
@@ -61,10 +63,19 @@ export function boundsOf(widget: Widget, key: WordingKey): Pick<CatalogueEntry, 
 }
 
 /** The wording that is said now: the first case that holds, and its second words where it uses a value that is unknown ([T4], [T6]). */
-export function pickedWording(design: Design, widget: Widget, key: TextKey, hearer: Hearer, values: Values): WordingKey {
-  const own = widget.cases.find((one) => one.key === key && one.when.every((condition) => holds(condition, hearer)));
+export function pickedWording(
+  design: Design,
+  widget: Widget,
+  key: TextKey,
+  hearer: Hearer,
+  values: Values,
+): WordingKey {
+  const own = widget.cases.find(
+    (one) => one.key === key && one.when.every((condition) => holds(condition, hearer)),
+  );
   const ours = entryOf(key).cases.find(({ when }) => when.every((condition) => holds(condition, hearer)));
-  const full: WordingKey = own === undefined ? ((ours === undefined ? key : `${key}#${ours.id}`) as CaseKey) : `case:${own.id}`;
+  const full: WordingKey =
+    own === undefined ? ((ours === undefined ? key : `${key}#${ours.id}`) as CaseKey) : `case:${own.id}`;
   const without = secondOf(full);
   if (wordingOf(design, widget, hearer.locale, without) === '') return full;
   const compiled = compileText(wordingOf(design, widget, hearer.locale, full), entryOf(key).variables);
@@ -75,7 +86,13 @@ export function pickedWording(design: Design, widget: Widget, key: TextKey, hear
 export type WordingFault = Omit<TextFault, 'code'> & { readonly code: TextFault['code'] | 'empty-text' };
 
 /** Why new words for a wording cannot be published ([T3], [T5], [T6]); null: they can. Nothing else is to be stored. */
-export function wordingFault(design: Design, widget: Widget, locale: Locale, key: WordingKey, text: string): WordingFault | null {
+export function wordingFault(
+  design: Design,
+  widget: Widget,
+  locale: Locale,
+  key: WordingKey,
+  text: string,
+): WordingFault | null {
   const compiled = compileText(text, boundsOf(widget, key).variables);
   if (!compiled.ok) return compiled.errors;
   const invitation = invitationOf(widget, key);
@@ -83,7 +100,10 @@ export function wordingFault(design: Design, widget: Widget, locale: Locale, key
     return { code: 'empty-text', at: 0, name: '' };
   // Second words of an own case that are empty are none: then the first ones may need none either.
   const emptied = key.endsWith(WITHOUT) && text === '' ? ownCaseOf(widget, key) : undefined;
-  const [unknown] = emptied === undefined ? unknownsOf(compiled.value) : unknownsIn(inLocale(emptied.texts, design, locale), emptied.key);
+  const [unknown] =
+    emptied === undefined
+      ? unknownsOf(compiled.value)
+      : unknownsIn(inLocale(emptied.texts, design, locale), emptied.key);
   if (unknown === undefined) return null;
   const hasSecond = !key.endsWith(WITHOUT) && wordingOf(design, widget, locale, secondOf(key)) !== '';
   return hasSecond ? null : { code: 'needs-without', at: 0, name: unknown };
@@ -100,17 +120,34 @@ function secondOf(key: WordingKey): WordingKey {
 }
 
 /** Changes the words of a wording in a locale; null: ours again. Empty where the wording is not there. */
-export function wordingPatches(design: Design, place: number, locale: Locale, key: WordingKey, text: string | null): Patch[] {
+export function wordingPatches(
+  design: Design,
+  place: number,
+  locale: Locale,
+  key: WordingKey,
+  text: string | null,
+): Patch[] {
   const widget = design.widgets[place];
   if (widget === undefined) return [];
   const at = ['widgets', place] as const;
-  const put = (path: (string | number)[]): Patch[] => [text === null ? { op: 'remove', path } : { op: 'set', path, value: text }];
+  const put = (path: (string | number)[]): Patch[] => [
+    text === null ? { op: 'remove', path } : { op: 'set', path, value: text },
+  ];
   if (isCaseKey(key)) {
     if (widget.texts[locale] !== undefined) return put([...at, 'texts', locale, key]);
     return text === null ? [] : [{ op: 'set', path: [...at, 'texts', locale], value: { [key]: text } }];
   }
   const own = ownCaseOf(widget, key);
-  if (own !== undefined) return put([...at, 'cases', widget.cases.indexOf(own), key.endsWith(WITHOUT) ? 'without' : 'texts', locale]);
+  if (own !== undefined)
+    return put([
+      ...at,
+      'cases',
+      widget.cases.indexOf(own),
+      key.endsWith(WITHOUT) ? 'without' : 'texts',
+      locale,
+    ]);
   const invitation = invitationOf(widget, key);
-  return invitation === undefined ? [] : put([...at, 'invitations', widget.invitations.indexOf(invitation), 'texts', locale]);
+  return invitation === undefined
+    ? []
+    : put([...at, 'invitations', widget.invitations.indexOf(invitation), 'texts', locale]);
 }

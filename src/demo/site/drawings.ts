@@ -15,9 +15,13 @@ export function nightSky(name: string, title: string): string {
   const next = seeded(name);
   const stars = Array.from(
     { length: 90 },
-    () => `<circle cx="${(next() * 960).toFixed(0)}" cy="${(next() * 250).toFixed(0)}" r="${(0.5 + next() * 1.4).toFixed(1)}"/>`,
+    () =>
+      `<circle cx="${(next() * 960).toFixed(0)}" cy="${(next() * 250).toFixed(0)}" r="${(0.5 + next() * 1.4).toFixed(1)}"/>`,
   ).join('');
-  const ridge = Array.from({ length: 13 }, (_, index) => `${index * 80},${(300 - next() * 60).toFixed(0)}`).join(' ');
+  const ridge = Array.from(
+    { length: 13 },
+    (_, index) => `${index * 80},${(300 - next() * 60).toFixed(0)}`,
+  ).join(' ');
   const dome = 200 + next() * 520;
   return `<svg class="sky" viewBox="0 0 960 360" role="img" aria-label="${title}"><rect width="960" height="360" fill="#1d2440"/><rect y="200" width="960" height="160" fill="#3a3554" opacity=".55"/><g fill="#f6e9c8">${stars}</g><polygon points="0,360 ${ridge} 960,360" fill="#12172b"/><g transform="translate(${dome.toFixed(0)} 236)"><path d="M0 40a34 34 0 0 1 68 0z" fill="#d9d2bf"/><path d="M30 7h9v33h-9z" fill="#1d2440"/><rect x="4" y="40" width="60" height="34" fill="#b8ad93"/></g></svg>`;
 }

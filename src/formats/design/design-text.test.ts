@@ -6,20 +6,30 @@ import { placedFaults, readDesignText, writeDesignText } from './design-text';
 
 const faultsOf = (text: string) => {
   const read = readDesignText(text);
-  return read.ok ? [] : read.errors.map(({ line, column, path, sentence }) => `${line}:${column} ${path} ${sentence}`.replace('  ', ' '));
+  return read.ok
+    ? []
+    : read.errors.map(({ line, column, path, sentence }) =>
+        `${line}:${column} ${path} ${sentence}`.replace('  ', ' '),
+      );
 };
 
 describe('a design as a file', () => {
   it('law: what was written is read back to the value', () => {
     for (let seed = 1; seed <= 60; seed++) {
       const design = anyDesign(diceOf(seed));
-      expect(readDesignText(writeDesignText(design))).toEqual({ ok: true, value: JSON.parse(JSON.stringify(design)) as unknown });
+      expect(readDesignText(writeDesignText(design))).toEqual({
+        ok: true,
+        value: JSON.parse(JSON.stringify(design)) as unknown,
+      });
     }
   });
 
   it('what is no JSON is told at line and column, each fault by its own sentence', () => {
     expect(faultsOf('{\n  "v": 1,\n  "siteName" "Farrow"\n}')).toEqual(['3:14 A colon should stand here.']);
-    expect(faultsOf('{\n  "v": 1,\n}')).toEqual(['3:1 A name in quotation marks should stand here.', '3:1 A value should stand here.']);
+    expect(faultsOf('{\n  "v": 1,\n}')).toEqual([
+      '3:1 A name in quotation marks should stand here.',
+      '3:1 A value should stand here.',
+    ]);
     expect(faultsOf('{ "v": 1 // one\n}')[0]).toBe('1:10 JSON has no comments.');
     expect(faultsOf('')).toEqual(['1:1 A value should stand here.']);
     expect(faultsOf('{"a": tru}')[0]).toMatch(/^1:7 This word means nothing in JSON/);
@@ -32,7 +42,9 @@ describe('a design as a file', () => {
   });
 
   it('nesting is counted before anything walks it', () => {
-    expect(faultsOf('['.repeat(100_000))).toEqual(['1:1 This is nested more than 12 levels deep: it is no design.']);
+    expect(faultsOf('['.repeat(100_000))).toEqual([
+      '1:1 This is nested more than 12 levels deep: it is no design.',
+    ]);
   });
 
   it('a fault stands at the line of what it means, one of something missing where it should be, in the order of the file', () => {
@@ -48,6 +60,8 @@ describe('a design as a file', () => {
       [lineOf('"place"'), 'widgets.0.place.depth', '“depth” is missing here.'],
       [lineOf('"brand"'), 'widgets.0.look.brand', 'No colour.'],
     ]);
-    expect(placedFaults(text, { '': 'No design.' })).toEqual([{ line: 1, column: 1, path: '', sentence: 'No design.' }]);
+    expect(placedFaults(text, { '': 'No design.' })).toEqual([
+      { line: 1, column: 1, path: '', sentence: 'No design.' },
+    ]);
   });
 });

@@ -26,13 +26,26 @@ export function writeDesignText(design: Design): string {
 export function readDesignText(text: string): Result<Json, readonly DesignTextFault[]> {
   if (depthOf(text) > LIMITS.designDepth)
     return fail([
-      { line: 1, column: 1, path: '', sentence: `This is nested more than ${LIMITS.designDepth} levels deep: it is no design.` },
+      {
+        line: 1,
+        column: 1,
+        path: '',
+        sentence: `This is nested more than ${LIMITS.designDepth} levels deep: it is no design.`,
+      },
     ]);
   const errors: ParseError[] = [];
-  const tree = parseTree(text, errors, { disallowComments: true, allowTrailingComma: false, allowEmptyContent: false });
+  const tree = parseTree(text, errors, {
+    disallowComments: true,
+    allowTrailingComma: false,
+    allowEmptyContent: false,
+  });
   const faults = errors
     .slice(0, FAULTS_MAX)
-    .map(({ error, offset }) => ({ ...lineAt(text, offset), path: '', sentence: SYNTAX[printParseErrorCode(error)] ?? NOT_JSON }));
+    .map(({ error, offset }) => ({
+      ...lineAt(text, offset),
+      path: '',
+      sentence: SYNTAX[printParseErrorCode(error)] ?? NOT_JSON,
+    }));
   if (faults.length > 0 || tree === undefined)
     return fail(faults.length > 0 ? faults : [{ line: 1, column: 1, path: '', sentence: NOT_JSON }]);
   const twice = namedTwice(tree, '')
@@ -51,8 +64,10 @@ export function placedFaults(text: string, errors: FieldErrors, tellsMissing = t
   const told = Object.entries(errors)
     .slice(0, FAULTS_MAX)
     .map(([path, sentence]) => {
-      const names = path === '' ? [] : path.split('.').map((name) => (/^\d+$/.test(name) ? Number(name) : name));
-      const isMissing = tellsMissing && tree !== undefined && path !== '' && findNodeAtLocation(tree, names) === undefined;
+      const names =
+        path === '' ? [] : path.split('.').map((name) => (/^\d+$/.test(name) ? Number(name) : name));
+      const isMissing =
+        tellsMissing && tree !== undefined && path !== '' && findNodeAtLocation(tree, names) === undefined;
       return {
         ...lineAt(text, nearest(tree, names)?.offset ?? 0),
         path,

@@ -7,7 +7,11 @@ import { readOsmHours, writeOsmHours } from './osm';
 import { readSchemaHours, writeSchemaHours } from './schema-org';
 import type { CalendarParts } from './shared';
 
-const exception = (days: HoursException['days'], intervals: Interval[] = [], change: Partial<HoursException> = {}): HoursException => ({
+const exception = (
+  days: HoursException['days'],
+  intervals: Interval[] = [],
+  change: Partial<HoursException> = {},
+): HoursException => ({
   id: 'e',
   name: 'e',
   days,
@@ -31,7 +35,9 @@ const interval = fc
   .tuple(fc.integer({ min: 0, max: 287 }), fc.integer({ min: 1, max: 288 }))
   .map(([from, length]) => ({ from: from * 5, to: (from + length) * 5 }));
 const dayPlan = fc.array(interval, { maxLength: 2 });
-const monthDay = fc.tuple(fc.integer({ min: 1, max: 12 }), fc.integer({ min: 1, max: 28 })).map(([month, date]) => month * 100 + date);
+const monthDay = fc
+  .tuple(fc.integer({ min: 1, max: 12 }), fc.integer({ min: 1, max: 28 }))
+  .map(([month, date]) => month * 100 + date);
 const someDay = fc.integer({ min: 20_000, max: 24_000 });
 const days = (kinds: readonly HoursException['days']['kind'][]) =>
   fc.oneof(
@@ -41,23 +47,32 @@ const days = (kinds: readonly HoursException['days']['kind'][]) =>
         .tuple(someDay, fc.integer({ min: 1, max: 20 }))
         .map(([from, length]): HoursException['days'] => ({ kind: 'range', from, to: from + length })),
       monthDay.map((on): HoursException['days'] => ({ kind: 'yearly-date', on })),
-      fc.tuple(monthDay, monthDay).map(([from, to]): HoursException['days'] => ({ kind: 'yearly-range', from, to })),
-    ].filter((_, index) => kinds.includes((['date', 'range', 'yearly-date', 'yearly-range'] as const)[index] ?? 'holiday')),
+      fc
+        .tuple(monthDay, monthDay)
+        .map(([from, to]): HoursException['days'] => ({ kind: 'yearly-range', from, to })),
+    ].filter((_, index) =>
+      kinds.includes((['date', 'range', 'yearly-date', 'yearly-range'] as const)[index] ?? 'holiday'),
+    ),
   );
 const calendars = (kinds: readonly HoursException['days']['kind'][], seasons: number) =>
   fc
     .record({
       week: fc.array(dayPlan, { minLength: 7, maxLength: 7 }),
-      seasons: fc.array(fc.record({ from: monthDay, to: monthDay, week: fc.array(dayPlan, { minLength: 7, maxLength: 7 }) }), {
-        maxLength: seasons,
-      }),
+      seasons: fc.array(
+        fc.record({ from: monthDay, to: monthDay, week: fc.array(dayPlan, { minLength: 7, maxLength: 7 }) }),
+        {
+          maxLength: seasons,
+        },
+      ),
       exceptions: fc.array(fc.record({ days: days(kinds), intervals: dayPlan }), { maxLength: 3 }),
     })
     .map((parts): Calendar =>
       calendar({
         week: parts.week,
         seasons: parts.seasons.map((one, index) => ({ ...one, id: `s${index}`, name: '' })),
-        exceptions: parts.exceptions.map((one, index) => exception(one.days, one.intervals, { id: `e${index}` })),
+        exceptions: parts.exceptions.map((one, index) =>
+          exception(one.days, one.intervals, { id: `e${index}` }),
+        ),
       }),
     )
     .filter((one) => faultsOf(one).length === 0);
@@ -89,12 +104,19 @@ describe('OSM opening_hours', () => {
     });
     expect(osm('Mo off;')).toMatchObject({ value: { week: Array(7).fill([]) } });
     expect(osm('24/7')).toMatchObject({ value: { week: Array(7).fill([{ from: 0, to: 1440 }]) } });
-    expect(osm('Mo-Fr 09:00-12:00; We off')).toMatchObject({ value: { week: [[{}], [{}], [], [{}], [{}], [], []] } });
+    expect(osm('Mo-Fr 09:00-12:00; We off')).toMatchObject({
+      value: { week: [[{}], [{}], [], [{}], [{}], [], []] },
+    });
   });
 
   it('[H19] lists what it cannot hold instead of dropping it silently', () => {
     const read = osm('Mo-Fr 09:00-12:00; PH off; sunrise-sunset; Sa 10:00+; Su 10:00-11:00 "by appointment"');
-    expect('unsaid' in read && read.unsaid.map(({ what }) => what)).toEqual(['public-holidays', 'sun', 'open-end', 'comment']);
+    expect('unsaid' in read && read.unsaid.map(({ what }) => what)).toEqual([
+      'public-holidays',
+      'sun',
+      'open-end',
+      'comment',
+    ]);
   });
 
   it.each([
@@ -134,11 +156,25 @@ describe('OSM opening_hours', () => {
 describe('schema.org opening hours', () => {
   it('[H19] writes days by their address, past midnight as the clock reads, closed as 00:00 to 00:00', () => {
     const { value } = writeSchemaHours(
-      calendar({ week: [times('20:20-01:00')], exceptions: [exception({ kind: 'date', day: day('2026-12-24') })] }),
+      calendar({
+        week: [times('20:20-01:00')],
+        exceptions: [exception({ kind: 'date', day: day('2026-12-24') })],
+      }),
     );
     expect(value).toEqual([
-      { '@type': 'OpeningHoursSpecification', dayOfWeek: ['https://schema.org/Monday'], opens: '20:20', closes: '01:00' },
-      { '@type': 'OpeningHoursSpecification', validFrom: '2026-12-24', validThrough: '2026-12-24', opens: '00:00', closes: '00:00' },
+      {
+        '@type': 'OpeningHoursSpecification',
+        dayOfWeek: ['https://schema.org/Monday'],
+        opens: '20:20',
+        closes: '01:00',
+      },
+      {
+        '@type': 'OpeningHoursSpecification',
+        validFrom: '2026-12-24',
+        validThrough: '2026-12-24',
+        opens: '00:00',
+        closes: '00:00',
+      },
     ]);
   });
 
@@ -146,14 +182,25 @@ describe('schema.org opening hours', () => {
     const { unsaid } = writeSchemaHours(
       calendar({
         seasons: [{ id: 'winter', name: 'Winter', from: 1101, to: 228, week: everyDay('15:00-16:00') }],
-        exceptions: [exception({ kind: 'yearly-date', on: 1224 }), exception({ kind: 'date', day: 5 }, [], { endsNightBefore: true })],
+        exceptions: [
+          exception({ kind: 'yearly-date', on: 1224 }),
+          exception({ kind: 'date', day: 5 }, [], { endsNightBefore: true }),
+        ],
       }),
     );
-    expect(unsaid.map(({ what }) => what)).toEqual(['zone', 'ends-night-before', 'season', 'yearly-exception']);
+    expect(unsaid.map(({ what }) => what)).toEqual([
+      'zone',
+      'ends-night-before',
+      'season',
+      'yearly-exception',
+    ]);
   });
 
   it('[H19] reads a thing that has them, one that is alone, and seconds', () => {
-    const place = { '@type': 'Place', openingHoursSpecification: { dayOfWeek: 'Monday', opens: '09:00:00', closes: '17:00:00' } };
+    const place = {
+      '@type': 'Place',
+      openingHoursSpecification: { dayOfWeek: 'Monday', opens: '09:00:00', closes: '17:00:00' },
+    };
     expect(readSchemaHours(place)).toMatchObject({
       ok: true,
       value: { value: { week: [[{ from: 540, to: 1020 }], [], [], [], [], [], []] } },

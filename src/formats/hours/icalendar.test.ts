@@ -6,8 +6,15 @@ import { type ICalendarReading, readICalendar, writeICalendar } from './icalenda
 
 const FROM = at('2026-11-01T00:00');
 const READING: ICalendarReading = { zone: AZORES, zones: ZONES, from: FROM, until: FROM + 400 * DAY_MS };
-const file = (...lines: string[]) => ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:-//x//y', ...lines, 'END:VCALENDAR', ''].join('\r\n');
-const event = (...lines: string[]) => ['BEGIN:VEVENT', 'UID:a', 'SUMMARY:Mast repair', ...lines, 'END:VEVENT'];
+const file = (...lines: string[]) =>
+  ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:-//x//y', ...lines, 'END:VCALENDAR', ''].join('\r\n');
+const event = (...lines: string[]) => [
+  'BEGIN:VEVENT',
+  'UID:a',
+  'SUMMARY:Mast repair',
+  ...lines,
+  'END:VEVENT',
+];
 const read = (text: string, reading = READING) => {
   const made = readICalendar(text, reading);
   if (!made.ok) throw new Error(`Expected a calendar, got ${JSON.stringify(made.errors)}.`);
@@ -18,7 +25,9 @@ const told = (closings: readonly Closing[]) =>
 
 describe('iCalendar', () => {
   it('[H11] floating times are in the calendar’s zone, those with a Z are not, those with a zone are in that one', () => {
-    expect(told(read(file(...event('DTSTART:20261201T100000', 'DTEND:20261201T120000'))))).toEqual(['2026-12-01T11:00Z/2026-12-01T13:00Z']);
+    expect(told(read(file(...event('DTSTART:20261201T100000', 'DTEND:20261201T120000'))))).toEqual([
+      '2026-12-01T11:00Z/2026-12-01T13:00Z',
+    ]);
     expect(told(read(file(...event('DTSTART:20261201T100000Z', 'DTEND:20261201T120000Z'))))).toEqual([
       '2026-12-01T10:00Z/2026-12-01T12:00Z',
     ]);
@@ -35,7 +44,9 @@ describe('iCalendar', () => {
 
   it('[H11] cancelled and transparent events do not count', () => {
     const when = ['DTSTART;VALUE=DATE:20261224'];
-    expect(read(file(...event(...when, 'STATUS:CANCELLED'), ...event(...when, 'TRANSP:TRANSPARENT')))).toEqual([]);
+    expect(
+      read(file(...event(...when, 'STATUS:CANCELLED'), ...event(...when, 'TRANSP:TRANSPARENT'))),
+    ).toEqual([]);
   });
 
   it('[H11] a weekly rule is expanded by the wall clock, over the change of the clock, without what it excepts', () => {
@@ -54,8 +65,17 @@ describe('iCalendar', () => {
 
   it('[H11] an occurrence that was moved is where it was moved to; one that was cancelled is gone', () => {
     const weekly = event('DTSTART:20261201T100000Z', 'DTEND:20261201T110000Z', 'RRULE:FREQ=WEEKLY;COUNT=3');
-    const moved = event('RECURRENCE-ID:20261208T100000Z', 'DTSTART:20261209T150000Z', 'DTEND:20261209T160000Z');
-    const gone = event('RECURRENCE-ID:20261215T100000Z', 'DTSTART:20261215T100000Z', 'DTEND:20261215T110000Z', 'STATUS:CANCELLED');
+    const moved = event(
+      'RECURRENCE-ID:20261208T100000Z',
+      'DTSTART:20261209T150000Z',
+      'DTEND:20261209T160000Z',
+    );
+    const gone = event(
+      'RECURRENCE-ID:20261215T100000Z',
+      'DTSTART:20261215T100000Z',
+      'DTEND:20261215T110000Z',
+      'STATUS:CANCELLED',
+    );
     expect(told(read(file(...weekly, ...moved, ...gone)))).toEqual([
       '2026-12-01T10:00Z/2026-12-01T11:00Z',
       '2026-12-09T15:00Z/2026-12-09T16:00Z',
@@ -80,15 +100,26 @@ describe('iCalendar', () => {
     ];
     const when = event('DTSTART;TZID=Island time:20261201T100000', 'DTEND;TZID=Island time:20261201T110000');
     expect(told(read(file(...zone, ...when)))).toEqual(['2026-12-01T04:30Z/2026-12-01T05:30Z']);
-    expect(readICalendar(file(...when), READING)).toMatchObject({ ok: false, errors: { reason: 'unknown-zone', about: 'Island time' } });
+    expect(readICalendar(file(...when), READING)).toMatchObject({
+      ok: false,
+      errors: { reason: 'unknown-zone', about: 'Island time' },
+    });
   });
 
   it('malformed, truncated, huge and hostile files end with a reason and bounded work', () => {
     expect(readICalendar('hello', READING)).toMatchObject({ ok: false, errors: { reason: 'not-icalendar' } });
-    expect(readICalendar(file(...event('DTSTART:20261201T100000Z')).slice(0, 90), READING)).toMatchObject({ ok: false });
-    expect(readICalendar('x'.repeat(4 * 1024 * 1024 + 1), READING)).toMatchObject({ ok: false, errors: { reason: 'too-large' } });
+    expect(readICalendar(file(...event('DTSTART:20261201T100000Z')).slice(0, 90), READING)).toMatchObject({
+      ok: false,
+    });
+    expect(readICalendar('x'.repeat(4 * 1024 * 1024 + 1), READING)).toMatchObject({
+      ok: false,
+      errors: { reason: 'too-large' },
+    });
     const everySecond = event('DTSTART:19700101T000000Z', 'DURATION:PT1S', 'RRULE:FREQ=SECONDLY');
-    expect(readICalendar(file(...everySecond), READING)).toMatchObject({ ok: false, errors: { reason: 'too-many', about: 'Mast repair' } });
+    expect(readICalendar(file(...everySecond), READING)).toMatchObject({
+      ok: false,
+      errors: { reason: 'too-many', about: 'Mast repair' },
+    });
   });
 
   it('[H19] what is written is read back as it was, where nothing is left unsaid', () => {

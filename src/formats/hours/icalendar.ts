@@ -33,7 +33,10 @@ export interface ICalendarReading {
  * out, floating times in the calendar's zone. A TZID that nobody knows goes by the file's own VTIMEZONE, or is refused by
  * name.
  */
-export function readICalendar(text: string, reading: ICalendarReading): Result<Said<readonly Closing[]>, ICalendarFault> {
+export function readICalendar(
+  text: string,
+  reading: ICalendarReading,
+): Result<Said<readonly Closing[]>, ICalendarFault> {
   if (text.length > ICALENDAR_UNITS_MAX) return fail({ reason: 'too-large', line: 0, about: '' });
   let root: ICAL.Component;
   try {
@@ -70,7 +73,8 @@ function closingsIn(calendar: ICAL.Component, expansion: Expansion): Closing[] {
     .filter((event) => !event.hasProperty('recurrence-id'))
     .flatMap((component) => {
       const event = new ICAL.Event(component, { strictExceptions: true });
-      for (const other of changed) if (textOf(other, 'uid') === textOf(component, 'uid')) event.relateException(new ICAL.Event(other));
+      for (const other of changed)
+        if (textOf(other, 'uid') === textOf(component, 'uid')) event.relateException(new ICAL.Event(other));
       return closingsOf(event, calendar, expansion);
     });
 }
@@ -78,10 +82,17 @@ function closingsIn(calendar: ICAL.Component, expansion: Expansion): Closing[] {
 function closingsOf(event: ICAL.Event, calendar: ICAL.Component, expansion: Expansion): Closing[] {
   const name = event.summary ?? '';
   if (!isReadable(event)) throw new Refusal({ reason: 'unreadable-event', line: 0, about: name });
-  if (!event.isRecurring()) return counts(event.component) ? closingOf(event, event.startDate, event.endDate, calendar, expansion) : [];
+  if (!event.isRecurring())
+    return counts(event.component)
+      ? closingOf(event, event.startDate, event.endDate, calendar, expansion)
+      : [];
   const found: Closing[] = [];
   const iterator = event.iterator();
-  for (let next = iterator.next() as ICAL.Time | undefined; next !== undefined; next = iterator.next() as ICAL.Time | undefined) {
+  for (
+    let next = iterator.next() as ICAL.Time | undefined;
+    next !== undefined;
+    next = iterator.next() as ICAL.Time | undefined
+  ) {
     if (expansion.left-- <= 0) throw new Refusal({ reason: 'too-many', line: 0, about: name });
     // A day before the stretch begins is near enough to reach into it from any zone.
     if (wallMs(next) > expansion.until + DAY_MS) break;
@@ -98,16 +109,27 @@ function isReadable(event: ICAL.Event): boolean {
 
 /** [H11] Cancelled and transparent events do not count. */
 function counts(component: ICAL.Component): boolean {
-  return textOf(component, 'status').toUpperCase() !== 'CANCELLED' && textOf(component, 'transp').toUpperCase() !== 'TRANSPARENT';
+  return (
+    textOf(component, 'status').toUpperCase() !== 'CANCELLED' &&
+    textOf(component, 'transp').toUpperCase() !== 'TRANSPARENT'
+  );
 }
 
-function closingOf(event: ICAL.Event, start: ICAL.Time, end: ICAL.Time, calendar: ICAL.Component, expansion: Expansion): Closing[] {
+function closingOf(
+  event: ICAL.Event,
+  start: ICAL.Time,
+  end: ICAL.Time,
+  calendar: ICAL.Component,
+  expansion: Expansion,
+): Closing[] {
   const name = event.summary ?? '';
   if (start.isDate) return wholeDays(start, end, name, expansion);
   const tzid = zoneNameOf(start);
   const from = instantOf(start, tzid, { calendar, expansion, end: 'from' });
   const to = instantOf(end, zoneNameOf(end) ?? tzid, { calendar, expansion, end: 'until' });
-  return from < to && to > expansion.from && from < expansion.until ? [{ kind: 'timed', from, to, name }] : [];
+  return from < to && to > expansion.from && from < expansion.until
+    ? [{ kind: 'timed', from, to, name }]
+    : [];
 }
 
 /** Each day of an all-day event; its end does not belong to it. */
@@ -115,7 +137,8 @@ function wholeDays(start: ICAL.Time, end: ICAL.Time, name: string, { from, until
   const [first, last] = [wallMs(start) / DAY_MS, Math.max(wallMs(end) / DAY_MS - 1, wallMs(start) / DAY_MS)];
   const [near, far] = [Math.floor(from / DAY_MS) - 1, Math.ceil(until / DAY_MS) + 1];
   const days: Closing[] = [];
-  for (let day = Math.max(first, near); day <= Math.min(last, far); day++) days.push({ kind: 'all-day', day, name });
+  for (let day = Math.max(first, near); day <= Math.min(last, far); day++)
+    days.push({ kind: 'all-day', day, name });
   return days;
 }
 
@@ -141,7 +164,11 @@ function instantOf(time: ICAL.Time, tzid: string | null, { calendar, expansion, 
   if (zone === null) return wall - ownOffsetMs(tzid ?? '', time, calendar);
   // A time that the clock skips, or reads twice, is where the smallest run around it says ([H4]).
   const span = spanOfWall(zone, wall, wall + MINUTE_MS) ?? spanOfWall(zone, wall, wall + 3 * 60 * MINUTE_MS);
-  return span === null ? wall - offsetAt(zone, wall) : end === 'from' ? span.from : Math.max(span.from, span.until - MINUTE_MS);
+  return span === null
+    ? wall - offsetAt(zone, wall)
+    : end === 'from'
+      ? span.from
+      : Math.max(span.from, span.until - MINUTE_MS);
 }
 
 function zoneNamed(name: string, { zones, from, until }: Expansion): Zone | null {
@@ -176,7 +203,10 @@ function startOf(closing: Closing): number {
 
 /** Tasks and notes of a diary close nothing. */
 function unsaidIn(calendars: readonly ICAL.Component[]): Unsaid[] {
-  const others = calendars.flatMap((calendar) => [...calendar.getAllSubcomponents('vtodo'), ...calendar.getAllSubcomponents('vjournal')]);
+  const others = calendars.flatMap((calendar) => [
+    ...calendar.getAllSubcomponents('vtodo'),
+    ...calendar.getAllSubcomponents('vjournal'),
+  ]);
   return others.map((one) => ({ what: 'comment', about: textOf(one, 'summary') }));
 }
 
@@ -191,12 +221,16 @@ function lineOf(error: unknown, text: string): number {
  */
 export function writeICalendar(calendar: Calendar, stamp: EpochMs): Said<string> {
   const unsaid: Unsaid[] = [
-    ...(calendar.week.some((day) => day.length > 0) ? [{ what: 'open-end' as const, about: calendar.name }] : []),
+    ...(calendar.week.some((day) => day.length > 0)
+      ? [{ what: 'open-end' as const, about: calendar.name }]
+      : []),
     ...calendar.seasons.map(({ name }) => ({ what: 'season' as const, about: name })),
     ...calendar.exceptions
       .filter(({ days }) => days.kind !== 'holiday')
       .map(({ id }) => ({ what: 'yearly-exception' as const, about: id })),
-    ...calendar.exceptions.filter(({ days }) => days.kind === 'holiday').map(({ id }) => ({ what: 'holiday-as-date' as const, about: id })),
+    ...calendar.exceptions
+      .filter(({ days }) => days.kind === 'holiday')
+      .map(({ id }) => ({ what: 'holiday-as-date' as const, about: id })),
   ];
   const root = new ICAL.Component('vcalendar');
   root.addPropertyWithValue('version', '2.0');
@@ -208,8 +242,14 @@ export function writeICalendar(calendar: Calendar, stamp: EpochMs): Said<string>
     event.addPropertyWithValue('summary', closing.name);
     const [from, to] =
       closing.kind === 'timed'
-        ? [ICAL.Time.fromJSDate(new Date(closing.from), true), ICAL.Time.fromJSDate(new Date(closing.to), true)]
-        : [ICAL.Time.fromDateString(dayText(closing.day)), ICAL.Time.fromDateString(dayText(closing.day + 1))];
+        ? [
+            ICAL.Time.fromJSDate(new Date(closing.from), true),
+            ICAL.Time.fromJSDate(new Date(closing.to), true),
+          ]
+        : [
+            ICAL.Time.fromDateString(dayText(closing.day)),
+            ICAL.Time.fromDateString(dayText(closing.day + 1)),
+          ];
     event.addPropertyWithValue('dtstart', from);
     event.addPropertyWithValue('dtend', to);
     root.addSubcomponent(event);

@@ -1,7 +1,24 @@
 import { civilOf, dayOf } from '../../core/hours/days';
-import type { Calendar, ExceptionDays, HoursException, Interval, MonthDay, Season, Week } from '../../core/model/calendar';
+import type {
+  Calendar,
+  ExceptionDays,
+  HoursException,
+  Interval,
+  MonthDay,
+  Season,
+  Week,
+} from '../../core/model/calendar';
 import { type Result, fail, ok } from '../../core/result';
-import { type CalendarParts, EMPTY_WEEK, type FormatFault, type Said, type Unsaid, clockText, commonUnsaid, groupedDays } from './shared';
+import {
+  type CalendarParts,
+  EMPTY_WEEK,
+  type FormatFault,
+  type Said,
+  type Unsaid,
+  clockText,
+  commonUnsaid,
+  groupedDays,
+} from './shared';
 
 const DAYS = ['Mo', 'Tu', 'We', 'Th', 'Fr', 'Sa', 'Su'];
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
@@ -16,16 +33,23 @@ const UNITS_MAX = 10_000;
 export function writeOsmHours(calendar: Calendar): Said<string> {
   const rules = [
     ...weekRules('', calendar.week),
-    ...calendar.seasons.flatMap(({ from, to, week }) => weekRules(`${monthDayText(from)}-${monthDayText(to)} `, week)),
+    ...calendar.seasons.flatMap(({ from, to, week }) =>
+      weekRules(`${monthDayText(from)}-${monthDayText(to)} `, week),
+    ),
     ...[...calendar.exceptions]
       .sort((a, b) => strength(a) - strength(b))
       .map(({ days, intervals }) => `${daysText(days)} ${timesText(intervals)}`),
   ];
-  return { value: rules.join('; '), unsaid: [{ what: 'zone', about: calendar.zone }, ...commonUnsaid(calendar)] };
+  return {
+    value: rules.join('; '),
+    unsaid: [{ what: 'zone', about: calendar.zone }, ...commonUnsaid(calendar)],
+  };
 }
 
 function weekRules(lead: string, week: Week): string[] {
-  return groupedDays(week).map(({ days, intervals }) => `${lead}${weekdaysText(days)} ${timesText(intervals)}`);
+  return groupedDays(week).map(
+    ({ days, intervals }) => `${lead}${weekdaysText(days)} ${timesText(intervals)}`,
+  );
 }
 
 function weekdaysText(days: readonly number[]): string {
@@ -82,8 +106,14 @@ function monthDayText(on: MonthDay): string {
  * that cannot be read is refused with its place.
  */
 export function readOsmHours(text: string): Result<Said<CalendarParts>, FormatFault> {
-  if (text.length > UNITS_MAX) return fail({ reason: `Opening hours of more than ${UNITS_MAX} signs are not read.`, at: UNITS_MAX });
-  const building: Building = { week: EMPTY_WEEK.map(() => []), seasons: new Map(), exceptions: [], unsaid: [] };
+  if (text.length > UNITS_MAX)
+    return fail({ reason: `Opening hours of more than ${UNITS_MAX} signs are not read.`, at: UNITS_MAX });
+  const building: Building = {
+    week: EMPTY_WEEK.map(() => []),
+    seasons: new Map(),
+    exceptions: [],
+    unsaid: [],
+  };
   let at = 0;
   for (const rule of text.replace(/;\s*$/, '').split(';')) {
     const fault = readRule(rule, building);
@@ -140,7 +170,13 @@ function readRule(rule: string, building: Building): string | null {
   const read = readDays(days);
   if (typeof read === 'string') return read;
   if (weekdays === undefined) {
-    building.exceptions.push({ id: `exception-${building.exceptions.length}`, name: days, days: read, intervals, endsNightBefore: false });
+    building.exceptions.push({
+      id: `exception-${building.exceptions.length}`,
+      name: days,
+      days: read,
+      intervals,
+      endsNightBefore: false,
+    });
     return null;
   }
   if (read.kind !== 'yearly-range') return `“${days}” with weekdays is neither a season nor a date.`;
@@ -157,7 +193,11 @@ function readRule(rule: string, building: Building): string | null {
 
 const ALL_DAYS = [0, 1, 2, 3, 4, 5, 6];
 
-function withDays(week: Week, days: readonly number[], intervals: readonly Interval[]): (readonly Interval[])[] {
+function withDays(
+  week: Week,
+  days: readonly number[],
+  intervals: readonly Interval[],
+): (readonly Interval[])[] {
   return week.map((before, day) => (days.includes(day) ? intervals : before));
 }
 
@@ -165,7 +205,9 @@ function readWeekdays(text: string): number[] {
   return text.split(',').flatMap((part) => {
     const [from = '', to = from] = part.split('-');
     const [first, last] = [DAYS.indexOf(from), DAYS.indexOf(to)];
-    return first <= last ? ALL_DAYS.slice(first, last + 1) : [...ALL_DAYS.slice(first), ...ALL_DAYS.slice(0, last + 1)];
+    return first <= last
+      ? ALL_DAYS.slice(first, last + 1)
+      : [...ALL_DAYS.slice(first), ...ALL_DAYS.slice(0, last + 1)];
   });
 }
 
@@ -179,7 +221,8 @@ function readTimes(text: string | undefined): readonly Interval[] | string {
     const [h1 = 0, m1 = 0, h2 = 0, m2 = 0] = match?.slice(1).map(Number) ?? [];
     const [from, end] = [h1 * 60 + m1, h2 * 60 + m2];
     const to = end <= from ? end + 1440 : end;
-    if (match === null || m1 > 59 || m2 > 59 || from > 1439 || to > from + 1440) return `“${part.trim()}” is no time from and to.`;
+    if (match === null || m1 > 59 || m2 > 59 || from > 1439 || to > from + 1440)
+      return `“${part.trim()}” is no time from and to.`;
     intervals.push({ from, to });
   }
   return intervals;
@@ -190,12 +233,15 @@ function readDays(text: string): ExceptionDays | string {
   const [first = '', second] = text.split('-');
   const from = readDate(first, null);
   if (typeof from === 'string') return from;
-  if (second === undefined) return from.year === null ? { kind: 'yearly-date', on: from.on } : { kind: 'date', day: from.day };
+  if (second === undefined)
+    return from.year === null ? { kind: 'yearly-date', on: from.on } : { kind: 'date', day: from.day };
   const to = readDate(second, from);
   if (typeof to === 'string') return to;
   if ((from.year === null) !== (to.year === null)) return `“${text}” has a year at one end only.`;
   if (from.year === null) return { kind: 'yearly-range', from: from.on, to: to.on };
-  return from.day <= to.day ? { kind: 'range', from: from.day, to: to.day } : `“${text}” ends before it begins.`;
+  return from.day <= to.day
+    ? { kind: 'range', from: from.day, to: to.day }
+    : `“${text}” ends before it begins.`;
 }
 
 interface ReadDate {
@@ -209,7 +255,8 @@ function readDate(text: string, begin: ReadDate | null): ReadDate | string {
   const match = /^(?:(\d{4}) )?(?:([A-Z][a-z]{2}) )?(\d{1,2})$/.exec(text);
   const month = match?.[2] === undefined ? Math.floor((begin?.on ?? 0) / 100) : MONTHS.indexOf(match[2]) + 1;
   const date = Number(match?.[3] ?? 0);
-  if (match === null || month < 1 || date < 1 || date > (DAYS_IN[month - 1] ?? 0)) return `“${text}” is no date.`;
+  if (match === null || month < 1 || date < 1 || date > (DAYS_IN[month - 1] ?? 0))
+    return `“${text}” is no date.`;
   const year = match[1] === undefined ? (begin?.year ?? null) : Number(match[1]);
   return { year, on: month * 100 + date, day: dayOf(year ?? 2000, month, date) };
 }

@@ -1,7 +1,16 @@
 import { dayText, parseDay } from '../../core/hours/days';
 import type { Calendar, ExceptionDays, HoursException, Interval } from '../../core/model/calendar';
 import { type Result, fail, ok } from '../../core/result';
-import { type CalendarParts, EMPTY_WEEK, type FormatFault, type Said, type Unsaid, clockText, commonUnsaid, groupedDays } from './shared';
+import {
+  type CalendarParts,
+  EMPTY_WEEK,
+  type FormatFault,
+  type Said,
+  type Unsaid,
+  clockText,
+  commonUnsaid,
+  groupedDays,
+} from './shared';
 
 const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
 
@@ -18,7 +27,9 @@ export interface OpeningHoursSpecification {
 /** Writes hours as schema.org tells them: days of the week, and dates with a year. */
 export function writeSchemaHours(calendar: Calendar): Said<readonly OpeningHoursSpecification[]> {
   const week = groupedDays(calendar.week).flatMap(({ days, intervals }) =>
-    intervals.map((interval) => specification(interval, { dayOfWeek: days.map((day) => `https://schema.org/${DAYS[day]}`) })),
+    intervals.map((interval) =>
+      specification(interval, { dayOfWeek: days.map((day) => `https://schema.org/${DAYS[day]}`) }),
+    ),
   );
   const unsaid: Unsaid[] = [
     { what: 'zone', about: calendar.zone },
@@ -32,7 +43,9 @@ export function writeSchemaHours(calendar: Calendar): Said<readonly OpeningHours
       return [];
     }
     const valid = { validFrom: dayText(range[0]), validThrough: dayText(range[1]) };
-    return exception.intervals.length === 0 ? [specification(null, valid)] : exception.intervals.map((one) => specification(one, valid));
+    return exception.intervals.length === 0
+      ? [specification(null, valid)]
+      : exception.intervals.map((one) => specification(one, valid));
   });
   return { value: [...week, ...dated], unsaid };
 }
@@ -47,7 +60,12 @@ function specification(
   more: Pick<OpeningHoursSpecification, 'dayOfWeek' | 'validFrom' | 'validThrough'>,
 ): OpeningHoursSpecification {
   const { from, to } = interval ?? { from: 0, to: 0 };
-  return { '@type': 'OpeningHoursSpecification', ...more, opens: clockText(from), closes: clockText(to > 1440 ? to - 1440 : to) };
+  return {
+    '@type': 'OpeningHoursSpecification',
+    ...more,
+    opens: clockText(from),
+    closes: clockText(to > 1440 ? to - 1440 : to),
+  };
 }
 
 /** A list longer than this is no week of anybody. */
@@ -57,7 +75,8 @@ const ITEMS_MAX = 2000;
 export function readSchemaHours(document: unknown): Result<Said<CalendarParts>, FormatFault> {
   const list = listIn(document);
   if (list === null) return fail({ reason: 'There is no OpeningHoursSpecification in it.', at: 0 });
-  if (list.length > ITEMS_MAX) return fail({ reason: `More than ${ITEMS_MAX} specifications are not read.`, at: ITEMS_MAX });
+  if (list.length > ITEMS_MAX)
+    return fail({ reason: `More than ${ITEMS_MAX} specifications are not read.`, at: ITEMS_MAX });
   const week: Interval[][] = EMPTY_WEEK.map(() => []);
   const exceptions = new Map<string, HoursException>();
   for (const [at, item] of list.entries()) {
@@ -107,7 +126,10 @@ function readItem(item: unknown): ReadItem | string {
   const [from, to] = [minutesOf(opens), minutesOf(closes)];
   if (from === null || to === null || from > 1439) return 'opens and closes are times such as 17:30.';
   const interval = from === 0 && to === 0 ? null : { from, to: to <= from ? to + 1440 : to };
-  const days = dayOfWeek === undefined ? [0, 1, 2, 3, 4, 5, 6] : (Array.isArray(dayOfWeek) ? dayOfWeek : [dayOfWeek]).map(weekdayNamed);
+  const days =
+    dayOfWeek === undefined
+      ? [0, 1, 2, 3, 4, 5, 6]
+      : (Array.isArray(dayOfWeek) ? dayOfWeek : [dayOfWeek]).map(weekdayNamed);
   if (days.includes(-1)) return 'dayOfWeek names a day that is none of Monday to Sunday.';
   if (validFrom === undefined && validThrough === undefined) return { days, interval, dates: null };
   const [begin, end] = [validFrom ?? validThrough, validThrough ?? validFrom].map((one) =>

@@ -42,7 +42,9 @@ export function clockText(minutes: number): string {
 }
 
 /** Days of a week that have the same intervals, in the order of their first day. */
-export function groupedDays(week: Week): { readonly days: readonly number[]; readonly intervals: readonly Interval[] }[] {
+export function groupedDays(
+  week: Week,
+): { readonly days: readonly number[]; readonly intervals: readonly Interval[] }[] {
   const groups = new Map<string, { days: number[]; intervals: readonly Interval[] }>();
   week.forEach((intervals, day) => {
     const key = JSON.stringify(intervals);
@@ -57,7 +59,11 @@ export function groupedDays(week: Week): { readonly days: readonly number[]; rea
 export function commonUnsaid({ closings, exceptions }: Calendar): Unsaid[] {
   return [
     ...closings.map(({ name }) => ({ what: 'closing' as const, about: name })),
-    ...exceptions.filter(({ endsNightBefore }) => endsNightBefore).map(({ id }) => ({ what: 'ends-night-before' as const, about: id })),
-    ...exceptions.filter(({ days }) => days.kind === 'holiday').map(({ id }) => ({ what: 'holiday-as-date' as const, about: id })),
+    ...exceptions
+      .filter(({ endsNightBefore }) => endsNightBefore)
+      .map(({ id }) => ({ what: 'ends-night-before' as const, about: id })),
+    ...exceptions
+      .filter(({ days }) => days.kind === 'holiday')
+      .map(({ id }) => ({ what: 'holiday-as-date' as const, about: id })),
   ];
 }

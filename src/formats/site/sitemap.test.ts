@@ -1,7 +1,13 @@
 import { gzipSync } from 'node:zlib';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { ADDRESSES_MAX, type SitemapFault, type SitemapPage, readSitemapBytes, sitemapReader } from './sitemap';
+import {
+  ADDRESSES_MAX,
+  type SitemapFault,
+  type SitemapPage,
+  readSitemapBytes,
+  sitemapReader,
+} from './sitemap';
 
 const SITEMAP = `<?xml version="1.0" encoding="UTF-8"?>
 <urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9" xmlns:image="http://www.google.com/schemas/sitemap-image/1.1">
@@ -11,7 +17,12 @@ const SITEMAP = `<?xml version="1.0" encoding="UTF-8"?>
 </urlset>`;
 
 function hearer() {
-  const heard = { pages: [] as SitemapPage[], sitemaps: [] as string[], leftOut: [] as string[], faults: [] as SitemapFault[] };
+  const heard = {
+    pages: [] as SitemapPage[],
+    sitemaps: [] as string[],
+    leftOut: [] as string[],
+    faults: [] as SitemapFault[],
+  };
   return {
     heard,
     on: {
@@ -49,7 +60,8 @@ describe('sitemaps', () => {
   });
 
   it('reads an index', () => {
-    const index = '<sitemapindex><sitemap><loc>https://farrowisle.example/a.xml.gz</loc></sitemap></sitemapindex>';
+    const index =
+      '<sitemapindex><sitemap><loc>https://farrowisle.example/a.xml.gz</loc></sitemap></sitemapindex>';
     expect(readAll([index]).sitemaps).toEqual(['https://farrowisle.example/a.xml.gz']);
   });
 
@@ -58,19 +70,28 @@ describe('sitemaps', () => {
     ['<urlset><url><loc>https://a.example/</loc></url>', 'not-xml'],
     ['plain text', 'not-xml'],
     ['', 'not-xml'],
-    ['<!DOCTYPE urlset [<!ENTITY a "aaaa"><!ENTITY b "&a;&a;">]><urlset><url><loc>&b;</loc></url></urlset>', 'not-xml'],
+    [
+      '<!DOCTYPE urlset [<!ENTITY a "aaaa"><!ENTITY b "&a;&a;">]><urlset><url><loc>&b;</loc></url></urlset>',
+      'not-xml',
+    ],
     [`<urlset>${'<a>'.repeat(20)}`, 'too-deep'],
   ] as const)('refuses %s', (text, reason) => {
     expect(readAll([text]).faults.map((fault) => fault.reason)).toEqual([reason]);
   });
 
   it('says the line it could not read on from, and keeps what it read before', () => {
-    const { pages, faults } = readAll(['<urlset>\n<url><loc>https://a.example/</loc></url>\n<url><loc>oops</url>']);
+    const { pages, faults } = readAll([
+      '<urlset>\n<url><loc>https://a.example/</loc></url>\n<url><loc>oops</url>',
+    ]);
     expect([pages.length, faults]).toEqual([1, [{ line: 3, reason: 'not-xml' }]]);
   });
 
   it('reads no more addresses than the protocol allows', () => {
-    const { pages, faults } = readAll(['<urlset>', '<url><loc>https://a.example/</loc></url>'.repeat(ADDRESSES_MAX + 5), '</urlset>']);
+    const { pages, faults } = readAll([
+      '<urlset>',
+      '<url><loc>https://a.example/</loc></url>'.repeat(ADDRESSES_MAX + 5),
+      '</urlset>',
+    ]);
     expect([pages.length, faults.map(({ reason }) => reason)]).toEqual([ADDRESSES_MAX, ['too-many']]);
   });
 

@@ -1,6 +1,13 @@
 import Papa from 'papaparse';
 import { type Result, fail, ok } from '../../core/result';
-import { TEXT_FILE_UNITS_MAX, TEXT_UNITS_MAX, type TextDocument, type TextFileFault, type TextUnit, type TextUnsaid } from './document';
+import {
+  TEXT_FILE_UNITS_MAX,
+  TEXT_UNITS_MAX,
+  type TextDocument,
+  type TextFileFault,
+  type TextUnit,
+  type TextUnsaid,
+} from './document';
 
 /** The first row: `key`, then the source's language, the target's, and the note. */
 const KEY = 'key';
@@ -30,13 +37,17 @@ export function readTextsCsv(
   text: string,
 ): Result<{ readonly value: TextDocument; readonly unsaid: readonly TextUnsaid[] }, TextFileFault> {
   if (text.length > TEXT_FILE_UNITS_MAX) return fail({ line: 0, reason: 'too-large' });
-  const { data, errors } = Papa.parse(text.replace(BYTE_ORDER_MARK, ''), { skipEmptyLines: 'greedy', delimitersToGuess: [',', ';', '\t'] });
+  const { data, errors } = Papa.parse(text.replace(BYTE_ORDER_MARK, ''), {
+    skipEmptyLines: 'greedy',
+    delimitersToGuess: [',', ';', '\t'],
+  });
   const [fault] = errors.filter(({ code }) => code !== 'UndetectableDelimiter');
   if (fault !== undefined) return fail({ line: (fault.row ?? 0) + 1, reason: 'not-csv' });
   const [head, ...rows] = data;
   if (head?.[0] !== KEY) return fail({ line: 1, reason: 'not-csv' });
   const [, sourceLocale = '', targetLocale = ''] = head;
-  if (sourceLocale === '' || targetLocale === '' || targetLocale === NOTE) return fail({ line: 1, reason: 'no-language' });
+  if (sourceLocale === '' || targetLocale === '' || targetLocale === NOTE)
+    return fail({ line: 1, reason: 'no-language' });
   if (rows.length > TEXT_UNITS_MAX) return fail({ line: TEXT_UNITS_MAX + 2, reason: 'too-many' });
   const keys = new Set<string>();
   const unsaid: TextUnsaid[] = [];

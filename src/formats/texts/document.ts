@@ -24,7 +24,15 @@ export interface TextUnsaid {
 /** Why a file cannot be read, and at which line. */
 export interface TextFileFault {
   readonly line: number;
-  readonly reason: 'not-xml' | 'not-xliff' | 'unknown-version' | 'not-po' | 'not-csv' | 'no-language' | 'too-large' | 'too-many';
+  readonly reason:
+    | 'not-xml'
+    | 'not-xliff'
+    | 'unknown-version'
+    | 'not-po'
+    | 'not-csv'
+    | 'no-language'
+    | 'too-large'
+    | 'too-many';
 }
 
 /** Files larger than this, in UTF-16 code units, are none of ours. */

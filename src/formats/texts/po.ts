@@ -1,13 +1,25 @@
 import { po } from 'gettext-parser';
 import { type Result, fail, ok } from '../../core/result';
-import { TEXT_FILE_UNITS_MAX, TEXT_UNITS_MAX, type TextDocument, type TextFileFault, type TextUnit, type TextUnsaid } from './document';
+import {
+  TEXT_FILE_UNITS_MAX,
+  TEXT_UNITS_MAX,
+  type TextDocument,
+  type TextFileFault,
+  type TextUnit,
+  type TextUnsaid,
+} from './document';
 
 /** Writes texts as a gettext PO file: the key is the context, what is said in the source language the id. Plurals stay in the message, as ICU writes them. */
 export function writePo({ sourceLocale, targetLocale, units }: TextDocument): string {
   const translations: Parameters<typeof po.compile>[0]['translations'] = {};
   for (const { key, source, target, note } of units)
     translations[key] = {
-      [source]: { msgctxt: key, msgid: source, msgstr: [target ?? ''], ...(note === '' ? {} : { comments: { extracted: note } }) },
+      [source]: {
+        msgctxt: key,
+        msgid: source,
+        msgstr: [target ?? ''],
+        ...(note === '' ? {} : { comments: { extracted: note } }),
+      },
     };
   const headers = {
     'Content-Type': 'text/plain; charset=utf-8',
@@ -19,7 +31,9 @@ export function writePo({ sourceLocale, targetLocale, units }: TextDocument): st
 }
 
 /** Reads a PO file. Texts without a context have no key and are told, so are plurals of gettext's own; fuzzy ones count as not translated. */
-export function readPo(text: string): Result<{ readonly value: TextDocument; readonly unsaid: readonly TextUnsaid[] }, TextFileFault> {
+export function readPo(
+  text: string,
+): Result<{ readonly value: TextDocument; readonly unsaid: readonly TextUnsaid[] }, TextFileFault> {
   if (text.length > TEXT_FILE_UNITS_MAX) return fail({ line: 0, reason: 'too-large' });
   let catalogue: ReturnType<typeof po.parse>;
   try {
@@ -53,5 +67,7 @@ export function readPo(text: string): Result<{ readonly value: TextDocument; rea
 }
 
 function isDone(text: string | undefined, flags: string | undefined): boolean {
-  return text !== undefined && text !== '' && !(flags ?? '').split(',').some((flag) => flag.trim() === 'fuzzy');
+  return (
+    text !== undefined && text !== '' && !(flags ?? '').split(',').some((flag) => flag.trim() === 'fuzzy')
+  );
 }

@@ -46,7 +46,10 @@ describe('XLIFF', () => {
   it('law: reading what was written gives the same texts, markup and white space in them included', () => {
     fc.assert(
       fc.property(documents, fc.constantFrom('1.2' as const, '2.1' as const), (made, version) => {
-        expect(readXliff(writeXliff(made, version))).toEqual({ ok: true, value: { value: made, unsaid: [] } });
+        expect(readXliff(writeXliff(made, version))).toEqual({
+          ok: true,
+          value: { value: made, unsaid: [] },
+        });
       }),
       { numRuns: 600, seed: 20261126 },
     );
@@ -116,7 +119,10 @@ describe('gettext PO', () => {
       ok: false,
       errors: { reason: 'not-po', line: 4 },
     });
-    expect(readPo('msgctxt "a"\nmsgid "b"\nmsgstr "c"\n')).toMatchObject({ ok: false, errors: { reason: 'no-language' } });
+    expect(readPo('msgctxt "a"\nmsgid "b"\nmsgstr "c"\n')).toMatchObject({
+      ok: false,
+      errors: { reason: 'no-language' },
+    });
   });
 });
 
@@ -162,7 +168,10 @@ describe('CSV', () => {
   it('refuses what is none, at its line; a key that came twice is told', () => {
     expect(readTextsCsv('hello,en,de\n')).toEqual({ ok: false, errors: { line: 1, reason: 'not-csv' } });
     expect(readTextsCsv('key,en\n')).toEqual({ ok: false, errors: { line: 1, reason: 'no-language' } });
-    expect(readTextsCsv('key,en,de,note\na,"b,c\n')).toMatchObject({ ok: false, errors: { reason: 'not-csv' } });
+    expect(readTextsCsv('key,en,de,note\na,"b,c\n')).toMatchObject({
+      ok: false,
+      errors: { reason: 'not-csv' },
+    });
     expect(readTextsCsv('key,en,de,note\na,b,c,\na,x,y,\n')).toMatchObject({
       ok: true,
       value: { unsaid: [{ what: 'twice', about: 'a' }] },

@@ -1,11 +1,21 @@
 import { SaxesParser } from 'saxes';
 import { type Result, fail, ok } from '../../core/result';
-import { TEXT_FILE_UNITS_MAX, TEXT_UNITS_MAX, type TextDocument, type TextFileFault, type TextUnit, type TextUnsaid } from './document';
+import {
+  TEXT_FILE_UNITS_MAX,
+  TEXT_UNITS_MAX,
+  type TextDocument,
+  type TextFileFault,
+  type TextUnit,
+  type TextUnsaid,
+} from './document';
 
 export type XliffVersion = '1.2' | '2.1';
 
 /** Writes texts as XLIFF (OASIS). White space is kept; a text that is not translated has no target. */
-export function writeXliff({ sourceLocale, targetLocale, units }: TextDocument, version: XliffVersion): string {
+export function writeXliff(
+  { sourceLocale, targetLocale, units }: TextDocument,
+  version: XliffVersion,
+): string {
   const [source, target] = [attribute(sourceLocale), attribute(targetLocale)];
   if (version === '1.2')
     return `<?xml version="1.0" encoding="UTF-8"?>
@@ -58,13 +68,17 @@ function attribute(text: string): string {
 }
 
 /** Reads XLIFF 1.x or 2.x. Tags inside of texts are left out and told; so is a text without a key, or with one that came before. */
-export function readXliff(text: string): Result<{ readonly value: TextDocument; readonly unsaid: readonly TextUnsaid[] }, TextFileFault> {
+export function readXliff(
+  text: string,
+): Result<{ readonly value: TextDocument; readonly unsaid: readonly TextUnsaid[] }, TextFileFault> {
   if (text.length > TEXT_FILE_UNITS_MAX) return fail({ line: 0, reason: 'too-large' });
   const reading = readingOf();
   const parser = new SaxesParser();
   parser.on('error', () => reading.refuse('not-xml', parser.line));
   parser.on('doctype', () => reading.refuse('not-xml', parser.line));
-  parser.on('opentag', ({ name, attributes }) => reading.open(name.replace(/^.*:/, ''), attributes, parser.line));
+  parser.on('opentag', ({ name, attributes }) =>
+    reading.open(name.replace(/^.*:/, ''), attributes, parser.line),
+  );
   parser.on('text', reading.take);
   parser.on('cdata', reading.take);
   parser.on('closetag', ({ name }) => reading.close(name.replace(/^.*:/, ''), parser.line));
@@ -83,7 +97,8 @@ function readingOf() {
   let fault: TextFileFault | null = null;
   let languages: { sourceLocale: string; targetLocale: string } | null = null;
   let isXliff = false;
-  let unit: { key: string; source: string; target: string | null; note: string; hasTags: boolean } | null = null;
+  let unit: { key: string; source: string; target: string | null; note: string; hasTags: boolean } | null =
+    null;
   let part: 'source' | 'target' | 'note' | null = null;
 
   const refuse = (reason: TextFileFault['reason'], line: number): void => {
@@ -101,8 +116,16 @@ function readingOf() {
   const open = (name: string, attributes: Readonly<Record<string, string>>, line: number): void => {
     if (!isXliff) return root(name, attributes, line);
     if (name === 'file') language(attributes['source-language'], attributes['target-language']);
-    else if (name === 'trans-unit') unit = { key: attributes.id ?? '', source: '', target: null, note: '', hasTags: false };
-    else if (name === 'unit') unit = { key: attributes.name ?? attributes.id ?? '', source: '', target: null, note: '', hasTags: false };
+    else if (name === 'trans-unit')
+      unit = { key: attributes.id ?? '', source: '', target: null, note: '', hasTags: false };
+    else if (name === 'unit')
+      unit = {
+        key: attributes.name ?? attributes.id ?? '',
+        source: '',
+        target: null,
+        note: '',
+        hasTags: false,
+      };
     else if (unit !== null && part === null && (name === 'source' || name === 'target' || name === 'note')) {
       part = name;
       if (name === 'target') unit.target ??= '';
@@ -122,11 +145,14 @@ function readingOf() {
     if (keys.has(key)) return void unsaid.push({ what: 'twice', about: key });
     keys.add(key);
     if (hasTags) unsaid.push({ what: 'inline-tag', about: key });
-    if (units.push({ key, source, target: target === '' ? null : target, note }) > TEXT_UNITS_MAX) refuse('too-many', line);
+    if (units.push({ key, source, target: target === '' ? null : target, note }) > TEXT_UNITS_MAX)
+      refuse('too-many', line);
   };
   const outcome = (): ReturnType<typeof readXliff> => {
     if (fault !== null) return fail(fault);
-    return languages === null ? fail({ line: 1, reason: 'no-language' }) : ok({ value: { ...languages, units }, unsaid });
+    return languages === null
+      ? fail({ line: 1, reason: 'no-language' })
+      : ok({ value: { ...languages, units }, unsaid });
   };
   return { refuse, open, take, close, outcome };
 }

@@ -1,6 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { LINE_UNITS_MAX, type LogFault, type LoggedRequest, accessLogReader, readLogLine } from './access-log';
+import {
+  LINE_UNITS_MAX,
+  type LogFault,
+  type LoggedRequest,
+  accessLogReader,
+  readLogLine,
+} from './access-log';
 
 const LINE =
   '203.0.113.7 - - [25/Nov/2026:22:14:07 -0100] "GET /tonight?utm_source=letter HTTP/1.1" 200 5120 "https://farrowisle.example/" "Mozilla/5.0 (X11; Linux)"';
@@ -29,7 +35,8 @@ describe('access logs', () => {
   });
 
   it('reads what servers write for nothing, for a bare protocol, for quotes and backslashes', () => {
-    const line = '2001:db8::1 - ana [01/Mar/2028:00:00:00 +0530] "GET /a b HTTP/2.0" 304 - "-" "say \\"moon\\" \\\\"';
+    const line =
+      '2001:db8::1 - ana [01/Mar/2028:00:00:00 +0530] "GET /a b HTTP/2.0" 304 - "-" "say \\"moon\\" \\\\"';
     expect(readLogLine(line)).toMatchObject({
       address: '2001:db8::1',
       at: Date.UTC(2028, 1, 29, 18, 30),

@@ -30,7 +30,10 @@ export interface LogReader {
 export const LINE_UNITS_MAX = 16_384;
 
 /** Reads a log piece by piece, one request at a time; it never holds more than a line. */
-export function accessLogReader(on: { request: (request: LoggedRequest) => void; fault: (fault: LogFault) => void }): LogReader {
+export function accessLogReader(on: {
+  request: (request: LoggedRequest) => void;
+  fault: (fault: LogFault) => void;
+}): LogReader {
   let rest = '';
   let line = 0;
   let isSkipping = false;

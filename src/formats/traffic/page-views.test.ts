@@ -16,10 +16,17 @@ describe('page views', () => {
     const text =
       'time,url,visitor,referrer\r\n2026-11-25T21:00:00Z,"https://farrowisle.example/a,b",7,\r\n1795640400,/tonight,8,https://news.example/';
     for (const size of [1, 5, 1000]) {
-      const pieces = Array.from({ length: Math.ceil(text.length / size) }, (_, place) => text.slice(place * size, (place + 1) * size));
+      const pieces = Array.from({ length: Math.ceil(text.length / size) }, (_, place) =>
+        text.slice(place * size, (place + 1) * size),
+      );
       expect(read(csvReader, ...pieces)).toEqual({
         views: [
-          { visitor: '7', at: at('2026-11-25T21:00'), address: 'https://farrowisle.example/a,b', referrer: null },
+          {
+            visitor: '7',
+            at: at('2026-11-25T21:00'),
+            address: 'https://farrowisle.example/a,b',
+            referrer: null,
+          },
           { visitor: '8', at: 1_795_640_400_000, address: '/tonight', referrer: 'https://news.example/' },
         ],
         faults: [],
@@ -50,8 +57,8 @@ describe('page views', () => {
       views: [{ address: '/x' }],
       faults: [{ line: 1, reason: 'too-long' }],
     });
-    expect(read(ndjsonReader, '{"at":1795640400000,"page":"javascript:alert(1)","session":"s"}\n').faults).toEqual([
-      { line: 1, reason: 'no-address' },
-    ]);
+    expect(
+      read(ndjsonReader, '{"at":1795640400000,"page":"javascript:alert(1)","session":"s"}\n').faults,
+    ).toEqual([{ line: 1, reason: 'no-address' }]);
   });
 });

@@ -47,10 +47,13 @@ export function ndjsonReader(on: PageViewHearer): PageViewReader {
     } catch {
       return on.fault({ line: number, reason: 'not-json' });
     }
-    if (typeof value !== 'object' || value === null || Array.isArray(value)) return on.fault({ line: number, reason: 'not-json' });
+    if (typeof value !== 'object' || value === null || Array.isArray(value))
+      return on.fault({ line: number, reason: 'not-json' });
     const properties = value as Readonly<Record<string, unknown>>;
     tell(on, number, (names) =>
-      names.map((name) => (Object.hasOwn(properties, name) ? properties[name] : undefined)).find((one) => one !== undefined),
+      names
+        .map((name) => (Object.hasOwn(properties, name) ? properties[name] : undefined))
+        .find((one) => one !== undefined),
     );
   });
 }
@@ -59,7 +62,10 @@ export function ndjsonReader(on: PageViewHearer): PageViewReader {
 export function csvReader(on: PageViewHearer): PageViewReader {
   let head: readonly string[] | null = null;
   return lineReader(on, (line, number) => {
-    const { data, errors } = Papa.parse(line, { delimiter: head === null ? '' : ',', delimitersToGuess: [',', ';', '\t'] });
+    const { data, errors } = Papa.parse(line, {
+      delimiter: head === null ? '' : ',',
+      delimitersToGuess: [',', ';', '\t'],
+    });
     const [row] = data;
     if (row === undefined || errors.some(({ code }) => code !== 'UndetectableDelimiter'))
       return on.fault({ line: number, reason: 'not-csv' });
@@ -99,12 +105,23 @@ function lineReader(on: PageViewHearer, take: (line: string, number: number) => 
 }
 
 function tell(on: PageViewHearer, line: number, valueOf: (names: readonly string[]) => unknown): void {
-  const [visitor, address, referrer] = [valueOf(NAMES.visitor), valueOf(NAMES.address), valueOf(NAMES.referrer)];
+  const [visitor, address, referrer] = [
+    valueOf(NAMES.visitor),
+    valueOf(NAMES.address),
+    valueOf(NAMES.referrer),
+  ];
   const at = toInstant(valueOf(NAMES.at));
   if (at === null) return on.fault({ line, reason: 'no-time' });
-  if (typeof address !== 'string' || !/^(https?:\/\/|\/)/i.test(address)) return on.fault({ line, reason: 'no-address' });
-  if (typeof visitor !== 'string' && typeof visitor !== 'number') return on.fault({ line, reason: 'no-visitor' });
-  on.view({ visitor: String(visitor), at, address, referrer: typeof referrer === 'string' && referrer !== '' ? referrer : null });
+  if (typeof address !== 'string' || !/^(https?:\/\/|\/)/i.test(address))
+    return on.fault({ line, reason: 'no-address' });
+  if (typeof visitor !== 'string' && typeof visitor !== 'number')
+    return on.fault({ line, reason: 'no-visitor' });
+  on.view({
+    visitor: String(visitor),
+    at,
+    address,
+    referrer: typeof referrer === 'string' && referrer !== '' ? referrer : null,
+  });
 }
 
 /** ISO 8601 with a zone, or a count of seconds or milliseconds since 1970: what says no zone says no instant. */

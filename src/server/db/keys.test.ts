@@ -8,7 +8,9 @@ describe('the database itself', () => {
     const house = await madeHouse();
     const [a, b] = [await madePorch(house, 'farrowisle'), await madePorch(house, 'elsewhere')];
     const connection = connectionOf(house.db);
-    const visitor = connection.prepare(`INSERT INTO visitor (site_id, id, locale, first_ms, seen_ms) VALUES (?, 'v', 'en', 1, 1)`);
+    const visitor = connection.prepare(
+      `INSERT INTO visitor (site_id, id, locale, first_ms, seen_ms) VALUES (?, 'v', 'en', 1, 1)`,
+    );
     visitor.run(a.siteId);
     const conversation = connection.prepare(
       `INSERT INTO conversation (site_id, id, visitor_id, widget_key, design_file, is_practice, standing, state_at_start, page, asked_ms, last_entry_ms, last_seq)
@@ -28,7 +30,9 @@ describe('the database itself', () => {
     const house = await madeHouse();
     const { siteId } = await madePorch(house, 'farrowisle');
     const connection = connectionOf(house.db);
-    connection.prepare(`INSERT INTO visitor (site_id, id, locale, first_ms, seen_ms) VALUES (?, 'v', 'en', 1, 1)`).run(siteId);
+    connection
+      .prepare(`INSERT INTO visitor (site_id, id, locale, first_ms, seen_ms) VALUES (?, 'v', 'en', 1, 1)`)
+      .run(siteId);
     const begin = connection.prepare(
       `INSERT INTO conversation (site_id, id, visitor_id, widget_key, design_file, is_practice, standing, state_at_start, page, asked_ms, last_entry_ms, last_seq)
        VALUES (?, ?, 'v', 'w', '', 0, ?, 'in', '/', 1, 1, 0)`,

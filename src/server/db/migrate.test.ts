@@ -12,7 +12,12 @@ const step = (...statements: string[]): Migration => ({
     for (const statement of statements) await sql.raw(statement).execute(db);
   },
 });
-const FIRST = { '202601010000-first': step('CREATE TABLE moon (id TEXT PRIMARY KEY) STRICT', `INSERT INTO moon VALUES ('full')`) };
+const FIRST = {
+  '202601010000-first': step(
+    'CREATE TABLE moon (id TEXT PRIMARY KEY) STRICT',
+    `INSERT INTO moon VALUES ('full')`,
+  ),
+};
 const BROKEN = {
   ...FIRST,
   '202601020000-second': step(
@@ -26,7 +31,9 @@ const BROKEN = {
 const dumpOf = (db: Db) => {
   const connection = connectionOf(db);
   const schema = connection.prepare('SELECT name, sql FROM sqlite_schema ORDER BY name').all();
-  const rows = ['moon', 'kysely_migration'].map((table) => connection.prepare(`SELECT * FROM ${table}`).all());
+  const rows = ['moon', 'kysely_migration'].map((table) =>
+    connection.prepare(`SELECT * FROM ${table}`).all(),
+  );
   return { schema, rows };
 };
 
@@ -41,7 +48,9 @@ describe('migrateDatabase', () => {
 
   it('says which one failed', async () => {
     const db = openDatabase(':memory:');
-    await expect(migrateDatabase(db, '', BROKEN)).rejects.toThrow(/"202601030000-third" failed and was undone/);
+    await expect(migrateDatabase(db, '', BROKEN)).rejects.toThrow(
+      /"202601030000-third" failed and was undone/,
+    );
   });
 
   it('backs the file up first, in the process, and the backup is the database before', async () => {
@@ -97,9 +106,14 @@ describe('openDatabase', () => {
   it('sets every pragma of docs/data-model.md', () => {
     const dir = mkdtempSync(join(tmpdir(), 'porch-open-'));
     const connection = connectionOf(openDatabase(join(dir, 'porch.db')));
-    const told = ['journal_mode', 'synchronous', 'foreign_keys', 'busy_timeout', 'trusted_schema', 'journal_size_limit'].map((name) =>
-      connection.pragma(name, { simple: true }),
-    );
+    const told = [
+      'journal_mode',
+      'synchronous',
+      'foreign_keys',
+      'busy_timeout',
+      'trusted_schema',
+      'journal_size_limit',
+    ].map((name) => connection.pragma(name, { simple: true }));
     expect(told).toEqual(['wal', 2, 1, 250, 0, 67_108_864]);
     connection.close();
   });

@@ -65,9 +65,16 @@ export async function migrateDatabase(
   const [first] = pending;
   if (first === undefined) return [];
   if (applied.length > 0) await backUp(db, backupDir, first);
-  const migrator = new Migrator({ db, provider: { getMigrations: () => Promise.resolve({ ...migrations }) } });
+  const migrator = new Migrator({
+    db,
+    provider: { getMigrations: () => Promise.resolve({ ...migrations }) },
+  });
   const { error, results } = await migrator.migrateToLatest();
-  if (error !== undefined) throw new MigrationError(results?.find(({ status }) => status === 'Error')?.migrationName ?? first, error);
+  if (error !== undefined)
+    throw new MigrationError(
+      results?.find(({ status }) => status === 'Error')?.migrationName ?? first,
+      error,
+    );
   return pending;
 }
 

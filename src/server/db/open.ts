@@ -90,7 +90,8 @@ const RAW = new WeakMap<Db, Database.Database>();
 /** The connection under a database, for what Kysely has no word for: pragmas and backup. */
 export function connectionOf(db: Db): Database.Database {
   const found = RAW.get(db);
-  if (found === undefined) throw new Error('Expected a database from openDatabase, got a transaction or another one.');
+  if (found === undefined)
+    throw new Error('Expected a database from openDatabase, got a transaction or another one.');
   return found;
 }
 

@@ -3,8 +3,23 @@ import type { Generated } from 'kysely';
 /** Rows as they stand in the file (docs/data-model.md). Only repositories see these. */
 export interface Schema {
   instance: { key: string; value: string };
-  person: { id: string; mail: string; name: string; password_hash: string; locale: string; created_ms: number; disabled_ms: number | null };
-  session: { token_hash: string; person_id: string; created_ms: number; seen_ms: number; expires_ms: number; agent: string };
+  person: {
+    id: string;
+    mail: string;
+    name: string;
+    password_hash: string;
+    locale: string;
+    created_ms: number;
+    disabled_ms: number | null;
+  };
+  session: {
+    token_hash: string;
+    person_id: string;
+    created_ms: number;
+    seen_ms: number;
+    expires_ms: number;
+    agent: string;
+  };
   site: {
     id: string;
     key: string;
@@ -25,9 +40,23 @@ export interface Schema {
     chat_limit: number;
     face_json: string | null;
   };
-  team: { site_id: string; id: string; key: string; name_json: string; calendar_id: string | null; mail_to_json: string; position: number };
+  team: {
+    site_id: string;
+    id: string;
+    key: string;
+    name_json: string;
+    calendar_id: string | null;
+    mail_to_json: string;
+    position: number;
+  };
   team_member: { site_id: string; team_id: string; person_id: string };
-  presence: { site_id: string; person_id: string; wish: 'in' | 'out'; until_ms: number | null; reason: string };
+  presence: {
+    site_id: string;
+    person_id: string;
+    wish: 'in' | 'out';
+    until_ms: number | null;
+    reason: string;
+  };
   calendar: {
     site_id: string;
     id: string;
@@ -111,7 +140,14 @@ export interface Schema {
     first_ms: number;
     seen_ms: number;
   };
-  visitor_token: { token_hash: string; site_id: string; visitor_id: string; created_ms: number; seen_ms: number; expires_ms: number };
+  visitor_token: {
+    token_hash: string;
+    site_id: string;
+    visitor_id: string;
+    created_ms: number;
+    seen_ms: number;
+    expires_ms: number;
+  };
   conversation: {
     site_id: string;
     id: string;
@@ -170,7 +206,14 @@ export interface Schema {
     revoked_ms: number | null;
   };
   kept_situation: { site_id: string; id: string; name: string; supposed_json: string; position: number };
-  kept_visit: { site_id: string; id: string; name: string; visit_json: string; expects_json: string; position: number };
+  kept_visit: {
+    site_id: string;
+    id: string;
+    name: string;
+    visit_json: string;
+    expects_json: string;
+    position: number;
+  };
   form_reply: {
     site_id: string;
     id: string;

@@ -16,7 +16,8 @@ export async function inTransaction<T>(db: Db, work: (tx: Tx) => Promise<T>): Pr
     return await db.transaction().execute(work);
   } catch (error) {
     const code = (error as { code?: unknown }).code;
-    if (typeof code === 'string' && /^SQLITE_(FULL|BUSY|READONLY|IOERR|CANTOPEN|LOCKED)/.test(code)) throw new UnwritableError(error);
+    if (typeof code === 'string' && /^SQLITE_(FULL|BUSY|READONLY|IOERR|CANTOPEN|LOCKED)/.test(code))
+      throw new UnwritableError(error);
     throw error;
   }
 }

@@ -1,7 +1,14 @@
 import { AT_ONCE } from '../usecases/publish';
 import { versionInForce } from '../../core/publishing/in-force';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { type House, type MadePorch, madeHouse, madeMember, madeMessage, madePorch } from '../../../tests/made/house';
+import {
+  type House,
+  type MadePorch,
+  madeHouse,
+  madeMember,
+  madeMessage,
+  madePorch,
+} from '../../../tests/made/house';
 import type { Patch } from '../../core/draft/patch';
 import type { PointerV1 } from '../../core/wire/pointer';
 import type { SentAnswer } from '../../core/wire/talk';
@@ -22,7 +29,11 @@ const change = (base: number, patches: Patch[], label = 'brand colour', clientId
 const brand = (value: string): Patch => ({ op: 'set', path: ['widgets', 0, 'look', 'brand'], value });
 const draft = async () => read<DraftView>(await porch.desk('GET draft'));
 const ask = async (of: MadePorch) =>
-  (await read<SentAnswer>(await of.visit('POST messages', { body: madeMessage('secret', { newToken: newSecret() }) }))).conversation.id;
+  (
+    await read<SentAnswer>(
+      await of.visit('POST messages', { body: madeMessage('secret', { newToken: newSecret() }) }),
+    )
+  ).conversation.id;
 
 /** A body that each route that takes one would accept. */
 const BODIES: Readonly<Record<string, object>> = {
@@ -39,7 +50,15 @@ const BODIES: Readonly<Record<string, object>> = {
   'POST visits': {
     id: 'kept-visit-0000001',
     name: 'A teacher',
-    supposed: { page: '/tonight', at: 1_795_640_400_000, visit: 'first', device: 'desktop', locale: 'en', who: 'in', asks: null },
+    supposed: {
+      page: '/tonight',
+      at: 1_795_640_400_000,
+      visit: 'first',
+      device: 'desktop',
+      locale: 'en',
+      who: 'in',
+      asks: null,
+    },
     held: {},
     steps: 'w40~open',
     expects: { kind: 'ends-at', moment: 'at-the-door' },
@@ -76,23 +95,29 @@ const BODIES: Readonly<Record<string, object>> = {
 const ROUTES = Object.keys(DESK_ROUTES);
 
 describe('every route of the desk', () => {
-  it.each(ROUTES)('[threat 2] %s answers 404 to somebody of another site, and changes nothing', async (route) => {
-    const other = await madePorch(house, 'elsewhere');
-    const id = await ask(porch);
-    const before = dump();
-    const response = await porch.desk(route.replace('*', id), BODIES[route] ?? {}, other.secret);
-    expect(response.status).toBe(404);
-    expect(dump()).toBe(before);
-  });
+  it.each(ROUTES)(
+    '[threat 2] %s answers 404 to somebody of another site, and changes nothing',
+    async (route) => {
+      const other = await madePorch(house, 'elsewhere');
+      const id = await ask(porch);
+      const before = dump();
+      const response = await porch.desk(route.replace('*', id), BODIES[route] ?? {}, other.secret);
+      expect(response.status).toBe(404);
+      expect(dump()).toBe(before);
+    },
+  );
 
-  it.each(ROUTES.filter((route) => route.includes('*')))('[threat 2] %s answers 404 to ids of another site', async (route) => {
-    const other = await madePorch(house, 'elsewhere');
-    const id = await ask(porch);
-    const before = dump();
-    const response = await other.desk(route.replace('*', id), BODIES[route] ?? {});
-    expect(response.status).toBe(404);
-    expect(dump()).toBe(before);
-  });
+  it.each(ROUTES.filter((route) => route.includes('*')))(
+    '[threat 2] %s answers 404 to ids of another site',
+    async (route) => {
+      const other = await madePorch(house, 'elsewhere');
+      const id = await ask(porch);
+      const before = dump();
+      const response = await other.desk(route.replace('*', id), BODIES[route] ?? {});
+      expect(response.status).toBe(404);
+      expect(dump()).toBe(before);
+    },
+  );
 
   it.each(ROUTES)('%s answers 401 to nobody, to a made-up session and to one that ran out', async (route) => {
     const id = await ask(porch);
@@ -105,24 +130,44 @@ describe('every route of the desk', () => {
   it('[threat 2] notes of another site’s team cannot be had by mail; those of one’s own can, at valid addresses, each once', async () => {
     const other = await madePorch(house, 'elsewhere');
     const teamOf = async (who: typeof porch) =>
-      Object.keys((await read<{ recipients: Record<string, string[]> }>(await who.desk('GET recipients'))).recipients);
+      Object.keys(
+        (await read<{ recipients: Record<string, string[]> }>(await who.desk('GET recipients'))).recipients,
+      );
     const [theirs = ''] = await teamOf(other);
     const [ours = ''] = await teamOf(porch);
     const before = dump();
-    expect((await porch.desk('POST recipients', { teamId: theirs, mails: ['me@farrowisle.example'] })).status).toBe(404);
-    expect((await porch.desk('POST recipients', { teamId: ours, mails: ['a@b.example\r\nBcc: x@y.example'] })).status).toBe(400);
-    expect((await porch.desk('POST recipients', { teamId: ours, mails: ['a@b.example', 'a@b.example'] })).status).toBe(400);
+    expect(
+      (await porch.desk('POST recipients', { teamId: theirs, mails: ['me@farrowisle.example'] })).status,
+    ).toBe(404);
+    expect(
+      (await porch.desk('POST recipients', { teamId: ours, mails: ['a@b.example\r\nBcc: x@y.example'] }))
+        .status,
+    ).toBe(400);
+    expect(
+      (await porch.desk('POST recipients', { teamId: ours, mails: ['a@b.example', 'a@b.example'] })).status,
+    ).toBe(400);
     expect(dump()).toBe(before);
-    expect((await porch.desk('POST recipients', { teamId: ours, mails: ['notes@farrowisle.example'] })).status).toBe(200);
-    expect(await read(await porch.desk('GET recipients'))).toMatchObject({ recipients: { [ours]: ['notes@farrowisle.example'] } });
+    expect(
+      (await porch.desk('POST recipients', { teamId: ours, mails: ['notes@farrowisle.example'] })).status,
+    ).toBe(200);
+    expect(await read(await porch.desk('GET recipients'))).toMatchObject({
+      recipients: { [ours]: ['notes@farrowisle.example'] },
+    });
   });
 
   it('a situation is kept once however often it is sent, also at no certain time, and taken away by its own site alone', async () => {
     const other = await madePorch(house, 'elsewhere');
     const listed = async () =>
-      (await read<{ situations: { name: string; supposed: { at: null } }[] }>(await porch.desk('GET situations'))).situations;
-    for (let count = 0; count < 2; count++) expect((await porch.desk('POST situations', BODIES['POST situations'] ?? {})).status).toBe(200);
-    expect(await listed()).toMatchObject([{ name: 'A teacher, in summer', supposed: { at: null, who: null } }]);
+      (
+        await read<{ situations: { name: string; supposed: { at: null } }[] }>(
+          await porch.desk('GET situations'),
+        )
+      ).situations;
+    for (let count = 0; count < 2; count++)
+      expect((await porch.desk('POST situations', BODIES['POST situations'] ?? {})).status).toBe(200);
+    expect(await listed()).toMatchObject([
+      { name: 'A teacher, in summer', supposed: { at: null, who: null } },
+    ]);
     expect((await other.desk('POST situations/remove', { id: 'kept-situation-001' })).status).toBe(200);
     expect(await listed()).toHaveLength(1);
     await porch.desk('POST situations/remove', { id: 'kept-situation-001' });
@@ -136,9 +181,14 @@ describe('every route of the desk', () => {
   it('a responder answers, and does not design or publish', async () => {
     const { secret } = await madeMember(house, porch, 'responder', 'rui@farrowisle.example');
     const statuses = await Promise.all(
-      ['GET draft', 'POST draft', 'POST draft/steps', 'POST publish', 'GET overview', 'GET conversations'].map(
-        async (route) => (await porch.desk(route, BODIES[route] ?? {}, secret)).status,
-      ),
+      [
+        'GET draft',
+        'POST draft',
+        'POST draft/steps',
+        'POST publish',
+        'GET overview',
+        'GET conversations',
+      ].map(async (route) => (await porch.desk(route, BODIES[route] ?? {}, secret)).status),
     );
     expect(statuses).toEqual([403, 403, 403, 403, 200, 200]);
   });
@@ -163,39 +213,69 @@ const TABLES = [
   'published_file',
 ];
 function dump(): string {
-  return JSON.stringify(TABLES.map((table) => connectionOf(house.db).prepare(`SELECT * FROM ${table}`).all()));
+  return JSON.stringify(
+    TABLES.map((table) => connectionOf(house.db).prepare(`SELECT * FROM ${table}`).all()),
+  );
 }
 
 describe('the list of conversations', () => {
   it('a question nobody has joined is on the first page behind any number of newer notes', async () => {
     const waiting = await ask(porch);
     const connection = connectionOf(house.db);
-    const row = connection.prepare<[string], Record<string, unknown>>('SELECT * FROM conversation WHERE id = ?').get(waiting) ?? {};
+    const row =
+      connection
+        .prepare<[string], Record<string, unknown>>('SELECT * FROM conversation WHERE id = ?')
+        .get(waiting) ?? {};
     const insert = connection.prepare(
       `INSERT INTO conversation (${Object.keys(row).join()}) VALUES (${Object.keys(row)
         .map(() => '?')
         .join()})`,
     );
     for (let count = 1; count <= 1100; count++)
-      insert.run(Object.values({ ...row, id: `note${count}`, standing: 'note', last_entry_ms: Number(row.last_entry_ms) + count }));
-    const { conversations } = await read<{ conversations: { id: string }[] }>(await porch.desk('GET conversations'));
+      insert.run(
+        Object.values({
+          ...row,
+          id: `note${count}`,
+          standing: 'note',
+          last_entry_ms: Number(row.last_entry_ms) + count,
+        }),
+      );
+    const { conversations } = await read<{ conversations: { id: string }[] }>(
+      await porch.desk('GET conversations'),
+    );
     expect(conversations[0]?.id).toBe(waiting);
   });
 
   it('shows who waits on the first page however many have ended since, and pages the ended ones without a gap', async () => {
     const waiting = await ask(porch);
     const connection = connectionOf(house.db);
-    const row = connection.prepare<[string], Record<string, unknown>>('SELECT * FROM conversation WHERE id = ?').get(waiting) ?? {};
+    const row =
+      connection
+        .prepare<[string], Record<string, unknown>>('SELECT * FROM conversation WHERE id = ?')
+        .get(waiting) ?? {};
     const columns = Object.keys(row);
-    const insert = connection.prepare(`INSERT INTO conversation (${columns.join()}) VALUES (${columns.map(() => '?').join()})`);
+    const insert = connection.prepare(
+      `INSERT INTO conversation (${columns.join()}) VALUES (${columns.map(() => '?').join()})`,
+    );
     for (let count = 1; count <= 250; count++)
-      insert.run(Object.values({ ...row, id: `ended${count}`, standing: 'ended', last_entry_ms: Number(row.last_entry_ms) + count }));
+      insert.run(
+        Object.values({
+          ...row,
+          id: `ended${count}`,
+          standing: 'ended',
+          last_entry_ms: Number(row.last_entry_ms) + count,
+        }),
+      );
     const page = async (before: number | null) =>
       read<{ conversations: { id: string; lastEntryMs: number }[]; hasMore: boolean }>(
         await porch.desk(`GET conversations${before === null ? '' : `?before=${before}`}`),
       );
     const first = await page(null);
-    expect([first.conversations.length, first.conversations[0]?.id, first.hasMore]).toEqual([101, waiting, true]);
+    expect([first.conversations.length, first.conversations[0]?.id, first.hasMore]).toEqual([
+      101,
+      waiting,
+      true,
+    ]);
     const second = await page(first.conversations.at(-1)?.lastEntryMs ?? 0);
     const third = await page(second.conversations.at(-1)?.lastEntryMs ?? 0);
     const ids = [first, second, third].flatMap(({ conversations }) => conversations.map(({ id }) => id));
@@ -209,7 +289,12 @@ describe('the draft', () => {
     await change(1, [brand('#111111')]);
     const colour = async () => (await draft()).design.widgets[0]?.look.brand;
     expect(await colour()).toBe('#111111');
-    expect(await draft()).toMatchObject({ revision: 2, canUndo: true, undoLabel: 'brand colour', redoLabel: null });
+    expect(await draft()).toMatchObject({
+      revision: 2,
+      canUndo: true,
+      undoLabel: 'brand colour',
+      redoLabel: null,
+    });
     await porch.desk('POST draft/steps', { clientId: newId(5), kind: 'undo' });
     expect([await colour(), (await draft()).redoLabel]).toEqual([first, 'brand colour']);
     await porch.desk('POST draft/steps', { clientId: newId(6), kind: 'redo' });
@@ -221,12 +306,19 @@ describe('the draft', () => {
     await change(1, [brand('#111111')], 'brand colour', clientId);
     await change(2, [brand('#222222')]);
     expect((await change(1, [brand('#111111')], 'brand colour', clientId)).status).toBe(200);
-    expect(await draft()).toMatchObject({ revision: 3, design: { widgets: [{ look: { brand: '#222222' } }] } });
+    expect(await draft()).toMatchObject({
+      revision: 3,
+      design: { widgets: [{ look: { brand: '#222222' } }] },
+    });
   });
 
   it('a change for an older draft is answered 409 with what came between', async () => {
     await change(1, [brand('#111111')]);
-    const late = await change(1, [{ op: 'set', path: ['widgets', 0, 'place', 'corner'], value: 'lower-left' }], 'corner');
+    const late = await change(
+      1,
+      [{ op: 'set', path: ['widgets', 0, 'place', 'corner'], value: 'lower-left' }],
+      'corner',
+    );
     expect(late.status).toBe(409);
     expect(await read(late)).toMatchObject({ view: { revision: 2 }, between: [brand('#111111')] });
   });
@@ -252,7 +344,9 @@ describe('publishing', () => {
     const before = await pointer();
     await change(1, [brand('#111111')]);
     expect(await pointer()).toEqual(before);
-    expect(await read(await porch.desk('POST publish', { revision: 2, remark: 'darker', ...AT_ONCE }))).toEqual({ version: 2 });
+    expect(
+      await read(await porch.desk('POST publish', { revision: 2, remark: 'darker', ...AT_ONCE })),
+    ).toEqual({ version: 2 });
     const after = await pointer();
     expect(after.version).toBe(2);
     expect(after.design).not.toBe(before.design);
@@ -261,7 +355,8 @@ describe('publishing', () => {
 
   it('[L5] which version is in force is computed for the instant that is asked', async () => {
     const { listPublications } = await import('../db/repositories/publications');
-    const inForce = async (instant: number) => versionInForce(await listPublications(house.db, porch.siteId, instant), instant);
+    const inForce = async (instant: number) =>
+      versionInForce(await listPublications(house.db, porch.siteId, instant), instant);
     const at = house.state.clock.now();
     house.state.clock.moveTo(at + 60_000);
     await porch.desk('POST publish', { revision: 1, remark: '', ...AT_ONCE });
@@ -277,14 +372,18 @@ describe('publishing', () => {
   });
 
   it('[L3] a text that cannot be said stops it at its place, and stores no file', async () => {
-    await change(1, [{ op: 'set', path: ['widgets', 0, 'texts'], value: { en: { greeting: 'Good {evening}' } } }], 'greeting');
+    await change(
+      1,
+      [{ op: 'set', path: ['widgets', 0, 'texts'], value: { en: { greeting: 'Good {evening}' } } }],
+      'greeting',
+    );
     const files = async () => (await house.db.selectFrom('published_file').select('name').execute()).length;
     const count = await files();
     const response = await porch.desk('POST publish', { revision: 2, remark: '', ...AT_ONCE });
-    expect([response.status, Object.keys((await read<{ errors: object }>(response)).errors), await files()]).toEqual([
-      400,
-      ['en.greeting'],
-      count,
-    ]);
+    expect([
+      response.status,
+      Object.keys((await read<{ errors: object }>(response)).errors),
+      await files(),
+    ]).toEqual([400, ['en.greeting'], count]);
   });
 });

@@ -2,7 +2,11 @@ import type { DeskTalk } from '../../core/wire/desk';
 import { LIMITS } from '../../core/limits';
 import type { ClassConstructor } from 'class-transformer';
 import { findConversation } from '../db/repositories/conversations';
-import { findDeskConversation, listEndedDeskConversations, listOpenDeskConversations } from '../db/repositories/desk-conversations';
+import {
+  findDeskConversation,
+  listEndedDeskConversations,
+  listOpenDeskConversations,
+} from '../db/repositories/desk-conversations';
 import { listEntries, listEntryPages } from '../db/repositories/entries';
 import { periodAt, versionInForce } from '../../core/publishing/in-force';
 import { listPublications } from '../db/repositories/publications';
@@ -48,7 +52,14 @@ import { describeForms } from '../usecases/forms';
 import { json, refusal } from '../visitor/replies';
 import { type DeskCall, actorOf } from './call';
 import { faceAnswer, noFaceAnswer, peopleAnswer } from './people';
-import { lookPictureAnswer, noPagePictureAnswer, pageBarsAnswer, pagePictureAnswer, pagePicturesAnswer, uploadAnswer } from './pictures';
+import {
+  lookPictureAnswer,
+  noPagePictureAnswer,
+  pageBarsAnswer,
+  pagePictureAnswer,
+  pagePicturesAnswer,
+  uploadAnswer,
+} from './pictures';
 import {
   bringBackAnswer,
   cancelAnswer,
@@ -68,16 +79,26 @@ interface Route<T extends object> {
   readonly answer: (call: DeskCall, input: T) => Promise<Response>;
 }
 
-function route<T extends object>(role: Role, Input: ClassConstructor<T> | undefined, answer: Route<T>['answer']): Route<never> {
+function route<T extends object>(
+  role: Role,
+  Input: ClassConstructor<T> | undefined,
+  answer: Route<T>['answer'],
+): Route<never> {
   return { role, Input, answer } as unknown as Route<never>;
 }
 
 /** Everything a long-lived screen sends, below `/api/s/<site>/`. `*` is an id. Tests walk this list with other sites' ids. */
 export const DESK_ROUTES: Readonly<Record<string, Route<never>>> = {
   'GET overview': route('responder', undefined, overview),
-  'GET draft': route('designer', undefined, async ({ state, member }) => json(200, await getDraft(state.db, member.site.id), {})),
-  'POST draft': route('designer', ChangeInput, async (call, input) => draftAnswer(await saveChange(call.state, actorOf(call), input))),
-  'POST draft/steps': route('designer', StepInput, async (call, input) => draftAnswer(await stepDraft(call.state, actorOf(call), input))),
+  'GET draft': route('designer', undefined, async ({ state, member }) =>
+    json(200, await getDraft(state.db, member.site.id), {}),
+  ),
+  'POST draft': route('designer', ChangeInput, async (call, input) =>
+    draftAnswer(await saveChange(call.state, actorOf(call), input)),
+  ),
+  'POST draft/steps': route('designer', StepInput, async (call, input) =>
+    draftAnswer(await stepDraft(call.state, actorOf(call), input)),
+  ),
   'POST publish': route('designer', PublishInput, publishAnswer),
   'POST design-file': route('designer', DesignFileInput, designFileAnswer),
   'POST previews': route('designer', NothingInput, previewAnswer),
@@ -87,7 +108,9 @@ export const DESK_ROUTES: Readonly<Record<string, Route<never>>> = {
   'POST versions/*/bring-back': route('designer', BringBackInput, bringBackAnswer),
   'POST publications/*/cancel': route('designer', NothingInput, cancelAnswer),
   'POST pause': route('designer', PauseInput, pauseAnswer),
-  'GET boards': route('designer', undefined, async ({ state, member }) => json(200, await boardFacts(state, member.site), {})),
+  'GET boards': route('designer', undefined, async ({ state, member }) =>
+    json(200, await boardFacts(state, member.site), {}),
+  ),
   'POST boards/aside': route('designer', AsideInput, asideAnswer),
   'POST boards/back': route('designer', BoardInput, backAnswer),
   'GET recipients': route('designer', undefined, async ({ state, member }) =>
@@ -132,20 +155,34 @@ export async function deskEndpoint(state: State, request: Request): Promise<Resp
   if (api !== 'api' || s !== 's') return refusal(404, 'There is nothing here.', {});
   const id = rest[1] ?? '';
   const pattern = rest.map((part, index) => (index === 1 && NAMED.has(rest[0] ?? '') ? '*' : part)).join('/');
-  const found = Object.hasOwn(DESK_ROUTES, `${request.method} ${pattern}`) ? DESK_ROUTES[`${request.method} ${pattern}`] : undefined;
+  const found = Object.hasOwn(DESK_ROUTES, `${request.method} ${pattern}`)
+    ? DESK_ROUTES[`${request.method} ${pattern}`]
+    : undefined;
   if (found === undefined) return refusal(404, 'There is nothing here.', {});
-  const member = await findMember(state, secretFrom(request.headers.get('Cookie'), state.env), siteKey, found.role);
-  if (member === 'signed-out') return refusal(401, 'Your session has ended. Sign in again; what you were writing stays here.', {});
+  const member = await findMember(
+    state,
+    secretFrom(request.headers.get('Cookie'), state.env),
+    siteKey,
+    found.role,
+  );
+  if (member === 'signed-out')
+    return refusal(401, 'Your session has ended. Sign in again; what you were writing stays here.', {});
   if (member === 'not-found') return refusal(404, 'There is no such site.', {});
-  if (member === 'not-allowed') return refusal(403, 'Your role does not include this. Ask the owner of the site.', {});
+  if (member === 'not-allowed')
+    return refusal(403, 'Your role does not include this. Ask the owner of the site.', {});
   try {
-    if (found.Input === undefined) return await found.answer({ state, request, member, id }, undefined as never);
+    if (found.Input === undefined)
+      return await found.answer({ state, request, member, id }, undefined as never);
     const read = await readJson(request, LIMITS.ownerBodyBytes, LIMITS.designDepth + 4);
     const parsed = read.ok ? parseInput(found.Input, read.value) : read;
-    return parsed.ok ? await found.answer({ state, request, member, id }, parsed.value) : json(400, { errors: parsed.errors }, {});
+    return parsed.ok
+      ? await found.answer({ state, request, member, id }, parsed.value)
+      : json(400, { errors: parsed.errors }, {});
   } catch (error) {
     if (error instanceof UnwritableError)
-      return refusal(503, 'This could not be stored just now. It is kept here, and sent again.', { 'Retry-After': '2' });
+      return refusal(503, 'This could not be stored just now. It is kept here, and sent again.', {
+        'Retry-After': '2',
+      });
     throw error;
   }
 }
@@ -167,18 +204,19 @@ const NAMED: ReadonlySet<string> = new Set([
 async function overview({ state, member }: DeskCall): Promise<Response> {
   const { site, person } = member;
   const at = state.clock.now();
-  const [teams, states, wish, lasting, newestVersion, publications, facts, overrides, calendars, face] = await Promise.all([
-    listTeams(state.db, site.id),
-    teamStates(state, site.id),
-    findWish(state.db, site.id, person.id),
-    findLastingDesign(state.db, site.id),
-    findNewestNumber(state.db, site.id),
-    listPublications(state.db, site.id, at),
-    readFacts(state.db, state.facts, site.id),
-    listOverrides(state.db, site.id, at),
-    listCalendars(state.db, site.id),
-    findFace(state.db, site.id, person.id),
-  ]);
+  const [teams, states, wish, lasting, newestVersion, publications, facts, overrides, calendars, face] =
+    await Promise.all([
+      listTeams(state.db, site.id),
+      teamStates(state, site.id),
+      findWish(state.db, site.id, person.id),
+      findLastingDesign(state.db, site.id),
+      findNewestNumber(state.db, site.id),
+      listPublications(state.db, site.id, at),
+      readFacts(state.db, state.facts, site.id),
+      listOverrides(state.db, site.id, at),
+      listCalendars(state.db, site.id),
+      findFace(state.db, site.id, person.id),
+    ]);
   return json(
     200,
     {
@@ -227,7 +265,10 @@ async function forgetAnswer({ state, member }: DeskCall, { id }: ForgetVisitInpu
   return json(200, {}, {});
 }
 
-async function recipientsAnswer({ state, member }: DeskCall, { teamId, mails }: RecipientsInput): Promise<Response> {
+async function recipientsAnswer(
+  { state, member }: DeskCall,
+  { teamId, mails }: RecipientsInput,
+): Promise<Response> {
   const isThere = await inTransaction(state.db, (tx) => writeRecipients(tx, member.site.id, teamId, mails));
   return isThere ? json(200, {}, {}) : refusal(404, 'There is no such team.', {});
 }
@@ -237,9 +278,14 @@ async function backAnswer({ state, member }: DeskCall, { key }: BoardInput): Pro
   return json(200, {}, {});
 }
 
-async function pageSourceAnswer({ state, member }: DeskCall, { address }: PageSourceInput): Promise<Response> {
+async function pageSourceAnswer(
+  { state, member }: DeskCall,
+  { address }: PageSourceInput,
+): Promise<Response> {
   const got = await pageSource(state, member.site, address);
-  return got.ok ? json(200, got.value, { 'Cache-Control': 'no-store' }) : json(400, { errors: got.errors }, {});
+  return got.ok
+    ? json(200, got.value, { 'Cache-Control': 'no-store' })
+    : json(400, { errors: got.errors }, {});
 }
 
 const PER_PAGE = 100;
@@ -253,7 +299,11 @@ async function listAnswer({ state, request, member }: DeskCall): Promise<Respons
     before === null ? listOpenDeskConversations(state.db, member.site.id, OPEN_MAX) : [],
     listEndedDeskConversations(state.db, member.site.id, before, PER_PAGE + 1),
   ]);
-  return json(200, { conversations: [...open, ...ended.slice(0, PER_PAGE)], hasMore: ended.length > PER_PAGE }, {});
+  return json(
+    200,
+    { conversations: [...open, ...ended.slice(0, PER_PAGE)], hasMore: ended.length > PER_PAGE },
+    {},
+  );
 }
 
 async function oneAnswer({ state, member, id }: DeskCall): Promise<Response> {
@@ -265,7 +315,11 @@ async function oneAnswer({ state, member, id }: DeskCall): Promise<Response> {
     listEntryPages(state.db, member.site.id, id),
     describeForms(state.db, member.site.id, id),
   ]);
-  return json(200, { conversation, entries, pages, forms, trail: JSON.parse(row?.trail_json ?? '[]') as DeskTalk['trail'] }, {});
+  return json(
+    200,
+    { conversation, entries, pages, forms, trail: JSON.parse(row?.trail_json ?? '[]') as DeskTalk['trail'] },
+    {},
+  );
 }
 
 async function replyAnswer(call: DeskCall, input: ReplyInput): Promise<Response> {

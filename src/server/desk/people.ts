@@ -38,7 +38,8 @@ export async function noFaceAnswer(call: DeskCall): Promise<Response> {
 }
 
 async function refusedFor({ state, member, id }: DeskCall): Promise<Response | null> {
-  if ((await findRole(state.db, member.site.id, id)) === null) return refusal(404, 'There is nobody of that name on this site.', {});
+  if ((await findRole(state.db, member.site.id, id)) === null)
+    return refusal(404, 'There is nobody of that name on this site.', {});
   const isAllowed = id === member.person.id || member.role === 'owner';
   return isAllowed ? null : refusal(403, 'Only they themselves and the owner of the site change a face.', {});
 }

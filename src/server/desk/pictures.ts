@@ -30,7 +30,9 @@ export async function pagePictureAnswer(call: DeskCall): Promise<Response> {
   const sent = await readBytes(call.request, PICTURE_BYTES_MAX);
   if (sent === null) return tooLarge();
   const kept = await keepPagePicture(call.state, actorOf(call), device, sent);
-  return kept.ok ? json(200, await pagePictures(call.state, call.member), {}) : json(400, { errors: kept.errors }, {});
+  return kept.ok
+    ? json(200, await pagePictures(call.state, call.member), {})
+    : json(400, { errors: kept.errors }, {});
 }
 
 export async function noPagePictureAnswer({ state, member, id }: DeskCall): Promise<Response> {
@@ -40,7 +42,10 @@ export async function noPagePictureAnswer({ state, member, id }: DeskCall): Prom
   return json(200, await pagePictures(state, member), {});
 }
 
-export async function pageBarsAnswer({ state, member, id }: DeskCall, { upper, lower }: PageBarsInput): Promise<Response> {
+export async function pageBarsAnswer(
+  { state, member, id }: DeskCall,
+  { upper, lower }: PageBarsInput,
+): Promise<Response> {
   const device = PAGE_DEVICES.find((one) => one === id);
   if (device === undefined) return refusal(404, 'There is no such device.', {});
   await inTransaction(state.db, (tx) => setPageBars(tx, member.site.id, device, { upper, lower }));

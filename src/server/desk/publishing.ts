@@ -24,7 +24,9 @@ export async function publishAnswer(call: DeskCall, input: PublishInput): Promis
 /** Judged only: taking it over is a change of the draft like any other. */
 export function designFileAnswer(_: DeskCall, { text }: DesignFileInput): Promise<Response> {
   const judged = judgeDesignFile(text);
-  const answer: DesignFileAnswer = judged.ok ? { design: judged.value, faults: [] } : { design: null, faults: judged.errors };
+  const answer: DesignFileAnswer = judged.ok
+    ? { design: judged.value, faults: [] }
+    : { design: null, faults: judged.errors };
   return Promise.resolve(json(200, answer, {}));
 }
 

@@ -17,7 +17,9 @@ describe('contentPolicy', () => {
     expect(lists.get('style-src')).toEqual(["'self'", "'nonce-abc'"]);
     expect(lists.get('default-src')).toEqual(["'self'"]);
     expect(lists.get('frame-ancestors')).toEqual(["'none'"]);
-    const loose = [...lists].filter(([, sources]) => sources.some((source) => /unsafe|^\*$|https?:/.test(source)));
+    const loose = [...lists].filter(([, sources]) =>
+      sources.some((source) => /unsafe|^\*$|https?:/.test(source)),
+    );
     expect(loose.map(([name]) => name)).toEqual(['style-src-attr', 'frame-src']);
   });
 

@@ -36,7 +36,9 @@ describe('passesOriginGate', () => {
 
   it('[threat 4] a Host that is not this computer’s is believed only as PUBLIC_URL says it', () => {
     expect(passes('http://evil.example', { host: 'evil.example' })).toBe(false);
-    expect(passes('https://porch.example', { host: 'porch.example', publicUrl: 'https://porch.example' })).toBe(true);
+    expect(
+      passes('https://porch.example', { host: 'porch.example', publicUrl: 'https://porch.example' }),
+    ).toBe(true);
     expect(isLoopbackHost('127.0.0.1.evil.example')).toBe(false);
     expect(isLoopbackHost('localhost:4310')).toBe(true);
   });
@@ -52,9 +54,12 @@ describe('clientAddress', () => {
     ['::ffff:127.0.0.1', '198.51.100.1', ['127.0.0.1'], '198.51.100.1'],
     ['2001:db8:1:2:3:4:5:6', null, [], '2001:db8:1:2::/64'],
     ['127.0.0.1', 'nonsense', ['127.0.0.1'], 'unknown'],
-  ] as const)('[threat 16] peer %s with X-Forwarded-For %s and proxies %j counts as %s', (peer, header, trusted, address) => {
-    expect(clientAddress(peer, header, [...trusted])).toBe(address);
-  });
+  ] as const)(
+    '[threat 16] peer %s with X-Forwarded-For %s and proxies %j counts as %s',
+    (peer, header, trusted, address) => {
+      expect(clientAddress(peer, header, [...trusted])).toBe(address);
+    },
+  );
 
   it('[threat 16] a peer in the header is believed only with the seal of this process', () => {
     expect(sealedPeer('seal 203.0.113.7', 'seal')).toBe('203.0.113.7');
@@ -64,7 +69,8 @@ describe('clientAddress', () => {
 });
 
 describe('readJson', () => {
-  const body = (text: string) => new Request('http://h/', { method: 'POST', body: text, headers: { 'Content-Type': 'application/json' } });
+  const body = (text: string) =>
+    new Request('http://h/', { method: 'POST', body: text, headers: { 'Content-Type': 'application/json' } });
 
   it('counts depth outside of strings only', () => {
     expect(depthOf('{"a":"[[[[","b":[{"c":1}]}')).toBe(3);

@@ -33,7 +33,9 @@ describe('guardedFetch', () => {
   it('gives the page, its kind, and where it was found in the end', async () => {
     const base = await served((request, response) => {
       if (request.url === '/old') return void response.writeHead(301, { Location: '/new' }).end();
-      response.writeHead(200, { 'Content-Type': 'text/html; charset=iso-8859-1' }).end(Buffer.from('Observat\xf3rio', 'latin1'));
+      response
+        .writeHead(200, { 'Content-Type': 'text/html; charset=iso-8859-1' })
+        .end(Buffer.from('Observat\xf3rio', 'latin1'));
     });
     expect(await guardedFetch(`${base}/old`, guard())).toEqual({
       ok: true,
@@ -75,9 +77,13 @@ describe('guardedFetch', () => {
 
   it('[threat 14] each hop is judged anew: by the site it belongs to, and by where it leads', async () => {
     const inner = await served((_, response) => void response.end('secret'));
-    const outer = await served((request, response) => void response.writeHead(302, { Location: request.url?.slice(1) ?? '' }).end());
+    const outer = await served(
+      (request, response) => void response.writeHead(302, { Location: request.url?.slice(1) ?? '' }).end(),
+    );
     expect(await said(`${outer}/http://10.0.0.8/`)).toMatch(PRIVATE);
-    expect(await said(`${outer}/${inner}/`, { mayAsk: ({ origin }) => origin === outer })).toMatch(/own addresses/);
+    expect(await said(`${outer}/${inner}/`, { mayAsk: ({ origin }) => origin === outer })).toMatch(
+      /own addresses/,
+    );
     expect(await said(`${outer}/file:///etc/passwd`)).toMatch(/no address/);
   });
 
@@ -88,7 +94,9 @@ describe('guardedFetch', () => {
 
   it('[threat 14] bytes are counted unpacked, and reading stops there', async () => {
     const bomb = gzipSync(Buffer.alloc(20_000_000));
-    const base = await served((_, response) => void response.writeHead(200, { 'Content-Encoding': 'gzip' }).end(bomb));
+    const base = await served(
+      (_, response) => void response.writeHead(200, { 'Content-Encoding': 'gzip' }).end(bomb),
+    );
     expect(bomb.length).toBeLessThan(100_000);
     expect(await said(base)).toMatch(/too large/);
   });

@@ -104,7 +104,10 @@ class InsideError extends Error {}
 
 /** undici wraps what a connection threw. */
 function isCausedBy(error: unknown, kind: typeof InsideError): boolean {
-  return error instanceof kind || (error instanceof Error && error.cause !== undefined && isCausedBy(error.cause, kind));
+  return (
+    error instanceof kind ||
+    (error instanceof Error && error.cause !== undefined && isCausedBy(error.cause, kind))
+  );
 }
 
 /** Judges the address of the socket itself: whatever the name said before, or says next time ([threat 14], rebinding). */

@@ -11,7 +11,9 @@ export function toWebRequest(request: IncomingMessage, response: ServerResponse)
     method,
     headers: toHeaders(request),
     signal: gone.signal,
-    ...(hasBody ? { body: Readable.toWeb(request) as ReadableStream<Uint8Array>, duplex: 'half' as const } : {}),
+    ...(hasBody
+      ? { body: Readable.toWeb(request) as ReadableStream<Uint8Array>, duplex: 'half' as const }
+      : {}),
   };
   return new Request(`http://${request.headers.host ?? 'localhost'}${request.url ?? '/'}`, init);
 }
@@ -33,7 +35,8 @@ export async function sendWebResponse(answer: Response, response: ServerResponse
   const reader = answer.body.getReader();
   response.on('close', () => void reader.cancel().catch(() => undefined));
   for (let part = await reader.read(); !part.done; part = await reader.read()) {
-    if (!response.write(part.value)) await new Promise((resolve) => response.once('drain', resolve).once('close', resolve));
+    if (!response.write(part.value))
+      await new Promise((resolve) => response.once('drain', resolve).once('close', resolve));
     if (response.destroyed) return;
   }
   response.end();

@@ -23,8 +23,13 @@ export function isSecure(env: Pick<Env, 'publicUrl'>): boolean {
 }
 
 /** Who a session's secret belongs to; null: signed out. */
-export async function findPersonBySecret(state: Pick<State, 'db' | 'clock'>, secret: string | undefined): Promise<Person | null> {
-  return secret === undefined || secret === '' ? null : findSessionPerson(state.db, hashOf(secret), state.clock.now());
+export async function findPersonBySecret(
+  state: Pick<State, 'db' | 'clock'>,
+  secret: string | undefined,
+): Promise<Person | null> {
+  return secret === undefined || secret === ''
+    ? null
+    : findSessionPerson(state.db, hashOf(secret), state.clock.now());
 }
 
 /**

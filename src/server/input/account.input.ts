@@ -1,28 +1,49 @@
 import { LIMITS } from '../../core/limits';
-import { IsBoolean, IsOptional, IsString, IsTimeZone, Matches, MaxLength, MinLength, Transform, Validate } from './validators';
+import {
+  IsBoolean,
+  IsOptional,
+  IsString,
+  IsTimeZone,
+  Matches,
+  MaxLength,
+  MinLength,
+  Transform,
+  Validate,
+} from './validators';
 import { MailShaped } from './visitor.input';
 
-const trimmed = Transform(({ value }: { value: unknown }) => (typeof value === 'string' ? value.trim() : value));
+const trimmed = Transform(({ value }: { value: unknown }) =>
+  typeof value === 'string' ? value.trim() : value,
+);
 
 export class SignInInput {
   @Validate(MailShaped) @trimmed mail!: string;
-  @MaxLength(LIMITS.passwordCharsMax) @MinLength(1, { message: 'Type your password.' }) @IsString() password!: string;
+  @MaxLength(LIMITS.passwordCharsMax)
+  @MinLength(1, { message: 'Type your password.' })
+  @IsString()
+  password!: string;
 }
 
 /** The five things of the first page, and what is folded below them. */
 export class FirstRunInput {
-  @MaxLength(LIMITS.siteNameChars, { message: `Keep it under ${LIMITS.siteNameChars} characters, it stands at the top of the window.` })
+  @MaxLength(LIMITS.siteNameChars, {
+    message: `Keep it under ${LIMITS.siteNameChars} characters, it stands at the top of the window.`,
+  })
   @MinLength(1, { message: 'Give your site a name; visitors read it at the top of the window.' })
   @IsString()
   @trimmed
   siteName!: string;
   /** Empty: none yet. */
   @MaxLength(LIMITS.pageAddressChars)
-  @Matches(/^(|https?:\/\/[^\s/]+\S*)$/i, { message: 'Type the whole address, such as https://farrowisle.example, or leave it empty.' })
+  @Matches(/^(|https?:\/\/[^\s/]+\S*)$/i, {
+    message: 'Type the whole address, such as https://farrowisle.example, or leave it empty.',
+  })
   @IsString()
   @trimmed
   siteAddress!: string;
-  @Matches(/^#[0-9a-f]{6}$/i, { message: 'Choose a colour, or type one as # and six digits.' }) @IsString() brand!: string;
+  @Matches(/^#[0-9a-f]{6}$/i, { message: 'Choose a colour, or type one as # and six digits.' })
+  @IsString()
+  brand!: string;
   @MaxLength(LIMITS.personNameChars, { message: `Keep it under ${LIMITS.personNameChars} characters.` })
   @IsString()
   @trimmed
@@ -32,7 +53,10 @@ export class FirstRunInput {
   @MinLength(LIMITS.passwordCharsMin, { message: `Use ${LIMITS.passwordCharsMin} characters or more.` })
   @IsString()
   password!: string;
-  @MaxLength(LIMITS.localeChars) @Matches(/^[a-z]{2,3}(-[A-Za-z0-9]+)*$/, { message: 'Choose a language.' }) @IsString() locale!: string;
+  @MaxLength(LIMITS.localeChars)
+  @Matches(/^[a-z]{2,3}(-[A-Za-z0-9]+)*$/, { message: 'Choose a language.' })
+  @IsString()
+  locale!: string;
   @IsTimeZone({ message: 'Choose a time zone.' }) @IsString() zone!: string;
   @IsString() @IsOptional() code?: string;
   @IsBoolean() @IsOptional() zoneConfirmed?: boolean;

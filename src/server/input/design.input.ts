@@ -57,7 +57,8 @@ class PageListInput implements PageList {
 }
 
 class PlaceInput implements Place {
-  @IsIn(CORNERS, { message: 'Choose one of the four corners, or the middle of an edge.' }) corner!: Place['corner'];
+  @IsIn(CORNERS, { message: 'Choose one of the four corners, or the middle of an edge.' })
+  corner!: Place['corner'];
   @IsIn(CORNERS, { message: 'Choose one of the four corners, or the middle of an edge.' })
   @ValidateIf((place: Place) => place.phoneCorner !== null)
   phoneCorner!: Place['phoneCorner'];
@@ -84,7 +85,11 @@ class LauncherInput implements Launcher {
   @Validate(IconFits) icon!: Launcher['icon'];
   @Validate(IconFits) closedIcon!: Launcher['closedIcon'];
   @WithinSetting('delay') delay!: number;
-  @ArrayUnique() @IsIn(DEVICES, { each: true }) @ArrayMaxSize(DEVICES.length) @IsArray() hiddenOn!: Launcher['hiddenOn'][number][];
+  @ArrayUnique()
+  @IsIn(DEVICES, { each: true })
+  @ArrayMaxSize(DEVICES.length)
+  @IsArray()
+  hiddenOn!: Launcher['hiddenOn'][number][];
   @Validate(SelectorFits)
   @MaxLength(LIMITS.selectorChars)
   @IsString()
@@ -133,7 +138,8 @@ class TextsFit implements ValidatorConstraintInterface {
       for (const [key, text] of Object.entries(texts)) {
         if (!isCaseKey(key)) return `No text is called "${key}".`;
         const { atMost } = entryOf(textKeyOf(key));
-        if (typeof text !== 'string' || text.length > atMost) return `"${OUR_TEXTS['en']?.[key]}" may have ${atMost} characters.`;
+        if (typeof text !== 'string' || text.length > atMost)
+          return `"${OUR_TEXTS['en']?.[key]}" may have ${atMost} characters.`;
       }
     }
     return null;
@@ -142,10 +148,13 @@ class TextsFit implements ValidatorConstraintInterface {
 
 class WidgetInput implements Widget {
   @Matches(ID) @IsString() id!: string;
-  @Matches(/^[a-z0-9-]{1,40}$/, { message: 'A widget key has small letters, digits and hyphens.' }) @IsString() key!: string;
+  @Matches(/^[a-z0-9-]{1,40}$/, { message: 'A widget key has small letters, digits and hyphens.' })
+  @IsString()
+  key!: string;
   @MaxLength(60) @MinLength(1, { message: 'Give the widget a name.' }) @IsString() name!: string;
   @ArrayUnique() @Matches(ID, { each: true }) @ArrayMaxSize(50) @IsArray() teams!: string[];
-  @Matches(ID) @IsString() @ValidateIf((widget: Widget) => widget.calendarId !== null) calendarId!: string | null;
+  @Matches(ID) @IsString() @ValidateIf((widget: Widget) => widget.calendarId !== null) calendarId!:
+    string | null;
   @ValidateNested() @Type(() => PageListInput) pages!: PageListInput;
   @ValidateNested() @Type(() => PlaceInput) place!: PlaceInput;
   @ValidateNested() @Type(() => LauncherInput) launcher!: LauncherInput;
@@ -175,7 +184,12 @@ export class DesignInput implements Design {
   @Equals(1) v!: 1;
   @MaxLength(LIMITS.siteNameChars) @MinLength(1) @IsString() siteName!: string;
   @Matches(LOCALE) @IsString() defaultLocale!: string;
-  @ArrayUnique() @Matches(LOCALE, { each: true }) @ArrayMaxSize(LIMITS.locales) @ArrayMinSize(1) @IsArray() locales!: string[];
+  @ArrayUnique()
+  @Matches(LOCALE, { each: true })
+  @ArrayMaxSize(LIMITS.locales)
+  @ArrayMinSize(1)
+  @IsArray()
+  locales!: string[];
   @ArrayUnique(idOf, { message: 'Two widgets have the same id.' })
   @ArrayUnique((widget: Widget) => widget.key, { message: 'Two widgets have the same key.' })
   @ValidateNested({ each: true })

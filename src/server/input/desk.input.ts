@@ -33,7 +33,9 @@ class PathFits implements ValidatorConstraintInterface {
       Array.isArray(value) &&
       value.length > 0 &&
       value.length <= LIMITS.designDepth &&
-      value.every((name) => (typeof name === 'string' && name.length <= 80) || (Number.isInteger(name) && name >= 0))
+      value.every(
+        (name) => (typeof name === 'string' && name.length <= 80) || (Number.isInteger(name) && name >= 0),
+      )
     );
   }
   defaultMessage(): string {
@@ -93,7 +95,10 @@ export class RecipientsInput {
 
 export class AsideInput {
   @MaxLength(LIMITS.boardKeyChars) @MinLength(1) @IsString() key!: string;
-  @MaxLength(LIMITS.remarkChars) @Matches(/\S/, { message: 'Say why: somebody will wonder later.' }) @IsString() reason!: string;
+  @MaxLength(LIMITS.remarkChars)
+  @Matches(/\S/, { message: 'Say why: somebody will wonder later.' })
+  @IsString()
+  reason!: string;
 }
 
 export class BoardInput {
@@ -106,7 +111,9 @@ export class StepInput {
 }
 
 class RemarkedInput {
-  @MaxLength(LIMITS.remarkChars, { message: `Keep the remark under ${LIMITS.remarkChars} characters.` }) @IsString() remark!: string;
+  @MaxLength(LIMITS.remarkChars, { message: `Keep the remark under ${LIMITS.remarkChars} characters.` })
+  @IsString()
+  remark!: string;
 }
 
 /** What the clock of the site reads. */
@@ -116,8 +123,10 @@ export class PublishInput extends RemarkedInput {
   /** What the person looked at; another revision is not published unseen. */
   @Min(0) @IsInt() revision!: number;
   /** By the site's clock; null: at once. */
-  @Matches(WALL, { message: 'This is no date and time.' }) @IsString() @ValidateIf(({ from }: PublishInput) => from !== null) from!:
-    string | null;
+  @Matches(WALL, { message: 'This is no date and time.' })
+  @IsString()
+  @ValidateIf(({ from }: PublishInput) => from !== null)
+  from!: string | null;
   /** Null: for good. */
   @Matches(WALL, { message: 'This is no date and time.' })
   @IsString()
@@ -129,7 +138,9 @@ export class PublishInput extends RemarkedInput {
 
 /** A design as a file; judged when it is read. */
 export class DesignFileInput {
-  @MaxLength(LIMITS.designFileChars, { message: 'This is more than a design can hold.' }) @IsString() text!: string;
+  @MaxLength(LIMITS.designFileChars, { message: 'This is more than a design can hold.' })
+  @IsString()
+  text!: string;
 }
 
 export class BringBackInput extends RemarkedInput {}

@@ -1,6 +1,12 @@
 import { LIMITS } from '../../core/limits';
 import type { Forms } from '../../core/model/design';
-import { FIELD_KINDS, type Field, type FieldKind, type FieldOption, type FieldWords } from '../../core/model/form';
+import {
+  FIELD_KINDS,
+  type Field,
+  type FieldKind,
+  type FieldOption,
+  type FieldWords,
+} from '../../core/model/form';
 import type { CaseKey } from '../../core/words/catalogue';
 import {
   ArrayMaxSize,
@@ -39,7 +45,10 @@ class FieldInput implements Field {
   @Matches(ID) @IsString() id!: string;
   @IsIn(FIELD_KINDS) kind!: FieldKind;
   @Validate(KnownKey) @ValidateIf((field: Field) => field.label !== null) label!: CaseKey | null;
-  @ValidateNested() @Type(() => FieldWordsInput) @ValidateIf((field: Field) => field.own !== null) own!: FieldWordsInput | null;
+  @ValidateNested()
+  @Type(() => FieldWordsInput)
+  @ValidateIf((field: Field) => field.own !== null)
+  own!: FieldWordsInput | null;
   @IsBoolean() isRequired!: boolean;
   @IsNumber() @ValidateIf((field: Field) => field.least !== null) least!: number | null;
   @IsNumber() @ValidateIf((field: Field) => field.most !== null) most!: number | null;
@@ -50,14 +59,20 @@ class FieldInput implements Field {
   @IsArray()
   options!: FieldOptionInput[];
   @IsBoolean() asButtons!: boolean;
-  @ValidateNested() @Type(() => ShownIfInput) @ValidateIf((field: Field) => field.shownIf !== null) shownIf!: ShownIfInput | null;
+  @ValidateNested()
+  @Type(() => ShownIfInput)
+  @ValidateIf((field: Field) => field.shownIf !== null)
+  shownIf!: ShownIfInput | null;
   @IsBoolean() isKept!: boolean;
   @MaxLength(LIMITS.pageAddressChars)
   @Matches(/^https?:\/\//i, { message: 'Begin the address with https://.' })
   @IsString()
   @ValidateIf((field: Field) => field.link !== null)
   link!: string | null;
-  @MaxLength(LIMITS.attributeNameChars) @IsString() @ValidateIf((field: Field) => field.attribute !== null) attribute!: string | null;
+  @MaxLength(LIMITS.attributeNameChars)
+  @IsString()
+  @ValidateIf((field: Field) => field.attribute !== null)
+  attribute!: string | null;
 }
 
 export class FormsInput implements Forms {

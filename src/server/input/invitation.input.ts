@@ -65,7 +65,8 @@ export class InvitationInput implements Invitation {
   @IsBoolean() isOn!: boolean;
   @IsIn(MANNERS) manner!: Invitation['manner'];
   @IsBoolean() opensOnPhones!: boolean;
-  @Validate(fits(isWhen, 'One of the conditions is not of a kind we know, or out of its bounds.')) when!: When;
+  @Validate(fits(isWhen, 'One of the conditions is not of a kind we know, or out of its bounds.'))
+  when!: When;
   @Validate(fits(isOncePer, 'Once per page view, visit, visitor, or 1 to 365 days.')) oncePer!: OncePer;
   @Max(1000) @Min(1) @IsInt() @ValidateIf((one: Invitation) => one.atMost !== null) atMost!: number | null;
   @Validate(KnownKey) @ValidateIf((one: Invitation) => one.ours !== null) ours!: CaseKey | null;
@@ -82,7 +83,12 @@ export class LimitsInput implements InvitationLimits {
 
 export class OwnCaseInput implements OwnCase {
   @Matches(ID) @IsString() id!: string;
-  @Validate(fits((value) => typeof value === 'string' && isCaseKey(value) && textKeyOf(value) === value, 'No text has this name.'))
+  @Validate(
+    fits(
+      (value) => typeof value === 'string' && isCaseKey(value) && textKeyOf(value) === value,
+      'No text has this name.',
+    ),
+  )
   key!: TextKey;
   @Validate(fits(isCaseWhen, 'A case asks one to three things that we know.')) when!: OwnCase['when'];
   @Validate(wordsFit(LIMITS.textChars)) texts!: Record<string, string>;

@@ -48,7 +48,8 @@ class OwnColoursFit implements ValidatorConstraintInterface {
     for (const [name, color] of Object.entries(value)) {
       if (!(COLOURS as readonly string[]).includes(name)) return `No colour is called "${name}".`;
       const isNoRing = name === 'ring' && color === 'transparent';
-      if (!isNoRing && (typeof color !== 'string' || !HEX.test(color))) return `"${name}" is # and six digits.`;
+      if (!isNoRing && (typeof color !== 'string' || !HEX.test(color)))
+        return `"${name}" is # and six digits.`;
     }
     return null;
   }
@@ -92,7 +93,8 @@ export class LookInput implements Look {
   @IsIn(LOOK_NAMES, { message: 'No starting look has this name.' }) name!: Look['name'];
   @Matches(HEX, AS_HEX) @IsString() brand!: string;
   @Matches(HEX, AS_HEX) @IsString() @ValidateIf((look: Look) => look.second !== null) second!: string | null;
-  @Matches(HEX, AS_HEX) @IsString() @ValidateIf((look: Look) => look.headerTo !== null) headerTo!: string | null;
+  @Matches(HEX, AS_HEX) @IsString() @ValidateIf((look: Look) => look.headerTo !== null) headerTo!:
+    string | null;
   @ValidateNested() @Type(() => OwnInput) own!: OwnInput;
   @WithinSetting('radius') radius!: number;
   @WithinSetting('textSize') textSize!: number;
@@ -107,10 +109,15 @@ export class LookInput implements Look {
   @oneOf('faces') faces!: Look['faces'];
   @oneOf('arrival') arrival!: Look['arrival'];
   @oneOf('opening') opening!: Look['opening'];
-  @ValidateNested() @Type(() => PictureInput) @ValidateIf((look: Look) => look.logo !== null) logo!: PictureInput | null;
+  @ValidateNested()
+  @Type(() => PictureInput)
+  @ValidateIf((look: Look) => look.logo !== null)
+  logo!: PictureInput | null;
   @ValidateNested()
   @Type(() => HeaderPictureInput)
   @ValidateIf((look: Look) => look.headerPicture !== null)
   headerPicture!: HeaderPictureInput | null;
-  @MaxLength(LIMITS.ownCssChars, { message: `Your own CSS may have ${LIMITS.ownCssChars} characters.` }) @IsString() css!: string;
+  @MaxLength(LIMITS.ownCssChars, { message: `Your own CSS may have ${LIMITS.ownCssChars} characters.` })
+  @IsString()
+  css!: string;
 }

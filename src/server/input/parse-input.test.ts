@@ -30,8 +30,13 @@ describe('parseInput', () => {
   it('names the field, down to its place in a list', () => {
     const [widget] = good().widgets;
     if (widget === undefined) throw new Error('no widget');
-    const errors = errorsOf({ ...good(), widgets: [{ ...widget, place: { ...widget.place, corner: 'middle' } }] });
-    expect(errors).toEqual({ 'widgets.0.place.corner': 'Choose one of the four corners, or the middle of an edge.' });
+    const errors = errorsOf({
+      ...good(),
+      widgets: [{ ...widget, place: { ...widget.place, corner: 'middle' } }],
+    });
+    expect(errors).toEqual({
+      'widgets.0.place.corner': 'Choose one of the four corners, or the middle of an edge.',
+    });
   });
 
   it('refuses names nobody asked for, and a null in a list', () => {
@@ -40,7 +45,9 @@ describe('parseInput', () => {
   });
 
   it('[threat 22] a __proto__ in the JSON reaches nothing', () => {
-    const raw: unknown = JSON.parse(JSON.stringify(good()).replace('"v":1', '"__proto__":{"polluted":1},"v":1'));
+    const raw: unknown = JSON.parse(
+      JSON.stringify(good()).replace('"v":1', '"__proto__":{"polluted":1},"v":1'),
+    );
     parseInput(DesignInput, raw);
     expect(({} as { polluted?: number }).polluted).toBeUndefined();
   });
@@ -55,7 +62,9 @@ describe('parseInput', () => {
 
   it('two widgets of one key are refused', () => {
     const [widget] = madeDesign().widgets;
-    expect(Object.values(errorsOf({ ...good(), widgets: [widget, widget] }))).toContain('Two widgets have the same key.');
+    expect(Object.values(errorsOf({ ...good(), widgets: [widget, widget] }))).toContain(
+      'Two widgets have the same key.',
+    );
   });
 
   it('the first page: each field speaks for itself, in words of what to do', () => {
@@ -69,7 +78,14 @@ describe('parseInput', () => {
       locale: 'en',
       zone: 'Azores',
     });
-    expect(parsed.ok ? [] : Object.keys(parsed.errors).sort()).toEqual(['brand', 'mail', 'password', 'siteAddress', 'siteName', 'zone']);
+    expect(parsed.ok ? [] : Object.keys(parsed.errors).sort()).toEqual([
+      'brand',
+      'mail',
+      'password',
+      'siteAddress',
+      'siteName',
+      'zone',
+    ]);
   });
 
   it('an e-mail is judged alike in the widget and here', () => {

@@ -7,10 +7,16 @@ import { type FieldErrors, type Result, fail, ok } from '../../core/result';
  * object. Depth and size are checked before, where the bytes are read.
  */
 export function parseInput<T extends object>(Class: ClassConstructor<T>, raw: unknown): Result<T> {
-  if (typeof raw !== 'object' || raw === null || Array.isArray(raw)) return fail({ '': 'Expected an object with named fields.' });
+  if (typeof raw !== 'object' || raw === null || Array.isArray(raw))
+    return fail({ '': 'Expected an object with named fields.' });
   if (holdsNullItem(raw)) return fail({ '': 'A list holds an empty item.' });
   const instance = plainToInstance(Class, raw);
-  const faults = validateSync(instance, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true, stopAtFirstError: true });
+  const faults = validateSync(instance, {
+    whitelist: true,
+    forbidNonWhitelisted: true,
+    forbidUnknownValues: true,
+    stopAtFirstError: true,
+  });
   if (faults.length > 0) return fail(toFieldErrors(faults));
   return ok(toPlain(instance) as T);
 }

@@ -27,7 +27,9 @@ export function wordsFit(atMost: number) {
       return (
         isRecord(value) &&
         Object.keys(value).length <= LIMITS.locales &&
-        Object.entries(value).every(([locale, text]) => LOCALE.test(locale) && typeof text === 'string' && text.length <= atMost)
+        Object.entries(value).every(
+          ([locale, text]) => LOCALE.test(locale) && typeof text === 'string' && text.length <= atMost,
+        )
       );
     }
     defaultMessage(): string {

@@ -2,7 +2,15 @@ import { TRAIL_MAX } from '../../core/decide/memory';
 import { LIMITS } from '../../core/limits';
 import type { Replies } from '../../core/model/form';
 import { isMailShaped } from '../../core/forms/mail';
-import { IsOptional, IsString, Matches, MaxLength, Validate, ValidatorConstraint, type ValidatorConstraintInterface } from './validators';
+import {
+  IsOptional,
+  IsString,
+  Matches,
+  MaxLength,
+  Validate,
+  ValidatorConstraint,
+  type ValidatorConstraintInterface,
+} from './validators';
 
 @ValidatorConstraint({ name: 'mailShaped' })
 export class MailShaped implements ValidatorConstraintInterface {
@@ -31,7 +39,10 @@ export class RepliesFit implements ValidatorConstraintInterface {
     const replies = Object.values(value);
     return (
       replies.length <= LIMITS.fields &&
-      replies.every((one) => isText(one) || (Array.isArray(one) && one.length <= LIMITS.fieldOptions && one.every(isText)))
+      replies.every(
+        (one) =>
+          isText(one) || (Array.isArray(one) && one.length <= LIMITS.fieldOptions && one.every(isText)),
+      )
     );
   }
   defaultMessage(): string {
@@ -47,7 +58,12 @@ export class TrailFits implements ValidatorConstraintInterface {
     return value.every((step: unknown) => {
       if (!Array.isArray(step) || step.length !== 2) return false;
       const [address, at] = step as unknown[];
-      return typeof address === 'string' && address.length <= LIMITS.pageAddressChars && Number.isSafeInteger(at) && Number(at) >= 0;
+      return (
+        typeof address === 'string' &&
+        address.length <= LIMITS.pageAddressChars &&
+        Number.isSafeInteger(at) &&
+        Number(at) >= 0
+      );
     });
   }
   defaultMessage(): string {
@@ -57,7 +73,9 @@ export class TrailFits implements ValidatorConstraintInterface {
 
 /** A message as the visitor's browser sends it. */
 export class MessageInput {
-  @Matches(/^[\w-]{16,40}$/, { message: 'Give an id of 16 to 40 letters and digits.' }) @IsString() clientId!: string;
+  @Matches(/^[\w-]{16,40}$/, { message: 'Give an id of 16 to 40 letters and digits.' })
+  @IsString()
+  clientId!: string;
   @MaxLength(LIMITS.messageChars, { message: `Keep it under ${LIMITS.messageChars} characters.` })
   @Matches(/\S/, { message: 'Write a line or two first.' })
   @IsString({ message: 'Write a line or two first.' })
@@ -75,16 +93,24 @@ export class MessageInput {
   /** The team that is asked for, by its id; one that does not answer there is none. */
   @MaxLength(40) @IsString() @IsOptional() asks?: string;
   /** Of a private view: what is said under it is a try ([threat 18]). */
-  @Matches(/^[\w-]{43}$/, { message: 'The pass of a private view is 43 signs.' }) @IsString() @IsOptional() pass?: string;
+  @Matches(/^[\w-]{43}$/, { message: 'The pass of a private view is 43 signs.' })
+  @IsString()
+  @IsOptional()
+  pass?: string;
   /** Made by the browser for its first message, so that a lost answer cannot make two visitors of one. */
-  @Matches(/^[\w-]{43}$/, { message: 'A new token is 43 signs.' }) @IsString() @IsOptional() newToken?: string;
+  @Matches(/^[\w-]{43}$/, { message: 'A new token is 43 signs.' })
+  @IsString()
+  @IsOptional()
+  newToken?: string;
   @Validate(RepliesFit) @IsOptional() replies?: Replies;
   @Validate(TrailFits) @IsOptional() trail?: readonly (readonly [address: string, at: number])[];
 }
 
 /** The form after a chat. */
 export class AfterInput {
-  @Matches(/^[\w-]{16,40}$/, { message: 'Give an id of 16 to 40 letters and digits.' }) @IsString() clientId!: string;
+  @Matches(/^[\w-]{16,40}$/, { message: 'Give an id of 16 to 40 letters and digits.' })
+  @IsString()
+  clientId!: string;
   @MaxLength(80) @IsString() design!: string;
   @MaxLength(LIMITS.localeChars)
   @Matches(/^[A-Za-z0-9-]+$/, { message: 'Name the language by its tag, such as pt.' })
@@ -98,5 +124,7 @@ export class AfterInput {
 export class NoteInput extends MessageInput {
   @Matches(/^[^]*$/) @MaxLength(LIMITS.messageChars) @IsString() override body!: string;
   @Validate(MailOrNone) mail!: string;
-  @MaxLength(LIMITS.noteNameChars, { message: `Keep the name under ${LIMITS.noteNameChars} characters.` }) @IsString() name!: string;
+  @MaxLength(LIMITS.noteNameChars, { message: `Keep the name under ${LIMITS.noteNameChars} characters.` })
+  @IsString()
+  name!: string;
 }

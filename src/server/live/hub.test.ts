@@ -5,17 +5,23 @@ import { makeHub } from './hub';
 const textOf = async (body: ReadableStream<Uint8Array>, events: number): Promise<string> => {
   const reader = body.getReader();
   let text = '';
-  while ((text.match(/\n\n/g) ?? []).length < events) text += new TextDecoder().decode((await reader.read()).value);
+  while ((text.match(/\n\n/g) ?? []).length < events)
+    text += new TextDecoder().decode((await reader.read()).value);
   return text;
 };
 
 describe('the hub', () => {
   it('sends an event to the streams of its channel and to no other', async () => {
     const hub = makeHub(makeClock());
-    const [ana, rui] = [hub.open({ channels: ['site:a', 'visitor:a:1'] }), hub.open({ channels: ['site:a', 'visitor:a:2'] })];
+    const [ana, rui] = [
+      hub.open({ channels: ['site:a', 'visitor:a:1'] }),
+      hub.open({ channels: ['site:a', 'visitor:a:2'] }),
+    ];
     hub.send('visitor:a:1', { name: 'entry', id: 7, data: { body: 'for Ana' } });
     hub.send('site:a', { name: 'teams', data: {} });
-    expect(await textOf(ana.body, 2)).toBe('id: 7\nevent: entry\ndata: {"body":"for Ana"}\n\nevent: teams\ndata: {}\n\n');
+    expect(await textOf(ana.body, 2)).toBe(
+      'id: 7\nevent: entry\ndata: {"body":"for Ana"}\n\nevent: teams\ndata: {}\n\n',
+    );
     expect(await textOf(rui.body, 1)).toBe('event: teams\ndata: {}\n\n');
   });
 

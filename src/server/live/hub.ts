@@ -10,7 +10,11 @@ export interface HubEvent {
 
 /** Sends events to open streams by channel. Encodes once per broadcast; one heartbeat for all. */
 export interface Hub {
-  open(options: { channels: readonly string[]; first?: readonly HubEvent[]; onClose?: () => void }): HubStream;
+  open(options: {
+    channels: readonly string[];
+    first?: readonly HubEvent[];
+    onClose?: () => void;
+  }): HubStream;
   send(channel: string, event: HubEvent): void;
   count(channel: string): number;
   closeAll(): void;

@@ -25,10 +25,9 @@ const KINDS = {
 export type LimitKind = keyof typeof KINDS;
 
 export function makeLimits(): Limits {
-  const limiters = Object.fromEntries(Object.entries(KINDS).map(([kind, options]) => [kind, new RateLimiterMemory(options)])) as Record<
-    LimitKind,
-    RateLimiterMemory
-  >;
+  const limiters = Object.fromEntries(
+    Object.entries(KINDS).map(([kind, options]) => [kind, new RateLimiterMemory(options)]),
+  ) as Record<LimitKind, RateLimiterMemory>;
   return {
     allows: async (kind, who) => {
       try {

@@ -38,15 +38,21 @@ const SECONDS_MAX = 20;
 const PAGE_KINDS = ['image/png', 'image/jpeg', 'image/webp'];
 const LOOK_KINDS = [...PAGE_KINDS, 'image/gif', 'image/avif'];
 
-const DAMAGED = 'That picture cannot be drawn: it is damaged, or far too large. Nothing was stored; try another one.';
+const DAMAGED =
+  'That picture cannot be drawn: it is damaged, or far too large. Nothing was stored; try another one.';
 
 /**
  * Draws what somebody sent to pixels ([threat 13]): judged by its content and not by its name, oriented, without
  * metadata, no wider than `width`, cut below `height`. Errors name the whole (`''`), in a sentence.
  */
-export async function drawPicture(sent: Buffer, { width, height }: { readonly width: Px; readonly height: Px }): Promise<Result<Picture>> {
+export async function drawPicture(
+  sent: Buffer,
+  { width, height }: { readonly width: Px; readonly height: Px },
+): Promise<Result<Picture>> {
   if (!(await isOneOf(sent, PAGE_KINDS)))
-    return fail({ '': 'That is not a PNG, JPEG or WebP picture. Nothing was stored; save it as one of these and try again.' });
+    return fail({
+      '': 'That is not a PNG, JPEG or WebP picture. Nothing was stored; save it as one of these and try again.',
+    });
   try {
     const { data } = await opened(sent)
       .rotate()
@@ -76,14 +82,22 @@ export async function drawTwice(sent: Buffer, fit: Fit): Promise<Result<TwoSizes
     const largest = isDrawing ? await densityFor(sent, fit) : {};
     const { data } = await opened(sent, largest)
       .rotate()
-      .resize({ width: 2 * fit.width, height: 2 * fit.height, fit: fit.as, withoutEnlargement: fit.as === 'inside' })
+      .resize({
+        width: 2 * fit.width,
+        height: 2 * fit.height,
+        fit: fit.as,
+        withoutEnlargement: fit.as === 'inside',
+      })
       .png()
       .timeout({ seconds: SECONDS_MAX })
       .toBuffer({ resolveWithObject: true });
     // A logo keeps its very colours; its few pixels are small all the same.
     const isExact = fit.as === 'inside';
     const twice = await kept(sharp(data), isExact);
-    const once = await kept(sharp(data).resize({ width: fit.width, height: fit.height, fit: fit.as, withoutEnlargement: true }), isExact);
+    const once = await kept(
+      sharp(data).resize({ width: fit.width, height: fit.height, fit: fit.as, withoutEnlargement: true }),
+      isExact,
+    );
     return ok({ once, twice, ...(await boundsOf(data)) });
   } catch {
     return fail({ '': DAMAGED });
@@ -107,7 +121,9 @@ async function densityFor(sent: Buffer, { width, height, as }: Fit): Promise<{ r
 }
 
 async function kept(drawn: Sharp, isExact = false): Promise<Picture> {
-  const { data: bytes, info } = await drawn.webp(isExact ? { lossless: true } : { quality: 86 }).toBuffer({ resolveWithObject: true });
+  const { data: bytes, info } = await drawn
+    .webp(isExact ? { lossless: true } : { quality: 86 })
+    .toBuffer({ resolveWithObject: true });
   const hash = createHash('sha256').update(bytes).digest('hex').slice(0, 40);
   return { hash, mime: 'image/webp', width: info.width, height: info.height, bytes };
 }

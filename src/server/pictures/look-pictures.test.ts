@@ -15,9 +15,12 @@ beforeEach(async () => {
   porch = await madePorch(house, 'farrowisle');
 });
 
-const made = (width: number, height: number, background = '#7a2e5d') => sharp({ create: { width, height, channels: 3, background } });
+const made = (width: number, height: number, background = '#7a2e5d') =>
+  sharp({ create: { width, height, channels: 3, background } });
 const svg = (inside: string, attributes = 'width="200" height="100"') =>
-  Buffer.from(`<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" ${attributes}>${inside}</svg>`);
+  Buffer.from(
+    `<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" ${attributes}>${inside}</svg>`,
+  );
 const SQUARE = '<rect width="200" height="100" fill="#7a2e5d"/>';
 
 const send = (body: Buffer, kind = 'logo', secret = porch.secret, key = porch.key) =>
@@ -32,10 +35,13 @@ const send = (body: Buffer, kind = 'logo', secret = porch.secret, key = porch.ke
 const take = async (body: Buffer, kind?: string) => (await (await send(body, kind)).json()) as HeaderPicture;
 const visit = (path: string, key = porch.key) =>
   visitorEndpoint(house.state, new Request(`http://127.0.0.1/w/${key}/${path}`), '127.0.0.1');
-const pixels = async (hash: string) => sharp(Buffer.from(await (await visit(`${hash}.webp`)).arrayBuffer())).metadata();
+const pixels = async (hash: string) =>
+  sharp(Buffer.from(await (await visit(`${hash}.webp`)).arrayBuffer())).metadata();
 const filesKept = () => {
   const dir = join(house.state.env.dataDir, 'uploads');
-  return existsSync(dir) ? readdirSync(dir, { recursive: true, withFileTypes: true }).filter((one) => one.isFile()).length : 0;
+  return existsSync(dir)
+    ? readdirSync(dir, { recursive: true, withFileTypes: true }).filter((one) => one.isFile()).length
+    : 0;
 };
 
 describe('pictures of a look', () => {
@@ -46,22 +52,29 @@ describe('pictures of a look', () => {
     ['GIF', () => made(400, 200).gif().toBuffer()],
     ['AVIF', () => made(400, 200).avif().toBuffer()],
     ['SVG', () => Promise.resolve(svg(SQUARE))],
-  ])('%s is drawn in two sizes, and served to visitors as a picture and nothing else, for a year', async (_, picture) => {
-    const { once, twice, width, height } = await take(await picture());
-    expect([width, height]).toEqual([80, 40]);
-    expect(await pixels(once)).toMatchObject({ format: 'webp', width: 80, height: 40 });
-    expect(await pixels(twice)).toMatchObject({ format: 'webp', width: 160, height: 80 });
-    const { headers } = await visit(`${once}.webp`);
-    expect(headers.get('Content-Type')).toBe('image/webp');
-    expect(headers.get('X-Content-Type-Options')).toBe('nosniff');
-    expect(headers.get('Content-Security-Policy')).toBe("default-src 'none'; sandbox");
-    expect(headers.get('Cache-Control')).toContain('immutable');
-    expect(headers.get('Access-Control-Allow-Origin')).toBe('*');
-  });
+  ])(
+    '%s is drawn in two sizes, and served to visitors as a picture and nothing else, for a year',
+    async (_, picture) => {
+      const { once, twice, width, height } = await take(await picture());
+      expect([width, height]).toEqual([80, 40]);
+      expect(await pixels(once)).toMatchObject({ format: 'webp', width: 80, height: 40 });
+      expect(await pixels(twice)).toMatchObject({ format: 'webp', width: 160, height: 80 });
+      const { headers } = await visit(`${once}.webp`);
+      expect(headers.get('Content-Type')).toBe('image/webp');
+      expect(headers.get('X-Content-Type-Options')).toBe('nosniff');
+      expect(headers.get('Content-Security-Policy')).toBe("default-src 'none'; sandbox");
+      expect(headers.get('Cache-Control')).toContain('immutable');
+      expect(headers.get('Access-Control-Allow-Origin')).toBe('*');
+    },
+  );
 
   it('a small drawing is drawn sharp, not made larger from few pixels', async () => {
-    const stripes = Array.from({ length: 10 }, (_, at) => `<rect x="${at * 2}" width="1" height="10"/>`).join('');
-    const { twice } = await take(svg(`<rect width="20" height="10" fill="#fff"/>${stripes}`, 'width="20" height="10"'));
+    const stripes = Array.from({ length: 10 }, (_, at) => `<rect x="${at * 2}" width="1" height="10"/>`).join(
+      '',
+    );
+    const { twice } = await take(
+      svg(`<rect width="20" height="10" fill="#fff"/>${stripes}`, 'width="20" height="10"'),
+    );
     const { data, info } = await sharp(Buffer.from(await (await visit(`${twice}.webp`)).arrayBuffer()))
       .greyscale()
       .raw()
@@ -93,13 +106,28 @@ describe('pictures of a look', () => {
 
   it.each([
     ['a page that is called .png', Buffer.from('<!doctype html><svg><script>alert(1)</script></svg>')],
-    ['an entity bomb', Buffer.from(`<!DOCTYPE svg [<!ENTITY a "aaaa"><!ENTITY b "&a;&a;">]>${svg('<text>&b;</text>').toString()}`)],
+    [
+      'an entity bomb',
+      Buffer.from(
+        `<!DOCTYPE svg [<!ENTITY a "aaaa"><!ENTITY b "&a;&a;">]>${svg('<text>&b;</text>').toString()}`,
+      ),
+    ],
     [
       'a file of this computer, as an entity',
-      Buffer.from(`<!DOCTYPE svg [<!ENTITY a SYSTEM "file:///etc/passwd">]>${svg('<text>&a;</text>').toString()}`),
+      Buffer.from(
+        `<!DOCTYPE svg [<!ENTITY a SYSTEM "file:///etc/passwd">]>${svg('<text>&a;</text>').toString()}`,
+      ),
     ],
-    ['an SVG with a picture of somebody’s inside', svg('<image xlink:href="http://127.0.0.1:1/x.png" width="9" height="9"/>')],
-    ['an SVG with a page inside', svg('<foreignObject width="9" height="9"><p xmlns="http://www.w3.org/1999/xhtml">x</p></foreignObject>')],
+    [
+      'an SVG with a picture of somebody’s inside',
+      svg('<image xlink:href="http://127.0.0.1:1/x.png" width="9" height="9"/>'),
+    ],
+    [
+      'an SVG with a page inside',
+      svg(
+        '<foreignObject width="9" height="9"><p xmlns="http://www.w3.org/1999/xhtml">x</p></foreignObject>',
+      ),
+    ],
     ['an SVG whose filter fetches', svg('<filter id="a"><feImage href="file:///etc/passwd"/></filter>')],
     ['an SVG of too many parts', svg('<g/>'.repeat(20_001))],
     ['an SVG that is too deep', svg('<g>'.repeat(200) + '</g>'.repeat(200))],
@@ -156,9 +184,13 @@ describe('pictures of a look', () => {
 
 describe('what is an SVG', () => {
   it('is told by its first element', () => {
-    expect(isSvg(Buffer.from('\uFEFF<?xml version="1.0"?><!-- made by <svg> --> <svg:svg xmlns:svg="http://www.w3.org/2000/svg"/>'))).toBe(
-      true,
-    );
+    expect(
+      isSvg(
+        Buffer.from(
+          '\uFEFF<?xml version="1.0"?><!-- made by <svg> --> <svg:svg xmlns:svg="http://www.w3.org/2000/svg"/>',
+        ),
+      ),
+    ).toBe(true);
     expect(isSvg(Buffer.from('<html><svg/></html>'))).toBe(false);
     expect(isSvg(Buffer.from('<svgs/>'))).toBe(false);
     // A pattern that could read two comments as one would go through all ways to do so.

@@ -32,7 +32,9 @@ const send = (body: Buffer | ReadableStream<Uint8Array>, device = 'desktop', sec
 const read = async (response: Response) => (await response.json()) as PagePictures;
 const filesKept = () => {
   const dir = join(house.state.env.dataDir, 'uploads');
-  return existsSync(dir) ? readdirSync(dir, { recursive: true, withFileTypes: true }).filter((one) => one.isFile()).length : 0;
+  return existsSync(dir)
+    ? readdirSync(dir, { recursive: true, withFileTypes: true }).filter((one) => one.isFile()).length
+    : 0;
 };
 
 /** A PNG whose header claims a size, and whose pixels are not there. */
@@ -49,7 +51,12 @@ function claiming(width: number, height: number): Buffer {
   header.writeUInt32BE(height, 4);
   header.set([8, 2, 0, 0, 0], 8);
   const sign = Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]);
-  return Buffer.concat([sign, chunk('IHDR', header), chunk('IDAT', deflateSync(Buffer.alloc(1000))), chunk('IEND', Buffer.alloc(0))]);
+  return Buffer.concat([
+    sign,
+    chunk('IHDR', header),
+    chunk('IDAT', deflateSync(Buffer.alloc(1000))),
+    chunk('IEND', Buffer.alloc(0)),
+  ]);
 }
 
 describe('pictures of the owner’s page', () => {
@@ -60,7 +67,11 @@ describe('pictures of the owner’s page', () => {
     expect([served.status, served.headers.get('Content-Type')]).toEqual([200, 'image/webp']);
     expect(served.headers.get('X-Content-Type-Options')).toBe('nosniff');
     expect(served.headers.get('Content-Security-Policy')).toBe("default-src 'none'; sandbox");
-    expect(await sharp(Buffer.from(await served.arrayBuffer())).metadata()).toMatchObject({ format: 'webp', width: 1280, height: 2400 });
+    expect(await sharp(Buffer.from(await served.arrayBuffer())).metadata()).toMatchObject({
+      format: 'webp',
+      width: 1280,
+      height: 2400,
+    });
   });
 
   it('a small one is not made larger; the phone’s is its own, and can be taken away', async () => {
@@ -82,14 +93,24 @@ describe('pictures of the owner’s page', () => {
       .toBuffer();
     const { pictures } = await read(await send(taken));
     expect(pictures.desktop).toMatchObject({ width: 200, height: 300 });
-    const served = Buffer.from(await (await porch.desk(`GET uploads/${pictures.desktop?.hash}`)).arrayBuffer());
+    const served = Buffer.from(
+      await (await porch.desk(`GET uploads/${pictures.desktop?.hash}`)).arrayBuffer(),
+    );
     expect((await sharp(served).metadata()).exif).toBeUndefined();
   });
 
   it.each([
     ['a page that is called .png', Buffer.from('<!doctype html><script>alert(1)</script>')],
-    ['an SVG with a script', Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"><script>alert(1)</script></svg>')],
-    ['an entity bomb', Buffer.from('<?xml version="1.0"?><!DOCTYPE s [<!ENTITY a "aaaaaaaa"><!ENTITY b "&a;&a;&a;">]><svg>&b;</svg>')],
+    [
+      'an SVG with a script',
+      Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"><script>alert(1)</script></svg>'),
+    ],
+    [
+      'an entity bomb',
+      Buffer.from(
+        '<?xml version="1.0"?><!DOCTYPE s [<!ENTITY a "aaaaaaaa"><!ENTITY b "&a;&a;&a;">]><svg>&b;</svg>',
+      ),
+    ],
     ['a GIF', Buffer.from('R0lGODlhAQABAIAAAAAAAP///yH5BAEAAAAALAAAAAABAAEAAAIBRAA7', 'base64')],
     ['nothing at all', Buffer.alloc(0)],
     ['50,000 pixels either way', claiming(50_000, 50_000)],
@@ -104,7 +125,9 @@ describe('pictures of the owner’s page', () => {
   it('[threat 13] a picture that is something else as well is only a picture afterwards', async () => {
     const both = Buffer.concat([await png(20, 20), Buffer.from('PK\u0003\u0004<script>alert(1)</script>')]);
     const { pictures } = await read(await send(both));
-    const served = Buffer.from(await (await porch.desk(`GET uploads/${pictures.desktop?.hash}`)).arrayBuffer());
+    const served = Buffer.from(
+      await (await porch.desk(`GET uploads/${pictures.desktop?.hash}`)).arrayBuffer(),
+    );
     expect(served.includes('script')).toBe(false);
   });
 

@@ -35,7 +35,8 @@ function endOf(text: string): number {
 
 /** Why a drawing is not drawn ([threat 13]), in a sentence; null: it can be. */
 export function faultOfSvg(sent: Buffer): string | null {
-  if (sent.length > BYTES_MAX) return 'That drawing is larger than 1 MB. Nothing was stored; save it as a PNG and try again.';
+  if (sent.length > BYTES_MAX)
+    return 'That drawing is larger than 1 MB. Nothing was stored; save it as a PNG and try again.';
   let fault: string | null = null;
   let [count, depth] = [0, 0];
   const parser = new SaxesParser({ xmlns: true });
@@ -43,12 +44,16 @@ export function faultOfSvg(sent: Buffer): string | null {
     fault ??= `${why} Nothing was stored; save it as a PNG and try again.`;
   };
   parser.on('error', () => refuse('That drawing is not well-formed SVG.'));
-  parser.on('doctype', () => refuse('That drawing brings definitions of its own (a doctype), which are not read.'));
+  parser.on('doctype', () =>
+    refuse('That drawing brings definitions of its own (a doctype), which are not read.'),
+  );
   parser.on('opentag', ({ local, uri }) => {
     count++;
     depth++;
-    if (count === 1 && uri !== SVG) refuse('That drawing does not say that it is SVG (its xmlns is missing).');
-    if (REFUSED.has(local.toLowerCase())) refuse(`That drawing has a picture inside (“${local}”), which is not drawn.`);
+    if (count === 1 && uri !== SVG)
+      refuse('That drawing does not say that it is SVG (its xmlns is missing).');
+    if (REFUSED.has(local.toLowerCase()))
+      refuse(`That drawing has a picture inside (“${local}”), which is not drawn.`);
     if (count > ELEMENTS_MAX || depth > DEPTH_MAX) refuse('That drawing has too many parts.');
   });
   parser.on('closetag', () => void depth--);

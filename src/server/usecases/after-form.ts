@@ -25,7 +25,10 @@ export async function takeAfter(state: State, writer: Writer, said: AfterInput):
     storedMs: writer.at,
   });
   const { talk: since } = await getTalk(state, writer);
-  state.hub.send(visitorChannel(writer.siteId, visitorId), { name: 'conversation', data: since?.conversation });
+  state.hub.send(visitorChannel(writer.siteId, visitorId), {
+    name: 'conversation',
+    data: since?.conversation,
+  });
   state.hub.send(deskChannel(writer.siteId), {
     name: 'form',
     data: { conversation: await findDeskConversation(state.db, writer.siteId, id) },

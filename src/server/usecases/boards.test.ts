@@ -41,7 +41,15 @@ describe('kept visits', () => {
   const visit = (number: number, change: object = {}) => ({
     id: `kept-visit-${String(number).padStart(8, '0')}`,
     name: 'A teacher',
-    supposed: { page: '/tonight', at: 1_795_640_400_000, visit: 'first', device: 'desktop', locale: 'en', who: 'in', asks: null },
+    supposed: {
+      page: '/tonight',
+      at: 1_795_640_400_000,
+      visit: 'first',
+      device: 'desktop',
+      locale: 'en',
+      who: 'in',
+      asks: null,
+    },
     held: { '00000000night': true },
     steps: 'w40~nonsense~open',
     expects: { kind: 'ends-at', moment: 'at-the-door' },

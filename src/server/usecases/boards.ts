@@ -14,7 +14,13 @@ export async function boardFacts({ db, env }: Pick<State, 'db' | 'env'>, site: S
     isZoneConfirmed(db, site.id),
     listAsides(db, site.id),
   ]);
-  return { peopleOf, publicUrl: env.publicUrl, siteAddress: site.address, isZoneConfirmed: confirmed, asides };
+  return {
+    peopleOf,
+    publicUrl: env.publicUrl,
+    siteAddress: site.address,
+    isZoneConfirmed: confirmed,
+    asides,
+  };
 }
 
 /** Puts a board aside with a reason; false: so many are that the first should be looked at again. */

@@ -3,9 +3,17 @@ import { isLoopbackHost } from '../http/origin-gate';
 import type { State } from '../state';
 
 /** [threat 6] The demo's one-click door stands only with the mark in the database, on loopback, for a loopback name. */
-export async function isDemoDoorOpen(state: Pick<State, 'db' | 'env'>, host: string | null): Promise<boolean> {
+export async function isDemoDoorOpen(
+  state: Pick<State, 'db' | 'env'>,
+  host: string | null,
+): Promise<boolean> {
   const listensOnLoopback = state.env.host === '127.0.0.1' || state.env.host === 'localhost';
-  return listensOnLoopback && host !== null && isLoopbackHost(host) && (await findInstanceValue(state.db, 'demo')) === 'yes';
+  return (
+    listensOnLoopback &&
+    host !== null &&
+    isLoopbackHost(host) &&
+    (await findInstanceValue(state.db, 'demo')) === 'yes'
+  );
 }
 
 /** Whom the demo's door lets in, by mail. */

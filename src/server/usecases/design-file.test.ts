@@ -38,9 +38,17 @@ describe('a design that comes as a file', () => {
     expect(faultsOf(text({ op: 'set', path: ['defaultLocale'], value: 'pt' }))).toEqual([
       [4, 'defaultLocale', '“pt” is not one of the languages of this design.'],
     ]);
-    const evening = text({ op: 'set', path: [...at, 'texts'], value: { en: { greeting: 'Good {evening}' } } });
+    const evening = text({
+      op: 'set',
+      path: [...at, 'texts'],
+      value: { en: { greeting: 'Good {evening}' } },
+    });
     expect(faultsOf(evening)).toEqual([
-      [lineOf(evening, '"greeting"'), 'widgets.0.texts.en.greeting', expect.stringMatching(/^This cannot be published: /)],
+      [
+        lineOf(evening, '"greeting"'),
+        'widgets.0.texts.en.greeting',
+        expect.stringMatching(/^This cannot be published: /),
+      ],
     ]);
   });
 
@@ -48,7 +56,15 @@ describe('a design that comes as a file', () => {
     const { limits, ...earlier } = plain;
     const judged = judgeDesignFile(JSON.stringify(earlier));
     expect(judged.ok && judged.value.limits).toEqual(limits);
-    for (const other of ['{}', '[]', 'null', '"x"', '{"widgets": 3}', '{"widgets": [null]}', '{"__proto__": {"v": 1}}'])
+    for (const other of [
+      '{}',
+      '[]',
+      'null',
+      '"x"',
+      '{"widgets": 3}',
+      '{"widgets": [null]}',
+      '{"__proto__": {"v": 1}}',
+    ])
       expect(judgeDesignFile(other).ok, other).toBe(false);
     expect(({} as { v?: number }).v).toBeUndefined();
   });

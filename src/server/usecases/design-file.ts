@@ -46,7 +46,8 @@ function languageFaults(design: Design): FieldErrors {
     const made = publish(design, 0, locale);
     for (const { widget, locale: of, key, code, at } of made.ok ? [] : made.errors) {
       const place = design.widgets.findIndex((one) => one.key === widget);
-      errors[`widgets.${place}.texts.${of}.${key}`] ??= `This cannot be published: ${code}, at sign ${at + 1} of “${key}” in ${of}.`;
+      errors[`widgets.${place}.texts.${of}.${key}`] ??=
+        `This cannot be published: ${code}, at sign ${at + 1} of “${key}” in ${of}.`;
     }
   }
   return errors;

@@ -19,14 +19,18 @@ describe('signing in', () => {
       from,
       house.state.clock.now(),
     );
-    expect(session.ok && (await findMember(house.state, session.value, porch.key, 'owner'))).toMatchObject({ role: 'owner' });
+    expect(session.ok && (await findMember(house.state, session.value, porch.key, 'owner'))).toMatchObject({
+      role: 'owner',
+    });
   });
 
   it('[threat 3] says the same for a wrong password and an unknown mail', async () => {
     const house = await madeHouse();
     await madePorch(house, 'farrowisle');
     const tries = await Promise.all(
-      ['ines@farrowisle.example', 'nobody@farrowisle.example'].map((mail) => signIn(house.state, { mail, password: 'wrong' }, from, 1)),
+      ['ines@farrowisle.example', 'nobody@farrowisle.example'].map((mail) =>
+        signIn(house.state, { mail, password: 'wrong' }, from, 1),
+      ),
     );
     expect(tries[0]).toEqual(tries[1]);
     expect(tries[0]?.ok).toBe(false);
@@ -35,7 +39,8 @@ describe('signing in', () => {
   it('[threat 3] after ten tries even the right password waits', async () => {
     const house = await madeHouse();
     await madePorch(house, 'farrowisle');
-    const attempt = (password: string) => signIn(house.state, { mail: 'ines@farrowisle.example', password }, from, 1);
+    const attempt = (password: string) =>
+      signIn(house.state, { mail: 'ines@farrowisle.example', password }, from, 1);
     for (let count = 0; count < 10; count++) await attempt('wrong');
     expect(await attempt('clear skies tonight')).toMatchObject({
       ok: false,
@@ -59,8 +64,11 @@ describe('the demo’s door', () => {
     expect(await isDemoDoorOpen(state, '127.0.0.1:4310')).toBe(false);
     await setInstanceValue(db, 'demo', 'yes');
     expect(await isDemoDoorOpen(state, '127.0.0.1:4310')).toBe(true);
-    for (const host of ['porch.example', null, '127.0.0.1.evil.example']) expect(await isDemoDoorOpen(state, host)).toBe(false);
-    expect(await isDemoDoorOpen({ ...state, env: { ...state.env, host: '0.0.0.0' } }, '127.0.0.1:4310')).toBe(false);
+    for (const host of ['porch.example', null, '127.0.0.1.evil.example'])
+      expect(await isDemoDoorOpen(state, host)).toBe(false);
+    expect(await isDemoDoorOpen({ ...state, env: { ...state.env, host: '0.0.0.0' } }, '127.0.0.1:4310')).toBe(
+      false,
+    );
   });
 });
 
@@ -81,7 +89,9 @@ describe('the first run', () => {
     expect(await db.selectFrom('person').select('name').execute()).toEqual([{ name: 'Ines Matos' }]);
     await expect(openPorch(state, answers, 1)).rejects.toThrow();
     const counts = await Promise.all(
-      (['person', 'site', 'team', 'draft'] as const).map(async (table) => (await db.selectFrom(table).selectAll().execute()).length),
+      (['person', 'site', 'team', 'draft'] as const).map(
+        async (table) => (await db.selectFrom(table).selectAll().execute()).length,
+      ),
     );
     expect(counts).toEqual([1, 1, 1, 1]);
   });

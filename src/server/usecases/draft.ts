@@ -35,7 +35,8 @@ export async function getDraft(db: State['db'] | Tx, siteId: string): Promise<Dr
   if (draft === null) throw new Error(`Expected a draft for site ${siteId}: it is made with the site.`);
   const log = await listChanges(db, siteId, LIMITS.draftChanges);
   const steps = stepsOf(log);
-  const labelOf = (revision: number | null): string | null => log.find((one) => one.revision === revision)?.label ?? null;
+  const labelOf = (revision: number | null): string | null =>
+    log.find((one) => one.revision === revision)?.label ?? null;
   return {
     ...draft,
     canUndo: steps.undo !== null,
@@ -46,32 +47,67 @@ export async function getDraft(db: State['db'] | Tx, siteId: string): Promise<Dr
 }
 
 /** Stores one change of the draft; sent twice it counts once. The whole design is judged anew. */
-export async function saveChange(state: Pick<State, 'db'>, actor: Actor, asked: ChangeInput): Promise<DraftOutcome> {
+export async function saveChange(
+  state: Pick<State, 'db'>,
+  actor: Actor,
+  asked: ChangeInput,
+): Promise<DraftOutcome> {
   return inTransaction(state.db, async (tx): Promise<DraftOutcome> => {
     const view = await getDraft(tx, actor.siteId);
-    if ((await findChangeByClientId(tx, actor.siteId, asked.clientId)) !== null) return { kind: 'saved', view };
-    if (asked.base !== view.revision) return { kind: 'behind', view, between: await patchesSince(tx, actor.siteId, asked.base) };
-    return store(tx, actor, view, { clientId: asked.clientId, kind: 'change', patches: asked.patches as Patch[], label: asked.label });
+    if ((await findChangeByClientId(tx, actor.siteId, asked.clientId)) !== null)
+      return { kind: 'saved', view };
+    if (asked.base !== view.revision)
+      return { kind: 'behind', view, between: await patchesSince(tx, actor.siteId, asked.base) };
+    return store(tx, actor, view, {
+      clientId: asked.clientId,
+      kind: 'change',
+      patches: asked.patches as Patch[],
+      label: asked.label,
+    });
   });
 }
 
 /** Takes the last change back, or brings the last one taken back again. */
-export async function stepDraft(state: Pick<State, 'db'>, actor: Actor, asked: StepInput): Promise<DraftOutcome> {
+export async function stepDraft(
+  state: Pick<State, 'db'>,
+  actor: Actor,
+  asked: StepInput,
+): Promise<DraftOutcome> {
   return inTransaction(state.db, async (tx): Promise<DraftOutcome> => {
     const view = await getDraft(tx, actor.siteId);
-    if ((await findChangeByClientId(tx, actor.siteId, asked.clientId)) !== null) return { kind: 'saved', view };
+    if ((await findChangeByClientId(tx, actor.siteId, asked.clientId)) !== null)
+      return { kind: 'saved', view };
     const log = await listChanges(tx, actor.siteId, LIMITS.draftChanges);
     const target = log.find(({ revision }) => revision === stepsOf(log)[asked.kind]);
     if (target === undefined) return { kind: 'saved', view };
     const patches = asked.kind === 'undo' ? target.inverse : target.patches;
-    return store(tx, actor, view, { clientId: asked.clientId, kind: asked.kind, patches, label: target.label });
+    return store(tx, actor, view, {
+      clientId: asked.clientId,
+      kind: asked.kind,
+      patches,
+      label: target.label,
+    });
   });
 }
 
 /** Puts another design in the place of the draft, as one change that can be undone. Refused where it is not one any more. */
-export async function replaceDraft(tx: Tx, actor: Actor, design: Design, label: string): Promise<DraftOutcome> {
-  const patches = Object.entries(design).map(([name, value]): Patch => ({ op: 'set', path: [name], value: value as Json }));
-  return store(tx, actor, await getDraft(tx, actor.siteId), { clientId: null, kind: 'change', patches, label });
+export async function replaceDraft(
+  tx: Tx,
+  actor: Actor,
+  design: Design,
+  label: string,
+): Promise<DraftOutcome> {
+  const patches = Object.entries(design).map(([name, value]): Patch => ({
+    op: 'set',
+    path: [name],
+    value: value as Json,
+  }));
+  return store(tx, actor, await getDraft(tx, actor.siteId), {
+    clientId: null,
+    kind: 'change',
+    patches,
+    label,
+  });
 }
 
 async function store(
@@ -91,7 +127,13 @@ async function store(
   if (!judged.ok) return { kind: 'refused', errors: judged.errors };
   const revision = before.revision + 1;
   await writeDraft(tx, actor.siteId, { revision, design: patched.value }, actor.personId, actor.at);
-  await insertChange(tx, actor.siteId, { ...change, revision, inverse: patched.inverse, personId: actor.personId, at: actor.at });
+  await insertChange(tx, actor.siteId, {
+    ...change,
+    revision,
+    inverse: patched.inverse,
+    personId: actor.personId,
+    at: actor.at,
+  });
   await trimChanges(tx, actor.siteId, revision, LIMITS.draftChanges);
   return { kind: 'saved', view: await getDraft(tx, actor.siteId) };
 }

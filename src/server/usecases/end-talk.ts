@@ -16,16 +16,34 @@ import { tellPlaces } from './tell-places';
 export async function endByVisitor(state: State, writer: Writer): Promise<VisitorTalk | null> {
   const { visitorId, talk } = await getTalk(state, writer);
   if (talk !== null && talk.conversation.standing !== 'ended')
-    await end(state, writer.siteId, talk.conversation.id, visitorId, { author: 'visitor', personId: null }, writer.at);
+    await end(
+      state,
+      writer.siteId,
+      talk.conversation.id,
+      visitorId,
+      { author: 'visitor', personId: null },
+      writer.at,
+    );
   return (await getTalk(state, writer)).talk;
 }
 
 /** A responder ends a conversation; false where it is not on this site. */
-export async function endByPerson(state: State, actor: { siteId: string; personId: string; at: EpochMs }, id: string): Promise<boolean> {
+export async function endByPerson(
+  state: State,
+  actor: { siteId: string; personId: string; at: EpochMs },
+  id: string,
+): Promise<boolean> {
   const row = await findConversation(state.db, actor.siteId, id);
   if (row === null) return false;
   if (row.standing !== 'ended')
-    await end(state, actor.siteId, id, row.visitor_id, { author: 'person', personId: actor.personId }, actor.at);
+    await end(
+      state,
+      actor.siteId,
+      id,
+      row.visitor_id,
+      { author: 'person', personId: actor.personId },
+      actor.at,
+    );
   return true;
 }
 
@@ -40,12 +58,24 @@ async function end(
   const entry = await inTransaction(state.db, async (tx) => {
     const row = await findConversation(tx, siteId, id);
     if (row === null || row.standing === 'ended') return null;
-    await updateConversation(tx, siteId, id, { standing: 'ended', ended_ms: at, ended_by: by.author === 'house' ? 'silence' : by.author });
+    await updateConversation(tx, siteId, id, {
+      standing: 'ended',
+      ended_ms: at,
+      ended_by: by.author === 'house' ? 'silence' : by.author,
+    });
     await markNotesAnswered(tx, siteId, id, at);
     return appendEntry(
       tx,
       row,
-      { kind: 'ended', author: by.author, person_id: by.personId, client_id: null, body: '', page: null, written_ms: null },
+      {
+        kind: 'ended',
+        author: by.author,
+        person_id: by.personId,
+        client_id: null,
+        body: '',
+        page: null,
+        written_ms: null,
+      },
       at,
     );
   });
@@ -61,8 +91,13 @@ export async function endQuiet(state: State): Promise<number> {
   let count = 0;
   for (const row of await listRunning(state.db, at - QUIET_LEAST_MS)) {
     const version = await findVersionInForce(state.db, row.site_id, at);
-    const widget = version?.design.widgets.find(({ key }) => key === row.widget_key) ?? version?.design.widgets[0];
-    if (widget === undefined || !hasGoneQuiet({ standing: row.standing, lastMs: row.last_entry_ms }, widget.timings, at)) continue;
+    const widget =
+      version?.design.widgets.find(({ key }) => key === row.widget_key) ?? version?.design.widgets[0];
+    if (
+      widget === undefined ||
+      !hasGoneQuiet({ standing: row.standing, lastMs: row.last_entry_ms }, widget.timings, at)
+    )
+      continue;
     await end(state, row.site_id, row.id, row.visitor_id, { author: 'house', personId: null }, at);
     count++;
   }

@@ -2,7 +2,14 @@ import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import sharp from 'sharp';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { type House, type MadePorch, madeHouse, madeMember, madeMessage, madePorch } from '../../../tests/made/house';
+import {
+  type House,
+  type MadePorch,
+  madeHouse,
+  madeMember,
+  madeMessage,
+  madePorch,
+} from '../../../tests/made/house';
 import type { PersonView } from '../../core/wire/desk';
 import type { SentAnswer, VisitorTalk } from '../../core/wire/talk';
 import { deskEndpoint } from '../desk/endpoint';
@@ -29,13 +36,17 @@ const send = (of: string, body: Buffer, secret = porch.secret) =>
       body: new Uint8Array(body),
     }),
   );
-const people = async (of = porch) => (await read<{ people: PersonView[] }>(await of.desk('GET people'))).people;
+const people = async (of = porch) =>
+  (await read<{ people: PersonView[] }>(await of.desk('GET people'))).people;
 
 describe('a face', () => {
   it('stands beside what its owner has said, before and after, and goes back to initials', async () => {
     const token = newSecret();
-    const asked = await read<SentAnswer>(await porch.visit('POST messages', { body: madeMessage('Is it open?', { newToken: token }) }));
-    const reply = (body: string) => porch.desk(`POST conversations/${asked.conversation.id}/entries`, { clientId: newId(9), body });
+    const asked = await read<SentAnswer>(
+      await porch.visit('POST messages', { body: madeMessage('Is it open?', { newToken: token }) }),
+    );
+    const reply = (body: string) =>
+      porch.desk(`POST conversations/${asked.conversation.id}/entries`, { clientId: newId(9), body });
     await reply('It is.');
     const faces = async () =>
       (await read<VisitorTalk>(await porch.visit('GET conversation', { token }))).entries
@@ -60,7 +71,11 @@ describe('a face', () => {
       [twice, 128],
     ] as const) {
       const shown = await porch.visit(`GET ${hash}.webp`, { origin: null });
-      expect(await sharp(Buffer.from(await shown.arrayBuffer())).metadata()).toMatchObject({ format: 'webp', width: px, height: px });
+      expect(await sharp(Buffer.from(await shown.arrayBuffer())).metadata()).toMatchObject({
+        format: 'webp',
+        width: px,
+        height: px,
+      });
     }
     expect((await porch.desk(`POST people/${porch.ownerId}/face/remove`)).status).toBe(200);
     expect((await faces()).flatMap(([, face]) => face)).toEqual([null, null, null]);
@@ -99,18 +114,26 @@ describe('a face', () => {
     for (const id of [porch.ownerId, rui]) await porch.desk(`POST people/${id}/face/remove`);
     expect([await isServed(shown), await isServed(now)]).toEqual([false, false]);
     expect(await house.db.selectFrom('upload').selectAll().execute()).toEqual([]);
-    const left = readdirSync(join(house.state.env.dataDir, 'uploads'), { recursive: true, withFileTypes: true });
+    const left = readdirSync(join(house.state.env.dataDir, 'uploads'), {
+      recursive: true,
+      withFileTypes: true,
+    });
     expect(left.filter((one) => one.isFile())).toEqual([]);
   });
 
   it.each([
     ['a page that is called a picture', Buffer.from('<!doctype html><script>alert(1)</script>')],
-    ['a drawing with a script', Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"><!ENTITY x "y"><script/></svg>')],
+    [
+      'a drawing with a script',
+      Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"><!ENTITY x "y"><script/></svg>'),
+    ],
     ['more than 5 MB', Buffer.alloc(5 * 1024 * 1024 + 1)],
   ])('[threat 13] %s is refused in a sentence, and nothing is kept', async (_, body) => {
     const refused = await send(porch.ownerId, body);
     expect(refused.status).toBe(400);
-    expect((await read<{ errors: Record<string, string> }>(refused)).errors['']).toMatch(/Nothing was stored/);
+    expect((await read<{ errors: Record<string, string> }>(refused)).errors['']).toMatch(
+      /Nothing was stored/,
+    );
     expect(await house.db.selectFrom('upload').selectAll().execute()).toEqual([]);
     expect((await people())[0]?.face).toBeNull();
   });

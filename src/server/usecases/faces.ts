@@ -35,14 +35,23 @@ export async function keepFace(
 }
 
 /** From now on visitors see initials again, and the picture is gone; false: nobody is called that there. */
-export async function takeFaceAway({ db, env }: Pick<State, 'db' | 'env'>, siteId: string, ofPersonId: string): Promise<boolean> {
+export async function takeFaceAway(
+  { db, env }: Pick<State, 'db' | 'env'>,
+  siteId: string,
+  ofPersonId: string,
+): Promise<boolean> {
   const { isThere, unnamed } = await inTransaction(db, (tx) => change(tx, siteId, ofPersonId, null));
   for (const hash of unnamed) await removePicture(env.dataDir, hash);
   return isThere;
 }
 
 /** Another face, or none; the one before is forgotten where nobody else of the site shows it. `unnamed`: pictures that may go. */
-async function change(tx: Tx, siteId: string, personId: string, face: Face | null): Promise<{ isThere: boolean; unnamed: string[] }> {
+async function change(
+  tx: Tx,
+  siteId: string,
+  personId: string,
+  face: Face | null,
+): Promise<{ isThere: boolean; unnamed: string[] }> {
   const before = await findFace(tx, siteId, personId);
   const isThere = await writeFace(tx, siteId, personId, face);
   const shown = (await listMembers(tx, siteId)).flatMap((one) => one.face ?? []);

@@ -13,7 +13,13 @@ import type { FactsCache } from '../live/facts-cache';
 import { ZONE_TABLE } from '../zones';
 
 /** Writes the facts as they are now as the next revision ([L1], [L3]), in the transaction of their cause. */
-export async function writeFacts(tx: Tx, siteId: string, personId: string, at: EpochMs, what: string): Promise<void> {
+export async function writeFacts(
+  tx: Tx,
+  siteId: string,
+  personId: string,
+  at: EpochMs,
+  what: string,
+): Promise<void> {
   const revision = ((await findNewestFacts(tx, siteId))?.revision ?? 0) + 1;
   const facts = await makeFacts(tx, siteId, revision, at);
   const json = JSON.stringify(facts);
@@ -50,14 +56,25 @@ function zoneWindow(at: EpochMs): readonly [from: EpochMs, until: EpochMs] {
 const DATED_AHEAD_DAYS = 400;
 
 /** The facts of a site as they are now: symbolic hours, offsets of their zones, public names of teams. */
-export async function makeFacts(db: Db | Tx, siteId: string, revision: number, at: EpochMs): Promise<FactsFileV1> {
-  const [site, teams, calendars] = await Promise.all([getSite(db, siteId), listTeams(db, siteId), listCalendars(db, siteId)]);
+export async function makeFacts(
+  db: Db | Tx,
+  siteId: string,
+  revision: number,
+  at: EpochMs,
+): Promise<FactsFileV1> {
+  const [site, teams, calendars] = await Promise.all([
+    getSite(db, siteId),
+    listTeams(db, siteId),
+    listCalendars(db, siteId),
+  ]);
   const zones = [...new Set([site.zone, ...calendars.map(({ zone }) => zone)])];
   return {
     v: 1,
     revision,
     zone: site.zone,
-    zones: Object.fromEntries(zones.map((zone) => [zone, ZONE_TABLE.offsetsOf(zone, ...zoneWindow(at)) ?? []])),
+    zones: Object.fromEntries(
+      zones.map((zone) => [zone, ZONE_TABLE.offsetsOf(zone, ...zoneWindow(at)) ?? []]),
+    ),
     calendars: Object.fromEntries(calendars.map((calendar) => [calendar.id, toPublished(calendar, at)])),
     teams: Object.fromEntries(teams.map(({ id, key, name }) => [id, { key, name, calendar: null }])),
   };
@@ -74,9 +91,14 @@ function toPublished(calendar: Calendar, at: EpochMs): WireCalendar {
       return days.kind === 'date' || days.kind === 'holiday' ? isNear(days.day, days.day) : true;
     }),
     closings: calendar.closings.filter((one) =>
-      one.kind === 'all-day' ? isNear(one.day, one.day) : isNear(Math.floor(one.from / DAY_MS), Math.floor(one.to / DAY_MS)),
+      one.kind === 'all-day'
+        ? isNear(one.day, one.day)
+        : isNear(Math.floor(one.from / DAY_MS), Math.floor(one.to / DAY_MS)),
     ),
   });
-  if (!made.ok) throw new Error(`Expected stored hours to be sound, got ${JSON.stringify(made.errors)}. Save "${calendar.name}" again.`);
+  if (!made.ok)
+    throw new Error(
+      `Expected stored hours to be sound, got ${JSON.stringify(made.errors)}. Save "${calendar.name}" again.`,
+    );
   return made.value;
 }

@@ -25,7 +25,11 @@ function nameFromMail(mail: string): string {
 }
 
 /** Makes owner, site, a team of one and a publishable widget: the whole first page in one transaction. */
-export async function openPorch(state: Pick<State, 'db' | 'passwords'>, asked: FirstRunInput, at: EpochMs): Promise<NewPorch> {
+export async function openPorch(
+  state: Pick<State, 'db' | 'passwords'>,
+  asked: FirstRunInput,
+  at: EpochMs,
+): Promise<NewPorch> {
   const passwordHash = await state.passwords.hash(asked.password);
   const personId = newId(at);
   const name = asked.name === '' ? nameFromMail(asked.mail) : asked.name;
@@ -37,7 +41,10 @@ export async function openPorch(state: Pick<State, 'db' | 'passwords'>, asked: F
   });
 }
 
-type SiteAnswers = Pick<FirstRunInput, 'siteName' | 'siteAddress' | 'brand' | 'locale' | 'zone' | 'zoneConfirmed'>;
+type SiteAnswers = Pick<
+  FirstRunInput,
+  'siteName' | 'siteAddress' | 'brand' | 'locale' | 'zone' | 'zoneConfirmed'
+>;
 
 /** A site of a person who is there already. */
 export async function openSite(tx: Tx, personId: string, asked: SiteAnswers, at: EpochMs): Promise<Site> {
@@ -53,9 +60,17 @@ export async function openSite(tx: Tx, personId: string, asked: SiteAnswers, at:
   await insertSite(tx, site, asked.zoneConfirmed ?? false, at);
   await insertMember(tx, site.id, personId, 'owner', 4);
   const teamId = newId(at);
-  await insertTeam(tx, site.id, { id: teamId, key: 'everybody', name: { [asked.locale]: asked.siteName } }, 0);
+  await insertTeam(
+    tx,
+    site.id,
+    { id: teamId, key: 'everybody', name: { [asked.locale]: asked.siteName } },
+    0,
+  );
   await insertTeamMember(tx, site.id, teamId, personId);
-  const origin = asked.siteAddress === '' || toAddress(asked.siteAddress) === null ? null : new URL(asked.siteAddress).origin;
+  const origin =
+    asked.siteAddress === '' || toAddress(asked.siteAddress) === null
+      ? null
+      : new URL(asked.siteAddress).origin;
   if (origin !== null) await insertDomain(tx, site.id, origin, false);
   await writeDraft(tx, site.id, { revision: 1, design: firstDesign(asked, teamId, at) }, personId, at);
   await writeFacts(tx, site.id, personId, at, 'site opened');

@@ -36,14 +36,20 @@ beforeEach(async () => {
     const file = { ...design, widgets: design.widgets.map((widget) => ({ ...widget, forms })) };
     const body = gzipSync(JSON.stringify(file));
     const name = `${DESIGN}.${locale}.json`;
-    await insertFile(house.db, porch.siteId, { name, kind: 'design', versionNumber: null, factsRevision: null, body }, EVENING);
+    await insertFile(
+      house.db,
+      porch.siteId,
+      { name, kind: 'design', versionNumber: null, factsRevision: null, body },
+      EVENING,
+    );
   }
 });
 const read = async <T>(response: Response): Promise<T> => (await response.json()) as T;
 const under = { design: DESIGN, locale: 'pt', widget: 'everywhere' };
 const first = (replies: object | undefined, token = newSecret()) =>
   madeMessage('Olá', { ...under, newToken: token, ...(replies === undefined ? {} : { replies }) });
-const formsAtDesk = async (id: string) => (await read<DeskTalk>(await porch.desk(`GET conversations/${id}`))).forms;
+const formsAtDesk = async (id: string) =>
+  (await read<DeskTalk>(await porch.desk(`GET conversations/${id}`))).forms;
 
 describe('the form before a chat', () => {
   it('goes along with the first words; the desk reads it by its labels, in its own language', async () => {
@@ -72,29 +78,43 @@ describe('the form before a chat', () => {
     expect(await house.db.selectFrom('conversation').selectAll().execute()).toEqual([]);
     const token = newSecret();
     await porch.visit('POST messages', { body: first({ who: 'one' }, token) });
-    expect((await porch.visit('POST messages', { token, body: madeMessage('And?', under) })).status).toBe(200);
+    expect((await porch.visit('POST messages', { token, body: madeMessage('And?', under) })).status).toBe(
+      200,
+    );
   });
 });
 
 describe('the form after a chat', () => {
   const talked = async () => {
     const token = newSecret();
-    const { conversation } = await read<SentAnswer>(await porch.visit('POST messages', { body: first({ who: 'one' }, token) }));
-    await porch.desk(`POST conversations/${conversation.id}/entries`, { clientId: newId(1), body: 'From ten on.' });
+    const { conversation } = await read<SentAnswer>(
+      await porch.visit('POST messages', { body: first({ who: 'one' }, token) }),
+    );
+    await porch.desk(`POST conversations/${conversation.id}/entries`, {
+      clientId: newId(1),
+      body: 'From ten on.',
+    });
     await porch.desk(`POST conversations/${conversation.id}/end`);
     return { token, id: conversation.id };
   };
   const give = (token: string | undefined, replies: object, clientId = 'a'.repeat(20)) =>
-    porch.visit('POST after', { ...(token === undefined ? {} : { token }), body: { ...under, clientId, replies } });
+    porch.visit('POST after', {
+      ...(token === undefined ? {} : { token }),
+      body: { ...under, clientId, replies },
+    });
 
   it('is taken once, and asked again only after the conversation has gone on', async () => {
     const { token, id } = await talked();
     expect((await give(token, {})).status).toBe(400);
-    expect((await read<VisitorTalk>(await give(token, { helped: 'yes' }))).conversation.isAfterGiven).toBe(true);
+    expect((await read<VisitorTalk>(await give(token, { helped: 'yes' }))).conversation.isAfterGiven).toBe(
+      true,
+    );
     await give(token, { helped: 'yes' });
     expect((await formsAtDesk(id)).map(({ place }) => place)).toEqual(['before', 'after']);
     house.state.clock.moveTo(EVENING + 60_000);
-    const again = await read<SentAnswer>(await porch.visit('POST messages', { token, body: madeMessage('One more thing', under) }));
+    const again = await read<SentAnswer>(
+      await porch.visit('POST messages', { token, body: madeMessage('One more thing', under) }),
+    );
     expect(again.conversation.isAfterGiven).toBe(false);
   });
 

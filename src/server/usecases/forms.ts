@@ -26,7 +26,8 @@ export async function checkForm(
 ): Promise<Checked> {
   const fields = await formOf(db, siteId, place, said);
   const words = place === 'note' ? wordsField(fields) : undefined;
-  const replies: Replies = words === undefined ? (said.replies ?? {}) : { ...said.replies, [words.id]: said.body ?? '' };
+  const replies: Replies =
+    words === undefined ? (said.replies ?? {}) : { ...said.replies, [words.id]: said.body ?? '' };
   const teams = await listTeams(db, siteId);
   return checkReplies(
     place === 'note' ? askedFields(fields, hasSaid) : fields,
@@ -69,7 +70,9 @@ export async function describeForms(db: Db, siteId: string, conversationId: stri
       const fields = widget === null ? [] : fieldsOf(widget, form.place);
       const words = form.place === 'note' ? wordsField(fields)?.id : undefined; // stands in the conversation itself
       const given = fields.filter(({ id }) => id !== words && Object.hasOwn(form.replies, id));
-      const names = new Map(teams.map(({ id, name }) => [id, name[DESK_LOCALE] ?? Object.values(name)[0] ?? id]));
+      const names = new Map(
+        teams.map(({ id, name }) => [id, name[DESK_LOCALE] ?? Object.values(name)[0] ?? id]),
+      );
       return {
         place: form.place,
         storedMs: form.storedMs,
@@ -90,12 +93,21 @@ function labelOf({ label, words, attribute, id }: WireField, widget: WireWidget 
   return typeof said === 'string' && said !== '' ? said : (attribute ?? id);
 }
 
-function valuesOf({ kind, options = [] }: WireField, reply: string | readonly string[], teams: ReadonlyMap<string, string>): string[] {
+function valuesOf(
+  { kind, options = [] }: WireField,
+  reply: string | readonly string[],
+  teams: ReadonlyMap<string, string>,
+): string[] {
   const labels = kind === 'team' ? teams : new Map(options);
   return (typeof reply === 'string' ? [reply] : reply).map((value) => labels.get(value) ?? value);
 }
 
-async function formOf(db: Db | Tx, siteId: string, place: FormPlace, said: Asked): Promise<readonly WireField[]> {
+async function formOf(
+  db: Db | Tx,
+  siteId: string,
+  place: FormPlace,
+  said: Asked,
+): Promise<readonly WireField[]> {
   const widget = await widgetOf(db, siteId, said, said.locale);
   return widget === null ? [] : fieldsOf(widget, place);
 }
@@ -108,7 +120,9 @@ async function widgetOf(
   wish: string,
 ): Promise<WireWidget | null> {
   if (!/^d\d+-[0-9a-f]{16}$/.test(design)) return null;
-  const file = (await readDesign(db, siteId, `${design}.${wish}`)) ?? (await readDesign(db, siteId, `${design}.${locale}`));
+  const file =
+    (await readDesign(db, siteId, `${design}.${wish}`)) ??
+    (await readDesign(db, siteId, `${design}.${locale}`));
   if (file === null) return null;
   return file.widgets.find(({ key }) => key === widget) ?? file.widgets[0] ?? null;
 }

@@ -20,7 +20,8 @@ beforeEach(async () => {
 afterEach(() => closeDatabase(house.db));
 
 const actor = () => ({ siteId: porch.siteId, personId: porch.ownerId, at: house.state.clock.now() });
-const night = (change: Partial<Calendar> = {}) => calendar({ id: '00000night', week: everyDay('17:30-20:00'), ...change });
+const night = (change: Partial<Calendar> = {}) =>
+  calendar({ id: '00000night', week: everyDay('17:30-20:00'), ...change });
 const pointer = async () => (await (await porch.visit('GET live.json')).json()) as PointerV1;
 
 describe('hours, as they are saved', () => {
@@ -52,7 +53,9 @@ describe('hours, as they are saved', () => {
       ok: false,
       errors: { 'x+y': expect.stringContaining('x, y') as string },
     });
-    expect(await saveCalendar(house.state, actor(), night({ zone: 'Atlantic/Nowhere' }))).toMatchObject({ ok: false });
+    expect(await saveCalendar(house.state, actor(), night({ zone: 'Atlantic/Nowhere' }))).toMatchObject({
+      ok: false,
+    });
     expect((await pointer()).revision).toBe(before.revision);
   });
 
@@ -81,7 +84,8 @@ describe('hours, as they are saved', () => {
     expect(facts).toContain('name of moon');
     for (const name of ['name of old', 'name of soon', 'name of far']) expect(facts).not.toContain(name);
     expect(
-      (JSON.parse(facts) as { calendars: Record<string, { exceptions: unknown[] }> }).calendars['00000night']?.exceptions,
+      (JSON.parse(facts) as { calendars: Record<string, { exceptions: unknown[] }> }).calendars['00000night']
+        ?.exceptions,
     ).toHaveLength(2);
   });
 
@@ -110,7 +114,11 @@ describe('hours, as they are saved', () => {
     await saveCalendar(house.state, actor(), night());
     const until = EVENING + HOUR_MS;
     expect(
-      await setOverride(house.state, actor(), '00000night', { isOpen: false, until: EVENING + 32 * DAY_MS, reason: '' }),
+      await setOverride(house.state, actor(), '00000night', {
+        isOpen: false,
+        until: EVENING + 32 * DAY_MS,
+        reason: '',
+      }),
     ).toMatchObject({ ok: false });
     await setOverride(house.state, actor(), '00000night', { isOpen: false, until, reason: 'Cloud' });
     expect((await pointer()).overrides).toEqual({ '00000night': { isOpen: false, until, reason: 'Cloud' } });
@@ -124,7 +132,13 @@ describe('hours, as they are saved', () => {
     await saveCalendar(house.state, actor(), night());
     const other = await madePorch(house, 'elsewhere');
     const theirs = { siteId: other.siteId, personId: other.ownerId, at: EVENING };
-    expect(await setOverride(house.state, theirs, '00000night', { isOpen: false, until: EVENING + HOUR_MS, reason: '' })).toMatchObject({
+    expect(
+      await setOverride(house.state, theirs, '00000night', {
+        isOpen: false,
+        until: EVENING + HOUR_MS,
+        reason: '',
+      }),
+    ).toMatchObject({
       ok: false,
     });
     expect((await pointer()).overrides).toEqual({});
@@ -134,7 +148,9 @@ describe('hours, as they are saved', () => {
 describe('quiet conversations', () => {
   it('[M4] twelve quiet hours end one, by the house; writing opens the same one again', async () => {
     const token = newSecret();
-    const first = await porch.visit('POST messages', { body: madeMessage('Is it clear?', { newToken: token, clientId: 'a'.repeat(20) }) });
+    const first = await porch.visit('POST messages', {
+      body: madeMessage('Is it clear?', { newToken: token, clientId: 'a'.repeat(20) }),
+    });
     expect(first.status).toBe(200);
     const id = ((await first.json()) as { conversation: { id: string } }).conversation.id;
     house.state.clock.moveTo(EVENING + 12 * HOUR_MS - 60_000);
@@ -145,19 +161,29 @@ describe('quiet conversations', () => {
       conversation: { standing: string; endedBy: string };
     };
     expect(talk.conversation).toMatchObject({ standing: 'ended', endedBy: 'silence' });
-    const again = await porch.visit('POST messages', { token, body: madeMessage('And now?', { clientId: 'b'.repeat(20) }) });
-    const { conversation } = (await again.json()) as { conversation: { id: string; standing: string; waitingMs: number } };
+    const again = await porch.visit('POST messages', {
+      token,
+      body: madeMessage('And now?', { clientId: 'b'.repeat(20) }),
+    });
+    const { conversation } = (await again.json()) as {
+      conversation: { id: string; standing: string; waitingMs: number };
+    };
     expect(conversation).toMatchObject({ id, standing: 'asked' });
     expect(conversation.waitingMs).toBeGreaterThan(EVENING + 12 * HOUR_MS); // what was answered by the silence waits no more
   });
 
   it('[M4] a word that comes after twelve quiet hours, before the house has looked, is a question anew', async () => {
     const token = newSecret();
-    await porch.visit('POST messages', { body: madeMessage('Is it clear?', { newToken: token, clientId: 'a'.repeat(20) }) });
+    await porch.visit('POST messages', {
+      body: madeMessage('Is it clear?', { newToken: token, clientId: 'a'.repeat(20) }),
+    });
     house.state.clock.moveTo(EVENING + 13 * HOUR_MS);
-    const again = await porch.visit('POST messages', { token, body: madeMessage('And now?', { clientId: 'b'.repeat(20) }) });
-    expect(((await again.json()) as { conversation: { askedMs: number } }).conversation.askedMs).toBeGreaterThanOrEqual(
-      EVENING + 13 * HOUR_MS,
-    );
+    const again = await porch.visit('POST messages', {
+      token,
+      body: madeMessage('And now?', { clientId: 'b'.repeat(20) }),
+    });
+    expect(
+      ((await again.json()) as { conversation: { askedMs: number } }).conversation.askedMs,
+    ).toBeGreaterThanOrEqual(EVENING + 13 * HOUR_MS);
   });
 });

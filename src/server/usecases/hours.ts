@@ -15,12 +15,20 @@ type Actor = { readonly siteId: string; readonly personId: string; readonly at: 
 export const OVERRIDE_MAX_MS = 31 * DAY_MS;
 
 /** Saves opening hours; visitors go by them at once ([L1]). What cannot stand is refused, both names told ([H8], [H10]). */
-export async function saveCalendar(state: Pick<State, 'db' | 'hub'>, actor: Actor, calendar: Calendar): Promise<Result<null>> {
+export async function saveCalendar(
+  state: Pick<State, 'db' | 'hub'>,
+  actor: Actor,
+  calendar: Calendar,
+): Promise<Result<null>> {
   if (ZONE_TABLE.offsetsOf(calendar.zone, actor.at, actor.at + DAY_MS) === null)
     return fail({ zone: `No zone is called "${calendar.zone}". Nothing was changed.` });
   const faults = faultsOf(calendar);
   if (faults.length > 0)
-    return fail(Object.fromEntries(faults.map(({ code, ids }) => [ids.join('+'), `${code}: ${ids.join(', ')}. Nothing was changed.`])));
+    return fail(
+      Object.fromEntries(
+        faults.map(({ code, ids }) => [ids.join('+'), `${code}: ${ids.join(', ')}. Nothing was changed.`]),
+      ),
+    );
   await inTransaction(state.db, async (tx) => {
     await writeCalendar(tx, actor.siteId, calendar, actor.personId, actor.at);
     await writeFacts(tx, actor.siteId, actor.personId, actor.at, `hours of ${calendar.name}`);

@@ -1,7 +1,11 @@
 import { LIMITS } from '../../core/limits';
 import type { KeptSituation } from '../../core/rehearse/suppose';
 import { type Result, fail, ok } from '../../core/result';
-import { insertKeptSituation, listKeptSituations, removeKeptSituation } from '../db/repositories/kept-situations';
+import {
+  insertKeptSituation,
+  listKeptSituations,
+  removeKeptSituation,
+} from '../db/repositories/kept-situations';
 import { inTransaction } from '../db/transaction';
 import type { KeepSituationInput } from '../input/kept-visit.input';
 import type { State } from '../state';
@@ -17,7 +21,12 @@ export async function keepSituation(
     const all = await listKeptSituations(tx, siteId);
     if (all.length >= LIMITS.keptSituations)
       return fail({ '': `A site keeps ${LIMITS.keptSituations} situations at most. Remove one first.` });
-    await insertKeptSituation(tx, siteId, { id, name, supposed: { page, at, visit, device, locale, who, asks } }, all.length);
+    await insertKeptSituation(
+      tx,
+      siteId,
+      { id, name, supposed: { page, at, visit, device, locale, who, asks } },
+      all.length,
+    );
     return ok(await listKeptSituations(tx, siteId));
   });
 }

@@ -8,7 +8,11 @@ import type { KeepInput } from '../input/kept-visit.input';
 import type { State } from '../state';
 
 /** Keeps a visit as a check; sent twice it is kept once. */
-export async function keepVisit({ db }: Pick<State, 'db'>, siteId: string, asked: KeepInput): Promise<Result<KeptVisit[]>> {
+export async function keepVisit(
+  { db }: Pick<State, 'db'>,
+  siteId: string,
+  asked: KeepInput,
+): Promise<Result<KeptVisit[]>> {
   const expects = readExpectation(asked.expects);
   if (expects === null) return fail({ expects: 'Say what it must come to.' });
   const { page, at, visit, device, locale, who, asks } = asked.supposed;
@@ -22,7 +26,8 @@ export async function keepVisit({ db }: Pick<State, 'db'>, siteId: string, asked
   };
   return inTransaction(db, async (tx): Promise<Result<KeptVisit[]>> => {
     const all = await listKeptVisits(tx, siteId);
-    if (all.length >= LIMITS.keptVisits) return fail({ '': `A site keeps ${LIMITS.keptVisits} visits at most. Remove one first.` });
+    if (all.length >= LIMITS.keptVisits)
+      return fail({ '': `A site keeps ${LIMITS.keptVisits} visits at most. Remove one first.` });
     await insertKeptVisit(tx, siteId, kept, all.length);
     return ok(await listKeptVisits(tx, siteId));
   });

@@ -27,7 +27,15 @@ export async function keepLookPicture(
   const { once, twice, darkest, lightest } = drawn.value;
   for (const one of [once, twice]) await storePicture(env.dataDir, one, at);
   return inTransaction(db, async (tx) => {
-    for (const { bytes, ...one } of [once, twice]) await insertUpload(tx, siteId, { ...one, kind, bytes: bytes.length, personId, at });
-    return ok({ once: once.hash, twice: twice.hash, width: once.width, height: once.height, darkest, lightest });
+    for (const { bytes, ...one } of [once, twice])
+      await insertUpload(tx, siteId, { ...one, kind, bytes: bytes.length, personId, at });
+    return ok({
+      once: once.hash,
+      twice: twice.hash,
+      width: once.width,
+      height: once.height,
+      darkest,
+      lightest,
+    });
   });
 }

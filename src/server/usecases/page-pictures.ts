@@ -2,7 +2,13 @@ import type { PageDevice, PagePictures } from '../../core/wire/desk';
 import { type Result, fail, ok } from '../../core/result';
 import type { EpochMs } from '../../core/model/units';
 import type { Tx } from '../db/open';
-import { deleteUploads, insertUpload, listPagePictures, removePagePicture, setPagePicture } from '../db/repositories/uploads';
+import {
+  deleteUploads,
+  insertUpload,
+  listPagePictures,
+  removePagePicture,
+  setPagePicture,
+} from '../db/repositories/uploads';
 import { inTransaction } from '../db/transaction';
 import { drawPicture } from '../pictures/draw-picture';
 import { removePicture, storePicture } from '../pictures/picture-store';
@@ -29,7 +35,16 @@ export async function keepPagePicture(
   await storePicture(env.dataDir, drawn.value, at);
   const { pictures, unnamed } = await inTransaction(db, async (tx) => {
     const before = await listPagePictures(tx, siteId);
-    await insertUpload(tx, siteId, { hash, kind: 'page', mime, width, height, bytes: bytes.length, personId, at });
+    await insertUpload(tx, siteId, {
+      hash,
+      kind: 'page',
+      mime,
+      width,
+      height,
+      bytes: bytes.length,
+      personId,
+      at,
+    });
     await setPagePicture(tx, siteId, device, hash);
     return { pictures: await listPagePictures(tx, siteId), unnamed: await forgetUnshown(tx, siteId, before) };
   });
@@ -38,7 +53,11 @@ export async function keepPagePicture(
 }
 
 /** Takes a picture of the owner's page away, and forgets it. */
-export async function forgetPagePicture({ db, env }: Pick<State, 'db' | 'env'>, siteId: string, device: PageDevice): Promise<void> {
+export async function forgetPagePicture(
+  { db, env }: Pick<State, 'db' | 'env'>,
+  siteId: string,
+  device: PageDevice,
+): Promise<void> {
   const unnamed = await inTransaction(db, async (tx) => {
     const before = await listPagePictures(tx, siteId);
     await removePagePicture(tx, siteId, device);

@@ -18,10 +18,16 @@ beforeEach(async () => {
 afterEach(() => new Promise((resolve) => server.close(resolve)));
 
 const ask = (address: string) => porch.desk('POST page-source', { address });
-const refusal = async (response: Response) => [response.status, ((await response.json()) as { errors: Record<string, string> }).errors['']];
+const refusal = async (response: Response) => [
+  response.status,
+  ((await response.json()) as { errors: Record<string, string> }).errors[''],
+];
 
 it('[threat 14] opens pages of the site’s own addresses, and no others', async () => {
-  expect(await refusal(await ask(`${origin}/tonight`))).toEqual([400, expect.stringContaining('own addresses')]);
+  expect(await refusal(await ask(`${origin}/tonight`))).toEqual([
+    400,
+    expect.stringContaining('own addresses'),
+  ]);
   await insertDomain(house.db, porch.siteId, origin, true);
   const got = await ask(`${origin}/tonight`);
   expect([got.status, await got.json(), got.headers.get('Cache-Control')]).toEqual([
@@ -48,7 +54,8 @@ it('[threat 14] a site on this computer is opened only by a house that is for th
 
 it('[threat 15] so many pages a minute, and no more', async () => {
   const statuses = [];
-  for (let count = 0; count < 241; count++) statuses.push((await refusal(await ask('https://elsewhere.example/')))[1]);
+  for (let count = 0; count < 241; count++)
+    statuses.push((await refusal(await ask('https://elsewhere.example/')))[1]);
   expect(statuses[239]).toContain('own addresses');
   expect(statuses[240]).toContain('in a minute');
 });

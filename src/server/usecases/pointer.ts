@@ -9,7 +9,12 @@ import type { GuestFiles } from '../visitor/file-shelf';
 import { teamStates } from './presence';
 
 /** What is live at an instant ([L2]): both files named together, and how the teams stand. */
-export async function getPointer(state: Pick<State, 'db' | 'board'>, site: Site, guest: GuestFiles, at: EpochMs): Promise<PointerV1> {
+export async function getPointer(
+  state: Pick<State, 'db' | 'board'>,
+  site: Site,
+  guest: GuestFiles,
+  at: EpochMs,
+): Promise<PointerV1> {
   const [publications, facts, teams, overrides] = await Promise.all([
     listPublications(state.db, site.id, at),
     findNewestFacts(state.db, site.id),
@@ -18,7 +23,9 @@ export async function getPointer(state: Pick<State, 'db' | 'board'>, site: Site,
   ]);
   const number = versionInForce(publications, at);
   const names = number === null ? [] : await listDesignFiles(state.db, site.id, number);
-  const parsed = names.map((name) => /^(d\d+-[0-9a-f]+)\.([A-Za-z0-9-]+)\.json$/.exec(name)).filter((match) => match !== null);
+  const parsed = names
+    .map((name) => /^(d\d+-[0-9a-f]+)\.([A-Za-z0-9-]+)\.json$/.exec(name))
+    .filter((match) => match !== null);
   const locales = parsed
     .map((match) => match[2] ?? '')
     .sort((a, b) => (a === site.defaultLocale ? -1 : b === site.defaultLocale ? 1 : a < b ? -1 : 1));

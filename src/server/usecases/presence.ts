@@ -11,7 +11,10 @@ export const visitorChannel = (siteId: string, visitorId: string): string => `vi
  * [S1] Each team as its people are now: *in* with room, *busy* where everybody in is at their limit, else *nobody*.
  * Only who answers pings counts ([S2]).
  */
-export async function teamStates(state: Pick<State, 'db' | 'board'>, siteId: string): Promise<Record<string, TeamState>> {
+export async function teamStates(
+  state: Pick<State, 'db' | 'board'>,
+  siteId: string,
+): Promise<Record<string, TeamState>> {
   const [teams, members] = await Promise.all([listTeams(state.db, siteId), listMembersIn(state.db, siteId)]);
   const there = members.filter(({ personId }) => state.board.isThere(personId));
   return Object.fromEntries(
@@ -23,7 +26,12 @@ export async function teamStates(state: Pick<State, 'db' | 'board'>, siteId: str
 }
 
 /** Says that a person is in, or is not any more; everybody who looks is told. */
-export async function sayWish(state: State, siteId: string, personId: string, wish: 'in' | 'out'): Promise<void> {
+export async function sayWish(
+  state: State,
+  siteId: string,
+  personId: string,
+  wish: 'in' | 'out',
+): Promise<void> {
   await setWish(state.db, siteId, personId, wish);
   await tellTeams(state, siteId);
 }

@@ -20,7 +20,8 @@ const open = async (of: MadePorch) => {
   const [address = '', token = ''] = link.split('#sunny-porch-draft=');
   return { id, address, token };
 };
-const see = (of: MadePorch, token?: string) => of.visit('GET draft.json?wishes=pt,en', token === undefined ? {} : { token });
+const see = (of: MadePorch, token?: string) =>
+  of.visit('GET draft.json?wishes=pt,en', token === undefined ? {} : { token });
 const darken = () =>
   porch.desk('POST draft', {
     clientId: newId(1),
@@ -37,7 +38,12 @@ describe('a private link', () => {
     const { design, pointer, facts } = await read<PublishedSite>(response);
     expect(JSON.stringify(design.widgets[0]?.words['greeting'])).toContain('Soon to be said');
     const live = await read<PointerV1>(await porch.visit('GET live.json'));
-    expect([pointer.facts, pointer.teams, pointer.design, facts.revision]).toEqual([live.facts, live.teams, live.design, live.revision]);
+    expect([pointer.facts, pointer.teams, pointer.design, facts.revision]).toEqual([
+      live.facts,
+      live.teams,
+      live.design,
+      live.revision,
+    ]);
     expect(response.headers.get('Cache-Control')).toBe('no-store');
     // The secret is in the fragment alone: no server is sent it, nor is it stored as it is.
     expect(address).not.toContain(token);
@@ -49,9 +55,11 @@ describe('a private link', () => {
     const other = await madePorch(house, 'elsewhere');
     const [one, two] = [await open(porch), await open(porch)];
     expect((await see(porch, one.token)).status).toBe(200);
-    expect([(await see(other, one.token)).status, (await see(porch, newSecret())).status, (await see(porch)).status]).toEqual([
-      401, 401, 401,
-    ]);
+    expect([
+      (await see(other, one.token)).status,
+      (await see(porch, newSecret())).status,
+      (await see(porch)).status,
+    ]).toEqual([401, 401, 401]);
     expect((await other.desk(`POST previews/${one.id}/end`)).status).toBe(404);
     expect((await porch.desk(`POST previews/${one.id}/end`)).status).toBe(200);
     expect([(await see(porch, one.token)).status, (await see(porch, two.token)).status]).toEqual([401, 200]);
@@ -75,13 +83,14 @@ describe('a private link', () => {
       const newToken = newSecret();
       const body = madeMessage('Does it look right?', { newToken, ...(pass === undefined ? {} : { pass }) });
       const { conversation } = await read<SentAnswer>(await porch.visit('POST messages', { body }));
-      return (await read<DeskTalk>(await porch.desk(`GET conversations/${conversation.id}`))).conversation.isPractice;
+      return (await read<DeskTalk>(await porch.desk(`GET conversations/${conversation.id}`))).conversation
+        .isPractice;
     };
-    expect([await standing(mine.token), await standing(over.token), await standing(theirs.token), await standing()]).toEqual([
-      true,
-      false,
-      false,
-      false,
-    ]);
+    expect([
+      await standing(mine.token),
+      await standing(over.token),
+      await standing(theirs.token),
+      await standing(),
+    ]).toEqual([true, false, false, false]);
   });
 });

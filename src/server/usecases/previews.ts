@@ -31,7 +31,13 @@ export async function openPreview(
 /** The draft as it would be if it were published now, for whoever has a link; null: the link is not good, or not any more. */
 export async function previewFor(
   state: Pick<State, 'db' | 'board' | 'facts'>,
-  { site, guest, token, wishes, at }: { site: Site; guest: GuestFiles; token: string; wishes: readonly string[]; at: EpochMs },
+  {
+    site,
+    guest,
+    token,
+    wishes,
+    at,
+  }: { site: Site; guest: GuestFiles; token: string; wishes: readonly string[]; at: EpochMs },
 ): Promise<PublishedSite | null> {
   const end = await findPreviewEnd(state.db, site.id, hashOf(token), at);
   if (end === null) return null;

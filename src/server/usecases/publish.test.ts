@@ -36,20 +36,29 @@ const paint = async (brand: string) =>
     label: 'brand colour',
   });
 const brandOf = ({ design }: Pick<DraftView, 'design'>) => design.widgets[0]?.look.brand;
-const publish = async (when: Partial<{ from: string | null; until: string | null; takesBack: boolean }> = {}, remark = '') =>
-  porch.desk('POST publish', { revision: (await draft()).revision, remark, ...AT_ONCE, ...when });
+const publish = async (
+  when: Partial<{ from: string | null; until: string | null; takesBack: boolean }> = {},
+  remark = '',
+) => porch.desk('POST publish', { revision: (await draft()).revision, remark, ...AT_ONCE, ...when });
 
 describe('a version that is set for later', () => {
   it('[L6] is live in its period only, and goes back to what is published then, not to what was before', async () => {
     await paint('#111111');
-    expect((await publish({ from: wall(DAY_MS), until: wall(3 * DAY_MS), takesBack: true })).status).toBe(200);
+    expect((await publish({ from: wall(DAY_MS), until: wall(3 * DAY_MS), takesBack: true })).status).toBe(
+      200,
+    );
     await paint('#222222');
     expect(await read(await publish())).toEqual({ version: 3 });
-    expect([await versionAt(HOUR_MS), await versionAt(DAY_MS - 60_000), await versionAt(DAY_MS), await versionAt(3 * DAY_MS)]).toEqual([
-      3, 3, 2, 3,
-    ]);
+    expect([
+      await versionAt(HOUR_MS),
+      await versionAt(DAY_MS - 60_000),
+      await versionAt(DAY_MS),
+      await versionAt(3 * DAY_MS),
+    ]).toEqual([3, 3, 2, 3]);
     house.state.clock.moveTo(EVENING + HOUR_MS);
-    expect((await versions()).planned).toMatchObject([{ version: 2, from: EVENING + DAY_MS, until: EVENING + 3 * DAY_MS }]);
+    expect((await versions()).planned).toMatchObject([
+      { version: 2, from: EVENING + DAY_MS, until: EVENING + 3 * DAY_MS },
+    ]);
   });
 
   it('takes the draft back to how it is outside of it, which can be undone; or leaves it', async () => {
@@ -66,8 +75,14 @@ describe('a version that is set for later', () => {
   it('from a moment on is live then for good, and the draft is compared with it already', async () => {
     await paint('#111111');
     await publish({ from: wall(HOUR_MS) });
-    expect([await versionAt(HOUR_MS - 60_000), await versionAt(HOUR_MS), await versionAt(90 * DAY_MS)]).toEqual([1, 2, 2]);
-    const { publishedDesign, version, newestVersion } = await read<Overview>(await porch.desk('GET overview'));
+    expect([
+      await versionAt(HOUR_MS - 60_000),
+      await versionAt(HOUR_MS),
+      await versionAt(90 * DAY_MS),
+    ]).toEqual([1, 2, 2]);
+    const { publishedDesign, version, newestVersion } = await read<Overview>(
+      await porch.desk('GET overview'),
+    );
     expect([publishedDesign?.widgets[0]?.look.brand, version, newestVersion]).toEqual(['#111111', 1, 2]);
   });
 
@@ -82,7 +97,9 @@ describe('a version that is set for later', () => {
     });
     expect((await versions()).versions.map(({ number }) => number)).toEqual([2, 1]);
     expect(await errors(3 * DAY_MS, 4 * DAY_MS)).toBe('set');
-    expect(await errors(-2 * HOUR_MS, HOUR_MS)).toMatchObject({ from: expect.stringContaining('is over') as string });
+    expect(await errors(-2 * HOUR_MS, HOUR_MS)).toMatchObject({
+      from: expect.stringContaining('is over') as string,
+    });
     expect(await errors(9 * DAY_MS, 8 * DAY_MS)).toMatchObject({ until: 'It ends before it begins.' });
   });
 
@@ -109,7 +126,9 @@ describe('a version that is set for later', () => {
       label: 'teams',
     });
     await publish({ from: wall(DAY_MS) });
-    await porch.visit('POST messages', { body: madeMessage('Is the last ferry back after it?', { newToken: newSecret() }) });
+    await porch.visit('POST messages', {
+      body: madeMessage('Is the last ferry back after it?', { newToken: newSecret() }),
+    });
     const [row] = await house.db.selectFrom('conversation').select('team_id').execute();
     expect(row?.team_id).not.toBeNull();
   });
@@ -121,7 +140,9 @@ describe('an earlier version', () => {
     await paint('#111111');
     await publish({}, 'darker');
     await paint('#222222');
-    expect(await read(await porch.desk('POST versions/1/bring-back', { remark: 'as before' }))).toEqual({ version: 3 });
+    expect(await read(await porch.desk('POST versions/1/bring-back', { remark: 'as before' }))).toEqual({
+      version: 3,
+    });
     const { versions: rows, inForce } = await versions();
     expect(inForce).toBe(3);
     expect(rows).toMatchObject([

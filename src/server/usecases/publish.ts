@@ -11,7 +11,13 @@ import { SPLIT_ABOVE_BYTES, splitDesign } from '../../core/wire/split';
 import { publish } from '../../core/wire/publish';
 import { findDraft } from '../db/repositories/drafts';
 import { insertFile, listPublications } from '../db/repositories/publications';
-import { findLastingDesign, findNewestNumber, findVersion, insertPublication, insertVersion } from '../db/repositories/versions';
+import {
+  findLastingDesign,
+  findNewestNumber,
+  findVersion,
+  insertPublication,
+  insertVersion,
+} from '../db/repositories/versions';
 import { getSite } from '../db/repositories/sites';
 import type { Tx } from '../db/open';
 import { inTransaction } from '../db/transaction';
@@ -32,12 +38,19 @@ type Actor = { readonly siteId: string; readonly personId: string; readonly at: 
  * before the pointer can name it, in one transaction ([L3]). Only the revision that was looked at is published. Periods
  * may not overlap ([L6]).
  */
-export async function publishDraft(state: Pick<State, 'db' | 'hub'>, actor: Actor, asked: PublishInput): Promise<Result<number>> {
+export async function publishDraft(
+  state: Pick<State, 'db' | 'hub'>,
+  actor: Actor,
+  asked: PublishInput,
+): Promise<Result<number>> {
   const { siteId } = actor;
   const outcome = await inTransaction(state.db, async (tx): Promise<Result<number>> => {
     const draft = await findDraft(tx, siteId);
     if (draft === null || draft.revision !== asked.revision)
-      return fail({ revision: 'The draft has changed since you looked at it. Nothing was published; look again, then publish.' });
+      return fail({
+        revision:
+          'The draft has changed since you looked at it. Nothing was published; look again, then publish.',
+      });
     const when = await whenAsked(tx, actor, asked);
     if (!when.ok) return when;
     const lasting = when.value.until !== null && asked.takesBack ? await findLastingDesign(tx, siteId) : null;
@@ -80,8 +93,13 @@ interface When {
 }
 
 /** When a version is to be in force, by the clock of the site; refused where it is over, or meets another period. */
-async function whenAsked(tx: Tx, { siteId, at }: Actor, { from, until }: PublishInput): Promise<Result<When>> {
-  if (from === null && until === null) return ok({ from: at, until: null, fromWall: null, untilWall: null, zone: null });
+async function whenAsked(
+  tx: Tx,
+  { siteId, at }: Actor,
+  { from, until }: PublishInput,
+): Promise<Result<When>> {
+  if (from === null && until === null)
+    return ok({ from: at, until: null, fromWall: null, untilWall: null, zone: null });
   const site = await getSite(tx, siteId);
   const zone = zoneOfSite(site.zone, at);
   const period = periodOf(zone, { from: from ?? wallOf(zone, at), until });
@@ -106,7 +124,12 @@ interface Release {
 }
 
 /** Stores a design as the next version with its files, and says when it is in force. Nothing is written where it fails. */
-async function release(tx: Tx, actor: Actor, design: Design, { about, when, draft }: Release): Promise<Result<number>> {
+async function release(
+  tx: Tx,
+  actor: Actor,
+  design: Design,
+  { about, when, draft }: Release,
+): Promise<Result<number>> {
   const { siteId, personId, at } = actor;
   const number = (await findNewestNumber(tx, siteId)) + 1;
   const files = compiled(design, number);
@@ -117,7 +140,12 @@ async function release(tx: Tx, actor: Actor, design: Design, { about, when, draf
   }
   await insertVersion(tx, siteId, { number, design, at, ...about }, personId);
   for (const [name, body] of files.value)
-    await insertFile(tx, siteId, { name, kind: 'design', versionNumber: number, factsRevision: null, body }, at);
+    await insertFile(
+      tx,
+      siteId,
+      { name, kind: 'design', versionNumber: number, factsRevision: null, body },
+      at,
+    );
   await insertPublication(tx, siteId, { id: newId(at), version: number, ...when });
   return ok(number);
 }
@@ -130,7 +158,10 @@ function compiled(design: Design, number: number): Result<[name: string, body: B
     if (!made.ok)
       return fail(
         Object.fromEntries(
-          made.errors.map((fault) => [`${fault.locale}.${fault.key}`, `This text cannot be read: ${fault.code} at ${fault.at}.`]),
+          made.errors.map((fault) => [
+            `${fault.locale}.${fault.key}`,
+            `This text cannot be read: ${fault.code} at ${fault.at}.`,
+          ]),
         ),
       );
     files.push({ locale, json: JSON.stringify(made.value) });

@@ -16,17 +16,33 @@ export async function signIn(
 ): Promise<Result<string>> {
   const mail = asked.mail.toLowerCase();
   const isAllowed =
-    (await state.rates.allows('signIn', `${mail} ${from.address}`)) && (await state.rates.allows('signInFromAddress', from.address));
-  if (!isAllowed) return fail({ '': 'Too many tries. Wait a quarter of an hour, then try again. Your account is safe.' });
+    (await state.rates.allows('signIn', `${mail} ${from.address}`)) &&
+    (await state.rates.allows('signInFromAddress', from.address));
+  if (!isAllowed)
+    return fail({ '': 'Too many tries. Wait a quarter of an hour, then try again. Your account is safe.' });
   const found = await findCredentials(state.db, mail);
-  const isRight = await state.passwords.isRight(found?.passwordHash ?? (await state.strawHash), asked.password);
+  const isRight = await state.passwords.isRight(
+    found?.passwordHash ?? (await state.strawHash),
+    asked.password,
+  );
   if (found === null || !isRight) return fail({ '': 'E-mail and password do not go together. Check both.' });
   return ok(await openSession(state, found.id, from.agent, at));
 }
 
 /** A new session; gives the secret for the cookie. */
-export async function openSession(state: Pick<State, 'db'>, personId: string, agent: string, at: EpochMs): Promise<string> {
+export async function openSession(
+  state: Pick<State, 'db'>,
+  personId: string,
+  agent: string,
+  at: EpochMs,
+): Promise<string> {
   const secret = newSecret();
-  await insertSession(state.db, { tokenHash: hashOf(secret), personId, at, expiresAt: at + SESSION_MS, agent: agent.slice(0, 200) });
+  await insertSession(state.db, {
+    tokenHash: hashOf(secret),
+    personId,
+    at,
+    expiresAt: at + SESSION_MS,
+    agent: agent.slice(0, 200),
+  });
   return secret;
 }

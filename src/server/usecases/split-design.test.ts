@@ -21,13 +21,18 @@ describe('a design that is larger than a launcher should wait for', () => {
     expect((await porch.visit(`GET ${before.design}.en.room.json`)).status).toBe(404); // ours fits into one
 
     const dice = diceOf(20_261_126);
-    const letters = (length: number) => Array.from({ length }, () => 'abcdefghijklmnopqrstuvwxyz'[dice.int(0, 26)] ?? 'x').join('');
+    const letters = (length: number) =>
+      Array.from({ length }, () => 'abcdefghijklmnopqrstuvwxyz'[dice.int(0, 26)] ?? 'x').join('');
     const plain = Object.entries(OUR_TEXTS['en'] ?? {}).filter(
       ([key, text]) => isCaseKey(key) && !text.includes('{') && !key.includes('#'),
     );
-    const texts = Object.fromEntries(plain.map(([key]) => [key, letters(entryOf(textKeyOf(key as CaseKey)).atMost)]));
+    const texts = Object.fromEntries(
+      plain.map(([key]) => [key, letters(entryOf(textKeyOf(key as CaseKey)).atMost)]),
+    );
     const patches: Patch[] = [{ op: 'set', path: ['widgets', 0, 'texts', 'en'], value: texts }];
-    expect((await porch.desk('POST draft', { clientId: newId(1), base: 1, patches, label: 'words' })).status).toBe(200);
+    expect(
+      (await porch.desk('POST draft', { clientId: newId(1), base: 1, patches, label: 'words' })).status,
+    ).toBe(200);
     expect((await porch.desk('POST publish', { revision: 2, remark: '', ...AT_ONCE })).status).toBe(200);
 
     const pointer = await read<PointerV1>(await porch.visit('GET live.json'));
@@ -39,11 +44,21 @@ describe('a design that is larger than a launcher should wait for', () => {
     expect(whole?.ok && joinDesign(door, room)).toEqual(whole?.ok && whole.value);
     expect(JSON.stringify(door)).not.toContain(texts['nobodyHome'] ?? texts['note.text']);
 
-    const note = { newToken: newSecret(), design: pointer.design, locale: 'en', widget: 'everywhere', mail: '', name: '', replies: {} };
+    const note = {
+      newToken: newSecret(),
+      design: pointer.design,
+      locale: 'en',
+      widget: 'everywhere',
+      mail: '',
+      name: '',
+      replies: {},
+    };
     const answer = await porch.visit('POST notes', { body: madeMessage('Hello', note) });
     expect(answer.status).toBe(400);
-    expect(Object.values((await read<{ faults: Record<string, { say: string }> }>(answer)).faults).map(({ say }) => say)).toEqual([
-      'note.noEmail',
-    ]);
+    expect(
+      Object.values((await read<{ faults: Record<string, { say: string }> }>(answer)).faults).map(
+        ({ say }) => say,
+      ),
+    ).toEqual(['note.noEmail']);
   });
 });

@@ -1,5 +1,12 @@
 import { beforeEach, describe, expect, it } from 'vitest';
-import { type House, type MadePorch, madeHouse, madeMember, madeMessage, madePorch } from '../../../tests/made/house';
+import {
+  type House,
+  type MadePorch,
+  madeHouse,
+  madeMember,
+  madeMessage,
+  madePorch,
+} from '../../../tests/made/house';
 import type { Design } from '../../core/model/design';
 import type { PointerV1 } from '../../core/wire/pointer';
 import type { SentAnswer, VisitorTalk } from '../../core/wire/talk';
@@ -18,10 +25,13 @@ const read = async <T>(response: Response): Promise<T> => (await response.json()
 
 const ask = async (body = 'Is it dark yet?') => {
   const token = newSecret();
-  const answer = await read<SentAnswer>(await porch.visit('POST messages', { body: madeMessage(body, { newToken: token }) }));
+  const answer = await read<SentAnswer>(
+    await porch.visit('POST messages', { body: madeMessage(body, { newToken: token }) }),
+  );
   return { token, id: answer.conversation.id };
 };
-const reply = (id: string, body: string, clientId = newId(1)) => porch.desk(`POST conversations/${id}/entries`, { clientId, body });
+const reply = (id: string, body: string, clientId = newId(1)) =>
+  porch.desk(`POST conversations/${id}/entries`, { clientId, body });
 const talkOf = async (token: string) => read<VisitorTalk>(await porch.visit('GET conversation', { token }));
 const bodies = ({ entries }: VisitorTalk) => entries.map(({ kind, author, body }) => [kind, author, body]);
 
@@ -40,22 +50,49 @@ describe('a conversation', () => {
       ['ended', 'person', ''],
     ]);
     const desk = await read<{ entries: VisitorTalk['entries'] }>(await porch.desk(`GET conversations/${id}`));
-    expect(desk.entries.map((entry) => [entry.id, entry.seq])).toEqual(talk.entries.map((entry) => [entry.id, entry.seq]));
-    expect(talk.conversation).toMatchObject({ standing: 'ended', endedBy: 'person', responderName: 'Inês Matos' });
+    expect(desk.entries.map((entry) => [entry.id, entry.seq])).toEqual(
+      talk.entries.map((entry) => [entry.id, entry.seq]),
+    );
+    expect(talk.conversation).toMatchObject({
+      standing: 'ended',
+      endedBy: 'person',
+      responderName: 'Inês Matos',
+    });
   });
 
   it('begins with the team that was asked for, if it answers there; else with whoever is in', async () => {
     const { state } = house;
     const actor = { siteId: porch.siteId, personId: porch.ownerId, at: state.clock.now() };
-    const { id: schools } = await addTeam(state, actor, { key: 'schools', name: { en: 'School visits' }, position: 1, personIds: [] });
-    const { id: loans } = await addTeam(state, actor, { key: 'loans', name: { en: 'Loans' }, position: 2, personIds: [] });
-    const { revision, design } = await read<{ revision: number; design: Design }>(await porch.desk('GET draft'));
+    const { id: schools } = await addTeam(state, actor, {
+      key: 'schools',
+      name: { en: 'School visits' },
+      position: 1,
+      personIds: [],
+    });
+    const { id: loans } = await addTeam(state, actor, {
+      key: 'loans',
+      name: { en: 'Loans' },
+      position: 2,
+      personIds: [],
+    });
+    const { revision, design } = await read<{ revision: number; design: Design }>(
+      await porch.desk('GET draft'),
+    );
     const [night = ''] = design.widgets[0]?.teams ?? [];
     const patches = [{ op: 'set', path: ['widgets', 0, 'teams', 1], value: schools }];
     await porch.desk('POST draft', { clientId: newId(1), base: revision, patches, label: 'teams' });
-    await porch.desk('POST publish', { revision: revision + 1, remark: '', from: null, until: null, takesBack: false });
+    await porch.desk('POST publish', {
+      revision: revision + 1,
+      remark: '',
+      from: null,
+      until: null,
+      takesBack: false,
+    });
     const teamFor = async (asks?: string) => {
-      const body = madeMessage('May thirty children come?', { newToken: newSecret(), ...(asks === undefined ? {} : { asks }) });
+      const body = madeMessage('May thirty children come?', {
+        newToken: newSecret(),
+        ...(asks === undefined ? {} : { asks }),
+      });
       return (await read<SentAnswer>(await porch.visit('POST messages', { body }))).conversation.teamId;
     };
     expect([await teamFor(), await teamFor(schools), await teamFor(loans), await teamFor('nobody')]).toEqual([
@@ -70,7 +107,9 @@ describe('a conversation', () => {
     const { token, id } = await ask();
     await reply(id, 'From ten on.');
     await porch.visit('POST end', { token, body: {} });
-    const again = await read<SentAnswer>(await porch.visit('POST messages', { token, body: madeMessage('One more thing') }));
+    const again = await read<SentAnswer>(
+      await porch.visit('POST messages', { token, body: madeMessage('One more thing') }),
+    );
     expect(again.conversation).toMatchObject({ id, standing: 'asked', joinedMs: null, endedBy: null });
   });
 
@@ -79,7 +118,9 @@ describe('a conversation', () => {
     await porch.visit('POST end', { token, body: {} });
     await porch.visit('POST end', { token, body: {} });
     await porch.desk(`POST conversations/${id}/end`);
-    expect(bodies(await talkOf(token)).filter(([kind]) => kind === 'ended')).toEqual([['ended', 'visitor', '']]);
+    expect(bodies(await talkOf(token)).filter(([kind]) => kind === 'ended')).toEqual([
+      ['ended', 'visitor', ''],
+    ]);
   });
 
   it('an answer sent twice by the same id is stored once', async () => {
@@ -93,7 +134,9 @@ describe('a conversation', () => {
     const { token, id } = await ask();
     await Promise.all(
       Array.from({ length: 8 }, (_, index) =>
-        index % 2 === 0 ? reply(id, `r${index}`) : porch.visit('POST messages', { token, body: madeMessage(`v${index}`) }),
+        index % 2 === 0
+          ? reply(id, `r${index}`)
+          : porch.visit('POST messages', { token, body: madeMessage(`v${index}`) }),
       ),
     );
     const { entries } = await talkOf(token);
@@ -120,7 +163,9 @@ describe('forget', () => {
     expect((await porch.visit('POST forget', { token: mine.token, body: {} })).status).toBe(200);
     expect((await porch.visit('GET conversation', { token: mine.token })).status).toBe(401);
     expect((await porch.desk(`GET conversations/${mine.id}`)).status).toBe(404);
-    expect((await house.db.selectFrom('entry').select('body').execute()).map(({ body }) => body)).toEqual(['theirs']);
+    expect((await house.db.selectFrom('entry').select('body').execute()).map(({ body }) => body)).toEqual([
+      'theirs',
+    ]);
     expect(bodies(await talkOf(theirs.token))).toEqual([['message', 'visitor', 'theirs']]);
   });
 });
@@ -133,9 +178,17 @@ describe('the pages on the way', () => {
     ];
     const body = madeMessage('Is it dark?', { newToken: newSecret(), trail });
     const { conversation } = await read<SentAnswer>(await porch.visit('POST messages', { body }));
-    expect((await read<{ trail: unknown }>(await porch.desk(`GET conversations/${conversation.id}`))).trail).toEqual(trail);
+    expect(
+      (await read<{ trail: unknown }>(await porch.desk(`GET conversations/${conversation.id}`))).trail,
+    ).toEqual(trail);
     for (const odd of [{}, [['x']], [['x', -1]], [['x'.repeat(2049), 1]], Array(51).fill(['x', 1])])
-      expect((await porch.visit('POST messages', { body: madeMessage('?', { newToken: newSecret(), trail: odd }) })).status).toBe(400);
+      expect(
+        (
+          await porch.visit('POST messages', {
+            body: madeMessage('?', { newToken: newSecret(), trail: odd }),
+          })
+        ).status,
+      ).toBe(400);
   });
 });
 
@@ -151,7 +204,9 @@ describe('the line', () => {
     await porch.visit('POST end', { token: second.token, body: {} });
     expect([await placeOf(first), await placeOf(second), await placeOf(third)]).toEqual([null, null, 1]);
     const other = await madePorch(house, 'elsewhere');
-    const answer = await read<SentAnswer>(await other.visit('POST messages', { body: madeMessage('there', { newToken: newSecret() }) }));
+    const answer = await read<SentAnswer>(
+      await other.visit('POST messages', { body: madeMessage('there', { newToken: newSecret() }) }),
+    );
     expect(answer.conversation.place).toBe(1);
   });
 });
@@ -171,7 +226,10 @@ describe('the stream', () => {
     await reply(id, 'one');
     const { entries } = await talkOf(token);
     await reply(id, 'two');
-    const stream = await porch.visit('GET stream', { token, headers: { 'Last-Event-ID': String(entries.at(-1)?.id) } });
+    const stream = await porch.visit('GET stream', {
+      token,
+      headers: { 'Last-Event-ID': String(entries.at(-1)?.id) },
+    });
     const text = await readFor(stream, (so) => so.includes('"two"'));
     expect(text.match(/^event: entry$/gm)).toHaveLength(1);
     expect(text).not.toContain('"one"');
@@ -180,7 +238,10 @@ describe('the stream', () => {
   it('carries an answer as it is written, and nobody else’s', async () => {
     const ana = await ask('I am Ana');
     const rui = await ask('I am Rui');
-    const stream = await porch.visit('GET stream', { token: ana.token, headers: { 'Last-Event-ID': '999999' } });
+    const stream = await porch.visit('GET stream', {
+      token: ana.token,
+      headers: { 'Last-Event-ID': '999999' },
+    });
     await reply(rui.id, 'for Rui');
     await reply(ana.id, 'for Ana');
     const text = await readFor(stream, (so) => so.includes('for Ana'));
@@ -199,7 +260,8 @@ describe('the stream', () => {
   it('[threat 15] a visitor has three at most', async () => {
     const { token } = await ask();
     const statuses: number[] = [];
-    for (let count = 0; count < 4; count++) statuses.push((await porch.visit('GET stream', { token })).status);
+    for (let count = 0; count < 4; count++)
+      statuses.push((await porch.visit('GET stream', { token })).status);
     expect(statuses).toEqual([200, 200, 200, 429]);
   });
 });

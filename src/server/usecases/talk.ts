@@ -59,21 +59,38 @@ export async function takeMessage(state: State, writer: Writer, said: MessageInp
 
 /** Stores a note with its replies. What was said before it stays in the same conversation ([M5]). Throws TokenError. */
 export async function takeNote(state: State, writer: Writer, said: NoteInput): Promise<SentAnswer> {
-  return take(state, writer, said, { mail: said.mail, name: said.name === '' ? null : said.name, fields: said.replies ?? {} });
+  return take(state, writer, said, {
+    mail: said.mail,
+    name: said.name === '' ? null : said.name,
+    fields: said.replies ?? {},
+  });
 }
 
 type Replies = { mail: string; name: string | null; fields: FormReplies };
 
-async function take(state: State, writer: Writer, said: MessageInput, replies: Replies | null): Promise<SentAnswer> {
+async function take(
+  state: State,
+  writer: Writer,
+  said: MessageInput,
+  replies: Replies | null,
+): Promise<SentAnswer> {
   const { siteId, at } = writer;
   const states = await teamStates(state, siteId);
-  const isPractice = said.pass !== undefined && (await findPreviewEnd(state.db, siteId, hashOf(said.pass), at)) !== null;
+  const isPractice =
+    said.pass !== undefined && (await findPreviewEnd(state.db, siteId, hashOf(said.pass), at)) !== null;
   const stored = await inTransaction(state.db, async (tx) => {
     const visitorId = await visitorOf(tx, writer, said);
     const known = await findConversationOf(tx, siteId, visitorId);
-    const seen = known === null ? null : await findEntryByClientId(tx, siteId, known.id, 'visitor', said.clientId);
+    const seen =
+      known === null ? null : await findEntryByClientId(tx, siteId, known.id, 'visitor', said.clientId);
     if (known !== null && seen !== null)
-      return { visitorId, conversation: known, entry: seen, isNew: false, state: stateFrom(states, known.team_id) };
+      return {
+        visitorId,
+        conversation: known,
+        entry: seen,
+        isNew: false,
+        state: stateFrom(states, known.team_id),
+      };
     const widget = await widgetFor(tx, siteId, said.widget, at);
     const teams = await teamsThere(tx, siteId, widget);
     const asked = teams.find((id) => id === said.asks);
@@ -128,7 +145,12 @@ async function visitorOf(tx: Tx, { siteId, token, at }: Writer, said: MessageInp
 }
 
 /** The widget of the version in force. */
-async function widgetFor(db: Db | Tx, siteId: string, widgetKey: string, at: EpochMs): Promise<Widget | undefined> {
+async function widgetFor(
+  db: Db | Tx,
+  siteId: string,
+  widgetKey: string,
+  at: EpochMs,
+): Promise<Widget | undefined> {
   const version = await findVersionInForce(db, siteId, at);
   const widgets = version?.design.widgets ?? [];
   return widgets.find(({ key }) => key === widgetKey) ?? widgets[0];
@@ -151,11 +173,19 @@ interface Beginning {
 }
 
 function isQuiet(known: ConversationRow, { widget, at }: Beginning): boolean {
-  return widget !== undefined && hasGoneQuiet({ standing: known.standing, lastMs: known.last_entry_ms }, widget.timings, at);
+  return (
+    widget !== undefined &&
+    hasGoneQuiet({ standing: known.standing, lastMs: known.last_entry_ms }, widget.timings, at)
+  );
 }
 
 /** The conversation a word goes into: the one that stands, opened again where it had ended ([M4]), or a new one. */
-async function standingFor(tx: Tx, known: ConversationRow | null, begin: Beginning, replies: Replies | null): Promise<ConversationRow> {
+async function standingFor(
+  tx: Tx,
+  known: ConversationRow | null,
+  begin: Beginning,
+  replies: Replies | null,
+): Promise<ConversationRow> {
   const { siteId, at } = begin;
   const isPractice = begin.isPractice ? 1 : 0;
   // [M4] Twelve quiet hours have ended it, whether the house has looked yet or not.
@@ -202,7 +232,13 @@ async function standingFor(tx: Tx, known: ConversationRow | null, begin: Beginni
   return row;
 }
 
-async function keepNote(tx: Tx, conversation: ConversationRow, visitorId: string, replies: Replies, at: EpochMs): Promise<void> {
+async function keepNote(
+  tx: Tx,
+  conversation: ConversationRow,
+  visitorId: string,
+  replies: Replies,
+  at: EpochMs,
+): Promise<void> {
   const { site_id: siteId, id } = conversation;
   await setVisitorReplies(tx, siteId, visitorId, replies);
   await updateConversation(tx, siteId, id, { standing: 'note', answers_json: JSON.stringify(replies) });
@@ -210,8 +246,14 @@ async function keepNote(tx: Tx, conversation: ConversationRow, visitorId: string
 }
 
 /** All that a visitor's conversation holds; null where they have none. Throws TokenError. */
-export async function getTalk(state: State, writer: Writer): Promise<{ visitorId: string; talk: VisitorTalk | null }> {
-  const visitorId = writer.token === null ? null : await findVisitorByToken(state.db, writer.siteId, hashOf(writer.token), writer.at);
+export async function getTalk(
+  state: State,
+  writer: Writer,
+): Promise<{ visitorId: string; talk: VisitorTalk | null }> {
+  const visitorId =
+    writer.token === null
+      ? null
+      : await findVisitorByToken(state.db, writer.siteId, hashOf(writer.token), writer.at);
   if (visitorId === null) throw new TokenError();
   const row = await findConversationOf(state.db, writer.siteId, visitorId);
   if (row === null) return { visitorId, talk: null };
@@ -249,7 +291,15 @@ export async function replyTo(
         await appendEntry(
           tx,
           row,
-          { kind: 'joined', author: 'house', person_id: personId, client_id: null, body: '', page: null, written_ms: null },
+          {
+            kind: 'joined',
+            author: 'house',
+            person_id: personId,
+            client_id: null,
+            body: '',
+            page: null,
+            written_ms: null,
+          },
           at,
         ),
       );
@@ -287,5 +337,7 @@ function stateFrom(states: Readonly<Record<string, WidgetState>>, teamId: string
 
 /** [threat 8] Control signs out; line breaks and tabs stay. */
 function cleaned(text: string): string {
-  return text.replace(/\r\n?/g, '\n').replace(/[\u0000-\u0008\u000b-\u001f\u007f-\u009f\u202a-\u202e\u2066-\u2069]/g, '');
+  return text
+    .replace(/\r\n?/g, '\n')
+    .replace(/[\u0000-\u0008\u000b-\u001f\u007f-\u009f\u202a-\u202e\u2066-\u2069]/g, '');
 }

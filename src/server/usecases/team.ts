@@ -19,7 +19,13 @@ export async function addMember(
   const passwordHash = await state.passwords.hash(asked.password);
   const id = newId(at);
   await inTransaction(state.db, async (tx) => {
-    await insertPerson(tx, { id, mail: asked.mail.toLowerCase(), name: asked.name }, passwordHash, asked.locale, at);
+    await insertPerson(
+      tx,
+      { id, mail: asked.mail.toLowerCase(), name: asked.name },
+      passwordHash,
+      asked.locale,
+      at,
+    );
     await insertMember(tx, siteId, id, asked.role, 4);
   });
   return id;
@@ -41,7 +47,13 @@ export async function addTeam(
 }
 
 /** Another name for a team; visitors learn it at once. */
-export async function renameTeam(state: Pick<State, 'db'>, actor: Actor, teamId: string, key: string, name: Names): Promise<void> {
+export async function renameTeam(
+  state: Pick<State, 'db'>,
+  actor: Actor,
+  teamId: string,
+  key: string,
+  name: Names,
+): Promise<void> {
   await inTransaction(state.db, async (tx) => {
     await writeName(tx, actor.siteId, teamId, key, name);
     await writeFacts(tx, actor.siteId, actor.personId, actor.at, `team renamed to ${key}`);
@@ -49,6 +61,11 @@ export async function renameTeam(state: Pick<State, 'db'>, actor: Actor, teamId:
 }
 
 /** Puts somebody into a team. */
-export async function joinTeam(state: Pick<State, 'db'>, { siteId }: Actor, teamId: string, personId: string): Promise<void> {
+export async function joinTeam(
+  state: Pick<State, 'db'>,
+  { siteId }: Actor,
+  teamId: string,
+  personId: string,
+): Promise<void> {
   await inTransaction(state.db, (tx) => insertTeamMember(tx, siteId, teamId, personId));
 }

@@ -9,6 +9,7 @@ const TOLD_MAX = 200;
 export async function tellPlaces(state: State, siteId: string): Promise<void> {
   for (const { id, visitor_id: visitorId } of await listAsked(state.db, siteId, TOLD_MAX)) {
     const own = visitorChannel(siteId, visitorId);
-    if (state.hub.count(own) > 0) state.hub.send(own, { name: 'conversation', data: await getFacts(state.db, siteId, id) });
+    if (state.hub.count(own) > 0)
+      state.hub.send(own, { name: 'conversation', data: await getFacts(state.db, siteId, id) });
   }
 }

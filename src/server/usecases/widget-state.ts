@@ -13,7 +13,10 @@ import { readFacts } from './facts';
 export async function widgetStateAt(
   { db, facts: cache }: { readonly db: Db | Tx; readonly facts: FactsCache },
   siteId: string,
-  { widget, states }: { readonly widget: Widget | undefined; readonly states: Readonly<Record<string, TeamState>> },
+  {
+    widget,
+    states,
+  }: { readonly widget: Widget | undefined; readonly states: Readonly<Record<string, TeamState>> },
   at: EpochMs,
 ): Promise<WidgetState> {
   const best = bestOf((widget?.teams ?? []).map((id) => states[id] ?? 'nobody'));

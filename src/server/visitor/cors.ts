@@ -17,7 +17,9 @@ export function corsFor(request: Request, domains: readonly string[], env: Pick<
   const origin = request.headers.get('Origin');
   if (origin === null) return { isAllowed: request.method === 'GET', headers: BASE };
   const isListed = domains.includes(origin) || ownOrigins(env, request.headers.get('Host')).includes(origin);
-  return isListed ? { isAllowed: true, headers: { ...BASE, 'Access-Control-Allow-Origin': origin } } : { isAllowed: false, headers: BASE };
+  return isListed
+    ? { isAllowed: true, headers: { ...BASE, 'Access-Control-Allow-Origin': origin } }
+    : { isAllowed: false, headers: BASE };
 }
 
 /** The answer to a browser that asks first; a foreign page gets no allow header. */

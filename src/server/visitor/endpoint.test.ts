@@ -17,14 +17,24 @@ beforeEach(async () => {
 const read = async <T>(response: Response): Promise<T> => (await response.json()) as T;
 const write = async (body = 'Is it dark yet?', change: Record<string, unknown> = {}) => {
   const token = newSecret();
-  const response = await porch.visit('POST messages', { body: madeMessage(body, { newToken: token, ...change }) });
+  const response = await porch.visit('POST messages', {
+    body: madeMessage(body, { newToken: token, ...change }),
+  });
   return { token, response, answer: await read<SentAnswer>(response.clone()) };
 };
 
 describe('the pointer', () => {
   it('[L2] names both files together, with the state of each team', async () => {
     const pointer = await read<PointerV1>(await porch.visit('GET live.json'));
-    expect(pointer).toMatchObject({ v: 1, version: 1, revision: 1, locales: ['en'], paused: false, askBefore: null, overrides: {} });
+    expect(pointer).toMatchObject({
+      v: 1,
+      version: 1,
+      revision: 1,
+      locales: ['en'],
+      paused: false,
+      askBefore: null,
+      overrides: {},
+    });
     expect(pointer.design).toMatch(/^d1-[0-9a-f]{16}$/);
     expect(pointer.facts).toMatch(/^f1-[0-9a-f]{16}\.json$/);
     expect(Object.values(pointer.teams)).toEqual(['nobody']);
@@ -33,7 +43,10 @@ describe('the pointer', () => {
   it('[L3] the files it names are there, immutable, and say what they are', async () => {
     const pointer = await read<PointerV1>(await porch.visit('GET live.json'));
     const design = await porch.visit(`GET ${pointer.design}.en.json`);
-    expect([design.status, design.headers.get('Cache-Control')]).toEqual([200, 'public, max-age=31536000, immutable']);
+    expect([design.status, design.headers.get('Cache-Control')]).toEqual([
+      200,
+      'public, max-age=31536000, immutable',
+    ]);
     expect(await read(design)).toMatchObject({ v: 1, version: 1, locale: 'en', siteName: 'farrowisle' });
     expect(await read(await porch.visit(`GET ${pointer.facts}`))).toMatchObject({ v: 1, revision: 1 });
   });
@@ -57,16 +70,26 @@ describe('the pointer', () => {
 
   it('[L2] names no design while nothing is published, and an unknown site is 404', async () => {
     const empty = await madePorch(house, 'unpublished', { isPublished: false });
-    expect(await read<PointerV1>(await empty.visit('GET live.json'))).toMatchObject({ design: null, version: 0, locales: [] });
-    const request = new Request('http://127.0.0.1/w/zzzzzzzzzzzz/live.json', { headers: { Origin: 'https://farrowisle.example' } });
+    expect(await read<PointerV1>(await empty.visit('GET live.json'))).toMatchObject({
+      design: null,
+      version: 0,
+      locales: [],
+    });
+    const request = new Request('http://127.0.0.1/w/zzzzzzzzzzzz/live.json', {
+      headers: { Origin: 'https://farrowisle.example' },
+    });
     expect((await visitorEndpoint(house.state, request, '')).status).toBe(404);
   });
 
   it('[L9] names the panel that was built; only files of the guest are served', async () => {
-    expect((await read<PointerV1>(await porch.visit('GET live.json'))).panel).toBe('panel-0123456789abcdef.js');
-    const file = (name: string) => visitorEndpoint(house.state, new Request(`http://127.0.0.1/w/${name}`), '');
+    expect((await read<PointerV1>(await porch.visit('GET live.json'))).panel).toBe(
+      'panel-0123456789abcdef.js',
+    );
+    const file = (name: string) =>
+      visitorEndpoint(house.state, new Request(`http://127.0.0.1/w/${name}`), '');
     expect((await file('porch.js')).status).toBe(200);
-    for (const name of ['built.json', '..%2f..%2fpackage.json', 'panel-zz.js', '']) expect((await file(name)).status, name).toBe(404);
+    for (const name of ['built.json', '..%2f..%2fpackage.json', 'panel-zz.js', ''])
+      expect((await file(name)).status, name).toBe(404);
   });
 });
 
@@ -125,8 +148,17 @@ describe('a message', () => {
         controller.enqueue(new Uint8Array(1024).fill(32));
       },
     });
-    const init = { method: 'POST', body: endless, duplex: 'half', headers: { Origin: porch.origin, 'Content-Type': 'application/json' } };
-    const response = await visitorEndpoint(house.state, new Request(`http://127.0.0.1/w/${porch.key}/messages`, init), '');
+    const init = {
+      method: 'POST',
+      body: endless,
+      duplex: 'half',
+      headers: { Origin: porch.origin, 'Content-Type': 'application/json' },
+    };
+    const response = await visitorEndpoint(
+      house.state,
+      new Request(`http://127.0.0.1/w/${porch.key}/messages`, init),
+      '',
+    );
     expect([response.status, pulled < 80 * 1024]).toEqual([400, true]);
   });
 
@@ -139,13 +171,16 @@ describe('a message', () => {
     connection.pragma('max_page_count = 1000000');
     const talk = await read<VisitorTalk>(await porch.visit('GET conversation', { token }));
     expect(talk.entries).toHaveLength(1);
-    expect((await porch.visit('POST messages', { token, body: madeMessage('x'.repeat(4000)) })).status).toBe(200);
+    expect((await porch.visit('POST messages', { token, body: madeMessage('x'.repeat(4000)) })).status).toBe(
+      200,
+    );
   });
 
   it('beyond twelve a minute is refused for now, with the word to keep it', async () => {
     const { token } = await write();
     const statuses: number[] = [];
-    for (let count = 0; count < 13; count++) statuses.push((await porch.visit('POST messages', { token, body: madeMessage('x') })).status);
+    for (let count = 0; count < 13; count++)
+      statuses.push((await porch.visit('POST messages', { token, body: madeMessage('x') })).status);
     expect(statuses).toEqual([...Array<number>(12).fill(200), 429]);
   });
 });
@@ -153,7 +188,12 @@ describe('a message', () => {
 describe('a note', () => {
   const note = (change: Record<string, unknown> = {}) =>
     porch.visit('POST notes', {
-      body: madeMessage('Please call', { newToken: newSecret(), mail: 'joana@example.org', name: '', ...change }),
+      body: madeMessage('Please call', {
+        newToken: newSecret(),
+        mail: 'joana@example.org',
+        name: '',
+        ...change,
+      }),
     });
 
   it('is stored with its address and stands as a note', async () => {
@@ -165,7 +205,10 @@ describe('a note', () => {
 
   it('[M5] takes along what was asked before: the same conversation, an empty text allowed', async () => {
     const { token, answer } = await write('Is it dark yet?');
-    const left = await porch.visit('POST notes', { token, body: madeMessage('', { mail: 'joana@example.org', name: 'Joana' }) });
+    const left = await porch.visit('POST notes', {
+      token,
+      body: madeMessage('', { mail: 'joana@example.org', name: 'Joana' }),
+    });
     const { conversation } = await read<SentAnswer>(left);
     expect([conversation.id, conversation.standing]).toEqual([answer.conversation.id, 'note']);
   });
@@ -215,26 +258,42 @@ describe('other origins', () => {
     ['another port', 'https://farrowisle.example:8443'],
     ['plain http', 'http://farrowisle.example'],
   ])('[threat 17] %s gets 403 and no allow header, and nothing is stored', async (_what, origin) => {
-    const response = await porch.visit('POST messages', { origin, body: madeMessage('x', { newToken: newSecret() }) });
-    expect([response.status, response.headers.get('Access-Control-Allow-Origin'), response.headers.get('Vary')]).toEqual([
-      403,
-      null,
-      'Origin',
-    ]);
+    const response = await porch.visit('POST messages', {
+      origin,
+      body: madeMessage('x', { newToken: newSecret() }),
+    });
+    expect([
+      response.status,
+      response.headers.get('Access-Control-Allow-Origin'),
+      response.headers.get('Vary'),
+    ]).toEqual([403, null, 'Origin']);
     expect((await porch.visit('GET live.json', { origin })).status).toBe(403);
     expect(await house.db.selectFrom('entry').selectAll().execute()).toEqual([]);
   });
 
   it('[threat 17] no Origin may read and not write', async () => {
     expect((await porch.visit('GET live.json', { origin: null })).status).toBe(200);
-    expect((await porch.visit('POST messages', { origin: null, body: madeMessage('x', { newToken: newSecret() }) })).status).toBe(403);
+    expect(
+      (
+        await porch.visit('POST messages', {
+          origin: null,
+          body: madeMessage('x', { newToken: newSecret() }),
+        })
+      ).status,
+    ).toBe(403);
   });
 
   it('[threat 17] a preflight is answered for the site’s own pages, and told no for others', async () => {
-    const ask = (origin: string) => porch.visit('OPTIONS messages', { origin, headers: { 'Access-Control-Request-Method': 'POST' } });
-    expect((await ask(porch.origin)).headers.get('Access-Control-Allow-Headers')).toBe('Authorization, Content-Type, Last-Event-ID');
+    const ask = (origin: string) =>
+      porch.visit('OPTIONS messages', { origin, headers: { 'Access-Control-Request-Method': 'POST' } });
+    expect((await ask(porch.origin)).headers.get('Access-Control-Allow-Headers')).toBe(
+      'Authorization, Content-Type, Last-Event-ID',
+    );
     const foreign = await ask('https://elsewhere.example');
-    expect([foreign.headers.get('Access-Control-Allow-Origin'), foreign.headers.get('Access-Control-Allow-Methods')]).toEqual([null, null]);
+    expect([
+      foreign.headers.get('Access-Control-Allow-Origin'),
+      foreign.headers.get('Access-Control-Allow-Methods'),
+    ]).toEqual([null, null]);
   });
 
   it('[threat 17] only JSON is taken: a plain form of another page cannot write', async () => {

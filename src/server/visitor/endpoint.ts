@@ -34,11 +34,13 @@ export async function visitorEndpoint(state: State, request: Request, peer: stri
   if (second === undefined) return script(state, first, request);
   const site = /^[a-z0-9]{12}$/.test(first) ? await findSiteByKey(state.db, first) : null;
   if (site === null) return refusal(404, 'No site has this key.', { 'Access-Control-Allow-Origin': '*' });
-  if (/^[df]\d+-[0-9a-f]{16}(\.[A-Za-z0-9-]+)?(\.room)?\.json$/.test(second)) return publishedFile(state, site, second, request);
+  if (/^[df]\d+-[0-9a-f]{16}(\.[A-Za-z0-9-]+)?(\.room)?\.json$/.test(second))
+    return publishedFile(state, site, second, request);
   if (/^[0-9a-f]{40}\.webp$/.test(second)) return lookPicture(state, site, second.slice(0, 40), request);
   const allowed = corsFor(request, await listDomains(state.db, site.id), state.env);
   if (request.method === 'OPTIONS') return preflight(allowed);
-  if (!allowed.isAllowed) return refusal(403, "This page's address is not among the site's allowed ones.", allowed.headers);
+  if (!allowed.isAllowed)
+    return refusal(403, "This page's address is not among the site's allowed ones.", allowed.headers);
   const handler = HANDLERS[`${request.method} ${second}`];
   if (handler === undefined) return refusal(404, 'There is nothing here.', allowed.headers);
   try {
@@ -46,7 +48,10 @@ export async function visitorEndpoint(state: State, request: Request, peer: stri
   } catch (error) {
     if (error instanceof TokenError) return refusal(401, error.message, allowed.headers);
     if (error instanceof UnwritableError)
-      return refusal(503, 'This could not be stored just now. Keep it and send it again.', { ...allowed.headers, 'Retry-After': '5' });
+      return refusal(503, 'This could not be stored just now. Keep it and send it again.', {
+        ...allowed.headers,
+        'Retry-After': '5',
+      });
     throw error;
   }
 }
@@ -75,7 +80,10 @@ const FOR_EVER = 'public, max-age=31536000, immutable';
 
 /** The guest's own files. The panel is named by its content; `porch.js` is asked for anew each time. */
 function script(state: State, name: string, request: Request): Response {
-  if (request.method !== 'GET' || !/^((porch|draft)\.js|(panel|watch)-[0-9a-f]{16}\.js|font-[a-z]+-[\d.]+\.woff2)$/.test(name))
+  if (
+    request.method !== 'GET' ||
+    !/^((porch|draft)\.js|(panel|watch)-[0-9a-f]{16}\.js|font-[a-z]+-[\d.]+\.woff2)$/.test(name)
+  )
     return refusal(404, 'There is nothing here.', {});
   const file = state.shelf.get(name) ?? shelve(state, name);
   return file === null ? refusal(404, 'There is nothing here.', {}) : sendFile(file, request);
@@ -100,18 +108,33 @@ async function publishedFile(state: State, site: Site, name: string, request: Re
   if (shelved !== null) return sendFile(shelved, request);
   const body = await findFileBody(state.db, site.id, name);
   if (body === null) return refusal(404, 'There is no such file.', { 'Access-Control-Allow-Origin': '*' });
-  const headers = { ...READABLE_ANYWHERE, 'Content-Type': 'application/json; charset=utf-8', 'Cache-Control': FOR_EVER };
+  const headers = {
+    ...READABLE_ANYWHERE,
+    'Content-Type': 'application/json; charset=utf-8',
+    'Cache-Control': FOR_EVER,
+  };
   return sendFile(state.shelf.put(path, body, headers), request);
 }
 
 /** Logos and headers, at a name that nobody guesses; never the owner's page ([threat 13]). */
 async function lookPicture(state: State, site: Site, hash: string, request: Request): Promise<Response> {
-  const headers = { ...READABLE_ANYWHERE, 'Cache-Control': FOR_EVER, 'Cross-Origin-Resource-Policy': 'cross-origin' };
-  const picture = request.method === 'GET' ? await pictureOf(state, site.id, hash, (kind) => kind !== 'page', headers) : null;
+  const headers = {
+    ...READABLE_ANYWHERE,
+    'Cache-Control': FOR_EVER,
+    'Cross-Origin-Resource-Policy': 'cross-origin',
+  };
+  const picture =
+    request.method === 'GET'
+      ? await pictureOf(state, site.id, hash, (kind) => kind !== 'page', headers)
+      : null;
   return picture ?? refusal(404, 'There is no such picture.', { 'Access-Control-Allow-Origin': '*' });
 }
 
-const READABLE_ANYWHERE = { 'Access-Control-Allow-Origin': '*', Vary: 'Accept-Encoding', 'X-Content-Type-Options': 'nosniff' } as const;
+const READABLE_ANYWHERE = {
+  'Access-Control-Allow-Origin': '*',
+  Vary: 'Accept-Encoding',
+  'X-Content-Type-Options': 'nosniff',
+} as const;
 
 function sendFile(file: ShelvedFile, request: Request): Response {
   const { headers, body } = codedFor(file, request.headers.get('Accept-Encoding'));
@@ -137,12 +160,18 @@ async function pointer({ state, site, request, allowed }: Call): Promise<Respons
 async function draft(call: Call): Promise<Response> {
   const { state, site, request, allowed } = call;
   const { token } = writerOf(call);
-  const wishes = (new URL(request.url).searchParams.get('wishes') ?? '').slice(0, LIMITS.wishesChars).split(',');
+  const wishes = (new URL(request.url).searchParams.get('wishes') ?? '')
+    .slice(0, LIMITS.wishesChars)
+    .split(',');
   const at = state.clock.now();
   const guest = state.shelf.guestFiles(state.env.widgetDir);
   const seen = token === null ? null : await previewFor(state, { site, guest, token, wishes, at });
   if (seen === null) return refusal(401, 'This link is over.', allowed.headers);
-  const told = { ...allowed.headers, Date: new Date(at).toUTCString(), 'Access-Control-Expose-Headers': 'Date, Age' };
+  const told = {
+    ...allowed.headers,
+    Date: new Date(at).toUTCString(),
+    'Access-Control-Expose-Headers': 'Date, Age',
+  };
   return json(200, seen, told);
 }
 
@@ -152,11 +181,17 @@ async function messages(call: Call): Promise<Response> {
   if (!parsed.ok) return json(400, { errors: parsed.errors }, allowed.headers);
   const writer = writerOf(call);
   const isAllowed =
-    writer.token === null ? await state.rates.allows('newVisitor', peer) : await state.rates.allows('message', writer.token);
+    writer.token === null
+      ? await state.rates.allows('newVisitor', peer)
+      : await state.rates.allows('message', writer.token);
   if (!isAllowed)
-    return refusal(429, 'That was a lot at once. Keep it and send it in a minute.', { ...allowed.headers, 'Retry-After': '60' });
+    return refusal(429, 'That was a lot at once. Keep it and send it in a minute.', {
+      ...allowed.headers,
+      'Retry-After': '60',
+    });
   // Who has a token has written before: both are made together.
-  const { faults } = writer.token !== null ? NO_FAULTS : await checkForm(state, call.site.id, 'before', parsed.value);
+  const { faults } =
+    writer.token !== null ? NO_FAULTS : await checkForm(state, call.site.id, 'before', parsed.value);
   if (Object.keys(faults).length > 0) return unfit(faults, allowed);
   return json(200, await takeMessage(state, writer, parsed.value), allowed.headers);
 }
@@ -170,13 +205,19 @@ async function notes(call: Call): Promise<Response> {
     (await state.rates.allows('noteFromAddress', peer)) &&
     (await state.rates.allows('note', writer.token ?? parsed.value.newToken ?? peer));
   if (!isAllowed)
-    return refusal(429, 'That was a lot of notes. Keep it and send it in an hour.', { ...allowed.headers, 'Retry-After': '3600' });
+    return refusal(429, 'That was a lot of notes. Keep it and send it in an hour.', {
+      ...allowed.headers,
+      'Retry-After': '3600',
+    });
   const hasSaid = writer.token !== null && (await getTalk(state, writer)).talk !== null;
   if (saysNothing(parsed.value.body, parsed.value.replies) && !hasSaid)
     return json(400, { errors: { body: 'Write a line or two first.' } }, allowed.headers);
   if (parsed.value.replies === undefined && parsed.value.mail === '')
     return json(400, { errors: { mail: 'Something is missing around the @.' } }, allowed.headers);
-  const { faults } = parsed.value.replies === undefined ? NO_FAULTS : await checkForm(state, call.site.id, 'note', parsed.value, hasSaid);
+  const { faults } =
+    parsed.value.replies === undefined
+      ? NO_FAULTS
+      : await checkForm(state, call.site.id, 'note', parsed.value, hasSaid);
   if (Object.keys(faults).length > 0) return unfit(faults, allowed);
   return json(200, await takeNote(state, writer, parsed.value), allowed.headers);
 }
@@ -189,11 +230,16 @@ async function after(call: Call): Promise<Response> {
   const writer = writerOf(call);
   if (writer.token === null) throw new TokenError();
   if (!(await state.rates.allows('message', writer.token)))
-    return refusal(429, 'That was a lot at once. Keep it and send it in a minute.', { ...allowed.headers, 'Retry-After': '60' });
+    return refusal(429, 'That was a lot at once. Keep it and send it in a minute.', {
+      ...allowed.headers,
+      'Retry-After': '60',
+    });
   const { faults } = await checkForm(state, call.site.id, 'after', parsed.value);
   if (Object.keys(faults).length > 0) return unfit(faults, allowed);
   const talk = await takeAfter(state, writer, parsed.value);
-  return talk === null ? refusal(404, 'There is no conversation this belongs to.', allowed.headers) : json(200, talk, allowed.headers);
+  return talk === null
+    ? refusal(404, 'There is no conversation this belongs to.', allowed.headers)
+    : json(200, talk, allowed.headers);
 }
 
 async function forget(call: Call): Promise<Response> {
@@ -209,7 +255,9 @@ function unfit(faults: Checked['faults'], { headers }: Allowed): Response {
 
 async function endTalk(call: Call): Promise<Response> {
   const talk = await endByVisitor(call.state, writerOf(call));
-  return talk === null ? refusal(404, 'There is no conversation to end.', call.allowed.headers) : json(200, talk, call.allowed.headers);
+  return talk === null
+    ? refusal(404, 'There is no conversation to end.', call.allowed.headers)
+    : json(200, talk, call.allowed.headers);
 }
 
 async function conversation(call: Call): Promise<Response> {
@@ -232,9 +280,17 @@ async function stream(call: Call): Promise<Response> {
   const channels = own === null ? [siteChannel(site.id)] : [siteChannel(site.id), own];
   const opened = state.hub.open({ channels });
   request.signal.addEventListener('abort', opened.close);
-  opened.send({ name: 'teams', data: { teams: await teamStates(state, site.id), paused: site.pausedAt !== null, now: state.clock.now() } });
+  opened.send({
+    name: 'teams',
+    data: { teams: await teamStates(state, site.id), paused: site.pausedAt !== null, now: state.clock.now() },
+  });
   if (visitor !== null)
-    for (const event of await findEntriesAfter(state, site.id, visitor.visitorId, Number(request.headers.get('Last-Event-ID') ?? 0)))
+    for (const event of await findEntriesAfter(
+      state,
+      site.id,
+      visitor.visitorId,
+      Number(request.headers.get('Last-Event-ID') ?? 0),
+    ))
       opened.send(event);
   return new Response(opened.body, { headers: { ...STREAM_HEADERS, ...allowed.headers } });
 }

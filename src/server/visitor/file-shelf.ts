@@ -29,7 +29,8 @@ export function makeFileShelf(): FileShelf {
   let bytes = 0;
   let guest: GuestFiles | null = null;
   return {
-    guestFiles: (widgetDir) => (guest ??= JSON.parse(readFileSync(join(widgetDir, 'built.json'), 'utf8')) as GuestFiles),
+    guestFiles: (widgetDir) =>
+      (guest ??= JSON.parse(readFileSync(join(widgetDir, 'built.json'), 'utf8')) as GuestFiles),
     get: (path) => files.get(path) ?? null,
     put: (path, body, headers) => {
       const file = { headers, zipped: new Uint8Array(body), plain: new Uint8Array(gunzipSync(body)) };
@@ -51,5 +52,12 @@ export function codedFor(
 ): { readonly headers: Record<string, string>; readonly body: Uint8Array<ArrayBuffer> } {
   const takesGzip = /\bgzip\b/.test(acceptEncoding ?? '');
   const body = takesGzip ? zipped : plain;
-  return { headers: { ...headers, ...(takesGzip ? { 'Content-Encoding': 'gzip' } : {}), 'Content-Length': String(body.length) }, body };
+  return {
+    headers: {
+      ...headers,
+      ...(takesGzip ? { 'Content-Encoding': 'gzip' } : {}),
+      'Content-Length': String(body.length),
+    },
+    body,
+  };
 }

@@ -9,6 +9,10 @@ export function json(status: number, value: unknown, headers: Readonly<Record<st
 }
 
 /** A refusal with its sentence. */
-export function refusal(status: number, sentence: string, headers: Readonly<Record<string, string>>): Response {
+export function refusal(
+  status: number,
+  sentence: string,
+  headers: Readonly<Record<string, string>>,
+): Response {
   return json(status, { errors: { '': sentence } }, headers);
 }

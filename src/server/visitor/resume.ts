@@ -5,7 +5,12 @@ import type { HubEvent } from '../live/hub';
 import type { State } from '../state';
 
 /** What a visitor's stream missed: entries after an id, and how the conversation stands. More than 500: `reload`. */
-export async function findEntriesAfter(state: Pick<State, 'db'>, siteId: string, visitorId: string, afterId: number): Promise<HubEvent[]> {
+export async function findEntriesAfter(
+  state: Pick<State, 'db'>,
+  siteId: string,
+  visitorId: string,
+  afterId: number,
+): Promise<HubEvent[]> {
   const row = await findConversationOf(state.db, siteId, visitorId);
   if (row === null) return [];
   const after = Number.isSafeInteger(afterId) && afterId > 0 ? afterId : 0;

@@ -23,7 +23,12 @@ export function ConversationList({ list, chosen, now, hasMore, onChoose, onMore 
     <Box
       component="nav"
       aria-label="Conversations"
-      sx={{ overflow: 'auto', height: '100%', bgcolor: 'background.paper', borderRight: { md: '1px solid var(--porch-rail)' } }}
+      sx={{
+        overflow: 'auto',
+        height: '100%',
+        bgcolor: 'background.paper',
+        borderRight: { md: '1px solid var(--porch-rail)' },
+      }}
     >
       {groupsOf(list).map(({ title, conversations }) =>
         conversations.length === 0 ? null : (
@@ -68,7 +73,17 @@ export function ConversationList({ list, chosen, now, hasMore, onChoose, onMore 
   );
 }
 
-function Row({ one, isChosen, now, onChoose }: { one: DeskConversation; isChosen: boolean; now: number; onChoose: (id: string) => void }) {
+function Row({
+  one,
+  isChosen,
+  now,
+  onChoose,
+}: {
+  one: DeskConversation;
+  isChosen: boolean;
+  now: number;
+  onChoose: (id: string) => void;
+}) {
   const since = one.waitingSinceMs === null ? null : lengthWords(now - one.waitingSinceMs);
   return (
     <ButtonBase
@@ -88,14 +103,33 @@ function Row({ one, isChosen, now, onChoose }: { one: DeskConversation; isChosen
       }}
     >
       <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 1 }}>
-        <Box component="bdi" sx={{ fontWeight: 600, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>
+        <Box
+          component="bdi"
+          sx={{ fontWeight: 600, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}
+        >
           {visitorName(one)}
         </Box>
-        <Box sx={{ fontSize: 12, color: 'text.secondary', whiteSpace: 'nowrap', fontVariantNumeric: 'tabular-nums' }}>
+        <Box
+          sx={{
+            fontSize: 12,
+            color: 'text.secondary',
+            whiteSpace: 'nowrap',
+            fontVariantNumeric: 'tabular-nums',
+          }}
+        >
           {since === null ? lengthWords(now - one.lastEntryMs) + ' ago' : `waits ${since}`}
         </Box>
       </Box>
-      <Box dir="auto" sx={{ fontSize: 13, color: 'text.secondary', overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>
+      <Box
+        dir="auto"
+        sx={{
+          fontSize: 13,
+          color: 'text.secondary',
+          overflow: 'hidden',
+          textOverflow: 'ellipsis',
+          whiteSpace: 'nowrap',
+        }}
+      >
         {one.isPractice ? <Practice /> : null}
         {one.lastBody === '' ? pageWords(one.page) : one.lastBody}
       </Box>

@@ -30,7 +30,14 @@ export function ConversationsScreen() {
   if (desk.list === null) return <LinearProgress aria-label="Loading the conversations" />;
   if (desk.list.length === 0) return <Empty />;
   const list = (
-    <ConversationList list={desk.list} chosen={chosen} now={now} hasMore={desk.hasMore} onChoose={setChosen} onMore={desk.loadMore} />
+    <ConversationList
+      list={desk.list}
+      chosen={chosen}
+      now={now}
+      hasMore={desk.hasMore}
+      onChoose={setChosen}
+      onMore={desk.loadMore}
+    />
   );
   const talk =
     desk.talk === null ? (
@@ -63,7 +70,9 @@ export function ConversationsScreen() {
           The connection to the server is gone. What is shown may be old; we try again by ourselves.
         </Alert>
       )}
-      <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '312px 1fr' }, flex: 1, minHeight: 0 }}>
+      <Box
+        sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '312px 1fr' }, flex: 1, minHeight: 0 }}
+      >
         {isPhone ? (
           chosen === null ? (
             list
@@ -104,7 +113,15 @@ function Empty() {
       <Typography color="text.secondary" sx={{ mb: 2 }}>
         What visitors ask stands here as soon as they send it, with the page they asked on. For example:
       </Typography>
-      <Box sx={{ border: '1px dashed var(--porch-edge)', borderRadius: '12px', p: 2, mb: 3, color: 'text.secondary' }}>
+      <Box
+        sx={{
+          border: '1px dashed var(--porch-edge)',
+          borderRadius: '12px',
+          p: 2,
+          mb: 3,
+          color: 'text.secondary',
+        }}
+      >
         <Box sx={{ fontSize: 13, fontWeight: 600 }}>Waiting for us 1</Box>
         <Box>“Does it still start at ten if it is cloudy?”</Box>
         <Box sx={{ fontSize: 13 }}>on /tonight · waits 20 s</Box>

@@ -9,7 +9,13 @@ const TITLES: Readonly<Record<FilledForm['place'], string>> = {
 };
 
 /** What the visitor filled in, form by form, above what was said. */
-export function FilledForms({ forms, zone }: { readonly forms: readonly FilledForm[]; readonly zone: string }) {
+export function FilledForms({
+  forms,
+  zone,
+}: {
+  readonly forms: readonly FilledForm[];
+  readonly zone: string;
+}) {
   return forms.map((form) => (
     <Box
       key={`${form.place} ${form.storedMs}`}
@@ -50,7 +56,11 @@ export function FilledForms({ forms, zone }: { readonly forms: readonly FilledFo
               <bdi>{label}</bdi>
             </Box>
             <Box component="dd" sx={{ m: 0, overflowWrap: 'anywhere', whiteSpace: 'pre-wrap' }}>
-              <bdi>{values.map((value) => (kind === 'yes-no' || kind === 'consent' ? (TICKS[value] ?? value) : value)).join(', ')}</bdi>
+              <bdi>
+                {values
+                  .map((value) => (kind === 'yes-no' || kind === 'consent' ? (TICKS[value] ?? value) : value))
+                  .join(', ')}
+              </bdi>
             </Box>
           </Box>
         ))}

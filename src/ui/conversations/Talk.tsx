@@ -51,7 +51,8 @@ export function Talk({ talk, firstDraft, onDraft, onSent, onBack }: TalkProps) {
     try {
       if (draft.trim() !== '') {
         if (over > 0) return;
-        const said = sending.current?.body === draft ? sending.current : { body: draft, clientId: newClientId() };
+        const said =
+          sending.current?.body === draft ? sending.current : { body: draft, clientId: newClientId() };
         sending.current = said;
         onSent(await port.reply(conversation.id, said));
         sending.current = null;
@@ -61,7 +62,11 @@ export function Talk({ talk, firstDraft, onDraft, onSent, onBack }: TalkProps) {
       setFault(null);
     } catch (error) {
       notice(error);
-      setFault(error instanceof PortError ? error.sentence : 'This was not sent. It is still in the field; try again.');
+      setFault(
+        error instanceof PortError
+          ? error.sentence
+          : 'This was not sent. It is still in the field; try again.',
+      );
     }
   };
 
@@ -99,8 +104,18 @@ export function Talk({ talk, firstDraft, onDraft, onSent, onBack }: TalkProps) {
             .join(' · ')}
         </Box>
       </Box>
-      <Box sx={{ minHeight: 40, px: 2, py: 1, fontSize: 13, borderBottom: '1px solid var(--porch-rail)', flex: 'none' }}>
-        They see now: <b>{MOMENT_WORDS[SEEN_NOW[conversation.standing]].name}</b>. Asked {dayWords(conversation.askedMs, zone)} here.
+      <Box
+        sx={{
+          minHeight: 40,
+          px: 2,
+          py: 1,
+          fontSize: 13,
+          borderBottom: '1px solid var(--porch-rail)',
+          flex: 'none',
+        }}
+      >
+        They see now: <b>{MOMENT_WORDS[SEEN_NOW[conversation.standing]].name}</b>. Asked{' '}
+        {dayWords(conversation.askedMs, zone)} here.
         {trail.length < 2 ? null : (
           <Box component="span" sx={{ overflowWrap: 'anywhere' }}>
             {' '}
@@ -131,7 +146,13 @@ export function Talk({ talk, firstDraft, onDraft, onSent, onBack }: TalkProps) {
           }}
         >
           {entries.map((entry, index) => (
-            <Line key={entry.id} entry={entry} page={pages[entry.id]} before={pages[entries[index - 1]?.id ?? -1]} zone={zone} />
+            <Line
+              key={entry.id}
+              entry={entry}
+              page={pages[entry.id]}
+              before={pages[entries[index - 1]?.id ?? -1]}
+              zone={zone}
+            />
           ))}
         </Box>
         <FilledForms forms={forms.filter(({ place }) => place === 'after')} zone={zone} />
@@ -181,8 +202,19 @@ export function Talk({ talk, firstDraft, onDraft, onSent, onBack }: TalkProps) {
 }
 
 /** One line, with the page it was written on beside it where that changed. */
-function Line({ entry, page, before, zone }: { entry: VisitorEntry; page: string | undefined; before: string | undefined; zone: string }) {
-  const trail = page === undefined || page === before ? null : `${clockWords(entry.storedMs, zone)}  ${pageWords(page)}`;
+function Line({
+  entry,
+  page,
+  before,
+  zone,
+}: {
+  entry: VisitorEntry;
+  page: string | undefined;
+  before: string | undefined;
+  zone: string;
+}) {
+  const trail =
+    page === undefined || page === before ? null : `${clockWords(entry.storedMs, zone)}  ${pageWords(page)}`;
   const isSaid = entry.kind === 'message' || entry.kind === 'note';
   const isOurs = entry.author === 'person';
   return (
@@ -214,7 +246,8 @@ function Line({ entry, page, before, zone }: { entry: VisitorEntry; page: string
           }}
         >
           <Box sx={{ fontSize: 12, color: 'text.secondary' }}>
-            {isOurs ? entry.name : entry.kind === 'note' ? 'Note' : 'Visitor'} · {clockWords(entry.storedMs, zone)}
+            {isOurs ? entry.name : entry.kind === 'note' ? 'Note' : 'Visitor'} ·{' '}
+            {clockWords(entry.storedMs, zone)}
           </Box>
           <bdi>{entry.body}</bdi>
         </Box>
@@ -235,5 +268,7 @@ function trailWords(address: string): string {
 function systemWords({ kind, author, name }: VisitorEntry): string {
   if (kind === 'joined') return `${name ?? 'Somebody'} joined`;
   if (author === 'house') return 'Ended by itself after quiet hours';
-  return author === 'visitor' ? 'The visitor ended the conversation' : `${name ?? 'Somebody'} ended the conversation`;
+  return author === 'visitor'
+    ? 'The visitor ended the conversation'
+    : `${name ?? 'Somebody'} ended the conversation`;
 }

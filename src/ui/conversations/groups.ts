@@ -7,7 +7,8 @@ export interface Group {
 
 /** Grouped by whose turn it is; who waits longest stands first. */
 export function groupsOf(list: readonly DeskConversation[]): Group[] {
-  const isRunning = ({ standing }: DeskConversation): boolean => standing === 'asked' || standing === 'joined';
+  const isRunning = ({ standing }: DeskConversation): boolean =>
+    standing === 'asked' || standing === 'joined';
   const forUs = list
     .filter((one) => isRunning(one) && one.waitingSinceMs !== null)
     .sort((a, b) => (a.waitingSinceMs ?? 0) - (b.waitingSinceMs ?? 0));

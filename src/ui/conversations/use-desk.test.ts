@@ -3,7 +3,8 @@ import type { DeskConversation, DeskTalk } from '../../core/wire/desk';
 import type { VisitorEntry } from '../../core/wire/talk';
 import { freshest, merge } from './use-desk';
 
-const conversation = (id: string, lastEntryMs: number, lastWords = '') => ({ id, lastEntryMs, lastWords }) as unknown as DeskConversation;
+const conversation = (id: string, lastEntryMs: number, lastWords = '') =>
+  ({ id, lastEntryMs, lastWords }) as unknown as DeskConversation;
 const entry = (seq: number) => ({ id: seq, seq, body: `no. ${seq}` }) as unknown as VisitorEntry;
 const talk = (id: string, ...seqs: number[]) =>
   ({ conversation: conversation(id, seqs.at(-1) ?? 0), entries: seqs.map(entry) }) as unknown as DeskTalk;
@@ -11,7 +12,11 @@ const talk = (id: string, ...seqs: number[]) =>
 describe('what is read and what is heard', () => {
   it('a list that was on its way takes nothing back that was heard meanwhile', () => {
     const heard = [conversation('a', 20, 'We are nine people'), conversation('b', 5)];
-    const read = [conversation('b', 6, 'newer'), conversation('a', 10, 'Does the minibus wait?'), conversation('c', 1)];
+    const read = [
+      conversation('b', 6, 'newer'),
+      conversation('a', 10, 'Does the minibus wait?'),
+      conversation('c', 1),
+    ];
     expect(merge(read, heard)).toEqual([heard[0], read[0], read[2]]);
     expect(merge(heard, read)).toEqual([heard[0], read[0], read[2]]);
     expect(merge([conversation('a', 20, 'joined')], heard)[0]).toMatchObject({ lastWords: 'joined' });

@@ -67,7 +67,9 @@ export function useDesk(chosen: string | null): Desk {
         if (event.kind === 'form' && event.conversation.id === chosen) void loadTalk();
         if (event.kind === 'gone') {
           setList((before) => before?.filter(({ id }) => !event.ids.includes(id)) ?? null);
-          setTalk((before) => (before !== null && event.ids.includes(before.conversation.id) ? null : before));
+          setTalk((before) =>
+            before !== null && event.ids.includes(before.conversation.id) ? null : before,
+          );
         }
         if (event.kind !== 'entry') return;
         setList((before) => merge([event.conversation], before ?? []));
@@ -108,11 +110,16 @@ export function freshest(read: DeskTalk, heard: DeskTalk | null): DeskTalk {
   if (heard?.conversation.id !== read.conversation.id) return read;
   const last = read.entries.at(-1)?.seq ?? 0;
   const later = heard.entries.filter(({ seq }) => seq > last);
-  return later.length === 0 ? read : { ...read, conversation: heard.conversation, entries: [...read.entries, ...later] };
+  return later.length === 0
+    ? read
+    : { ...read, conversation: heard.conversation, entries: [...read.entries, ...later] };
 }
 
 /** Both lists, each conversation once, the newer word of it: a list may have been read before what was heard meanwhile; newest first. */
-export function merge(news: readonly DeskConversation[], known: readonly DeskConversation[]): DeskConversation[] {
+export function merge(
+  news: readonly DeskConversation[],
+  known: readonly DeskConversation[],
+): DeskConversation[] {
   const byId = new Map(known.map((one) => [one.id, one]));
   for (const one of news) if ((byId.get(one.id)?.lastEntryMs ?? 0) <= one.lastEntryMs) byId.set(one.id, one);
   return [...byId.values()].sort((a, b) => b.lastEntryMs - a.lastEntryMs);

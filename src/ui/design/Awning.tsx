@@ -7,7 +7,14 @@ export const Awning = memo(function Awning({ brand }: { brand: string }) {
       aria-hidden
       width="100%"
       height="14"
-      style={{ position: 'absolute', insetInline: 0, top: 0, zIndex: 3, display: 'block', pointerEvents: 'none' }}
+      style={{
+        position: 'absolute',
+        insetInline: 0,
+        top: 0,
+        zIndex: 3,
+        display: 'block',
+        pointerEvents: 'none',
+      }}
     >
       <defs>
         <pattern id="awning" width="48" height="14" patternUnits="userSpaceOnUse">

@@ -18,7 +18,11 @@ interface BackdropMenuProps {
   readonly acts: PagePictureActs;
 }
 
-const WORDS: Readonly<Record<BackdropKind, string>> = { drawn: 'a page we draw', picture: 'a picture', site: 'your page' };
+const WORDS: Readonly<Record<BackdropKind, string>> = {
+  drawn: 'a page we draw',
+  picture: 'a picture',
+  site: 'your page',
+};
 
 /** What stands behind the widget: a page of ours, a picture of the owner's, or their page itself. */
 export function BackdropMenu({ kind, onKind, acts }: BackdropMenuProps) {
@@ -73,7 +77,11 @@ function Choice({ kind, onKind, acts }: BackdropMenuProps) {
         void take(event.dataTransfer.files[0]);
       }}
     >
-      <RadioGroup aria-label="Behind the widget" value={kind} onChange={(event) => onKind(event.target.value as BackdropKind)}>
+      <RadioGroup
+        aria-label="Behind the widget"
+        value={kind}
+        onChange={(event) => onKind(event.target.value as BackdropKind)}
+      >
         <Option value="drawn" label="A page we draw" />
         <Option
           value="picture"
@@ -84,14 +92,15 @@ function Choice({ kind, onKind, acts }: BackdropMenuProps) {
       </RadioGroup>
       {kind === 'site' ? (
         <Typography variant="body2" color="text.secondary" sx={{ mt: 0.5 }}>
-          Without its scripts, so that nothing is counted there. If it stays empty, your site does not let itself be shown inside of another
-          page: use a picture.
+          Without its scripts, so that nothing is counted there. If it stays empty, your site does not let
+          itself be shown inside of another page: use a picture.
         </Typography>
       ) : null}
       <Box sx={{ mt: 1.5, pt: 1.5, borderTop: '1px solid var(--porch-rail)' }}>
         <Typography variant="body2" sx={{ mb: 1 }}>
-          {hasPicture ? 'Another picture' : 'A picture'} for {device === 'phone' ? 'phones' : 'larger screens'}: choose it, drop it here or
-          paste it. PNG, JPEG or WebP, up to 5 MB.
+          {hasPicture ? 'Another picture' : 'A picture'} for{' '}
+          {device === 'phone' ? 'phones' : 'larger screens'}: choose it, drop it here or paste it. PNG, JPEG
+          or WebP, up to 5 MB.
         </Typography>
         <Box sx={{ display: 'flex', gap: 1 }}>
           <input

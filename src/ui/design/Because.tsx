@@ -5,7 +5,13 @@ import Link from '@mui/material/Link';
 import Popover from '@mui/material/Popover';
 import { Fragment, useRef } from 'react';
 import type { Verdict } from '../../core/decide/explain';
-import { type ReasonContext, type ReasonLink, type ReasonWords, nearMiss, verdictWords } from '../wording/because';
+import {
+  type ReasonContext,
+  type ReasonLink,
+  type ReasonWords,
+  nearMiss,
+  verdictWords,
+} from '../wording/because';
 
 interface BecauseProps {
   readonly verdicts: readonly Verdict[];

@@ -44,7 +44,9 @@ export interface CaseNotchesProps {
 /** A text said differently for somebody, as a row of notches in the order in which they are asked; `otherwise` is last. */
 export function CaseNotches(props: CaseNotchesProps) {
   const { texts, text, onText, cases, picked, unheard, offered, corner, nameOfTeam, onLook, onAdd } = props;
-  const [menu, setMenu] = useState<{ readonly of: 'texts' | 'new'; readonly anchor: HTMLElement } | null>(null);
+  const [menu, setMenu] = useState<{ readonly of: 'texts' | 'new'; readonly anchor: HTMLElement } | null>(
+    null,
+  );
   const [sheet, setSheet] = useState<{ readonly id: string; readonly anchor: HTMLElement } | null>(null);
   const own = cases.filter(({ isOwn }) => isOwn);
   const edited = own.find(({ wording }) => idOf(wording) === sheet?.id);
@@ -76,7 +78,13 @@ export function CaseNotches(props: CaseNotchesProps) {
         aria-haspopup="menu"
         aria-label={`Cases of: ${textName(text)}`}
         onClick={(event) => setMenu({ of: 'texts', anchor: event.currentTarget })}
-        sx={{ ...NOTCH, fontWeight: 600, border: '1px solid transparent', bgcolor: 'var(--porch-ink)', color: 'var(--porch-paper)' }}
+        sx={{
+          ...NOTCH,
+          fontWeight: 600,
+          border: '1px solid transparent',
+          bgcolor: 'var(--porch-ink)',
+          color: 'var(--porch-paper)',
+        }}
       >
         {textName(text)} ▾
       </ButtonBase>
@@ -90,7 +98,11 @@ export function CaseNotches(props: CaseNotchesProps) {
               <ButtonBase
                 aria-pressed={isSaid}
                 aria-label={`${words}${isSaid ? ', said now' : ''}${isUnheard ? ', nobody hears it' : ''}${one.isOwn || one.when.length === 0 ? '' : ', ours'}`}
-                title={isUnheard ? 'Nobody hears this: what it asks cannot be, or another case always comes before.' : undefined}
+                title={
+                  isUnheard
+                    ? 'Nobody hears this: what it asks cannot be, or another case always comes before.'
+                    : undefined
+                }
                 onClick={() => onLook(one)}
                 sx={{
                   ...NOTCH,
@@ -98,11 +110,20 @@ export function CaseNotches(props: CaseNotchesProps) {
                     ? { borderStartEndRadius: 0, borderEndEndRadius: 0 }
                     : { borderStyle: one.when.length === 0 ? 'solid' : 'dashed' }),
                   ...(isUnheard ? { borderColor: 'var(--porch-clay)', color: 'error.main' } : {}),
-                  ...(isSaid ? { fontWeight: 700, borderColor: 'var(--porch-door)', boxShadow: '0 2px 0 var(--porch-door)' } : {}),
+                  ...(isSaid
+                    ? {
+                        fontWeight: 700,
+                        borderColor: 'var(--porch-door)',
+                        boxShadow: '0 2px 0 var(--porch-door)',
+                      }
+                    : {}),
                   overflow: 'hidden',
                 }}
               >
-                <Box component="span" sx={{ overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>
+                <Box
+                  component="span"
+                  sx={{ overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}
+                >
                   {words}
                 </Box>
                 {isSaid ? <Footprints /> : null}
@@ -112,7 +133,14 @@ export function CaseNotches(props: CaseNotchesProps) {
                   aria-label={`Change the case: ${words}`}
                   aria-haspopup="dialog"
                   onClick={(event) => setSheet({ id: idOf(one.wording), anchor: event.currentTarget })}
-                  sx={{ ...NOTCH, px: 0.75, borderStartStartRadius: 0, borderEndStartRadius: 0, ml: '-1px', flex: 'none' }}
+                  sx={{
+                    ...NOTCH,
+                    px: 0.75,
+                    borderStartStartRadius: 0,
+                    borderEndStartRadius: 0,
+                    ml: '-1px',
+                    flex: 'none',
+                  }}
                 >
                   ▾
                 </ButtonBase>

@@ -21,12 +21,22 @@ interface CaseSheetProps {
 }
 
 /** What an own case asks, and where it stands among the others. Its words are edited on the stage. */
-export function CaseSheet({ when, offered, isFirst, isLast, nameOfTeam, onChange, onMove, onRemove }: CaseSheetProps) {
+export function CaseSheet({
+  when,
+  offered,
+  isFirst,
+  isLast,
+  nameOfTeam,
+  onChange,
+  onMove,
+  onRemove,
+}: CaseSheetProps) {
   const free = offered.filter((one) => !when.some((other) => isSame(one, other)));
   return (
     <Box role="dialog" aria-label="When it is said" sx={{ p: 2, width: 300 }}>
       <Typography variant="body2" sx={{ mb: 1.5 }}>
-        Said to whoever all of this is true of. The first case that fits is said; its words are edited on the stage.
+        Said to whoever all of this is true of. The first case that fits is said; its words are edited on the
+        stage.
       </Typography>
       {when.map((one, index) => (
         <Box key={one.join(' ')} sx={{ display: 'flex', gap: 0.75, mb: 1 }}>
@@ -82,7 +92,12 @@ export function CaseSheet({ when, offered, isFirst, isLast, nameOfTeam, onChange
 /** Keeps the focus where it can go no further: a disabled button would lose it, and Escape with it. */
 function Step({ isIdle, onClick, children }: { isIdle: boolean; onClick: () => void; children: string }) {
   return (
-    <Button size="small" aria-disabled={isIdle} onClick={isIdle ? undefined : onClick} sx={isIdle ? { color: 'text.disabled' } : {}}>
+    <Button
+      size="small"
+      aria-disabled={isIdle}
+      onClick={isIdle ? undefined : onClick}
+      sx={isIdle ? { color: 'text.disabled' } : {}}
+    >
       {children}
     </Button>
   );

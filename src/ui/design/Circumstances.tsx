@@ -92,7 +92,9 @@ const Sentence = memo(function Sentence(props: CircumstancesProps) {
       <Sheet
         part="when"
         label="At"
-        value={supposed.at === null ? `now, ${wallOf(zone, now).slice(11)}` : wallWords(wallOf(zone, supposed.at))}
+        value={
+          supposed.at === null ? `now, ${wallOf(zone, now).slice(11)}` : wallWords(wallOf(zone, supposed.at))
+        }
         maxWidth={150}
       >
         {(close) => <When {...props} now={now} close={close} />}
@@ -107,7 +109,10 @@ const Sentence = memo(function Sentence(props: CircumstancesProps) {
         label="Who is in"
         value={whoWords}
         maxWidth={190}
-        options={[['now', asItIs], ...TEAM_STATES.map((state) => [state, STATE_WORDS[state].toLowerCase()] as const)]}
+        options={[
+          ['now', asItIs],
+          ...TEAM_STATES.map((state) => [state, STATE_WORDS[state].toLowerCase()] as const),
+        ]}
         chosen={who}
         onChoose={(next) => onSuppose({ who: next === 'now' ? null : next })}
         also={
@@ -144,7 +149,14 @@ function Where({ page, onPage, close }: { page: string; onPage: (page: string) =
       <Typography variant="body2" color="text.secondary" sx={{ mb: 1.5 }}>
         A page of your site: its path, or its whole address.
       </Typography>
-      <TextField label="Page" size="small" fullWidth autoFocus value={typed} onChange={(event) => setTyped(event.target.value)} />
+      <TextField
+        label="Page"
+        size="small"
+        fullWidth
+        autoFocus
+        value={typed}
+        onChange={(event) => setTyped(event.target.value)}
+      />
       <Button type="submit" variant="contained" size="small" sx={{ mt: 1.5 }}>
         Look there
       </Button>
@@ -152,7 +164,14 @@ function Where({ page, onPage, close }: { page: string; onPage: (page: string) =
   );
 }
 
-function When({ supposed, onSuppose, zone, zoneName, now, close }: CircumstancesProps & { close: () => void }) {
+function When({
+  supposed,
+  onSuppose,
+  zone,
+  zoneName,
+  now,
+  close,
+}: CircumstancesProps & { close: () => void }) {
   const [typed, setTyped] = useState(wallOf(zone, supposed.at ?? now));
   const at = instantOf(zone, typed);
   return (
@@ -244,7 +263,12 @@ function Options<T extends string>({
       <Box component="legend" sx={{ fontSize: 13, fontWeight: 700, p: 0 }}>
         {label}
       </Box>
-      <RadioGroup row aria-label={label} value={value} onChange={(event) => onChoose(event.target.value as T)}>
+      <RadioGroup
+        row
+        aria-label={label}
+        value={value}
+        onChange={(event) => onChoose(event.target.value as T)}
+      >
         {options.map(([one, words]) => (
           <FormControlLabel
             key={one}

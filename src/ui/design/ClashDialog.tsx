@@ -24,8 +24,8 @@ export function ClashDialog({ clashes, onChoose }: ClashDialogProps) {
       <DialogTitle id="clash-title">Somebody else has changed this too</DialogTitle>
       <DialogContent>
         <Typography variant="body2" sx={{ mb: 2 }}>
-          Both of you have changed the same thing: {first.label}. Theirs is saved; yours is kept here until you choose. Visitors see neither
-          before it is published.
+          Both of you have changed the same thing: {first.label}. Theirs is saved; yours is kept here until
+          you choose. Visitors see neither before it is published.
         </Typography>
         <Wording title="Theirs" value={first.theirs} />
         <Wording title="Yours" value={first.mine} />

@@ -74,24 +74,33 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
   const { situations: computed, place } = typeof rehearsed === 'string' ? NOTHING : rehearsed;
   const situations = useSituations(computed, supposed, suppose);
   const { flip } = situations;
-  const [undo, redo] = useMemo(() => [() => void saver.step('undo'), () => void saver.step('redo')] as const, [saver]);
+  const [undo, redo] = useMemo(
+    () => [() => void saver.step('undo'), () => void saver.step('redo')] as const,
+    [saver],
+  );
   const whole = useCallback(() => set({ isWhole: !chosen.isWhole }), [set, chosen.isWhole]);
   useAskedWidget(design, rehearsed, supposed, suppose);
   const [tried, trying] = useTried(
     typeof rehearsed === 'string' ? null : rehearsed.site,
     typeof rehearsed === 'string' ? null : rehearsed.base,
   );
-  const editText = useCallback((key: TextKey) => set({ editing: key, cased: key, distance: 'near', isSheetOpen: false }), [set]);
+  const editText = useCallback(
+    (key: TextKey) => set({ editing: key, cased: key, distance: 'near', isSheetOpen: false }),
+    [set],
+  );
   const toGate = useCallback(() => chooseAside('gate'), [chooseAside]);
   const tryIt = useCallback(() => (tried === null ? trying.begin() : trying.stop()), [tried, trying]);
   useDeskKeys({ undo, redo, because: openBecause, whole, flip, tryIt });
   const [backdrop, pictureActs] = usePagePictures(chosen.backdrop, supposed);
   const edits = useMemo(() => designEdits(saver, place), [saver, place]);
-  if (typeof rehearsed === 'string') return <Alert severity="error">The draft cannot be drawn: {rehearsed}. Undo the last change.</Alert>;
+  if (typeof rehearsed === 'string')
+    return <Alert severity="error">The draft cannot be drawn: {rehearsed}. Undo the last change.</Alert>;
 
   const { site, base, widget, state, stones, ways, nameOfTeam } = rehearsed;
   const moment =
-    chosen.moment ?? stones.find(({ moment: one, outOfReach }) => one !== 'passing-by' && outOfReach === null)?.moment ?? 'at-the-door';
+    chosen.moment ??
+    stones.find(({ moment: one, outOfReach }) => one !== 'passing-by' && outOfReach === null)?.moment ??
+    'at-the-door';
   const stone = stones.find((one) => one.moment === moment);
   if (stone === undefined) return null;
   const standpoint = tried === null ? stone.standpoint : tried.standpoint;
@@ -101,7 +110,15 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
   const [ownTeam] = ownTeams;
   const teams = teamRows(widget, site, nameOfTeam);
   const distance = chosen.distance ?? (momentNow === 'passing-by' ? 'whole' : 'near');
-  const texts = stageTexts(moment, { design, widget, locale: supposed.locale, standpoint, dir: stone.dir, edits, nameOfTeam });
+  const texts = stageTexts(moment, {
+    design,
+    widget,
+    locale: supposed.locale,
+    standpoint,
+    dir: stone.dir,
+    edits,
+    nameOfTeam,
+  });
   const way = ways.find(({ id }) => id === chosen.aside);
   const toStage = (): void => set({ isWhole: false, isCardOpen: false });
   const lookAt = (key: string): void => {
@@ -162,7 +179,21 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
   );
   const stage = (
     <DeskStage
-      {...{ standpoint, corner, widget, supposed, suppose, chosen, acts, distance, texts, edits, moment, ways, cases }}
+      {...{
+        standpoint,
+        corner,
+        widget,
+        supposed,
+        suppose,
+        chosen,
+        acts,
+        distance,
+        texts,
+        edits,
+        moment,
+        ways,
+        cases,
+      }}
       form={isPhone ? 'phone' : isNarrow ? 'narrow' : 'wide'}
       isTried={tried !== null}
       backdrop={backdrop}
@@ -170,7 +201,12 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
       firstTextRef={firstText.take}
     />
   );
-  const context = reasonContext(design, site, base.now, ownTeam === undefined ? 'nobody' : nameOfTeam(ownTeam.id));
+  const context = reasonContext(
+    design,
+    site,
+    base.now,
+    ownTeam === undefined ? 'nobody' : nameOfTeam(ownTeam.id),
+  );
   const gateTable = (
     <GateTable
       rows={gateRows(widget, state, true)}
@@ -184,7 +220,10 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
   );
   const because = (
     <Because
-      verdicts={explain(standpoint.site, tried !== null || stone.outOfReach === null ? standpoint.circumstances : base)}
+      verdicts={explain(
+        standpoint.site,
+        tried !== null || stone.outOfReach === null ? standpoint.circumstances : base,
+      )}
       context={context}
       onLink={follow}
       isOpen={isBecauseOpen}
@@ -192,7 +231,14 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
     />
   );
   return (
-    <Box sx={{ display: 'flex', flexDirection: 'column', height: { xs: 'auto', md: 'calc(100vh - 48px)' }, minHeight: 0 }}>
+    <Box
+      sx={{
+        display: 'flex',
+        flexDirection: 'column',
+        height: { xs: 'auto', md: 'calc(100vh - 48px)' },
+        minHeight: 0,
+      }}
+    >
       <Box component="h1" sx={HIDDEN}>
         Design of {siteName}
       </Box>
@@ -262,7 +308,15 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
         </>
       ) : (
         <>
-          <Box sx={{ display: 'grid', gridTemplateColumns: { md: '1fr', lg: '1fr 336px' }, flex: 1, minHeight: 0, position: 'relative' }}>
+          <Box
+            sx={{
+              display: 'grid',
+              gridTemplateColumns: { md: '1fr', lg: '1fr 336px' },
+              flex: 1,
+              minHeight: 0,
+              position: 'relative',
+            }}
+          >
             <Box sx={{ display: 'flex', minWidth: 0, minHeight: 0 }}>{stage}</Box>
             {!isNarrow ? (
               <Inspector {...settings} />

@@ -32,7 +32,9 @@ function VersionDesk({ number }: { number: number }) {
   useEffect(() => {
     port
       .getVersion(number)
-      .then(({ design }) => setSaver(versionSaver(number, design, (sentence) => toast.info(sentence, { id: 'version' }))))
+      .then(({ design }) =>
+        setSaver(versionSaver(number, design, (sentence) => toast.info(sentence, { id: 'version' }))),
+      )
       .catch((error: unknown) => {
         notice(error);
         setFault(error instanceof PortError ? error.sentence : 'The version could not be loaded.');

@@ -31,12 +31,30 @@ interface DeskCasesProps {
 }
 
 /** The cases of a text at a moment, and what can be done with them; nothing where nothing has cases. */
-export function DeskCases({ design, rehearsed, supposed, now, moment, texts, edits, asked, corner, onText, onSuppose }: DeskCasesProps) {
+export function DeskCases({
+  design,
+  rehearsed,
+  supposed,
+  now,
+  moment,
+  texts,
+  edits,
+  asked,
+  corner,
+  onText,
+  onSuppose,
+}: DeskCasesProps) {
   const { widget, asItIs, nameOfTeam } = rehearsed;
   const text = texts.cased.find((one) => one === asked) ?? texts.cased[0];
   const cases = useMemo(() => (text === undefined ? [] : casesOf(widget, text)), [widget, text]);
-  const offered = useMemo(() => (text === undefined ? [] : offeredConditions(design, widget, text)), [design, widget, text]);
-  const unheard = useMemo(() => unheardCases(design, widget).map(({ id }) => `case:${id}` as const), [design, widget]);
+  const offered = useMemo(
+    () => (text === undefined ? [] : offeredConditions(design, widget, text)),
+    [design, widget, text],
+  );
+  const unheard = useMemo(
+    () => unheardCases(design, widget).map(({ id }) => `case:${id}` as const),
+    [design, widget],
+  );
   const [missed, setMissed] = useState<{ readonly at: string; readonly words: string } | null>(null);
   if (text === undefined) return null;
   const here = `${widget.id} ${moment} ${text}`;
@@ -51,7 +69,11 @@ export function DeskCases({ design, rehearsed, supposed, now, moment, texts, edi
       now,
     };
     const found = supposeCase(stand, when, before, supposed);
-    setMissed(found === null ? { at: here, words: `“${caseWords(when, nameOfTeam)}” does not come about here in the next year.` } : null);
+    setMissed(
+      found === null
+        ? { at: here, words: `“${caseWords(when, nameOfTeam)}” does not come about here in the next year.` }
+        : null,
+    );
     if (found !== null) onSuppose(found);
   };
   const own = cases.filter(({ isOwn }) => isOwn).map(({ when }) => when);

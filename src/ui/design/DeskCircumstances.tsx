@@ -29,7 +29,16 @@ interface DeskCircumstancesProps {
 }
 
 /** The sentence of circumstances over a draft, with the draft's own bar at its end. */
-export function DeskCircumstances({ saver, draft, overview, rehearsed, supposed, zone: zoneName, teams, ...rest }: DeskCircumstancesProps) {
+export function DeskCircumstances({
+  saver,
+  draft,
+  overview,
+  rehearsed,
+  supposed,
+  zone: zoneName,
+  teams,
+  ...rest
+}: DeskCircumstancesProps) {
   const { site, shown, nameOfTeam } = rehearsed;
   const { widgets } = draft.design;
   const locales = useSame(draft.design.locales);

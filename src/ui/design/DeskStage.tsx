@@ -41,7 +41,8 @@ interface DeskStageProps {
 
 /** The stage of the Design screen with all that stands on it: how it is looked at, who hears what, where the ways lead. */
 export function DeskStage(props: DeskStageProps) {
-  const { widget, corner, supposed, suppose, chosen, distance, texts, edits, form, isTried, backdrop } = props;
+  const { widget, corner, supposed, suppose, chosen, distance, texts, edits, form, isTried, backdrop } =
+    props;
   const { set, choose, chooseAside } = props.acts;
   const hasSheet = form === 'narrow' && !isTried;
   const { isSheetOpen } = chosen;
@@ -77,12 +78,21 @@ export function DeskStage(props: DeskStageProps) {
       place={widget.place}
       widgetKey={widget.key}
       onPlace={edits.setPlace}
-      onLauncher={() => set({ side: 'everywhere', aside: null, isSheetOpen: true, lookParts: ['launcher', 'place'] })}
+      onLauncher={() =>
+        set({ side: 'everywhere', aside: null, isSheetOpen: true, lookParts: ['launcher', 'place'] })
+      }
       firstTextRef={props.firstTextRef}
       editing={chosen.editing}
-      onEdit={(key) => set({ editing: key, ...(key === null ? {} : { cased: texts.cased.find((one) => one === key) ?? null }) })}
+      onEdit={(key) =>
+        set({
+          editing: key,
+          ...(key === null ? {} : { cased: texts.cased.find((one) => one === key) ?? null }),
+        })
+      }
     >
-      {props.moment === 'passing-by' && !isTried ? <LauncherNote launcher={widget.launcher} device={supposed.device} /> : null}
+      {props.moment === 'passing-by' && !isTried ? (
+        <LauncherNote launcher={widget.launcher} device={supposed.device} />
+      ) : null}
       {form === 'phone' ? null : (
         <>
           <StageControls
@@ -97,7 +107,15 @@ export function DeskStage(props: DeskStageProps) {
             {more}
           </StageControls>
           {isTried ? null : <Later>{props.cases}</Later>}
-          {isTried ? null : <Signposts moment={props.moment} ways={props.ways} onChoose={choose} onWay={chooseAside} corner={corner} />}
+          {isTried ? null : (
+            <Signposts
+              moment={props.moment}
+              ways={props.ways}
+              onChoose={choose}
+              onWay={chooseAside}
+              corner={corner}
+            />
+          )}
         </>
       )}
     </Stage>

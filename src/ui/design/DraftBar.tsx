@@ -57,7 +57,17 @@ interface DrawnProps extends Pick<DraftState, 'undoLabel' | 'redoLabel' | 'stand
 }
 
 /** Drawn anew only when one of its words is another: not with each letter. */
-const Drawn = memo(function Drawn({ label, undoLabel, redoLabel, standing, why, canPublish, siteKey, saver, publish }: DrawnProps) {
+const Drawn = memo(function Drawn({
+  label,
+  undoLabel,
+  redoLabel,
+  standing,
+  why,
+  canPublish,
+  siteKey,
+  saver,
+  publish,
+}: DrawnProps) {
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.5, flex: 'none' }}>
       <Step kind="undo" label={undoLabel} onStep={() => saver.step('undo')} />
@@ -88,7 +98,13 @@ const Drawn = memo(function Drawn({ label, undoLabel, redoLabel, standing, why, 
           <HistoryIcon fontSize="small" />
         </IconButton>
       </Tooltip>
-      <Button size="small" variant="contained" disabled={!canPublish} onClick={publish} sx={{ fontSize: 13, whiteSpace: 'nowrap' }}>
+      <Button
+        size="small"
+        variant="contained"
+        disabled={!canPublish}
+        onClick={publish}
+        sx={{ fontSize: 13, whiteSpace: 'nowrap' }}
+      >
         {label}
       </Button>
     </Box>
@@ -103,10 +119,22 @@ function VersionBar({ version }: { version: number }) {
       <Box role="status" sx={{ fontSize: 13, fontWeight: 700, whiteSpace: 'nowrap' }}>
         Version {version}, to look at
       </Box>
-      <Button size="small" variant="outlined" component={Link} href={`/s/${siteKey}/versions`} sx={{ fontSize: 13, whiteSpace: 'nowrap' }}>
+      <Button
+        size="small"
+        variant="outlined"
+        component={Link}
+        href={`/s/${siteKey}/versions`}
+        sx={{ fontSize: 13, whiteSpace: 'nowrap' }}
+      >
         Versions
       </Button>
-      <Button size="small" variant="contained" component={Link} href={`/s/${siteKey}/design`} sx={{ fontSize: 13, whiteSpace: 'nowrap' }}>
+      <Button
+        size="small"
+        variant="contained"
+        component={Link}
+        href={`/s/${siteKey}/design`}
+        sx={{ fontSize: 13, whiteSpace: 'nowrap' }}
+      >
         Back to the draft
       </Button>
     </Box>

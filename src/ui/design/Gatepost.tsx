@@ -51,7 +51,14 @@ export const Gatepost = memo(function Gatepost({ rows, left, width, isChosen, on
       </ButtonBase>
       <Box
         component="ul"
-        sx={{ m: 0, p: 0, listStyle: 'none', display: 'grid', gridTemplateColumns: 'fit-content(62%) minmax(0, 1fr)', columnGap: 1.5 }}
+        sx={{
+          m: 0,
+          p: 0,
+          listStyle: 'none',
+          display: 'grid',
+          gridTemplateColumns: 'fit-content(62%) minmax(0, 1fr)',
+          columnGap: 1.5,
+        }}
       >
         {rows.map((row) => (
           <Box

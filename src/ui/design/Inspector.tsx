@@ -67,7 +67,13 @@ export function Inspector(props: InspectorProps) {
       }}
     >
       <Sides side={side} onSide={useStable(onSide)} />
-      <Box role="tabpanel" id="inspector-panel" aria-labelledby={`side-${side}`} tabIndex={0} sx={{ p: 2, overflow: 'auto', flex: 1 }}>
+      <Box
+        role="tabpanel"
+        id="inspector-panel"
+        aria-labelledby={`side-${side}`}
+        tabIndex={0}
+        sx={{ p: 2, overflow: 'auto', flex: 1 }}
+      >
         {side === 'everywhere' ? <LookPanel {...props} /> : <Here {...props} />}
       </Box>
     </Box>
@@ -76,7 +82,11 @@ export function Inspector(props: InspectorProps) {
 
 const Sides = memo(function Sides({ side, onSide }: Pick<InspectorProps, 'side' | 'onSide'>) {
   return (
-    <Box role="tablist" aria-label="What is shown" sx={{ display: 'flex', gap: 2, px: 2, pt: 1, flex: 'none' }}>
+    <Box
+      role="tablist"
+      aria-label="What is shown"
+      sx={{ display: 'flex', gap: 2, px: 2, pt: 1, flex: 'none' }}
+    >
       {(['here', 'everywhere'] as const).map((one) => (
         <ButtonBase
           key={one}
@@ -110,7 +120,11 @@ export function Here(props: InspectorProps) {
   );
 }
 
-const WhatItIs = memo(function WhatItIs({ moment, outOfReach, boards }: Pick<InspectorProps, 'moment' | 'outOfReach' | 'boards'>) {
+const WhatItIs = memo(function WhatItIs({
+  moment,
+  outOfReach,
+  boards,
+}: Pick<InspectorProps, 'moment' | 'outOfReach' | 'boards'>) {
   const { name, what } = MOMENT_WORDS[moment];
   return (
     <>
@@ -131,7 +145,17 @@ const WhatItIs = memo(function WhatItIs({ moment, outOfReach, boards }: Pick<Ins
   );
 });
 
-function OfMoment({ moment, boards, alsoSaid, onEdit, outOfReach, design, widget, onSetting, nameOfTeam }: InspectorProps) {
+function OfMoment({
+  moment,
+  boards,
+  alsoSaid,
+  onEdit,
+  outOfReach,
+  design,
+  widget,
+  onSetting,
+  nameOfTeam,
+}: InspectorProps) {
   const ids = SETTINGS_AT[moment];
   const said = useSame(alsoSaid);
   return (
@@ -164,13 +188,25 @@ function OfMoment({ moment, boards, alsoSaid, onEdit, outOfReach, design, widget
 }
 
 /** Chosen, one is edited on the stage. */
-const AlsoSaid = memo(function AlsoSaid({ all, onEdit }: { all: MomentTexts['alsoSaid']; onEdit: InspectorProps['onEdit'] }) {
+const AlsoSaid = memo(function AlsoSaid({
+  all,
+  onEdit,
+}: {
+  all: MomentTexts['alsoSaid'];
+  onEdit: InspectorProps['onEdit'];
+}) {
   return (
     <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
       {all.map(({ key, name, text }) => (
         <Box component="li" key={key} sx={{ py: 0.75 }}>
           <Box sx={{ fontSize: 12, color: 'text.secondary' }}>{name}</Box>
-          <Link component="button" type="button" color="inherit" onClick={() => onEdit(key)} sx={{ fontSize: 13, textAlign: 'start' }}>
+          <Link
+            component="button"
+            type="button"
+            color="inherit"
+            onClick={() => onEdit(key)}
+            sx={{ fontSize: 13, textAlign: 'start' }}
+          >
             {text}
           </Link>
         </Box>

@@ -20,7 +20,8 @@ export function InspectorSheet({ onClose, children }: InspectorSheetProps) {
     box.current?.querySelector<HTMLElement>('[role=tab][aria-selected=true]')?.focus();
     return () => {
       // Whoever has gone on to a stone keeps it; only a focus that went with the sheet is given back.
-      if (document.activeElement === document.body && before instanceof HTMLElement && before.isConnected) before.focus();
+      if (document.activeElement === document.body && before instanceof HTMLElement && before.isConnected)
+        before.focus();
     };
   }, []);
   return (
@@ -42,7 +43,12 @@ export function InspectorSheet({ onClose, children }: InspectorSheetProps) {
         borderLeft: '1px solid var(--porch-edge)',
       }}
     >
-      <IconButton aria-label="Back to the stage" size="small" onClick={onClose} sx={{ position: 'absolute', right: 8, top: 8, zIndex: 1 }}>
+      <IconButton
+        aria-label="Back to the stage"
+        size="small"
+        onClick={onClose}
+        sx={{ position: 'absolute', right: 8, top: 8, zIndex: 1 }}
+      >
         <CloseIcon fontSize="small" />
       </IconButton>
       {children}
@@ -53,7 +59,12 @@ export function InspectorSheet({ onClose, children }: InspectorSheetProps) {
 /** Opens the sheet; it stands among the switches of the stage. */
 export function SheetButton({ isOpen, onOpen }: { isOpen: boolean; onOpen: () => void }) {
   return (
-    <ButtonBase aria-haspopup="dialog" aria-expanded={isOpen} onClick={onOpen} sx={{ ...PILL, fontWeight: 600, pointerEvents: 'auto' }}>
+    <ButtonBase
+      aria-haspopup="dialog"
+      aria-expanded={isOpen}
+      onClick={onOpen}
+      sx={{ ...PILL, fontWeight: 600, pointerEvents: 'auto' }}
+    >
       Settings
     </ButtonBase>
   );

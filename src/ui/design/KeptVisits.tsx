@@ -25,7 +25,11 @@ interface KeptVisitsProps {
 export function KeptVisits({ all, nameOf, onTry, onRemove }: KeptVisitsProps) {
   if (all.length === 0) return null;
   return (
-    <Box component="section" aria-label="Kept visits" sx={{ mt: 2, pt: 1.5, borderTop: '1px solid var(--porch-rail)', fontSize: 13 }}>
+    <Box
+      component="section"
+      aria-label="Kept visits"
+      sx={{ mt: 2, pt: 1.5, borderTop: '1px solid var(--porch-rail)', fontSize: 13 }}
+    >
       <Box component="h3" sx={{ m: 0, fontSize: 13, fontWeight: 700 }}>
         Kept visits
       </Box>
@@ -63,15 +67,27 @@ export function KeptVisits({ all, nameOf, onTry, onRemove }: KeptVisitsProps) {
 }
 
 /** `✓ A teacher, at night must not get “Clear skies”`; with what it came to where it does not hold. */
-export function CheckSentence({ checked: { visit, result }, nameOf }: { checked: Checked; nameOf: (id: string) => string }) {
+export function CheckSentence({
+  checked: { visit, result },
+  nameOf,
+}: {
+  checked: Checked;
+  nameOf: (id: string) => string;
+}) {
   const holds = result?.holds === true;
   return (
     <>
-      <Box component="span" aria-hidden sx={{ fontWeight: 700, color: holds ? 'var(--porch-door)' : 'var(--porch-clay)', mr: 0.75 }}>
+      <Box
+        component="span"
+        aria-hidden
+        sx={{ fontWeight: 700, color: holds ? 'var(--porch-door)' : 'var(--porch-clay)', mr: 0.75 }}
+      >
         {holds ? '✓' : '✕'}
       </Box>
       <b>{visit.name}</b> {expectationWords(visit.expects, nameOf)}
-      {holds ? '.' : `, and does not: ${result === null ? 'its language is gone' : resultWords(result, nameOf)}.`}
+      {holds
+        ? '.'
+        : `, and does not: ${result === null ? 'its language is gone' : resultWords(result, nameOf)}.`}
     </>
   );
 }
@@ -90,7 +106,10 @@ export function KeepForm({ moment, got, invitations, nameOf, onKeep }: KeepFormP
   const [name, setName] = useState('');
   const options: Expectation[] = [
     { kind: 'ends-at', moment },
-    ...invitations.map(({ id }): Expectation => ({ kind: got.includes(id) ? 'gets' : 'never-gets', invitation: id })),
+    ...invitations.map(({ id }): Expectation => ({
+      kind: got.includes(id) ? 'gets' : 'never-gets',
+      invitation: id,
+    })),
   ];
   const [chosen, setChosen] = useState(0);
   const store = async (): Promise<void> => {
@@ -111,7 +130,14 @@ export function KeepForm({ moment, got, invitations, nameOf, onKeep }: KeepFormP
         event.preventDefault();
         if (name.trim() !== '') void store();
       }}
-      sx={{ mt: 2, pt: 1.5, borderTop: '1px solid var(--porch-rail)', display: 'flex', flexDirection: 'column', gap: 1.25 }}
+      sx={{
+        mt: 2,
+        pt: 1.5,
+        borderTop: '1px solid var(--porch-rail)',
+        display: 'flex',
+        flexDirection: 'column',
+        gap: 1.25,
+      }}
     >
       <Box component="h3" sx={{ m: 0, fontSize: 13, fontWeight: 700 }}>
         Keep it as a check

@@ -12,13 +12,20 @@ interface LowPathProps {
 
 /** The path on one line: nine names, where the visit stands, and its footprints. */
 export function LowPath({ here, walked }: LowPathProps) {
-  const wordOf = (moment: DrawnMoment): string => (moment === here ? ', here' : walked.has(moment) ? ', was here' : '');
+  const wordOf = (moment: DrawnMoment): string =>
+    moment === here ? ', here' : walked.has(moment) ? ', was here' : '';
   return (
     <Box
       component="nav"
       aria-label="Path of this visit"
       tabIndex={0}
-      sx={{ height: 40, flex: 'none', bgcolor: 'var(--porch-lane)', borderTop: '1px solid var(--porch-rail)', overflow: 'auto hidden' }}
+      sx={{
+        height: 40,
+        flex: 'none',
+        bgcolor: 'var(--porch-lane)',
+        borderTop: '1px solid var(--porch-rail)',
+        overflow: 'auto hidden',
+      }}
     >
       <Box
         component="ol"

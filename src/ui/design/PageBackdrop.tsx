@@ -12,7 +12,12 @@ interface PageBackdropProps {
 }
 
 /** The page behind the widget, at the stage's scale; decorative, and out of reach of mouse and keyboard. */
-export const PageBackdrop = memo(function PageBackdrop({ backdrop, view, siteName, path }: PageBackdropProps) {
+export const PageBackdrop = memo(function PageBackdrop({
+  backdrop,
+  view,
+  siteName,
+  path,
+}: PageBackdropProps) {
   return (
     <Box
       aria-hidden
@@ -30,7 +35,11 @@ export const PageBackdrop = memo(function PageBackdrop({ backdrop, view, siteNam
       {backdrop.kind === 'drawn' ? (
         <StandInPage siteName={siteName} path={path} />
       ) : backdrop.kind === 'picture' ? (
-        <img src={backdrop.address} alt="" style={{ display: 'block', width: view.pageWidth, height: 'auto' }} />
+        <img
+          src={backdrop.address}
+          alt=""
+          style={{ display: 'block', width: view.pageWidth, height: 'auto' }}
+        />
       ) : (
         // [threat 30] No scripts: nothing is counted there, our own tag stays silent, and nothing can speak to us.
         <iframe

@@ -9,7 +9,15 @@ import { MOMENT_WORDS } from '../wording/moments';
 import { Crack } from './Crack';
 import { Footprints } from './Footprints';
 import { Gatepost, type GateRow } from './Gatepost';
-import { LANE_TOP, PATH_HEIGHT, type PathMeasures, STONES, STONE_HEIGHT, columnLeft, pathMeasures } from './path-layout';
+import {
+  LANE_TOP,
+  PATH_HEIGHT,
+  type PathMeasures,
+  STONES,
+  STONE_HEIGHT,
+  columnLeft,
+  pathMeasures,
+} from './path-layout';
 import { PathWays } from './PathWays';
 import { PILL } from './pill';
 import { stoneName } from './stone-name';
@@ -40,13 +48,29 @@ export interface PathProps {
 }
 
 /** The path at rest: fixed places, each stone drawn live. For a screen reader one ordered list, with its ways as "leads to". */
-export function Path({ stones, ways, chosen, onChoose, onEnter, gate, isGate, onGate, chosenWay, onWay, onWhole, onTry }: PathProps) {
+export function Path({
+  stones,
+  ways,
+  chosen,
+  onChoose,
+  onEnter,
+  gate,
+  isGate,
+  onGate,
+  chosenWay,
+  onWay,
+  onWhole,
+  onTry,
+}: PathProps) {
   const box = useRef<HTMLDivElement>(null);
   const { width } = useSize(box);
   const measures = useMemo(() => pathMeasures(width === 0 ? 1280 : width), [width]);
   const walked = useSame(ways.filter((way) => isWalkedWay(way, stones)).map(({ id }) => id));
   const rows = useSame(gate);
-  const standpoints = useMemo(() => new Map(stones.map(({ moment, standpoint }) => [moment, standpoint] as const)), [stones]);
+  const standpoints = useMemo(
+    () => new Map(stones.map(({ moment, standpoint }) => [moment, standpoint] as const)),
+    [stones],
+  );
   const move = usePathKeys({ box, chosen, onChoose, onEnter });
   return (
     <Box
@@ -62,8 +86,18 @@ export function Path({ stones, ways, chosen, onChoose, onEnter, gate, isGate, on
         borderTop: '1px solid var(--porch-rail)',
       }}
     >
-      <Box aria-hidden sx={{ position: 'absolute', insetInline: 0, top: 78, bottom: 0, bgcolor: 'var(--porch-lane)' }} />
-      <PathWays measures={measures} width={width} ways={ways} walked={walked} chosen={chosenWay} onChoose={onWay} />
+      <Box
+        aria-hidden
+        sx={{ position: 'absolute', insetInline: 0, top: 78, bottom: 0, bgcolor: 'var(--porch-lane)' }}
+      />
+      <PathWays
+        measures={measures}
+        width={width}
+        ways={ways}
+        walked={walked}
+        chosen={chosenWay}
+        onChoose={onWay}
+      />
       <Box component="ol" onKeyDown={move} sx={{ m: 0, p: 0, listStyle: 'none' }}>
         <Standpoints value={standpoints}>
           {stones.map((stone) => (
@@ -85,7 +119,17 @@ export function Path({ stones, ways, chosen, onChoose, onEnter, gate, isGate, on
         isChosen={isGate}
         onChoose={onGate}
       />
-      <Box sx={{ position: 'absolute', right: 12, bottom: 8, display: 'flex', flexDirection: 'column', gap: 0.5, alignItems: 'flex-end' }}>
+      <Box
+        sx={{
+          position: 'absolute',
+          right: 12,
+          bottom: 8,
+          display: 'flex',
+          flexDirection: 'column',
+          gap: 0.5,
+          alignItems: 'flex-end',
+        }}
+      >
         <PathButton label="Try a visit" keys="T" onClick={onTry} />
         <PathButton label="The whole path" keys="P" onClick={onWhole} />
       </Box>
@@ -93,7 +137,15 @@ export function Path({ stones, ways, chosen, onChoose, onEnter, gate, isGate, on
   );
 }
 
-const PathButton = memo(function PathButton({ label, keys, onClick }: { label: string; keys: string; onClick: () => void }) {
+const PathButton = memo(function PathButton({
+  label,
+  keys,
+  onClick,
+}: {
+  label: string;
+  keys: string;
+  onClick: () => void;
+}) {
   return (
     <ButtonBase aria-keyshortcuts={keys} onClick={onClick} sx={PILL}>
       {label}
@@ -124,7 +176,9 @@ const StoneButton = memo(
     was.measures === is.measures &&
     was.onChoose === is.onChoose &&
     before.cases.join() === after.cases.join() &&
-    (['words', 'dir', 'nearness', 'outOfReach', 'crack'] as const).every((part) => before[part] === after[part]),
+    (['words', 'dir', 'nearness', 'outOfReach', 'crack'] as const).every(
+      (part) => before[part] === after[part],
+    ),
 );
 
 function StoneDrawn({ stone, ways, isChosen, measures, onChoose }: StoneButtonProps) {
@@ -155,7 +209,11 @@ function StoneDrawn({ stone, ways, isChosen, measures, onChoose }: StoneButtonPr
           bgcolor: 'background.paper',
           border: edgeOf(stone),
           ...(isChosen
-            ? { outline: '2px solid var(--porch-door) !important', outlineOffset: '-1px', boxShadow: '0 3px 0 var(--porch-door)' }
+            ? {
+                outline: '2px solid var(--porch-door) !important',
+                outlineOffset: '-1px',
+                boxShadow: '0 3px 0 var(--porch-door)',
+              }
             : {}),
           '&:focus-visible': { boxShadow: '0 0 0 4px var(--porch-board), 0 0 0 6px var(--porch-door)' },
         }}
@@ -175,13 +233,32 @@ function StoneDrawn({ stone, ways, isChosen, measures, onChoose }: StoneButtonPr
   );
 }
 
-type StoneWordsProps = Pick<Stone, 'words' | 'dir' | 'outOfReach' | 'crack'> & { readonly name: string; readonly isWalked: boolean };
+type StoneWordsProps = Pick<Stone, 'words' | 'dir' | 'outOfReach' | 'crack'> & {
+  readonly name: string;
+  readonly isWalked: boolean;
+};
 
 /** Name and first words of a stone; drawn anew only where they are others. */
-const StoneWords = memo(function StoneWords({ name, words, dir, outOfReach, crack, isWalked }: StoneWordsProps) {
+const StoneWords = memo(function StoneWords({
+  name,
+  words,
+  dir,
+  outOfReach,
+  crack,
+  isWalked,
+}: StoneWordsProps) {
   return (
     <Box sx={{ minWidth: 0, flex: 1 }}>
-      <Box sx={{ fontSize: 13, lineHeight: '16px', fontWeight: 600, whiteSpace: 'nowrap', overflow: 'hidden', textOverflow: 'ellipsis' }}>
+      <Box
+        sx={{
+          fontSize: 13,
+          lineHeight: '16px',
+          fontWeight: 600,
+          whiteSpace: 'nowrap',
+          overflow: 'hidden',
+          textOverflow: 'ellipsis',
+        }}
+      >
         {name} {isWalked ? <Footprints /> : null}
       </Box>
       <Box
@@ -189,7 +266,8 @@ const StoneWords = memo(function StoneWords({ name, words, dir, outOfReach, crac
         sx={{
           fontSize: 12,
           lineHeight: '14px',
-          color: crack !== null ? 'var(--porch-clay)' : outOfReach === null ? 'text.primary' : 'text.secondary',
+          color:
+            crack !== null ? 'var(--porch-clay)' : outOfReach === null ? 'text.primary' : 'text.secondary',
           position: 'relative',
           display: '-webkit-box',
           WebkitLineClamp: 2,
@@ -218,7 +296,15 @@ function PictureOf({ moment }: { moment: DrawnMoment }) {
 export function StonePicture({ standpoint }: { standpoint: Standpoint }) {
   const { site, circumstances, entries } = standpoint;
   const feed = useMemo(
-    () => ({ site, circumstances, entries, scheme: 'day' as const, width: 352, height: 484, font: PAGE_FONT }),
+    () => ({
+      site,
+      circumstances,
+      entries,
+      scheme: 'day' as const,
+      width: 352,
+      height: 484,
+      font: PAGE_FONT,
+    }),
     [site, circumstances, entries],
   );
   return (

@@ -2,7 +2,15 @@ import type { WayId } from '../../core/model/way';
 import { memo } from 'react';
 import ButtonBase from '@mui/material/ButtonBase';
 import { SHORT_SIGNS_MAX } from '../wording/ways';
-import { LANE_TOP, PATH_HEIGHT, type PathMeasures, STONES, STONE_HEIGHT, WAYS_AT_REST, columnLeft } from './path-layout';
+import {
+  LANE_TOP,
+  PATH_HEIGHT,
+  type PathMeasures,
+  STONES,
+  STONE_HEIGHT,
+  WAYS_AT_REST,
+  columnLeft,
+} from './path-layout';
 import { WayLine } from './WayLine';
 import type { DrawnWay } from './ways';
 
@@ -29,7 +37,14 @@ interface Drawing {
  * The ways at rest: fine curves with their short words, each of which opens its settings. Left out for a screen reader
  * and the Tab key: stones say where they lead, and signposts open the same settings.
  */
-export const PathWays = memo(function PathWays({ measures, width, ways, walked, chosen, onChoose }: PathWaysProps) {
+export const PathWays = memo(function PathWays({
+  measures,
+  width,
+  ways,
+  walked,
+  chosen,
+  onChoose,
+}: PathWaysProps) {
   const fits = measures.stoneWidth >= 150 ? SHORT_SIGNS_MAX : 6;
   const drawn = WAYS_AT_REST.flatMap((id) => {
     const way = ways.find((one) => one.id === id);
@@ -82,7 +97,10 @@ export const PathWays = memo(function PathWays({ measures, width, ways, walked, 
   );
 });
 
-const MIDDLE = { upper: LANE_TOP.upper + STONE_HEIGHT / 2, lower: LANE_TOP.lower + STONE_HEIGHT / 2 } as const;
+const MIDDLE = {
+  upper: LANE_TOP.upper + STONE_HEIGHT / 2,
+  lower: LANE_TOP.lower + STONE_HEIGHT / 2,
+} as const;
 
 function edges(moment: string, measures: PathMeasures) {
   const place = STONES.find((stone) => stone.moment === moment);
@@ -150,7 +168,13 @@ const DRAWINGS: Partial<Record<WayId, (measures: PathMeasures) => Drawing>> = {
     const [a, b] = [edges('nobody-home', measures), edges('note-left', measures)];
     const low = PATH_HEIGHT - 3;
     const d = `M${a.right - 30} ${a.bottom}C${a.right - 20} ${low} ${a.right - 4} ${low} ${a.right + 14} ${low}H${b.left - 14}C${b.left + 4} ${low} ${b.left + 20} ${low} ${b.left + 30} ${b.bottom}`;
-    return { d, x: a.right + (measures.pitch - measures.stoneWidth) / 2, y: a.bottom - 8, anchor: 'middle', isLow: true };
+    return {
+      d,
+      x: a.right + (measures.pitch - measures.stoneWidth) / 2,
+      y: a.bottom - 8,
+      anchor: 'middle',
+      isLow: true,
+    };
   },
   W19: between('talking', 'note-left'),
 };

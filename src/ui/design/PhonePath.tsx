@@ -31,10 +31,27 @@ interface PhonePathProps {
 }
 
 /** What this visitor gets to by themselves goes first, then what they can reach, then the rest. */
-const RANKS: Readonly<Record<Stone['nearness'], number>> = { here: 0, 'on-the-way': 1, possible: 2, never: 3 };
+const RANKS: Readonly<Record<Stone['nearness'], number>> = {
+  here: 0,
+  'on-the-way': 1,
+  possible: 2,
+  never: 3,
+};
 
 /** On a phone the path is a walk downwards: what this visitor can reach first, then the rest, dashed. A stone opens its stage. */
-export function PhonePath({ stones, ways, isSought, chosen, onChoose, onBack, stage, cases, inspector, gate, onTry }: PhonePathProps) {
+export function PhonePath({
+  stones,
+  ways,
+  isSought,
+  chosen,
+  onChoose,
+  onBack,
+  stage,
+  cases,
+  inspector,
+  gate,
+  onTry,
+}: PhonePathProps) {
   const order = useSettledOrder(stones, isSought);
   if (chosen !== null) {
     return (
@@ -58,8 +75,10 @@ export function PhonePath({ stones, ways, isSought, chosen, onChoose, onBack, st
         {order.map((stone, index) => {
           const before = order[index - 1];
           const way =
-            ways.find(({ from, to }) => to === stone.moment && from === before?.moment) ?? ways.find(({ to }) => to === stone.moment);
-          const isLower = stone.moment === 'nobody-home' || stone.moment === 'slow-reply' || stone.moment === 'note-left';
+            ways.find(({ from, to }) => to === stone.moment && from === before?.moment) ??
+            ways.find(({ to }) => to === stone.moment);
+          const isLower =
+            stone.moment === 'nobody-home' || stone.moment === 'slow-reply' || stone.moment === 'note-left';
           return (
             <Fragment key={stone.moment}>
               {index === 0 || way === undefined ? null : (
@@ -76,7 +95,9 @@ export function PhonePath({ stones, ways, isSought, chosen, onChoose, onBack, st
                     borderLeft: `2px ${stone.outOfReach === null ? 'solid' : 'dashed'} var(--porch-edge)`,
                   }}
                 >
-                  {way.from === before?.moment ? way.full : `from ${MOMENT_WORDS[way.from].name}: ${way.full}`}
+                  {way.from === before?.moment
+                    ? way.full
+                    : `from ${MOMENT_WORDS[way.from].name}: ${way.full}`}
                 </Box>
               )}
               <li>
@@ -104,7 +125,12 @@ export function PhonePath({ stones, ways, isSought, chosen, onChoose, onBack, st
                       dir={stone.outOfReach === null && stone.crack === null ? stone.dir : 'ltr'}
                       sx={{
                         fontSize: 13,
-                        color: stone.crack !== null ? 'var(--porch-clay)' : stone.outOfReach === null ? 'text.primary' : 'text.secondary',
+                        color:
+                          stone.crack !== null
+                            ? 'var(--porch-clay)'
+                            : stone.outOfReach === null
+                              ? 'text.primary'
+                              : 'text.secondary',
                       }}
                     >
                       {stone.crack === null ? (stone.outOfReach ?? stone.words) : `Dead end: ${stone.crack}`}
@@ -128,7 +154,9 @@ export function PhonePath({ stones, ways, isSought, chosen, onChoose, onBack, st
 function useSettledOrder(stones: readonly Stone[], isSought: boolean): readonly Stone[] | null {
   const [order, setOrder] = useState<readonly DrawnMoment[] | null>(null);
   if (isSought) {
-    const sought = [...stones].sort((a, b) => RANKS[a.nearness] - RANKS[b.nearness]).map(({ moment }) => moment);
+    const sought = [...stones]
+      .sort((a, b) => RANKS[a.nearness] - RANKS[b.nearness])
+      .map(({ moment }) => moment);
     if (order === null || sought.some((moment, index) => moment !== order[index])) setOrder(sought);
   }
   return order === null ? null : stones.toSorted((a, b) => order.indexOf(a.moment) - order.indexOf(b.moment));

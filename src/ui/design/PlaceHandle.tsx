@@ -2,7 +2,14 @@
 
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
-import { type KeyboardEvent, type PointerEvent, type RefObject, useLayoutEffect, useRef, useState } from 'react';
+import {
+  type KeyboardEvent,
+  type PointerEvent,
+  type RefObject,
+  useLayoutEffect,
+  useRef,
+  useState,
+} from 'react';
 import { type Ground, cornerOf, placeAt } from '../../core/look/place';
 import type { Place } from '../../core/model/design';
 import { placeWords } from '../wording/place';
@@ -40,7 +47,18 @@ const MOVED_PX = 4;
 const STEP_PX = 8;
 
 /** Moves the launcher along the edges, by hand or with the arrow keys; with an open window, its head does. */
-export function PlaceHandle({ stage, root, paint, view, isPhone, isMirrored, place, onDrag, onPlace, onChoose }: PlaceHandleProps) {
+export function PlaceHandle({
+  stage,
+  root,
+  paint,
+  view,
+  isPhone,
+  isMirrored,
+  place,
+  onDrag,
+  onPlace,
+  onChoose,
+}: PlaceHandleProps) {
   const [grip, setGrip] = useState<Grip | null>(null);
   const held = useRef<{ readonly x: number; readonly y: number; readonly grip: Grip } | null>(null);
   const moving = useRef<Place | null>(null);
@@ -50,7 +68,12 @@ export function PlaceHandle({ stage, root, paint, view, isPhone, isMirrored, pla
   }, [stage, root, paint, view.scale]);
   if (grip === null) return null;
 
-  const groundOf = ({ size }: Grip): Ground => ({ width: view.pageWidth, height: view.pageHeight, launcher: size, isPhone });
+  const groundOf = ({ size }: Grip): Ground => ({
+    width: view.pageWidth,
+    height: view.pageHeight,
+    launcher: size,
+    isPhone,
+  });
   const seen = isMirrored ? mirror(place) : place;
   const drop = (): void => {
     const made = moving.current;
@@ -65,7 +88,8 @@ export function PlaceHandle({ stage, root, paint, view, isPhone, isMirrored, pla
     const { current } = held;
     const frame = stage.current?.getBoundingClientRect();
     if (current === null || frame === undefined) return;
-    const isStill = moving.current === null && Math.hypot(event.clientX - current.x, event.clientY - current.y) < MOVED_PX;
+    const isStill =
+      moving.current === null && Math.hypot(event.clientX - current.x, event.clientY - current.y) < MOVED_PX;
     if (isStill) return;
     const { shift, left, top } = current.grip;
     // The grip follows the pointer; what it belongs to stands beside it as before.
@@ -89,7 +113,9 @@ export function PlaceHandle({ stage, root, paint, view, isPhone, isMirrored, pla
       y: hold(from.y + by[1] * far, view.pageHeight - grip.size.height),
     };
     // Over the middle, where no offset reaches, it goes on from the other side.
-    const next = event.shiftKey ? keptNear(placeAt(seen, to, ground, false), place, by, isPhone) : placeAt(seen, to, ground, false);
+    const next = event.shiftKey
+      ? keptNear(placeAt(seen, to, ground, false), place, by, isPhone)
+      : placeAt(seen, to, ground, false);
     onPlace(isMirrored ? mirror(next) : next);
   };
   return (
@@ -123,7 +149,10 @@ export function PlaceHandle({ stage, root, paint, view, isPhone, isMirrored, pla
           touchAction: 'none',
           zIndex: 1,
           '&:hover': { boxShadow: '0 0 0 1.5px var(--porch-door), 0 0 0 3px var(--porch-board)' },
-          '&:focus-visible': { outline: '2px solid var(--porch-door)', boxShadow: '0 0 0 4px var(--porch-board)' },
+          '&:focus-visible': {
+            outline: '2px solid var(--porch-door)',
+            boxShadow: '0 0 0 4px var(--porch-board)',
+          },
         }}
       />
       {shown === null ? null : (
@@ -161,7 +190,9 @@ const KEYS: Readonly<Record<string, readonly [x: number, y: number]>> = {
 /** Into the corner that way: no further from its edges than it was. */
 function keptNear(next: Place, place: Place, [x]: readonly [number, number], isPhone: boolean): Place {
   const { offset, phoneOffset, lift, phoneLift } = place;
-  return isPhone ? { ...next, phoneOffset, phoneLift: x === 0 ? 0 : phoneLift } : { ...next, offset, lift: x === 0 ? 0 : lift };
+  return isPhone
+    ? { ...next, phoneOffset, phoneLift: x === 0 ? 0 : phoneLift }
+    : { ...next, offset, lift: x === 0 ? 0 : lift };
 }
 
 function hold(value: number, most: number): number {
@@ -170,7 +201,11 @@ function hold(value: number, most: number): number {
 
 function mirror(place: Place): Place {
   const { corner, phoneCorner } = place;
-  return { ...place, corner: mirrored(corner, 'rtl'), phoneCorner: phoneCorner === null ? null : mirrored(phoneCorner, 'rtl') };
+  return {
+    ...place,
+    corner: mirrored(corner, 'rtl'),
+    phoneCorner: phoneCorner === null ? null : mirrored(phoneCorner, 'rtl'),
+  };
 }
 
 /** The launcher where it is seen, else the head of an open window; null: neither can be moved. */
@@ -184,7 +219,10 @@ function gripIn(root: ShadowRoot, stage: HTMLElement, scale: number): Grip | nul
   const window = boxOf('.window');
   const handle = launcher ?? (window === null ? null : boxOf('.head'));
   const whole = launcher ?? window;
-  const isFull = whole !== null && root.querySelector('.root')?.getAttribute('data-device') === 'phone' && launcher === null;
+  const isFull =
+    whole !== null &&
+    root.querySelector('.root')?.getAttribute('data-device') === 'phone' &&
+    launcher === null;
   if (handle === null || whole === null || isFull) return null;
   return {
     left: handle.left - frame.left,

@@ -30,7 +30,13 @@ export function Recipients({ teams, nameOfTeam }: RecipientsProps) {
       () => setAll((before) => ({ ...before, [teamId]: mails })),
       (error: unknown) => {
         notice(error);
-        setFault({ teamId, words: error instanceof PortError ? error.sentence : 'That did not work. Nothing was changed; try again.' });
+        setFault({
+          teamId,
+          words:
+            error instanceof PortError
+              ? error.sentence
+              : 'That did not work. Nothing was changed; try again.',
+        });
         throw error;
       },
     );
@@ -38,17 +44,22 @@ export function Recipients({ teams, nameOfTeam }: RecipientsProps) {
     const refuse = (words: string): void => setFault({ teamId, words });
     const wrong = mails.find((one) => !isMailShaped(one));
     if (wrong !== undefined) return refuse(`“${wrong}” does not look like a mail address. Not saved yet.`);
-    if (mails.length > LIMITS.recipients) return refuse(`At most ${LIMITS.recipients} addresses. Not saved yet.`);
+    if (mails.length > LIMITS.recipients)
+      return refuse(`At most ${LIMITS.recipients} addresses. Not saved yet.`);
     setFault(null);
     const before = all?.[teamId] ?? [];
     // What did not go through is told at its field.
     const silent = (): void => undefined;
     write(teamId, mails).then(
-      () => toast('Visitors see this from now.', { action: { label: 'Undo', onClick: () => void write(teamId, before).catch(silent) } }),
+      () =>
+        toast('Visitors see this from now.', {
+          action: { label: 'Undo', onClick: () => void write(teamId, before).catch(silent) },
+        }),
       silent,
     );
   };
-  if (teams.length === 0) return <Typography variant="body2">No team answers here yet, so nobody gets the notes.</Typography>;
+  if (teams.length === 0)
+    return <Typography variant="body2">No team answers here yet, so nobody gets the notes.</Typography>;
   return (
     <Box component="section" sx={{ mt: 2, pt: 1.5, borderTop: '1px solid var(--porch-rail)' }}>
       <Typography component="h3" sx={{ fontSize: 13, fontWeight: 700, mb: 0.5 }}>
@@ -59,7 +70,9 @@ export function Recipients({ teams, nameOfTeam }: RecipientsProps) {
         return (
           <Box key={id} sx={{ mb: 1.5 }}>
             <Typography variant="body2" sx={{ mb: 1 }}>
-              {people === 0 ? `Nobody is in ${nameOfTeam(id)} yet.` : `${peopleWords(people)} of ${nameOfTeam(id)}, under Conversations.`}
+              {people === 0
+                ? `Nobody is in ${nameOfTeam(id)} yet.`
+                : `${peopleWords(people)} of ${nameOfTeam(id)}, under Conversations.`}
             </Typography>
             <Autocomplete
               multiple
@@ -68,7 +81,9 @@ export function Recipients({ teams, nameOfTeam }: RecipientsProps) {
               options={NO_OPTIONS}
               disabled={all === null}
               value={[...(all?.[id] ?? [])]}
-              onChange={(_, mails) => change(id, [...new Set(mails.map((one) => one.trim()).filter((one) => one !== ''))])}
+              onChange={(_, mails) =>
+                change(id, [...new Set(mails.map((one) => one.trim()).filter((one) => one !== ''))])
+              }
               renderInput={(params) => (
                 <TextField
                   {...params}
@@ -82,8 +97,8 @@ export function Recipients({ teams, nameOfTeam }: RecipientsProps) {
         );
       })}
       <Typography variant="body2" color="text.secondary">
-        This is not part of the draft: it holds from now on. Letters go out once this installation can send mail; until then notes wait
-        under Conversations.
+        This is not part of the draft: it holds from now on. Letters go out once this installation can send
+        mail; until then notes wait under Conversations.
       </Typography>
     </Box>
   );

@@ -29,7 +29,12 @@ export function SettingFields({ ids, valueOf, oursOf = OURS, onChange }: Setting
   return (
     <Box>
       {settings.map((setting) => (
-        <SettingField key={setting.id} setting={setting} value={valueOf(setting)} onChange={(value) => onChange(setting, value)} />
+        <SettingField
+          key={setting.id}
+          setting={setting}
+          value={valueOf(setting)}
+          onChange={(value) => onChange(setting, value)}
+        />
       ))}
       <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
         {changed.length === 0 ? (
@@ -79,7 +84,13 @@ function SettingField({ setting, value, onChange }: SettingFieldProps) {
     return (
       <Box sx={{ mb: 1.75 }}>
         <FormControlLabel
-          control={<Switch size="small" checked={value === 1} onChange={(event) => onChange(event.target.checked ? 1 : 0)} />}
+          control={
+            <Switch
+              size="small"
+              checked={value === 1}
+              onChange={(event) => onChange(event.target.checked ? 1 : 0)}
+            />
+          }
           label={name}
           slotProps={{ typography: { variant: 'body2', sx: { fontWeight: 600 } } }}
         />
@@ -92,7 +103,13 @@ function SettingField({ setting, value, onChange }: SettingFieldProps) {
     <Box sx={{ mb: 1.75 }}>
       {setting.canBeOff ? (
         <FormControlLabel
-          control={<Switch size="small" checked={!isOff} onChange={(event) => onChange(event.target.checked ? FIRST_SECONDS : null)} />}
+          control={
+            <Switch
+              size="small"
+              checked={!isOff}
+              onChange={(event) => onChange(event.target.checked ? FIRST_SECONDS : null)}
+            />
+          }
           label={name}
           slotProps={{ typography: { variant: 'body2', sx: { fontWeight: 600 } } }}
         />

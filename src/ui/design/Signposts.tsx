@@ -52,7 +52,13 @@ export const Signposts = memo(function Signposts({ moment, ways, onChoose, onWay
             </ButtonBase>{' '}
             <ButtonBase
               onClick={() => onWay(id)}
-              sx={{ fontSize: 12, minHeight: 28, textAlign: 'start', textDecoration: 'underline dotted', textUnderlineOffset: 3 }}
+              sx={{
+                fontSize: 12,
+                minHeight: 28,
+                textAlign: 'start',
+                textDecoration: 'underline dotted',
+                textUnderlineOffset: 3,
+              }}
             >
               {full}
             </ButtonBase>
@@ -65,7 +71,11 @@ export const Signposts = memo(function Signposts({ moment, ways, onChoose, onWay
 
 /** The ways of a stone, those that lead here first. */
 export function postsOf(ways: readonly DrawnWay[], moment: DrawnMoment) {
-  const from = ways.filter((way) => way.to === moment).map((way) => ({ ...way, other: way.from, isFrom: true }));
-  const to = ways.filter((way) => way.from === moment).map((way) => ({ ...way, other: way.to, isFrom: false }));
+  const from = ways
+    .filter((way) => way.to === moment)
+    .map((way) => ({ ...way, other: way.from, isFrom: true }));
+  const to = ways
+    .filter((way) => way.from === moment)
+    .map((way) => ({ ...way, other: way.to, isFrom: false }));
   return [...from, ...to];
 }

@@ -19,14 +19,25 @@ export function SituationArrows({ all, at, keep, remove, flip }: Situations) {
   const name = one?.name ?? 'Your own';
   const keptId = one?.keptId ?? null;
   return (
-    <Box role="group" aria-label="Situation" sx={{ display: 'flex', alignItems: 'center', minWidth: 0, flex: '0 1 auto', ml: { md: 0.5 } }}>
+    <Box
+      role="group"
+      aria-label="Situation"
+      sx={{ display: 'flex', alignItems: 'center', minWidth: 0, flex: '0 1 auto', ml: { md: 0.5 } }}
+    >
       <IconButton size="small" aria-label="The situation before" onClick={() => flip(-1)} sx={ARROW}>
         ◂
       </IconButton>
       <Box
         role="status"
         title={name}
-        sx={{ whiteSpace: 'nowrap', overflow: 'hidden', textOverflow: 'ellipsis', minWidth: 24, maxWidth: 170, px: 0.25 }}
+        sx={{
+          whiteSpace: 'nowrap',
+          overflow: 'hidden',
+          textOverflow: 'ellipsis',
+          minWidth: 24,
+          maxWidth: 170,
+          px: 0.25,
+        }}
       >
         {name}
         {at < 0 ? '' : `, ${at + 1} of ${all.length}`}
@@ -35,8 +46,17 @@ export function SituationArrows({ all, at, keep, remove, flip }: Situations) {
         <ButtonBase
           aria-haspopup={keptId === null ? 'dialog' : undefined}
           aria-label={keptId === null ? 'Keep these circumstances' : `Remove: ${name}`}
-          onClick={(event) => (keptId === null ? setAnchor(event.currentTarget) : void remove(keptId).catch(tell))}
-          sx={{ fontSize: 13, minHeight: 28, px: 0.5, textDecoration: 'underline', textUnderlineOffset: 3, flex: 'none' }}
+          onClick={(event) =>
+            keptId === null ? setAnchor(event.currentTarget) : void remove(keptId).catch(tell)
+          }
+          sx={{
+            fontSize: 13,
+            minHeight: 28,
+            px: 0.5,
+            textDecoration: 'underline',
+            textUnderlineOffset: 3,
+            flex: 'none',
+          }}
         >
           {keptId === null ? 'Keep' : '×'}
         </ButtonBase>
@@ -91,5 +111,7 @@ function KeepForm({ onKeep }: { onKeep: (name: string) => Promise<unknown> }) {
 const ARROW = { fontSize: 15, width: 28, height: 28, color: 'text.primary', flex: 'none' } as const;
 
 function tell(error: unknown): void {
-  toast.error(error instanceof PortError ? error.sentence : 'That did not work. Nothing was changed; try again.');
+  toast.error(
+    error instanceof PortError ? error.sentence : 'That did not work. Nothing was changed; try again.',
+  );
 }

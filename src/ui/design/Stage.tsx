@@ -83,8 +83,13 @@ export function Stage({
   const { circumstances, entries, hasNoLauncher = false } = standpoint;
   const [drawn, setDrawn] = useState<Bars | null>(null);
   const [dragged, setDragged] = useState<Place | null>(null);
-  const site = useMemo(() => withPlace(standpoint.site, widgetKey, dragged), [standpoint.site, widgetKey, dragged]);
-  const view = useSame(stageView(size, corner, distance, circumstances.isWindowOpen, device, Math.max(0, place.lift)));
+  const site = useMemo(
+    () => withPlace(standpoint.site, widgetKey, dragged),
+    [standpoint.site, widgetKey, dragged],
+  );
+  const view = useSame(
+    stageView(size, corner, distance, circumstances.isWindowOpen, device, Math.max(0, place.lift)),
+  );
   const feed = useMemo(
     () => ({
       site,
@@ -99,7 +104,10 @@ export function Stage({
     }),
     [site, circumstances, entries, hasNoLauncher, scheme, device, view.pageWidth, view.pageHeight],
   );
-  const onPainted = useCallback((root: ShadowRoot) => setPainted((before) => ({ root, count: (before?.count ?? 0) + 1 })), []);
+  const onPainted = useCallback(
+    (root: ShadowRoot) => setPainted((before) => ({ root, count: (before?.count ?? 0) + 1 })),
+    [],
+  );
   return (
     <Box
       ref={box}
@@ -139,7 +147,9 @@ export function Stage({
           onOpen={onEdit}
         />
       )}
-      {onMark === null || size.width === 0 ? null : <BarHandles bars={drawn ?? bars} view={view} onDraw={setDrawn} onMark={onMark} />}
+      {onMark === null || size.width === 0 ? null : (
+        <BarHandles bars={drawn ?? bars} view={view} onDraw={setDrawn} onMark={onMark} />
+      )}
       {painted === null || size.width === 0 ? null : (
         <PlaceHandle
           stage={box}
@@ -162,6 +172,8 @@ export function Stage({
 /** The site with a widget where it is being dragged to. */
 function withPlace(site: PublishedSite, key: string, place: Place | null): PublishedSite {
   if (place === null) return site;
-  const widgets = site.design.widgets.map((one) => (one.key === key ? { ...one, ...toWirePlace(place) } : one));
+  const widgets = site.design.widgets.map((one) =>
+    one.key === key ? { ...one, ...toWirePlace(place) } : one,
+  );
   return { ...site, design: { ...site.design, widgets } };
 }

@@ -50,7 +50,17 @@ interface StageTextsProps {
 }
 
 /** A button over every text of the widget, where it stands; choosing one edits it there. */
-export function StageTexts({ stage, root, paint, isNear, onNear, texts, firstTextRef, open, onOpen }: StageTextsProps) {
+export function StageTexts({
+  stage,
+  root,
+  paint,
+  isNear,
+  onNear,
+  texts,
+  firstTextRef,
+  open,
+  onOpen,
+}: StageTextsProps) {
   const [spots, setSpots] = useState<readonly Spot[]>([]);
   useLayoutEffect(() => {
     if (stage.current !== null) setSpots(spotsIn(root, stage.current));
@@ -59,7 +69,8 @@ export function StageTexts({ stage, root, paint, isNear, onNear, texts, firstTex
     if (!isNear) onNear();
     onOpen(key);
   });
-  const editing = open === null ? null : (spots.find(({ key }) => key === open) ?? elsewhere(root, stage.current, open));
+  const editing =
+    open === null ? null : (spots.find(({ key }) => key === open) ?? elsewhere(root, stage.current, open));
   return (
     <Box role="group" aria-label="Texts on the stage">
       {spots.map((spot, index) => (
@@ -97,7 +108,16 @@ interface SpotButtonProps extends Omit<Spot, 'key'> {
 }
 
 /** Over a text that can be edited; drawn anew only when it moves or says something else. */
-const SpotButton = memo(function SpotButton({ spotKey, label, left, top, width, height, buttonRef, onChoose }: SpotButtonProps) {
+const SpotButton = memo(function SpotButton({
+  spotKey,
+  label,
+  left,
+  top,
+  width,
+  height,
+  buttonRef,
+  onChoose,
+}: SpotButtonProps) {
   return (
     <ButtonBase
       ref={buttonRef}
@@ -133,7 +153,13 @@ function spotsIn(root: ShadowRoot, stage: HTMLElement): Spot[] {
       box.right > frame.left &&
       box.left < frame.right;
     if (isSeen && !found.has(key))
-      found.set(key, { key, left: box.left - frame.left, top: box.top - frame.top, width: box.width, height: box.height });
+      found.set(key, {
+        key,
+        left: box.left - frame.left,
+        top: box.top - frame.top,
+        width: box.width,
+        height: box.height,
+      });
   }
   return [...found.values()];
 }
@@ -152,5 +178,11 @@ function elsewhere(root: ShadowRoot, stage: HTMLElement | null, key: SaidKey): S
   const frame = stage?.getBoundingClientRect();
   if (box === undefined || frame === undefined || box.width < 4) return null;
   const width = Math.max(box.width - 64, 240);
-  return { key, left: box.left - frame.left + (box.width - width) / 2, top: box.bottom - frame.top - 150, width, height: 44 };
+  return {
+    key,
+    left: box.left - frame.left + (box.width - width) / 2,
+    top: box.bottom - frame.top - 150,
+    width,
+    height: 44,
+  };
 }

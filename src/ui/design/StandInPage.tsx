@@ -10,7 +10,14 @@ export function StandInPage({ siteName, path }: { siteName: string; path: string
   );
   return (
     <Box
-      sx={{ position: 'absolute', inset: 0, p: '48px 64px', bgcolor: 'var(--porch-page)', color: 'text.primary', fontFamily: PAGE_FONT }}
+      sx={{
+        position: 'absolute',
+        inset: 0,
+        p: '48px 64px',
+        bgcolor: 'var(--porch-page)',
+        color: 'text.primary',
+        fontFamily: PAGE_FONT,
+      }}
     >
       <Box
         sx={{

@@ -11,7 +11,11 @@ export function TeamRows({ rows }: { rows: readonly TeamRow[] }) {
   return (
     <Box component="ul" aria-label="Teams" sx={{ m: 0, p: 0, listStyle: 'none' }}>
       {rows.map(({ id, name, state, leadsTo }) => (
-        <Box component="li" key={id} sx={{ display: 'flex', alignItems: 'center', gap: 0.75, fontSize: 13, lineHeight: '22px' }}>
+        <Box
+          component="li"
+          key={id}
+          sx={{ display: 'flex', alignItems: 'center', gap: 0.75, fontSize: 13, lineHeight: '22px' }}
+        >
           <LampMark mark={lampOf(state, true)} size={15} />
           <span>
             <b>{name}</b>: {STATE_WORDS[state].toLowerCase()} → {leadsTo}

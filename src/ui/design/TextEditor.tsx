@@ -7,7 +7,12 @@ import type { WordingKey } from '../../core/words/wordings';
 import type { StageText } from './StageTexts';
 
 interface TextEditorProps {
-  readonly spot: { readonly left: number; readonly top: number; readonly width: number; readonly height: number };
+  readonly spot: {
+    readonly left: number;
+    readonly top: number;
+    readonly width: number;
+    readonly height: number;
+  };
   readonly stage: RefObject<HTMLDivElement | null>;
   readonly wording: WordingKey;
   readonly texts: StageText;
@@ -21,7 +26,11 @@ export function TextEditor({ spot, stage, wording, texts, onClose }: TextEditorP
   const [text, setText] = useState(() => texts.textOf(wording));
   const field = useRef<HTMLTextAreaElement>(null);
   // Measured once: to measure with each letter would lay the whole page out in the middle of drawing it.
-  const [place] = useState(() => ({ ...spot, stageWidth: stage.current?.clientWidth, stageHeight: stage.current?.clientHeight ?? 520 }));
+  const [place] = useState(() => ({
+    ...spot,
+    stageWidth: stage.current?.clientWidth,
+    stageHeight: stage.current?.clientHeight ?? 520,
+  }));
   useEffect(() => {
     field.current?.focus();
     field.current?.select();
@@ -45,7 +54,11 @@ export function TextEditor({ spot, stage, wording, texts, onClose }: TextEditorP
         if (!event.currentTarget.contains(event.relatedTarget)) onClose();
       }}
       onKeyDown={(event) => {
-        if (event.key !== 'Escape' && (event.key !== 'Enter' || event.shiftKey || event.target !== field.current)) return;
+        if (
+          event.key !== 'Escape' &&
+          (event.key !== 'Enter' || event.shiftKey || event.target !== field.current)
+        )
+          return;
         event.preventDefault();
         event.stopPropagation();
         onClose();

@@ -32,8 +32,14 @@ export function TryBar({ tried, nameOfInvitation }: TryBarProps) {
         <Group label="Time passes">
           <Step onClick={() => go({ kind: 'wait', seconds: 1 })}>+1 s</Step>
           <Step onClick={() => go({ kind: 'wait', seconds: 10 })}>+10 s</Step>
-          <Step isMain disabled={next === null} onClick={() => next !== null && go({ kind: 'wait', seconds: next.seconds })}>
-            {next === null ? 'Nothing more comes by itself' : `To the next thing: ${clockOf(now + next.seconds * 1000)}`}
+          <Step
+            isMain
+            disabled={next === null}
+            onClick={() => next !== null && go({ kind: 'wait', seconds: next.seconds })}
+          >
+            {next === null
+              ? 'Nothing more comes by itself'
+              : `To the next thing: ${clockOf(now + next.seconds * 1000)}`}
           </Step>
         </Group>
         <Group label="The visitor">
@@ -41,7 +47,11 @@ export function TryBar({ tried, nameOfInvitation }: TryBarProps) {
           {SCROLLS.filter((percent) => percent > last.circumstances.page.scrolled)
             .slice(0, 1)
             .map((percent) => (
-              <Step key={percent} disabled={!last.circumstances.page.isVisible} onClick={() => go({ kind: 'scroll', percent })}>
+              <Step
+                key={percent}
+                disabled={!last.circumstances.page.isVisible}
+                onClick={() => go({ kind: 'scroll', percent })}
+              >
                 Scroll to {percent} %
               </Step>
             ))}
@@ -75,8 +85,14 @@ function Axis({ tried: { walks, steps, last }, nameOfInvitation }: TryBarProps) 
     () =>
       [...new Set(all.map(({ at }) => at))].map((at) => {
         const here = all.filter((one) => one.at === at);
-        const turns = all.filter((one) => one.at <= at).flatMap(({ step }) => (step === null ? [] : [step.kind]));
-        return { at, here: here.map((one) => ({ one, words: axisWords(one, nameOfInvitation) })), isHidden: isHiddenAfter(turns) };
+        const turns = all
+          .filter((one) => one.at <= at)
+          .flatMap(({ step }) => (step === null ? [] : [step.kind]));
+        return {
+          at,
+          here: here.map((one) => ({ one, words: axisWords(one, nameOfInvitation) })),
+          isHidden: isHiddenAfter(turns),
+        };
       }),
     [all, nameOfInvitation],
   );
@@ -84,7 +100,13 @@ function Axis({ tried: { walks, steps, last }, nameOfInvitation }: TryBarProps) 
     if (box.current !== null) box.current.scrollLeft = box.current.scrollWidth;
   }, [columns, now]);
   return (
-    <Box ref={box} tabIndex={0} role="group" aria-label="What happened" sx={{ height: 72, overflow: 'auto hidden', position: 'relative' }}>
+    <Box
+      ref={box}
+      tabIndex={0}
+      role="group"
+      aria-label="What happened"
+      sx={{ height: 72, overflow: 'auto hidden', position: 'relative' }}
+    >
       <Box
         component="ol"
         sx={{
@@ -116,12 +138,24 @@ function Axis({ tried: { walks, steps, last }, nameOfInvitation }: TryBarProps) 
               >
                 <Box
                   aria-hidden
-                  sx={{ position: 'absolute', left: 0, top: -6, width: 10, height: 10, borderRadius: '50%', bgcolor: 'var(--porch-ink)' }}
+                  sx={{
+                    position: 'absolute',
+                    left: 0,
+                    top: -6,
+                    width: 10,
+                    height: 10,
+                    borderRadius: '50%',
+                    bgcolor: 'var(--porch-ink)',
+                  }}
                 />
                 <Box sx={{ fontSize: 12, color: 'text.secondary', lineHeight: '15px' }}>{clockOf(at)}</Box>
                 <Box sx={{ fontSize: 12, lineHeight: '15px', whiteSpace: 'nowrap' }}>
                   {here.map(({ words, one }, place) => (
-                    <Box component="span" key={`${place} ${words}`} sx={{ fontWeight: one.kind === 'step' ? 400 : 600 }}>
+                    <Box
+                      component="span"
+                      key={`${place} ${words}`}
+                      sx={{ fontWeight: one.kind === 'step' ? 400 : 600 }}
+                    >
                       {place === 0 ? '' : ' · '}
                       {words}
                     </Box>
@@ -132,7 +166,9 @@ function Axis({ tried: { walks, steps, last }, nameOfInvitation }: TryBarProps) 
           );
         })}
         <Box component="li" sx={{ borderTop: '2px solid var(--porch-door)', pt: '6px', pr: 3, minWidth: 64 }}>
-          <Box sx={{ fontSize: 12, fontWeight: 700, lineHeight: '15px', whiteSpace: 'nowrap' }}>now {clockOf(now)}</Box>
+          <Box sx={{ fontSize: 12, fontWeight: 700, lineHeight: '15px', whiteSpace: 'nowrap' }}>
+            now {clockOf(now)}
+          </Box>
         </Box>
       </Box>
     </Box>
@@ -146,7 +182,11 @@ function isHiddenAfter(kinds: readonly string[]): boolean {
 
 function Group({ label, children }: { label: string; children: ReactNode }) {
   return (
-    <Box role="group" aria-label={label} sx={{ display: 'flex', gap: 0.75, flexWrap: 'wrap', alignItems: 'center' }}>
+    <Box
+      role="group"
+      aria-label={label}
+      sx={{ display: 'flex', gap: 0.75, flexWrap: 'wrap', alignItems: 'center' }}
+    >
       {children}
     </Box>
   );

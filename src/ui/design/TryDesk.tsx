@@ -33,12 +33,31 @@ interface TryDeskProps {
 }
 
 /** A visit that is tried, instead of inspector and path: the same stage, its time, and what is due. */
-export function TryDesk({ tried, isPhone, here, stage, because, context, onStop, design, rehearsed, supposed, onSuppose }: TryDeskProps) {
+export function TryDesk({
+  tried,
+  isPhone,
+  here,
+  stage,
+  because,
+  context,
+  onStop,
+  design,
+  rehearsed,
+  supposed,
+  onSuppose,
+}: TryDeskProps) {
   const { state, widget } = rehearsed;
   const kept = useKept(design);
-  const walked = useMemo(() => new Set(tried.last.seen.flatMap((one) => (one.kind === 'moment' ? [one.moment] : []))), [tried.last]);
+  const walked = useMemo(
+    () => new Set(tried.last.seen.flatMap((one) => (one.kind === 'moment' ? [one.moment] : []))),
+    [tried.last],
+  );
   // Kept, it has a time and people of its own: it comes to the same whenever it is run.
-  const fixed = { ...supposed, at: supposed.at ?? startOf(tried.walks), who: supposed.who ?? (state === 'closed' ? 'nobody' : state) };
+  const fixed = {
+    ...supposed,
+    at: supposed.at ?? startOf(tried.walks),
+    who: supposed.who ?? (state === 'closed' ? 'nobody' : state),
+  };
   const panel = (
     <TryPanel tried={tried} context={context} onStop={onStop}>
       <KeepForm
@@ -81,7 +100,14 @@ export function TryDesk({ tried, isPhone, here, stage, because, context, onStop,
     );
   return (
     <>
-      <Box sx={{ display: 'grid', gridTemplateColumns: { md: '1fr 280px', lg: '1fr 336px' }, flex: 1, minHeight: 0 }}>
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { md: '1fr 280px', lg: '1fr 336px' },
+          flex: 1,
+          minHeight: 0,
+        }}
+      >
         <Box sx={{ display: 'flex', minWidth: 0, minHeight: 0 }}>{stage}</Box>
         {panel}
       </Box>

@@ -29,7 +29,13 @@ export function TryPanel({ tried: { walks, last, next }, context, onStop, childr
     <Box
       component="aside"
       aria-label="Try a visit"
-      sx={{ bgcolor: 'background.paper', borderLeft: { md: '1px solid var(--porch-rail)' }, p: 2, overflow: 'auto', height: '100%' }}
+      sx={{
+        bgcolor: 'background.paper',
+        borderLeft: { md: '1px solid var(--porch-rail)' },
+        p: 2,
+        overflow: 'auto',
+        height: '100%',
+      }}
     >
       <Typography variant="h2">Try a visit</Typography>
       <Typography variant="body2" color="text.secondary" sx={{ mb: 1.5 }}>
@@ -42,7 +48,9 @@ export function TryPanel({ tried: { walks, last, next }, context, onStop, childr
         {shown === null ? '' : `: “${context.invitationName(shown)}” is on the screen`}
       </Line>
       <Line title="Comes by itself">
-        {next === null ? 'Nothing more within a day' : `${nextWords(next, context.invitationName)} in ${clockOf(next.seconds * 1000)}`}
+        {next === null
+          ? 'Nothing more within a day'
+          : `${nextWords(next, context.invitationName)} in ${clockOf(next.seconds * 1000)}`}
       </Line>
       <Verdicts title="Stands ready" all={ready} context={context} />
       <Verdicts title="Will not, so far" all={not} context={context} />
@@ -54,7 +62,11 @@ export function TryPanel({ tried: { walks, last, next }, context, onStop, childr
   );
 }
 
-const LAUNCHER_NOW = { there: '', comes: '; the launcher is not there yet', none: '; no launcher on this device' } as const;
+const LAUNCHER_NOW = {
+  there: '',
+  comes: '; the launcher is not there yet',
+  none: '; no launcher on this device',
+} as const;
 
 function Line({ title, children }: { title: string; children: React.ReactNode }) {
   return (
@@ -67,7 +79,15 @@ function Line({ title, children }: { title: string; children: React.ReactNode })
   );
 }
 
-function Verdicts({ title, all, context }: { title: string; all: readonly Verdict[]; context: ReasonContext }) {
+function Verdicts({
+  title,
+  all,
+  context,
+}: {
+  title: string;
+  all: readonly Verdict[];
+  context: ReasonContext;
+}) {
   if (all.length === 0) return null;
   return (
     <Line title={title}>

@@ -37,7 +37,12 @@ export function WaySettings(props: WaySettingsProps) {
         {way.full}.
       </Typography>
       {ids.length === 0 ? null : (
-        <SettingFields key={`${widget.id} ${way.id}`} ids={ids} valueOf={(one) => settingValue(design, widget, one)} onChange={onSetting} />
+        <SettingFields
+          key={`${widget.id} ${way.id}`}
+          ids={ids}
+          valueOf={(one) => settingValue(design, widget, one)}
+          onChange={onSetting}
+        />
       )}
       <Own {...props} />
     </>
@@ -46,7 +51,9 @@ export function WaySettings(props: WaySettingsProps) {
 
 /** What a way is made of besides numbers. */
 function Own({ way, design, widget, onChoose, onGate, nameOfTeam }: WaySettingsProps) {
-  const toStage = (moment: DrawnMoment, words: string): ReactNode => <Deed onClick={() => onChoose(moment)}>{words}</Deed>;
+  const toStage = (moment: DrawnMoment, words: string): ReactNode => (
+    <Deed onClick={() => onChoose(moment)}>{words}</Deed>
+  );
   switch (way.id) {
     case 'W1':
     case 'W3': {
@@ -145,7 +152,8 @@ function Fields({ title, none, fields, design, widget }: FieldsProps) {
     <Listed title={title}>
       {fields.map((field) => {
         const own = field.own === null ? '' : inLocale(field.own.label, design, defaultLocale);
-        const label = own === '' && field.label !== null ? textOf(design, widget, defaultLocale, field.label) : own;
+        const label =
+          own === '' && field.label !== null ? textOf(design, widget, defaultLocale, field.label) : own;
         return (
           <li key={field.id}>
             {label === '' ? field.id : label}

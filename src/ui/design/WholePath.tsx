@@ -39,7 +39,18 @@ interface WholePathProps {
 }
 
 /** The whole path (key P): every moment as it looks, every way with all its words; to be read, printed and followed. */
-export function WholePath({ stones, ways, chosen, onChoose, onEnter, chosenWay, onWay, gate, card, onClose }: WholePathProps) {
+export function WholePath({
+  stones,
+  ways,
+  chosen,
+  onChoose,
+  onEnter,
+  chosenWay,
+  onWay,
+  gate,
+  card,
+  onClose,
+}: WholePathProps) {
   const box = useRef<HTMLDivElement>(null);
   const { width, height } = useSize(box);
   const measures = useMemo(() => wholeMeasures(width === 0 ? 1280 : width, height), [width, height]);
@@ -58,11 +69,22 @@ export function WholePath({ stones, ways, chosen, onChoose, onEnter, chosenWay, 
       sx={{ position: 'relative', flex: 1, minHeight: 0, overflow: 'auto', bgcolor: 'background.default' }}
     >
       <Box
-        sx={{ position: 'relative', height: measures.height, minWidth: pictureLeft(6, measures) + picture.width + 20, overflow: 'hidden' }}
+        sx={{
+          position: 'relative',
+          height: measures.height,
+          minWidth: pictureLeft(6, measures) + picture.width + 20,
+          overflow: 'hidden',
+        }}
       >
         <Box
           aria-hidden
-          sx={{ position: 'absolute', insetInline: 0, top: measures.top.lower - 46, bottom: 0, bgcolor: 'var(--porch-lane)' }}
+          sx={{
+            position: 'absolute',
+            insetInline: 0,
+            top: measures.top.lower - 46,
+            bottom: 0,
+            bgcolor: 'var(--porch-lane)',
+          }}
         />
         <LaneName top={8}>Somebody can answer</LaneName>
         <LaneName top={measures.top.lower - 40}>Nobody can, or not yet</LaneName>
@@ -78,7 +100,11 @@ export function WholePath({ stones, ways, chosen, onChoose, onEnter, chosenWay, 
             />
           ))}
           {note === undefined ? null : (
-            <WayLine d={`M${pictureLeft(5, measures) + picture.width} ${letterTop + 18}H${letterLeft}`} isWalked={false} isIdle={false} />
+            <WayLine
+              d={`M${pictureLeft(5, measures) + picture.width} ${letterTop + 18}H${letterLeft}`}
+              isWalked={false}
+              isIdle={false}
+            />
           )}
         </svg>
         <Box component="ol" onKeyDown={move} sx={{ m: 0, p: 0, listStyle: 'none' }}>
@@ -108,9 +134,15 @@ export function WholePath({ stones, ways, chosen, onChoose, onEnter, chosenWay, 
                   left: words.left,
                   width: words.width,
                   top: words.y,
-                  transform: words.side === 'above' ? 'translateY(-100%)' : words.side === 'on' ? 'translateY(-50%)' : undefined,
+                  transform:
+                    words.side === 'above'
+                      ? 'translateY(-100%)'
+                      : words.side === 'on'
+                        ? 'translateY(-50%)'
+                        : undefined,
                   display: 'flex',
-                  justifyContent: words.align === 'center' ? 'center' : words.align === 'end' ? 'flex-end' : 'flex-start',
+                  justifyContent:
+                    words.align === 'center' ? 'center' : words.align === 'end' ? 'flex-end' : 'flex-start',
                   zIndex: way.id === chosenWay ? 2 : 1,
                 }}
               >
@@ -129,8 +161,14 @@ export function WholePath({ stones, ways, chosen, onChoose, onEnter, chosenWay, 
                     minHeight: 24,
                     overflowWrap: 'anywhere',
                     bgcolor:
-                      words.side === 'on' ? (words.y > measures.top.lower - 46 ? 'var(--porch-lane)' : 'background.default') : undefined,
-                    ...(way.id === chosenWay ? { boxShadow: '0 0 0 2px var(--porch-door)', bgcolor: 'background.paper' } : {}),
+                      words.side === 'on'
+                        ? words.y > measures.top.lower - 46
+                          ? 'var(--porch-lane)'
+                          : 'background.default'
+                        : undefined,
+                    ...(way.id === chosenWay
+                      ? { boxShadow: '0 0 0 2px var(--porch-door)', bgcolor: 'background.paper' }
+                      : {}),
                     '&:hover': { textDecoration: 'underline' },
                   }}
                 >
@@ -170,7 +208,9 @@ export function WholePath({ stones, ways, chosen, onChoose, onEnter, chosenWay, 
         >
           A letter to the visitor
         </Box>
-        <Box sx={{ position: 'absolute', left: 16, bottom: 14, width: pictureLeft(3, measures) - 16 - 44 }}>{gate}</Box>
+        <Box sx={{ position: 'absolute', left: 16, bottom: 14, width: pictureLeft(3, measures) - 16 - 44 }}>
+          {gate}
+        </Box>
         <Box data-unprinted sx={{ position: 'absolute', right: 12, bottom: 10, display: 'flex', gap: 1 }}>
           <Button size="small" onClick={() => window.print()} sx={{ minHeight: 32 }}>
             Print
@@ -187,7 +227,10 @@ export function WholePath({ stones, ways, chosen, onChoose, onEnter, chosenWay, 
 
 function LaneName({ top, children }: { top: number; children: string }) {
   return (
-    <Box component="h2" sx={{ position: 'absolute', left: 16, top, m: 0, fontSize: 13, fontWeight: 700, fontFamily: 'inherit' }}>
+    <Box
+      component="h2"
+      sx={{ position: 'absolute', left: 16, top, m: 0, fontSize: 13, fontWeight: 700, fontFamily: 'inherit' }}
+    >
       {children}
     </Box>
   );
@@ -209,7 +252,10 @@ function WholeStone({ stone, isChosen, measures, ways, onChoose, onEnter }: Whol
   const { name } = MOMENT_WORDS[stone.moment];
   const isWalked = stone.nearness === 'here' || stone.nearness === 'on-the-way';
   return (
-    <Box component="li" sx={{ position: 'absolute', left: pictureLeft(place.column, measures), top: measures.top[place.lane] }}>
+    <Box
+      component="li"
+      sx={{ position: 'absolute', left: pictureLeft(place.column, measures), top: measures.top[place.lane] }}
+    >
       <ButtonBase
         data-stone={stone.moment}
         aria-current={isChosen ? 'true' : undefined}
@@ -223,7 +269,9 @@ function WholeStone({ stone, isChosen, measures, ways, onChoose, onEnter }: Whol
           textAlign: 'start',
           borderRadius: '14px 16px 15px 17px',
           '&:focus-visible': { outline: 'none' },
-          '&:focus-visible > :first-of-type': { boxShadow: '0 0 0 4px var(--porch-paper), 0 0 0 6px var(--porch-door)' },
+          '&:focus-visible > :first-of-type': {
+            boxShadow: '0 0 0 4px var(--porch-paper), 0 0 0 6px var(--porch-door)',
+          },
         }}
       >
         <Box
@@ -235,10 +283,20 @@ function WholeStone({ stone, isChosen, measures, ways, onChoose, onEnter }: Whol
             bgcolor: 'var(--porch-page)',
             position: 'relative',
             border: edgeOf(stone),
-            ...(isChosen ? { outline: '2px solid var(--porch-door)', outlineOffset: '-1px', boxShadow: '0 3px 0 var(--porch-door)' } : {}),
+            ...(isChosen
+              ? {
+                  outline: '2px solid var(--porch-door)',
+                  outlineOffset: '-1px',
+                  boxShadow: '0 3px 0 var(--porch-door)',
+                }
+              : {}),
           }}
         >
-          <Thumbnail standpoint={stone.standpoint} isDim={stone.outOfReach !== null} scale={picture.width / 360} />
+          <Thumbnail
+            standpoint={stone.standpoint}
+            isDim={stone.outOfReach !== null}
+            scale={picture.width / 360}
+          />
           {stone.crack === null ? null : <Crack width={picture.width} height={picture.height} />}
         </Box>
         <Box sx={{ fontSize: 14, lineHeight: '20px', fontWeight: 600, mt: '4px', whiteSpace: 'nowrap' }}>
@@ -280,10 +338,26 @@ function WholeStone({ stone, isChosen, measures, ways, onChoose, onEnter }: Whol
 }
 
 /** The runtime at 112×156: live, and decorative. It is painted anew only where what it shows has changed. */
-const Thumbnail = memo(function Thumbnail({ standpoint, isDim, scale }: { standpoint: Standpoint; isDim: boolean; scale: number }) {
+const Thumbnail = memo(function Thumbnail({
+  standpoint,
+  isDim,
+  scale,
+}: {
+  standpoint: Standpoint;
+  isDim: boolean;
+  scale: number;
+}) {
   const { site, circumstances, entries } = standpoint;
   const feed = useMemo(
-    () => ({ site, circumstances, entries, scheme: 'day' as const, width: 360, height: 501, font: PAGE_FONT }),
+    () => ({
+      site,
+      circumstances,
+      entries,
+      scheme: 'day' as const,
+      width: 360,
+      height: 501,
+      font: PAGE_FONT,
+    }),
     [site, circumstances, entries],
   );
   return (

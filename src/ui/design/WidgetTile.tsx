@@ -35,7 +35,13 @@ export function WidgetTile({ feed: shown, scale = 1, onPainted }: WidgetTileProp
   }, [feed, onPainted]);
   return (
     <div
-      style={{ width: feed.width * scale, height: feed.height * scale, position: 'relative', overflow: 'hidden', flex: 'none' }}
+      style={{
+        width: feed.width * scale,
+        height: feed.height * scale,
+        position: 'relative',
+        overflow: 'hidden',
+        flex: 'none',
+      }}
       aria-hidden
       inert
     >

@@ -12,7 +12,14 @@ import { type ReactNode, useState } from 'react';
 /** A word that joins the parts of the sentence; the first to go where there is little room. */
 export function Word({ children }: { children: ReactNode }) {
   return (
-    <Box component="span" sx={{ color: 'text.secondary', whiteSpace: 'nowrap', display: { xs: 'inline', md: 'none', lg: 'inline' } }}>
+    <Box
+      component="span"
+      sx={{
+        color: 'text.secondary',
+        whiteSpace: 'nowrap',
+        display: { xs: 'inline', md: 'none', lg: 'inline' },
+      }}
+    >
       {children}
     </Box>
   );
@@ -94,14 +101,24 @@ export function Choice<T extends string>({
         {itemsOf({ options, chosen, onChoose })}
         {also === null || also === undefined
           ? null
-          : [<Divider key="divider" />, <ListSubheader key="heading">{also.heading}</ListSubheader>, ...itemsOf(also)]}
+          : [
+              <Divider key="divider" />,
+              <ListSubheader key="heading">{also.heading}</ListSubheader>,
+              ...itemsOf(also),
+            ]}
       </Menu>
     </>
   );
 }
 
 /** A part of the sentence that opens a sheet under itself; the stage stays visible. */
-export function Sheet({ part, label, value, maxWidth, children }: PartProps & { readonly children: (close: () => void) => ReactNode }) {
+export function Sheet({
+  part,
+  label,
+  value,
+  maxWidth,
+  children,
+}: PartProps & { readonly children: (close: () => void) => ReactNode }) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const close = (): void => setAnchor(null);
   return (
@@ -116,7 +133,12 @@ export function Sheet({ part, label, value, maxWidth, children }: PartProps & { 
       >
         {value} ▾
       </ButtonBase>
-      <Popover open={anchor !== null} anchorEl={anchor} onClose={close} anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}>
+      <Popover
+        open={anchor !== null}
+        anchorEl={anchor}
+        onClose={close}
+        anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
+      >
         <Box role="dialog" aria-label={label} sx={{ p: 2, width: 320 }}>
           {children(close)}
         </Box>

@@ -38,7 +38,8 @@ export function designEdits(saver: DraftSaver, widget: number): DesignEdits {
     const one = saver.state().design.widgets[widget];
     return one === undefined ? '' : wordingName(one, key, () => 'a team');
   };
-  const placeOf = (id: string): number => saver.state().design.widgets[widget]?.cases.findIndex((one) => one.id === id) ?? -1;
+  const placeOf = (id: string): number =>
+    saver.state().design.widgets[widget]?.cases.findIndex((one) => one.id === id) ?? -1;
   return {
     setWidget: (next, words) => {
       const now = saver.state().design.widgets[widget];
@@ -49,10 +50,14 @@ export function designEdits(saver: DraftSaver, widget: number): DesignEdits {
       if (patches.length > 0) saver.change(patches, words);
     },
     setCorner: (corner) =>
-      saver.change([{ op: 'set', path: [...at, 'place', 'corner'], value: corner }], `launcher to the ${cornerWords(corner)}`),
+      saver.change(
+        [{ op: 'set', path: [...at, 'place', 'corner'], value: corner }],
+        `launcher to the ${cornerWords(corner)}`,
+      ),
     setPlace: (place) => {
       const before = saver.state().design.widgets[widget]?.place;
-      const isOnPhones = before !== undefined && before.corner === place.corner && before.phoneCorner !== place.phoneCorner;
+      const isOnPhones =
+        before !== undefined && before.corner === place.corner && before.phoneCorner !== place.phoneCorner;
       const words = isOnPhones
         ? `launcher to the ${cornerWords(cornerFor(place, true))} on phones`
         : `launcher to the ${cornerWords(place.corner)}`;
@@ -60,16 +65,26 @@ export function designEdits(saver: DraftSaver, widget: number): DesignEdits {
     },
     setSetting: ({ id, of, path, unit }, value) =>
       saver.change(
-        [{ op: 'set', path: [...(of === 'widget' ? at : []), ...path], value: unit === 'switch' ? value === 1 : value }],
+        [
+          {
+            op: 'set',
+            path: [...(of === 'widget' ? at : []), ...path],
+            value: unit === 'switch' ? value === 1 : value,
+          },
+        ],
         SETTING_WORDS[id].name.toLowerCase(),
       ),
-    setDeed: (state, deed) => saver.change([{ op: 'set', path: [...at, 'deeds', state], value: deed }], 'who can answer'),
+    setDeed: (state, deed) =>
+      saver.change([{ op: 'set', path: [...at, 'deeds', state], value: deed }], 'who can answer'),
     setText: (locale, key, text) => {
       const { design } = saver.state();
       saver.change(wordingPatches(design, widget, locale, key, text), nameOf(key).toLowerCase());
     },
     backToOurs: (locale, key) =>
-      saver.change(wordingPatches(saver.state().design, widget, locale, key, null), `${nameOf(key).toLowerCase()} back to ours`),
+      saver.change(
+        wordingPatches(saver.state().design, widget, locale, key, null),
+        `${nameOf(key).toLowerCase()} back to ours`,
+      ),
     addCase: (key, when) => {
       const { design } = saver.state();
       const one = design.widgets[widget];
@@ -81,12 +96,16 @@ export function designEdits(saver: DraftSaver, widget: number): DesignEdits {
       );
     },
     setCase: (id, when) =>
-      saver.change([{ op: 'set', path: [...at, 'cases', placeOf(id), 'when'], value: when as unknown as Json }], 'when a case is said'),
+      saver.change(
+        [{ op: 'set', path: [...at, 'cases', placeOf(id), 'when'], value: when as unknown as Json }],
+        'when a case is said',
+      ),
     moveCase: (id, by) => {
       const one = saver.state().design.widgets[widget];
       const patches = one === undefined ? [] : movedCase(one, widget, id, by);
       if (patches.length > 0) saver.change(patches, 'order of the cases');
     },
-    removeCase: (id) => saver.change([{ op: 'remove', path: [...at, 'cases', placeOf(id)] }], 'a case taken away'),
+    removeCase: (id) =>
+      saver.change([{ op: 'remove', path: [...at, 'cases', placeOf(id)] }], 'a case taken away'),
   };
 }

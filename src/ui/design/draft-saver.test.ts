@@ -45,11 +45,15 @@ describe('draftSaver', () => {
   beforeEach(() => void vi.useFakeTimers());
   afterEach(() => void vi.useRealTimers());
   const saverFor = (server: ReturnType<typeof madeServer>, refused = vi.fn()): DraftSaver =>
-    draftSaver({ getDraft: () => Promise.resolve(server.view()), saveChange: server.saveChange, stepDraft: unused }, server.view(), {
-      change: () => undefined,
-      refused,
-      failed: () => undefined,
-    });
+    draftSaver(
+      { getDraft: () => Promise.resolve(server.view()), saveChange: server.saveChange, stepDraft: unused },
+      server.view(),
+      {
+        change: () => undefined,
+        refused,
+        failed: () => undefined,
+      },
+    );
   const brandOf = (saver: DraftSaver) => saver.state().design.widgets[0]?.look.brand;
 
   it('reaches the screen at once and the server soon; changes of one place in a row are one', async () => {
@@ -84,7 +88,10 @@ describe('draftSaver', () => {
     expect(saver.state()).toMatchObject({ standing: 'not-saved', why: 'The server does not answer.' });
     expect([brandOf(saver), saver.isPending()]).toEqual(['#111111', true]);
     await vi.advanceTimersByTimeAsync(5000);
-    expect([saver.state().standing, server.view().design.widgets[0]?.look.brand]).toEqual(['saved', '#111111']);
+    expect([saver.state().standing, server.view().design.widgets[0]?.look.brand]).toEqual([
+      'saved',
+      '#111111',
+    ]);
   });
 
   it('puts its change on top of what somebody else did meanwhile', async () => {
@@ -93,20 +100,39 @@ describe('draftSaver', () => {
     server.somebodyElse(corner('lower-left'));
     saver.change([brand('#111111')], 'brand colour');
     await vi.advanceTimersByTimeAsync(1000);
-    expect(server.view().design.widgets[0]).toMatchObject({ look: { brand: '#111111' }, place: { corner: 'lower-left' } });
+    expect(server.view().design.widgets[0]).toMatchObject({
+      look: { brand: '#111111' },
+      place: { corner: 'lower-left' },
+    });
     expect(saver.state().design).toEqual(server.view().design);
   });
 
   it('of the same text theirs stands, both are told, and mine is stored only once it is chosen', async () => {
     const server = madeServer();
     const saver = saverFor(server);
-    const greet = (text: string): Patch => ({ op: 'set', path: ['widgets', 0, 'texts', 'en', 'greeting'], value: text });
-    server.somebodyElse({ op: 'set', path: ['widgets', 0, 'texts', 'en'], value: { greeting: 'Good evening', status: 'In' } });
-    saver.change([{ op: 'set', path: ['widgets', 0, 'texts', 'en'], value: { greeting: 'Hello' } }], 'greeting');
+    const greet = (text: string): Patch => ({
+      op: 'set',
+      path: ['widgets', 0, 'texts', 'en', 'greeting'],
+      value: text,
+    });
+    server.somebodyElse({
+      op: 'set',
+      path: ['widgets', 0, 'texts', 'en'],
+      value: { greeting: 'Good evening', status: 'In' },
+    });
+    saver.change(
+      [{ op: 'set', path: ['widgets', 0, 'texts', 'en'], value: { greeting: 'Hello' } }],
+      'greeting',
+    );
     saver.change([brand('#111111')], 'brand colour');
     await vi.advanceTimersByTimeAsync(1000);
-    expect(saver.state().clashes).toEqual([{ path: greet('').path, mine: 'Hello', theirs: 'Good evening', label: 'greeting' }]);
-    expect(saver.state().design.widgets[0]).toMatchObject({ texts: { en: { greeting: 'Good evening' } }, look: { brand: '#111111' } });
+    expect(saver.state().clashes).toEqual([
+      { path: greet('').path, mine: 'Hello', theirs: 'Good evening', label: 'greeting' },
+    ]);
+    expect(saver.state().design.widgets[0]).toMatchObject({
+      texts: { en: { greeting: 'Good evening' } },
+      look: { brand: '#111111' },
+    });
     expect(saver.state().standing).toBe('saved');
     saver.choose('mine');
     await vi.advanceTimersByTimeAsync(1000);
@@ -123,7 +149,11 @@ describe('draftSaver', () => {
     const { revision } = server.view();
     saver.choose('theirs');
     await vi.advanceTimersByTimeAsync(1000);
-    expect([server.view().revision, brandOf(saver), saver.state().clashes]).toEqual([revision, '#222222', []]);
+    expect([server.view().revision, brandOf(saver), saver.state().clashes]).toEqual([
+      revision,
+      '#222222',
+      [],
+    ]);
   });
 
   it('takes a refused change back and tells it, and goes on with the next', async () => {
@@ -134,7 +164,11 @@ describe('draftSaver', () => {
     server.fates.push('refused');
     saver.change([brand('#111111')], 'brand colour');
     await vi.advanceTimersByTimeAsync(1000);
-    expect([refused.mock.calls, brandOf(saver), saver.state().standing]).toEqual([[['Choose another colour.']], before, 'saved']);
+    expect([refused.mock.calls, brandOf(saver), saver.state().standing]).toEqual([
+      [['Choose another colour.']],
+      before,
+      'saved',
+    ]);
   });
 
   it('law: whatever the line does, every change ends on the server once and in order', async () => {
@@ -155,7 +189,11 @@ describe('draftSaver', () => {
           const wanted = saver.state().design;
           await vi.advanceTimersByTimeAsync(120_000);
           expect(server.view().design).toEqual(wanted);
-          expect([saver.state().standing, saver.isPending(), server.view().revision]).toEqual(['saved', false, 1 + pauses.length]);
+          expect([saver.state().standing, saver.isPending(), server.view().revision]).toEqual([
+            'saved',
+            false,
+            1 + pauses.length,
+          ]);
         },
       ),
       { numRuns: 200, seed: 20261124 },

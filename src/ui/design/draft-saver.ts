@@ -71,7 +71,10 @@ export function draftSaver(
 
   const waiting = (): readonly Pending[] => (flying === null ? queue : [flying, ...queue]);
   const local = (): Design =>
-    waiting().reduce((design, one) => (one.kind === 'change' ? fitted(design, one.patches) : design), server.design);
+    waiting().reduce(
+      (design, one) => (one.kind === 'change' ? fitted(design, one.patches) : design),
+      server.design,
+    );
   let design = server.design;
 
   const show = (): void => {
@@ -112,7 +115,10 @@ export function draftSaver(
       if (error instanceof PortError && error.kind === 'refused') on.refused(error.sentence);
       else queue = [next, ...queue];
       if (!(error instanceof PortError && error.kind === 'refused')) {
-        why = error instanceof PortError ? error.sentence : 'The server does not answer. What you did is kept here, and we try again.';
+        why =
+          error instanceof PortError
+            ? error.sentence
+            : 'The server does not answer. What you did is kept here, and we try again.';
         on.failed(error);
         show();
         return later(RETRY_MS[Math.min(tries++, RETRY_MS.length - 1)] ?? 8000);
@@ -133,13 +139,27 @@ export function draftSaver(
 
   const offer = (one: Pending): Promise<SaveOutcome> =>
     one.kind === 'change'
-      ? port.saveChange({ clientId: one.clientId, base: server.revision, patches: one.patches, label: one.label })
+      ? port.saveChange({
+          clientId: one.clientId,
+          base: server.revision,
+          patches: one.patches,
+          label: one.label,
+        })
       : port.stepDraft({ clientId: one.clientId, kind: one.kind });
 
   const change = (patches: readonly Patch[], label: string): void => {
     const last = queue.at(-1);
-    const joins = last !== undefined && last.kind === 'change' && last.label === label && isSamePlace(last.patches, patches);
-    const entry: Pending = { clientId: joins ? last.clientId : newClientId(), kind: 'change', patches, label };
+    const joins =
+      last !== undefined &&
+      last.kind === 'change' &&
+      last.label === label &&
+      isSamePlace(last.patches, patches);
+    const entry: Pending = {
+      clientId: joins ? last.clientId : newClientId(),
+      kind: 'change',
+      patches,
+      label,
+    };
     queue = joins ? [...queue.slice(0, -1), entry] : [...queue, entry];
     show();
     if (why === null) later(DEBOUNCE_MS);
@@ -161,7 +181,11 @@ export function draftSaver(
       clashes = rest;
       if (which === 'mine' && first !== undefined)
         change(
-          [first.mine === undefined ? { op: 'remove', path: first.path } : { op: 'set', path: first.path, value: first.mine }],
+          [
+            first.mine === undefined
+              ? { op: 'remove', path: first.path }
+              : { op: 'set', path: first.path, value: first.mine },
+          ],
           first.label,
         );
       else show();
@@ -188,9 +212,15 @@ export function draftSaver(
 }
 
 /** A version to look at: whatever is done to it is told to be in vain. */
-export function versionSaver(number: number, design: Design, refused: (sentence: string) => void): DraftSaver {
+export function versionSaver(
+  number: number,
+  design: Design,
+  refused: (sentence: string) => void,
+): DraftSaver {
   const refuse = (): void =>
-    refused(`This is version ${number}, as it was published. Nothing was changed; go back to the draft to work on it.`);
+    refused(
+      `This is version ${number}, as it was published. Nothing was changed; go back to the draft to work on it.`,
+    );
   return {
     state: () => ({
       design,
@@ -225,7 +255,10 @@ function fitted(design: Design, patches: readonly Patch[]): Design {
 function isSamePlace(a: readonly Patch[], b: readonly Patch[]): boolean {
   return (
     a.length === b.length &&
-    a.every((patch, index) => patch.op === 'set' && b[index]?.op === 'set' && patch.path.join('/') === b[index].path.join('/'))
+    a.every(
+      (patch, index) =>
+        patch.op === 'set' && b[index]?.op === 'set' && patch.path.join('/') === b[index].path.join('/'),
+    )
   );
 }
 

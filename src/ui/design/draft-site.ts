@@ -12,7 +12,12 @@ import type { PublishedSite } from '../../core/wire/published-site';
 export function draftSite(
   design: Design,
   locale: string,
-  { teams, facts, overrides, you }: Pick<Overview, 'teams' | 'facts' | 'overrides'> & Partial<Pick<Overview, 'you'>>,
+  {
+    teams,
+    facts,
+    overrides,
+    you,
+  }: Pick<Overview, 'teams' | 'facts' | 'overrides'> & Partial<Pick<Overview, 'you'>>,
 ): Result<PublishedSite, readonly PublishFault[]> {
   const made = publish(design, 0, locale);
   if (!made.ok) return made;

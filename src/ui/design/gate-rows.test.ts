@@ -7,10 +7,17 @@ const widgetOf = (change: Partial<Widget>) => madeDesign(change).widgets[0] as W
 
 describe('Who can answer?', () => {
   it('has a row for every state there can be; at rest *nearby* only while it holds', () => {
-    const states = (widget: Widget, now: 'in' | 'nearby', areAll = false) => gateRows(widget, now, areAll).map(({ state }) => state);
+    const states = (widget: Widget, now: 'in' | 'nearby', areAll = false) =>
+      gateRows(widget, now, areAll).map(({ state }) => state);
     expect(states(widgetOf({}), 'in')).toEqual(['in', 'busy', 'nobody']);
     expect(states(widgetOf({}), 'nearby')).toEqual(['in', 'nearby', 'busy', 'nobody']);
-    expect(states(widgetOf({ calendarId: 'night' }), 'in', true)).toEqual(['in', 'nearby', 'busy', 'nobody', 'closed']);
+    expect(states(widgetOf({ calendarId: 'night' }), 'in', true)).toEqual([
+      'in',
+      'nearby',
+      'busy',
+      'nobody',
+      'closed',
+    ]);
   });
 
   it('tells several teams apart, one that is gone as nobody; a single team is what the state says', () => {

@@ -10,7 +10,13 @@ const DEED_WORDS: Readonly<Record<Deed, string>> = {
   answers: 'answers only',
   'out-of-sight': 'out of sight',
 };
-const SHORT: Readonly<Record<WidgetState, string>> = { in: 'in', nearby: 'nearby', busy: 'busy', nobody: 'nobody', closed: 'closed' };
+const SHORT: Readonly<Record<WidgetState, string>> = {
+  in: 'in',
+  nearby: 'nearby',
+  busy: 'busy',
+  nobody: 'nobody',
+  closed: 'closed',
+};
 
 const STATES: readonly WidgetState[] = ['in', 'nearby', 'busy', 'nobody', 'closed'];
 
@@ -24,7 +30,11 @@ export interface TeamRow {
 }
 
 /** The teams that answer in a widget, in their order; empty where there is only one: it is what the widget's state says. */
-export function teamRows({ teams, deeds }: Widget, { pointer }: PublishedSite, nameOfTeam: (id: string) => string): TeamRow[] {
+export function teamRows(
+  { teams, deeds }: Widget,
+  { pointer }: PublishedSite,
+  nameOfTeam: (id: string) => string,
+): TeamRow[] {
   if (teams.length < 2) return [];
   return teams.map((id) => {
     const state = pointer.teams[id] ?? 'nobody';
@@ -43,7 +53,14 @@ export function foldedTeams(rows: readonly Pick<TeamRow, 'state'>[]): string {
 /** The rows of *Who can answer?*: every state this widget can be in, where it leads, and which one holds. At rest there is no room for *nearby* unless it holds. */
 export function gateRows(widget: Widget, now: WidgetState, areAll = false): GateRow[] {
   const states: readonly WidgetState[] = STATES.filter(
-    (state) => (state !== 'closed' || widget.calendarId !== null) && (state !== 'nearby' || now === 'nearby' || areAll),
+    (state) =>
+      (state !== 'closed' || widget.calendarId !== null) &&
+      (state !== 'nearby' || now === 'nearby' || areAll),
   );
-  return states.map((state) => ({ state, words: SHORT[state], leadsTo: DEED_WORDS[widget.deeds[state]], isNow: state === now }));
+  return states.map((state) => ({
+    state,
+    words: SHORT[state],
+    leadsTo: DEED_WORDS[widget.deeds[state]],
+    isNow: state === now,
+  }));
 }

@@ -10,7 +10,10 @@ describe('the stage', () => {
     const view = stageView({ width: 944, height: 520 }, 'lower-right', 'near', true);
     expect(view.scale).toBe(1);
     expect([view.left + view.pageWidth, view.top + view.pageHeight]).toEqual([944, 520 + AWNING_PX]);
-    expect(stageView({ width: 944, height: 520 }, 'upper-left', 'near', true)).toMatchObject({ left: 0, top: AWNING_PX });
+    expect(stageView({ width: 944, height: 520 }, 'upper-left', 'near', true)).toMatchObject({
+      left: 0,
+      top: AWNING_PX,
+    });
   });
 
   it('a stage too low for the window is a low page: nothing of it hides behind the awning', () => {
@@ -30,8 +33,12 @@ describe('the path', () => {
     for (const width of [1024, 1200, 1280, 1440]) {
       const measures = pathMeasures(width);
       for (const lane of ['upper', 'lower'] as const) {
-        const lefts = STONES.filter((stone) => stone.lane === lane).map(({ column }) => columnLeft(column, measures));
-        lefts.forEach((left, index) => expect((lefts[index + 1] ?? Infinity) - left).toBeGreaterThan(measures.stoneWidth));
+        const lefts = STONES.filter((stone) => stone.lane === lane).map(({ column }) =>
+          columnLeft(column, measures),
+        );
+        lefts.forEach((left, index) =>
+          expect((lefts[index + 1] ?? Infinity) - left).toBeGreaterThan(measures.stoneWidth),
+        );
         expect((lefts.at(-1) ?? 0) + measures.stoneWidth, `${width}`).toBeLessThanOrEqual(width);
       }
     }

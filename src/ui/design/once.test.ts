@@ -36,7 +36,9 @@ describe('one change of the draft', () => {
   it('asks the engine once for each tile, once for the page and once for the door, whatever draws it', () => {
     draw(madeSite({ design, teams: { [DESK]: 'in' } }));
     expect(vi.mocked(decide)).toHaveBeenCalledTimes(DRAWN_MOMENTS.length + 2);
-    const asked = vi.mocked(decide).mock.calls.map(([, circumstances]: [PublishedSite, Circumstances]) => circumstances);
+    const asked = vi
+      .mocked(decide)
+      .mock.calls.map(([, circumstances]: [PublishedSite, Circumstances]) => circumstances);
     expect(new Set(asked).size).toBe(asked.length);
   });
 
@@ -47,7 +49,9 @@ describe('one change of the draft', () => {
     const near = { moments: {}, invitation: 'another', base, shown: 'everywhere', state: 'in' } as const;
     const second = draw(site, near);
     expect(vi.mocked(decide)).toHaveBeenCalledTimes(1);
-    const same = second.filter(({ standpoint }, index) => standpoint === first[index]?.standpoint).map(({ moment }) => moment);
+    const same = second
+      .filter(({ standpoint }, index) => standpoint === first[index]?.standpoint)
+      .map(({ moment }) => moment);
     expect(same).toEqual(DRAWN_MOMENTS.filter((moment) => moment !== 'invited'));
   });
 });

@@ -23,7 +23,20 @@ export const STONES: readonly StonePlace[] = [
 ];
 
 /** The ways that stand between the stones at rest (screens.md); the others are said on the stage's signposts. */
-export const WAYS_AT_REST: readonly WayId[] = ['W1', 'W2', 'W4', 'W7', 'W8', 'W9', 'W10', 'W12', 'W13', 'W15', 'W17', 'W19'];
+export const WAYS_AT_REST: readonly WayId[] = [
+  'W1',
+  'W2',
+  'W4',
+  'W7',
+  'W8',
+  'W9',
+  'W10',
+  'W12',
+  'W13',
+  'W15',
+  'W17',
+  'W19',
+];
 
 export interface PathMeasures {
   readonly stoneWidth: number;
@@ -39,7 +52,10 @@ const FREE_RIGHT = 74;
 /** Pitch and width of the stones for a width: 208 and 150 from 1280 on, narrower without pictures below. */
 export function pathMeasures(width: number): PathMeasures {
   const stoneWidth = width < 1200 ? 116 : 150;
-  return { stoneWidth, pitch: Math.max(stoneWidth + 24, Math.floor((width - MARGIN - FREE_RIGHT - stoneWidth - 16) / 5)) };
+  return {
+    stoneWidth,
+    pitch: Math.max(stoneWidth + 24, Math.floor((width - MARGIN - FREE_RIGHT - stoneWidth - 16) / 5)),
+  };
 }
 
 /** Left edge of a column. */
@@ -61,7 +77,9 @@ export function neighbourOf(moment: DrawnMoment, key: string): DrawnMoment | nul
     );
   const other = key === 'ArrowDown' ? 'lower' : key === 'ArrowUp' ? 'upper' : here.lane;
   if (other === here.lane) return null;
-  const nearest = [...lane(other)].sort((a, b) => Math.abs(a.column - here.column) - Math.abs(b.column - here.column))[0];
+  const nearest = [...lane(other)].sort(
+    (a, b) => Math.abs(a.column - here.column) - Math.abs(b.column - here.column),
+  )[0];
   return nearest?.moment ?? null;
 }
 

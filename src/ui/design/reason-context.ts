@@ -5,7 +5,12 @@ import type { ReasonContext } from '../wording/because';
 import { untilWords } from '../wording/times';
 
 /** What reasons need to be said: names of the draft, and times as the site's clock says them from `now` on. */
-export function reasonContext({ widgets }: Design, site: PublishedSite, now: number, teamName: string): ReasonContext {
+export function reasonContext(
+  { widgets }: Design,
+  site: PublishedSite,
+  now: number,
+  teamName: string,
+): ReasonContext {
   const all = widgets.flatMap(({ invitations }) => invitations);
   return {
     teamName,

@@ -31,14 +31,26 @@ export function stageView(
   if (device !== 'desktop') return held(stage, SIZES[device], corner, distance);
   if (distance === 'whole') {
     const scale = Math.min(stage.width / 1280, (stage.height - AWNING_PX) / 800);
-    return { pageWidth: 1280, pageHeight: 800, scale, left: (stage.width - 1280 * scale) / 2, top: AWNING_PX };
+    return {
+      pageWidth: 1280,
+      pageHeight: 800,
+      scale,
+      left: (stage.width - 1280 * scale) / 2,
+      top: AWNING_PX,
+    };
   }
   const pageWidth = Math.max(1280, stage.width);
   const isLow = isWindowOpen && stage.height < LOW_PX;
   const pageHeight = isLow ? stage.height - AWNING_PX : Math.max(800, stage.height);
   const left = corner.endsWith('right') ? stage.width - pageWidth : 0;
   if (corner.startsWith('middle'))
-    return { pageWidth, pageHeight, scale: 1, left, top: isLow ? AWNING_PX : (stage.height + AWNING_PX - pageHeight) / 2 };
+    return {
+      pageWidth,
+      pageHeight,
+      scale: 1,
+      left,
+      top: isLow ? AWNING_PX : (stage.height + AWNING_PX - pageHeight) / 2,
+    };
   // The window still hangs just below the awning where it stands higher on the page.
   const below = isWindowOpen && !isLow && corner.startsWith('lower') ? AWNING_PX + lift : 0;
   const top = !isLow && corner.startsWith('lower') ? stage.height - pageHeight + below : AWNING_PX;
@@ -53,7 +65,12 @@ const SIZES = { phone: { width: 390, height: 844 }, tablet: { width: 820, height
  * A device that is held in the hand stands on the widget's side of the stage, away from the signposts; near, at true size,
  * as much of it as there is room for, at the end where the widget is.
  */
-function held(stage: { width: Px; height: Px }, page: { width: Px; height: Px }, corner: Corner, distance: 'near' | 'whole'): StageView {
+function held(
+  stage: { width: Px; height: Px },
+  page: { width: Px; height: Px },
+  corner: Corner,
+  distance: 'near' | 'whole',
+): StageView {
   const room = stage.height - AWNING_PX;
   const scale = distance === 'near' ? 1 : Math.min(1, stage.width / page.width, room / page.height);
   const height = distance === 'near' ? Math.min(page.height, Math.max(room, 480)) : page.height;
@@ -61,12 +78,18 @@ function held(stage: { width: Px; height: Px }, page: { width: Px; height: Px },
   const far = Math.max(free / 2, free - BESIDE_PX);
   const left = corner.endsWith('right') ? far : free - far;
   const isFar = distance === 'near' && !corner.startsWith('upper');
-  const top = !isFar ? AWNING_PX : corner.startsWith('lower') ? stage.height - height : (stage.height + AWNING_PX - height) / 2;
+  const top = !isFar
+    ? AWNING_PX
+    : corner.startsWith('lower')
+      ? stage.height - height
+      : (stage.height + AWNING_PX - height) / 2;
   return { pageWidth: page.width, pageHeight: height, scale, left, top };
 }
 
 /** [T9] Right-to-left mirrors the corner. */
 export function mirrored(corner: Corner, dir: 'ltr' | 'rtl'): Corner {
   if (dir === 'ltr') return corner;
-  return (corner.endsWith('right') ? corner.replace('right', 'left') : corner.replace('left', 'right')) as Corner;
+  return (
+    corner.endsWith('right') ? corner.replace('right', 'left') : corner.replace('left', 'right')
+  ) as Corner;
 }

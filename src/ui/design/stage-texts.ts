@@ -45,9 +45,13 @@ export function stageTexts(
 ): MomentTexts {
   const decision = decided(standpoint.site, standpoint.circumstances);
   const { site, circumstances } = standpoint;
-  const live = site.design.widgets.find(({ key }) => key === (decision.widget ?? widget.key)) ?? site.design.widgets[0];
+  const live =
+    site.design.widgets.find(({ key }) => key === (decision.widget ?? widget.key)) ?? site.design.widgets[0];
   if (live === undefined) throw new Error('Expected a design with a widget.');
-  const hearer = hearerOf({ site, widget: live, decision, circumstances }, -new Date(circumstances.now).getTimezoneOffset());
+  const hearer = hearerOf(
+    { site, widget: live, decision, circumstances },
+    -new Date(circumstances.now).getTimezoneOffset(),
+  );
   const valuesOf = (key: TextKey) => decision.lines.find((one) => one.key === key)?.values ?? {};
   const wordingAt = (key: SaidKey): WordingKey =>
     isTextKey(key) ? pickedWording(design, widget, key, { ...hearer, locale }, valuesOf(key)) : key;
@@ -82,7 +86,11 @@ export function stageTexts(
     cased: moment === 'invited' ? [] : [...new Set([...first, ...standing])],
     alsoSaid: alsoSaidAt(moment, widget)
       .filter((key) => key === 'launcher.name' || !standing.includes(key))
-      .map((key) => ({ key, name: wordingName(widget, wordingAt(key), nameOfTeam), text: sampled(textOf(wordingAt(key)), key) })),
+      .map((key) => ({
+        key,
+        name: wordingName(widget, wordingAt(key), nameOfTeam),
+        text: sampled(textOf(wordingAt(key)), key),
+      })),
   };
 }
 
@@ -105,7 +113,8 @@ function faultWords({ code, name }: WordingFault, known: readonly string[]): str
   if (code === 'unknown-variable')
     return `{${name}} is not known here. Known: ${known.map((one) => `{${one}}`).join(', ')}. Not saved yet.`;
   if (code === 'wrong-type') return `{${name}} is not a number. Not saved yet.`;
-  if (code === 'needs-without') return `{${name}} is not always known, and nothing else would be said then. Not saved yet.`;
+  if (code === 'needs-without')
+    return `{${name}} is not always known, and nothing else would be said then. Not saved yet.`;
   if (code === 'empty-text') return 'An invitation says something. Not saved yet.';
   if (code === 'not-offered') return `{${name}} cannot be written that way. Not saved yet.`;
   return 'A brace { or } is without its other half. Not saved yet.';

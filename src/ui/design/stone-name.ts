@@ -3,7 +3,10 @@ import type { Stone } from './stones';
 import type { DrawnWay } from './ways';
 
 /** What a stone is called for a screen reader: all that is drawn on it, and where its ways lead. */
-export function stoneName({ moment, nearness, words, outOfReach, crack, cases }: Stone, ways: readonly DrawnWay[]): string {
+export function stoneName(
+  { moment, nearness, words, outOfReach, crack, cases }: Stone,
+  ways: readonly DrawnWay[],
+): string {
   const isWalked = nearness === 'here' || nearness === 'on-the-way';
   return [
     MOMENT_WORDS[moment].name,
@@ -12,7 +15,9 @@ export function stoneName({ moment, nearness, words, outOfReach, crack, cases }:
     cases.length === 0 ? '' : `said differently for: ${cases.join('; ')}`,
     outOfReach ?? '',
     crack === null ? '' : `Dead end: ${crack}`,
-    ...ways.filter(({ from }) => from === moment).map(({ to, full }) => `leads to ${MOMENT_WORDS[to].name}: ${full}`),
+    ...ways
+      .filter(({ from }) => from === moment)
+      .map(({ to, full }) => `leads to ${MOMENT_WORDS[to].name}: ${full}`),
   ]
     .filter(Boolean)
     .join('. ');

@@ -13,16 +13,17 @@ const base = supposedVisitor(
   { page: '/tonight', at: EVENING, visit: 'first', device: 'desktop', locale: 'en', who: null, asks: null },
   EVENING,
 );
-const of = (stones: ReturnType<typeof stonesOf>, moment: string) => stones.find((one) => one.moment === moment);
+const of = (stones: ReturnType<typeof stonesOf>, moment: string) =>
+  stones.find((one) => one.moment === moment);
 
 describe('stones', () => {
   it('say by themselves what time alone brings, what is possible, and why the rest is not', () => {
     const stones = stonesOf(site, widget, base, nearOf(site, base), String);
-    expect([of(stones, 'passing-by')?.nearness, of(stones, 'invited')?.nearness, of(stones, 'talking')?.nearness]).toEqual([
-      'here',
-      'on-the-way',
-      'possible',
-    ]);
+    expect([
+      of(stones, 'passing-by')?.nearness,
+      of(stones, 'invited')?.nearness,
+      of(stones, 'talking')?.nearness,
+    ]).toEqual(['here', 'on-the-way', 'possible']);
     expect(of(stones, 'nobody-home')?.outOfReach).toBe('not while somebody is in');
     expect(of(stones, 'invited')?.words).toContain('just ask');
   });
@@ -39,6 +40,10 @@ describe('stones', () => {
     const plain = madeDesign();
     const quiet = madeSite({ design: plain });
     const stones = stonesOf(quiet, plain.widgets[0] ?? widget, base, nearOf(quiet, base), String);
-    expect(of(stones, 'invited')).toMatchObject({ nearness: 'never', outOfReach: 'no invitations', words: '' });
+    expect(of(stones, 'invited')).toMatchObject({
+      nearness: 'never',
+      outOfReach: 'no invitations',
+      words: '',
+    });
   });
 });

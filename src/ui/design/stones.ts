@@ -37,11 +37,18 @@ export function stonesOf(
   nameOfTeam: (id: string) => string,
 ): Stone[] {
   const { widget: shown, state } = decided(site, base);
-  const known = near !== null && near.base === base && near.shown === shown && near.state === state ? near : null;
-  const ground = { isShown: shown !== null, state, hasInvitations: widget.invitations.some(({ isOn }) => isOn), why: null };
+  const known =
+    near !== null && near.base === base && near.shown === shown && near.state === state ? near : null;
+  const ground = {
+    isShown: shown !== null,
+    state,
+    hasInvitations: widget.invitations.some(({ isOn }) => isOn),
+    why: null,
+  };
   return DRAWN_MOMENTS.map((moment): Stone => {
     const standpoint = standAt(site, base, moment, known?.invitation ?? null);
-    const nearness = known === null ? guessed(moment, standpoint, ground) : (known.moments[moment] ?? 'never');
+    const nearness =
+      known === null ? guessed(moment, standpoint, ground) : (known.moments[moment] ?? 'never');
     return {
       moment,
       standpoint,
@@ -59,7 +66,11 @@ function casesAt(widget: Widget, moment: DrawnMoment): readonly CaseOfText[] {
   return moment === 'invited' ? [] : casesOf(widget, FIRST_TEXT[moment]).slice(0, -1);
 }
 
-function guessed(moment: DrawnMoment, { needs, circumstances }: Standpoint, { isShown }: { readonly isShown: boolean }): Nearness {
+function guessed(
+  moment: DrawnMoment,
+  { needs, circumstances }: Standpoint,
+  { isShown }: { readonly isShown: boolean },
+): Nearness {
   if (!isShown || needs !== null) return 'never';
   if (moment === 'passing-by') return 'here';
   return moment === 'invited' && circumstances.invited === null ? 'never' : 'possible';
@@ -68,11 +79,15 @@ function guessed(moment: DrawnMoment, { needs, circumstances }: Standpoint, { is
 function firstWords({ site, circumstances }: Standpoint, widget: Widget, moment: DrawnMoment): string {
   const decision = decided(site, circumstances);
   const { invited } = circumstances;
-  const key = moment === 'invited' ? (invited === null ? null : `invitation:${invited.id}`) : FIRST_TEXT[moment];
+  const key =
+    moment === 'invited' ? (invited === null ? null : `invitation:${invited.id}`) : FIRST_TEXT[moment];
   const live = site.design.widgets.find((one) => one.key === (decision.widget ?? widget.key));
   const words = key === null ? undefined : live?.words[key];
   if (live === undefined || words === undefined) return '';
   const line = decision.lines.find((one) => one.key === key);
-  const hearer = hearerOf({ site, widget: live, decision, circumstances }, -new Date(circumstances.now).getTimezoneOffset());
+  const hearer = hearerOf(
+    { site, widget: live, decision, circumstances },
+    -new Date(circumstances.now).getTimezoneOffset(),
+  );
   return say(words, { siteName: site.design.siteName, ...line?.values }, hearer);
 }

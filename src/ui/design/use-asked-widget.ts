@@ -21,7 +21,9 @@ export function useAskedWidget(
     isDone.current = true;
     const wanted = widgets.find(({ key }) => key === asked);
     const page =
-      wanted === undefined || rehearsed.shown === asked ? null : pageShowing(rehearsed.site, wanted, supposed, rehearsed.base.now);
+      wanted === undefined || rehearsed.shown === asked
+        ? null
+        : pageShowing(rehearsed.site, wanted, supposed, rehearsed.base.now);
     if (page !== null) suppose({ page });
   }, [asked, widgets, rehearsed, supposed, suppose]);
 }

@@ -31,7 +31,10 @@ export function useDraft(): DraftLoad {
     };
     begin().catch((error: unknown) => {
       notice(error);
-      setLoad({ kind: 'failed', sentence: error instanceof PortError ? error.sentence : 'The draft could not be loaded.' });
+      setLoad({
+        kind: 'failed',
+        sentence: error instanceof PortError ? error.sentence : 'The draft could not be loaded.',
+      });
     });
     const warn = (event: BeforeUnloadEvent): void => {
       if (saver.current?.isPending()) event.preventDefault();

@@ -11,7 +11,9 @@ import { useSite } from '../frame/SiteContext';
 
 /** What stands behind the widget on the stage. */
 export type Backdrop =
-  { readonly kind: 'drawn' } | { readonly kind: 'picture'; readonly address: string } | { readonly kind: 'site'; readonly address: string };
+  | { readonly kind: 'drawn' }
+  | { readonly kind: 'picture'; readonly address: string }
+  | { readonly kind: 'site'; readonly address: string };
 export type BackdropKind = Backdrop['kind'];
 
 export interface PagePictureActs {
@@ -50,12 +52,16 @@ export function usePagePictures(
   const site = known.siteAddress === null ? null : framedAddress(known.siteAddress, page, location.origin);
   const backdrop = ((): Backdrop => {
     if (asked === 'site' && site !== null) return { kind: 'site', address: site };
-    return asked === 'drawn' || picture === undefined ? DRAWN : { kind: 'picture', address: addressOf(picture) };
+    return asked === 'drawn' || picture === undefined
+      ? DRAWN
+      : { kind: 'picture', address: addressOf(picture) };
   })();
   const tell = useCallback(
     (error: unknown): void => {
       notice(error);
-      toast.error(error instanceof PortError ? error.sentence : 'That did not work. Nothing was changed; try again.');
+      toast.error(
+        error instanceof PortError ? error.sentence : 'That did not work. Nothing was changed; try again.',
+      );
     },
     [notice],
   );

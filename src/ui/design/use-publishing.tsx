@@ -27,7 +27,10 @@ export function usePublishing(
   const { publishedDesign } = overview;
   // The number on the button may follow a little later than the stage.
   const later = useDeferredValue(design);
-  const changes = useMemo(() => (publishedDesign === null ? null : changesOf(publishedDesign, later)), [publishedDesign, later]);
+  const changes = useMemo(
+    () => (publishedDesign === null ? null : changesOf(publishedDesign, later)),
+    [publishedDesign, later],
+  );
   const dialog = isOpen ? (
     <PublishDialog
       onClose={() => setOpen(false)}
@@ -44,5 +47,7 @@ export function usePublishing(
 }
 
 function nameOfInvitation({ widgets }: DraftState['design'], id: string): string {
-  return widgets.flatMap(({ invitations }) => invitations).find((one) => one.id === id)?.name ?? 'An invitation';
+  return (
+    widgets.flatMap(({ invitations }) => invitations).find((one) => one.id === id)?.name ?? 'An invitation'
+  );
 }

@@ -9,7 +9,13 @@ import type { Board } from '../../core/boards/board';
 import type { Circumstances } from '../../core/model/circumstances';
 import type { Design, Widget } from '../../core/model/design';
 import type { WidgetState } from '../../core/model/moment';
-import { type Situation, type Supposed, situationsOf, supposedSite, supposedVisitor } from '../../core/rehearse/suppose';
+import {
+  type Situation,
+  type Supposed,
+  situationsOf,
+  supposedSite,
+  supposedVisitor,
+} from '../../core/rehearse/suppose';
 import type { Overview } from '../../core/wire/desk';
 import type { PublishedSite } from '../../core/wire/published-site';
 import { boardSentence } from '../wording/boards';
@@ -44,7 +50,12 @@ export interface Rehearsed {
 }
 
 /** Draws a draft for the supposed circumstances; else what is wrong with it, in words. */
-export function useRehearsed(design: Design, supposed: Supposed, overview: Overview, boards: readonly Board[]): Rehearsed | string {
+export function useRehearsed(
+  design: Design,
+  supposed: Supposed,
+  overview: Overview,
+  boards: readonly Board[],
+): Rehearsed | string {
   const { page, locale } = supposed;
   const made = useMemo(() => draftSite(design, locale, overview), [design, locale, overview]);
   const asItIs = made.ok ? made.value : null;
@@ -57,7 +68,10 @@ export function useRehearsed(design: Design, supposed: Supposed, overview: Overv
     design.widgets.findIndex(({ key }) => key === shown),
   );
   const widget = design.widgets[place];
-  const nameOfTeam = useCallback((id: string) => teamName(overview.teams.find((team) => team.id === id)), [overview.teams]);
+  const nameOfTeam = useCallback(
+    (id: string) => teamName(overview.teams.find((team) => team.id === id)),
+    [overview.teams],
+  );
   // The search may follow a little later; what stands on the stones may not.
   const { near, isOver: isSought } = useNear(site, base);
   const whole = useMemo(
@@ -70,7 +84,12 @@ export function useRehearsed(design: Design, supposed: Supposed, overview: Overv
     () =>
       asItIs === null
         ? []
-        : situationsOf(asItIs, calendarId, { page, locale: design.defaultLocale, locales: design.locales }, overview.now),
+        : situationsOf(
+            asItIs,
+            calendarId,
+            { page, locale: design.defaultLocale, locales: design.locales },
+            overview.now,
+          ),
     [asItIs, calendarId, page, design.defaultLocale, design.locales, overview.now],
   );
   const situations = useSame(found);
@@ -84,18 +103,40 @@ export function useRehearsed(design: Design, supposed: Supposed, overview: Overv
     [site, widget, base.now],
   );
   const drawn = useMemo(
-    () => (widget === undefined ? [] : waysOf(design, widget, { teamName: nameOfTeam, first: invitation, later })),
+    () =>
+      widget === undefined ? [] : waysOf(design, widget, { teamName: nameOfTeam, first: invitation, later }),
     [design, widget, nameOfTeam, invitation, later],
   );
   const ways = useSame(drawn);
   if (!made.ok) return `a text cannot be read (${made.errors[0]?.key})`;
-  if (widget === undefined || site === null || asItIs === null || decision === null) return 'it has no widget';
-  return { site, asItIs, base, widget, place, shown, state: decision.state, near, isSought, stones, ways, situations, nameOfTeam };
+  if (widget === undefined || site === null || asItIs === null || decision === null)
+    return 'it has no widget';
+  return {
+    site,
+    asItIs,
+    base,
+    widget,
+    place,
+    shown,
+    state: decision.state,
+    near,
+    isSought,
+    stones,
+    ways,
+    situations,
+    nameOfTeam,
+  };
 }
 
 /** A board without a widget of its own cracks the stones of every widget. */
-function withCracks(stones: readonly Stone[], boards: readonly Board[], widget: Widget | undefined): readonly Stone[] {
-  const cracks = boards.filter(({ crack, widgetId }) => crack !== null && (widgetId === null || widgetId === widget?.id));
+function withCracks(
+  stones: readonly Stone[],
+  boards: readonly Board[],
+  widget: Widget | undefined,
+): readonly Stone[] {
+  const cracks = boards.filter(
+    ({ crack, widgetId }) => crack !== null && (widgetId === null || widgetId === widget?.id),
+  );
   if (cracks.length === 0) return stones;
   return stones.map((stone) => {
     const found = cracks.find(({ crack }) => crack === stone.moment);

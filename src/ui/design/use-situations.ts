@@ -1,7 +1,12 @@
 'use client';
 
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import { type KeptSituation, type Situation, type Supposed, isSameSupposed } from '../../core/rehearse/suppose';
+import {
+  type KeptSituation,
+  type Situation,
+  type Supposed,
+  isSameSupposed,
+} from '../../core/rehearse/suppose';
 import { useSite } from '../frame/SiteContext';
 import { newClientId } from '../frame/new-client-id';
 import { SITUATION_WORDS } from '../wording/situations';
@@ -25,7 +30,11 @@ export interface Situations {
 }
 
 /** The situations of the site, those that are worked out first, then one's own. */
-export function useSituations(computed: readonly Situation[], supposed: Supposed, suppose: (supposed: Supposed) => void): Situations {
+export function useSituations(
+  computed: readonly Situation[],
+  supposed: Supposed,
+  suppose: (supposed: Supposed) => void,
+): Situations {
   const { port, notice } = useSite();
   const [kept, setKept] = useState<readonly KeptSituation[]>([]);
   useEffect(() => {

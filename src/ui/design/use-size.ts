@@ -3,7 +3,10 @@
 import { type RefObject, useLayoutEffect, useState } from 'react';
 
 /** The size of an element, kept up to date. 0 × 0 until it is known. */
-export function useSize(ref: RefObject<HTMLElement | null>): { readonly width: number; readonly height: number } {
+export function useSize(ref: RefObject<HTMLElement | null>): {
+  readonly width: number;
+  readonly height: number;
+} {
   const [size, setSize] = useState({ width: 0, height: 0 });
   useLayoutEffect(() => {
     const element = ref.current;

@@ -24,7 +24,9 @@ describe('circumstances in the address', () => {
   });
 
   it('what cannot be read is as it is now', () => {
-    const odd = new URLSearchParams('at=soon&visit=9&device=fridge&locale=xx&with=constructor&asks=nobody-here');
+    const odd = new URLSearchParams(
+      'at=soon&visit=9&device=fridge&locale=xx&with=constructor&asks=nobody-here',
+    );
     expect(readSupposed(odd, design)).toEqual(readSupposed(new URLSearchParams(), design));
   });
 });

@@ -29,7 +29,8 @@ export function writeSupposed(
   { defaultLocale }: Design,
 ): URLSearchParams {
   const next = new URLSearchParams(params);
-  const set = (name: string, value: string | null): void => (value === null ? next.delete(name) : next.set(name, value));
+  const set = (name: string, value: string | null): void =>
+    value === null ? next.delete(name) : next.set(name, value);
   set('on', page === '/' ? null : page);
   set('at', at === null ? null : new Date(at).toISOString().replace(/\.000Z$/, 'Z'));
   set('visit', visit === 'first' ? null : visit);
@@ -44,7 +45,10 @@ export function writeSupposed(
 export function useSupposed(design: Design): readonly [Supposed, (change: Partial<Supposed>) => void] {
   const params = useSearchParams();
   const [supposed, setSupposed] = useState<Supposed>(() => readSupposed(new URLSearchParams(params), design));
-  const change = useCallback((part: Partial<Supposed>) => setSupposed((before) => ({ ...before, ...part })), []);
+  const change = useCallback(
+    (part: Partial<Supposed>) => setSupposed((before) => ({ ...before, ...part })),
+    [],
+  );
   useEffect(() => {
     const now = new URLSearchParams(location.search);
     const next = writeSupposed(now, supposed, design).toString();

@@ -6,7 +6,15 @@ import type { Circumstances } from '../../core/model/circumstances';
 import { decide } from '../../core/decide/decide';
 import { launcherHere } from '../../core/rehearse/launcher-here';
 import { type Standpoint, entriesAt } from '../../core/rehearse/stand-at';
-import { type NextThing, TRIED_STEPS_MAX, type TriedStep, nextThing, readSteps, tryVisit, writeSteps } from '../../core/rehearse/try-visit';
+import {
+  type NextThing,
+  TRIED_STEPS_MAX,
+  type TriedStep,
+  nextThing,
+  readSteps,
+  tryVisit,
+  writeSteps,
+} from '../../core/rehearse/try-visit';
 import type { Walk } from '../../core/rehearse/walk';
 import type { PublishedSite } from '../../core/wire/published-site';
 
@@ -32,9 +40,14 @@ export interface TryActs {
 }
 
 /** Null while none is tried. Its steps stand in the page's address (`?try=…`), so that it can be sent. */
-export function useTried(site: PublishedSite | null, base: Circumstances | null): readonly [Tried | null, TryActs] {
+export function useTried(
+  site: PublishedSite | null,
+  base: Circumstances | null,
+): readonly [Tried | null, TryActs] {
   const asked = useSearchParams().get('try');
-  const [steps, setSteps] = useState<readonly TriedStep[] | null>(() => (asked === null ? null : readSteps(asked)));
+  const [steps, setSteps] = useState<readonly TriedStep[] | null>(() =>
+    asked === null ? null : readSteps(asked),
+  );
   useEffect(() => {
     const params = new URLSearchParams(location.search);
     const before = params.toString();
@@ -43,8 +56,14 @@ export function useTried(site: PublishedSite | null, base: Circumstances | null)
     const next = params.toString();
     if (next !== before) history.replaceState(null, '', next === '' ? location.pathname : `?${next}`);
   }, [steps]);
-  const walks = useMemo(() => (steps === null || site === null || base === null ? null : tryVisit(site, base, steps)), [steps, site, base]);
-  const go = useCallback((step: TriedStep) => setSteps((before) => [...(before ?? []), step].slice(0, TRIED_STEPS_MAX)), []);
+  const walks = useMemo(
+    () => (steps === null || site === null || base === null ? null : tryVisit(site, base, steps)),
+    [steps, site, base],
+  );
+  const go = useCallback(
+    (step: TriedStep) => setSteps((before) => [...(before ?? []), step].slice(0, TRIED_STEPS_MAX)),
+    [],
+  );
   const back = useCallback(() => setSteps((before) => (before ?? []).slice(0, -1)), []);
   const anew = useCallback(() => setSteps([]), []);
   const acts = useMemo(() => ({ begin: anew, stop: () => setSteps(null) }), [anew]);
@@ -53,12 +72,19 @@ export function useTried(site: PublishedSite | null, base: Circumstances | null)
     if (steps === null || walks === null || last === undefined) return null;
     const { circumstances } = last;
     const { moment } = decide(last.site, circumstances);
-    const entries = circumstances.conversation === null ? [] : entriesAt(last.site, moment, circumstances.now);
+    const entries =
+      circumstances.conversation === null ? [] : entriesAt(last.site, moment, circumstances.now);
     return {
       steps,
       walks,
       last,
-      standpoint: { site: last.site, circumstances, entries, needs: null, hasNoLauncher: launcherHere(last).kind !== 'there' },
+      standpoint: {
+        site: last.site,
+        circumstances,
+        entries,
+        needs: null,
+        hasNoLauncher: launcherHere(last).kind !== 'there',
+      },
       next: nextThing(last),
       go,
       back,

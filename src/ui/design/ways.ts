@@ -23,19 +23,37 @@ export type LaterWords = (way: WayId) => string | null | undefined;
 export function waysOf(
   design: Design,
   widget: Widget,
-  { teamName, first, later }: { readonly teamName: (id: string) => string; readonly first: string | null; readonly later: LaterWords },
+  {
+    teamName,
+    first,
+    later,
+  }: { readonly teamName: (id: string) => string; readonly first: string | null; readonly later: LaterWords },
 ): DrawnWay[] {
   return WAYS.flatMap(({ id, from, to }) => {
     const label = labelOfWay(design, widget, id, first);
     if (label === null) return [];
     const words = wayWords(label, { teamName });
     const when = IDLE.has(label.code) ? undefined : later(id);
-    return [{ id, from, to, isIdle: IDLE.has(label.code), isUncertain: when === null, ...(when ? laterWords(words, when) : words) }];
+    return [
+      {
+        id,
+        from,
+        to,
+        isIdle: IDLE.has(label.code),
+        isUncertain: when === null,
+        ...(when ? laterWords(words, when) : words),
+      },
+    ];
   });
 }
 
 /** Labels of ways that lead nowhere as things are set. */
-const IDLE: ReadonlySet<WayLabel['code']> = new Set(['no-invitations', 'never-slow', 'stays-waiting', 'asks-nothing-else']);
+const IDLE: ReadonlySet<WayLabel['code']> = new Set([
+  'no-invitations',
+  'never-slow',
+  'stays-waiting',
+  'asks-nothing-else',
+]);
 
 /** Whether this visitor goes along a way by themselves: both its ends are reached so, and time alone leads along it. */
 export function isWalkedWay({ id, from, to }: DrawnWay, stones: readonly Stone[]): boolean {

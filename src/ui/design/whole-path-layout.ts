@@ -24,7 +24,10 @@ const GAP_LEAST = 80;
 export function wholeMeasures(width: Px, height: Px): WholeMeasures {
   const { picture, lower, height: least } = width < 1200 ? SMALL : LARGE;
   const free = width < 1200 ? 24 : 100;
-  const pitch = Math.max(picture.width + GAP_LEAST, Math.floor((width - FIRST_LEFT - picture.width - free) / 5));
+  const pitch = Math.max(
+    picture.width + GAP_LEAST,
+    Math.floor((width - FIRST_LEFT - picture.width - free) / 5),
+  );
   const spare = Math.max(0, height - least);
   return { pitch, picture, top: { upper: 40, lower: lower + Math.round(spare / 2) }, height: least + spare };
 }
@@ -64,7 +67,14 @@ export function wholeDrawings(measures: WholeMeasures): Readonly<Record<WayId, W
     const left = pictureLeft(place.column, measures);
     const top = measures.top[place.lane];
     const foot = top + picture.height;
-    return { left, right: left + picture.width, centre: left + picture.width / 2, top, foot, bottom: foot + CAPTION };
+    return {
+      left,
+      right: left + picture.width,
+      centre: left + picture.width / 2,
+      top,
+      foot,
+      bottom: foot + CAPTION,
+    };
   };
   const [passing, invited, door, waiting, talking, goodbye] = [
     at('passing-by'),
@@ -132,7 +142,13 @@ export function wholeDrawings(measures: WholeMeasures): Readonly<Record<WayId, W
     },
     W17: {
       d: `M${home.right} ${home.foot - 12}C${home.right + 60} ${home.bottom + 40} ${note.left - 60} ${home.bottom + 40} ${note.left} ${note.foot - 12}`,
-      words: { left: slow.left - 30, width: picture.width + 60, y: home.bottom + 28, side: 'below', align: 'center' },
+      words: {
+        left: slow.left - 30,
+        width: picture.width + 60,
+        y: home.bottom + 28,
+        side: 'below',
+        align: 'center',
+      },
     },
     W18: {
       d: `M${home.left + 30} ${home.top}C${home.left + 26} ${home.top - 30} ${door.left + 34} ${door.bottom + 30} ${door.left + 30} ${door.bottom}`,

@@ -41,7 +41,15 @@ interface Answers {
 }
 
 const KEPT = 'sunny-porch-start';
-const EMPTY: Answers = { siteName: '', siteAddress: '', brand: DEFAULT_BRAND, name: '', mail: '', locale: '', zone: '' };
+const EMPTY: Answers = {
+  siteName: '',
+  siteAddress: '',
+  brand: DEFAULT_BRAND,
+  name: '',
+  mail: '',
+  locale: '',
+  zone: '',
+};
 
 /** The first page: five questions, and the widget drawing itself beside them. What is typed survives a reload; the password does not leave the field. */
 export function StartForm({ action, asksAccount }: StartFormProps) {
@@ -78,7 +86,14 @@ export function StartForm({ action, asksAccount }: StartFormProps) {
   const fold = `${LANGUAGES[answers.locale] ?? 'English'}, and it is ${timeIn(answers.zone)} in ${answers.zone || 'your zone'}, right?`;
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '440px 1fr' }, minHeight: '100vh' }}>
-      <Box component="main" sx={{ p: { xs: 2, md: 4 }, bgcolor: 'background.paper', borderRight: { md: '1px solid var(--porch-rail)' } }}>
+      <Box
+        component="main"
+        sx={{
+          p: { xs: 2, md: 4 },
+          bgcolor: 'background.paper',
+          borderRight: { md: '1px solid var(--porch-rail)' },
+        }}
+      >
         <Typography variant="h1" sx={{ mb: 0.5 }}>
           Whose porch is this?
         </Typography>
@@ -115,7 +130,10 @@ export function StartForm({ action, asksAccount }: StartFormProps) {
               label="Where is your site?"
               placeholder="https://"
               type="url"
-              helperText={state.errors.siteAddress ?? 'Its pages may then carry the widget. Leave it empty if you have none yet.'}
+              helperText={
+                state.errors.siteAddress ??
+                'Its pages may then carry the widget. Leave it empty if you have none yet.'
+              }
             />
             <Box>
               <BrandField label="Your colour" value={answers.brand} onChange={(brand) => set({ brand })} />
@@ -151,7 +169,13 @@ export function StartForm({ action, asksAccount }: StartFormProps) {
             <Box>
               <Typography variant="body2">
                 {fold}{' '}
-                <Link component="button" type="button" variant="body2" aria-expanded={isUnfolded} onClick={() => setUnfolded(!isUnfolded)}>
+                <Link
+                  component="button"
+                  type="button"
+                  variant="body2"
+                  aria-expanded={isUnfolded}
+                  onClick={() => setUnfolded(!isUnfolded)}
+                >
                   Change
                 </Link>
               </Typography>
@@ -162,7 +186,10 @@ export function StartForm({ action, asksAccount }: StartFormProps) {
                       {...field('name')}
                       label="Your name"
                       autoComplete="name"
-                      helperText={state.errors.name ?? 'Visitors see it when you answer. Empty: what stands before the @.'}
+                      helperText={
+                        state.errors.name ??
+                        'Visitors see it when you answer. Empty: what stands before the @.'
+                      }
                     />
                   ) : null}
                   <TextField
@@ -211,7 +238,12 @@ export function StartForm({ action, asksAccount }: StartFormProps) {
 function FirstLook({ answers }: { answers: Answers }) {
   const feed = useMemo(() => {
     const locale = answers.locale === '' ? 'en' : answers.locale;
-    const design = defaultDesign(answers.siteName.trim() === '' ? 'Your site' : answers.siteName, locale, answers.brand, () => 'preview0');
+    const design = defaultDesign(
+      answers.siteName.trim() === '' ? 'Your site' : answers.siteName,
+      locale,
+      answers.brand,
+      () => 'preview0',
+    );
     const widgets = design.widgets.map((widget) => ({ ...widget, teams: ['preview1'] }));
     const teams = [{ id: 'preview1', key: 'preview', name: {}, state: 'in' }] as const;
     const made = draftSite({ ...design, widgets }, locale, { teams, facts: null, overrides: {} });
@@ -264,7 +296,9 @@ function zones(chosen: string): string[] {
 
 function timeIn(zone: string): string {
   if (zone === '') return '…';
-  return new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: zone }).format(new Date());
+  return new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: zone }).format(
+    new Date(),
+  );
 }
 
 const NEVER = () => () => undefined;

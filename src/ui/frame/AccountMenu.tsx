@@ -68,7 +68,10 @@ export function AccountMenu({ signOut, onPalette, onSheet }: AccountMenuProps) {
 
 function Key({ children }: { children: ReactNode }) {
   return (
-    <Box component="kbd" sx={{ ml: 'auto', pl: 3, color: 'text.secondary', fontFamily: 'inherit', fontSize: 13 }}>
+    <Box
+      component="kbd"
+      sx={{ ml: 'auto', pl: 3, color: 'text.secondary', fontFamily: 'inherit', fontSize: 13 }}
+    >
       {children}
     </Box>
   );

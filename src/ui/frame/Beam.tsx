@@ -38,7 +38,9 @@ export function Beam(props: BeamProps) {
     .map((screen) => (
       <BeamLink key={screen.path} href={`/s/${siteKey}/${screen.path}`} isHere={screen.path === here}>
         {screen.name}
-        {screen.path === 'conversations' && waiting > 0 ? <Count count={waiting} of="waiting for us" /> : null}
+        {screen.path === 'conversations' && waiting > 0 ? (
+          <Count count={waiting} of="waiting for us" />
+        ) : null}
         {screen.path === 'today' && toMend > 0 ? <Count count={toMend} of="to mend" /> : null}
       </BeamLink>
     ));
@@ -58,7 +60,11 @@ export function Beam(props: BeamProps) {
         zIndex: 20,
       }}
     >
-      <IconButton aria-label="Menu" onClick={() => setMenuOpen(true)} sx={{ display: { md: 'none' }, width: 44, height: 44 }}>
+      <IconButton
+        aria-label="Menu"
+        onClick={() => setMenuOpen(true)}
+        sx={{ display: { md: 'none' }, width: 44, height: 44 }}
+      >
         <MenuIcon />
       </IconButton>
       <Box
@@ -179,7 +185,13 @@ function SitePicker({ sites }: Pick<BeamProps, 'sites'>) {
         color="inherit"
         aria-haspopup="menu"
         onClick={(event) => setAnchor(event.currentTarget)}
-        sx={{ borderColor: 'var(--porch-edge)', maxWidth: { xs: 150, md: 104, lg: 150 }, fontSize: 13, whiteSpace: 'nowrap', mr: 0.5 }}
+        sx={{
+          borderColor: 'var(--porch-edge)',
+          maxWidth: { xs: 150, md: 104, lg: 150 },
+          fontSize: 13,
+          whiteSpace: 'nowrap',
+          mr: 0.5,
+        }}
       >
         <Box component="span" sx={{ overflow: 'hidden', textOverflow: 'ellipsis' }}>
           {siteName}

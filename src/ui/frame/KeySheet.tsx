@@ -31,7 +31,10 @@ export function KeySheet({ isOpen, onClose }: { isOpen: boolean; onClose: () => 
         Keys
       </DialogTitle>
       <DialogContent>
-        <Box component="dl" sx={{ display: 'grid', gridTemplateColumns: 'auto 1fr', columnGap: 3, rowGap: 1, m: 0 }}>
+        <Box
+          component="dl"
+          sx={{ display: 'grid', gridTemplateColumns: 'auto 1fr', columnGap: 3, rowGap: 1, m: 0 }}
+        >
           {KEYS.map(([keys, does]) => (
             <Box key={keys + does} sx={{ display: 'contents' }}>
               <Box component="dt">

@@ -7,7 +7,13 @@ export function LampMark({ mark, size = 20 }: { mark: Mark; size?: number }) {
       {LAMP_PATHS[mark][0] === '' ? null : <path d={LAMP_PATHS[mark][0]} fill="var(--porch-sun)" />}
       <path d={LAMP_OUTLINE} fill="none" stroke="currentColor" strokeWidth={1.5} strokeLinejoin="round" />
       {LAMP_PATHS[mark][1] === '' ? null : (
-        <path d={LAMP_PATHS[mark][1]} fill="none" stroke="currentColor" strokeWidth={1.8} strokeLinecap="round" />
+        <path
+          d={LAMP_PATHS[mark][1]}
+          fill="none"
+          stroke="currentColor"
+          strokeWidth={1.8}
+          strokeLinecap="round"
+        />
       )}
     </svg>
   );

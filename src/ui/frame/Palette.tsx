@@ -35,7 +35,12 @@ export function Palette({ isOpen, onClose, onGo, onSheet }: PaletteProps) {
         <Command.Empty>Nothing is called that. Try another word.</Command.Empty>
         <Command.Group heading="Screens">
           {screens.map((screen) => (
-            <Command.Item key={screen.path} value={screen.name} keywords={screen.alsoKnownAs.split(' ')} onSelect={go(screen.path)}>
+            <Command.Item
+              key={screen.path}
+              value={screen.name}
+              keywords={screen.alsoKnownAs.split(' ')}
+              onSelect={go(screen.path)}
+            >
               {screen.name}
             </Command.Item>
           ))}
@@ -43,7 +48,12 @@ export function Palette({ isOpen, onClose, onGo, onSheet }: PaletteProps) {
         {role === 'responder' ? null : (
           <Command.Group heading="Settings">
             {PLACES.map((place) => (
-              <Command.Item key={place.name} value={place.name} keywords={place.words.split(' ')} onSelect={go(place.path)}>
+              <Command.Item
+                key={place.name}
+                value={place.name}
+                keywords={place.words.split(' ')}
+                onSelect={go(place.path)}
+              >
                 {place.name}
               </Command.Item>
             ))}

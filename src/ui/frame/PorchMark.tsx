@@ -6,7 +6,13 @@ export function PorchMark({ size = 20 }: { size?: number }) {
         d="M12 2.5 21.5 8v2.2a2.4 2.4 0 0 1-4.75 0 2.4 2.4 0 0 1-4.75 0 2.4 2.4 0 0 1-4.75 0 2.4 2.4 0 0 1-4.75 0V8z"
         fill="currentColor"
       />
-      <path d="M5.2 13v6M18.8 13v6M3 20.5h18" fill="none" stroke="currentColor" strokeWidth={1.8} strokeLinecap="round" />
+      <path
+        d="M5.2 13v6M18.8 13v6M3 20.5h18"
+        fill="none"
+        stroke="currentColor"
+        strokeWidth={1.8}
+        strokeLinecap="round"
+      />
     </svg>
   );
 }

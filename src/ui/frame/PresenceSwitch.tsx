@@ -46,7 +46,10 @@ export function PresenceSwitch() {
           Paused
         </Button>
       )}
-      <Box role="status" sx={{ display: 'flex', alignItems: 'center', gap: 0.75, fontSize: 13, whiteSpace: 'nowrap', px: 0.5 }}>
+      <Box
+        role="status"
+        sx={{ display: 'flex', alignItems: 'center', gap: 0.75, fontSize: 13, whiteSpace: 'nowrap', px: 0.5 }}
+      >
         <LampMark mark={lampOf(state, isConnected)} />
         <Box component="span" sx={{ display: { xs: 'none', lg: 'inline' } }}>
           {isConnected ? STATE_WORDS[state] : 'Not connected'}

@@ -1,6 +1,15 @@
 'use client';
 
-import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useRef, useState } from 'react';
+import {
+  createContext,
+  type ReactNode,
+  useCallback,
+  useContext,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+} from 'react';
 import { httpPort } from './http-port';
 import type { Overview } from '../../core/wire/desk';
 import { type BoardActs, useBoards } from './use-boards';
@@ -37,17 +46,32 @@ export function useSite(): SiteShared {
 type TeamsTold = Extract<DeskEvent, { kind: 'teams' }>['teams'];
 
 function withTeams(overview: Overview, teams: TeamsTold): Overview {
-  return { ...overview, teams: overview.teams.map((team) => ({ ...team, state: teams[team.id] ?? 'nobody' })) };
+  return {
+    ...overview,
+    teams: overview.teams.map((team) => ({ ...team, state: teams[team.id] ?? 'nobody' })),
+  };
 }
 
-interface SiteProviderProps extends Pick<SiteShared, 'siteKey' | 'siteName' | 'zone' | 'role' | 'personName'> {
+interface SiteProviderProps extends Pick<
+  SiteShared,
+  'siteKey' | 'siteName' | 'zone' | 'role' | 'personName'
+> {
   readonly children: ReactNode;
   readonly personId: string;
   /** Tests give a fake one. */
   readonly port?: SitePort;
 }
 
-export function SiteProvider({ children, port: given, siteKey, siteName, zone, role, personId, personName }: SiteProviderProps) {
+export function SiteProvider({
+  children,
+  port: given,
+  siteKey,
+  siteName,
+  zone,
+  role,
+  personId,
+  personName,
+}: SiteProviderProps) {
   const port = useMemo(() => given ?? httpPort(siteKey, personId), [given, siteKey, personId]);
   const [overview, setOverview] = useState<Overview | null>(null);
   const [isConnected, setConnected] = useState(true);
@@ -81,7 +105,13 @@ export function SiteProvider({ children, port: given, siteKey, siteName, zone, r
     });
   }, [port, reload]);
 
-  const { boards, tellDesign, tellPictures, putAside, takeBack } = useBoards(port, siteKey, overview, role !== 'responder', notice);
+  const { boards, tellDesign, tellPictures, putAside, takeBack } = useBoards(
+    port,
+    siteKey,
+    overview,
+    role !== 'responder',
+    notice,
+  );
   const shared = useMemo<SiteShared>(
     () => ({
       siteKey,

@@ -11,7 +11,9 @@ import { SignInAgain, type SignInAction } from './SignInAgain';
 import { SiteProvider, type SiteShared } from './SiteContext';
 
 interface SiteFrameProps
-  extends Pick<SiteShared, 'siteKey' | 'siteName' | 'zone' | 'role' | 'personName'>, Pick<BeamProps, 'sites' | 'signOut'> {
+  extends
+    Pick<SiteShared, 'siteKey' | 'siteName' | 'zone' | 'role' | 'personName'>,
+    Pick<BeamProps, 'sites' | 'signOut'> {
   readonly personId: string;
   readonly signIn: SignInAction;
   readonly children: ReactNode;
@@ -38,7 +40,12 @@ export function SiteFrame({ children, sites, signOut, signIn, ...site }: SiteFra
   return (
     <SiteProvider {...site}>
       <Box sx={{ minHeight: '100vh', display: 'flex', flexDirection: 'column' }}>
-        <Beam sites={sites} signOut={signOut} onPalette={() => setPaletteOpen(true)} onSheet={() => setSheetOpen(true)} />
+        <Beam
+          sites={sites}
+          signOut={signOut}
+          onPalette={() => setPaletteOpen(true)}
+          onSheet={() => setSheetOpen(true)}
+        />
         <Box component="main" sx={{ flex: 1, display: 'flex', flexDirection: 'column', minHeight: 0 }}>
           {children}
         </Box>
@@ -57,5 +64,8 @@ export function SiteFrame({ children, sites, signOut, signIn, ...site }: SiteFra
 
 /** Whether a key belongs to a field that is being typed in. */
 export function isTyping(event: Event): boolean {
-  return event.target instanceof HTMLElement && (event.target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName));
+  return (
+    event.target instanceof HTMLElement &&
+    (event.target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName))
+  );
 }

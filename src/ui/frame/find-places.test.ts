@@ -8,7 +8,9 @@ function found(typed: string): string {
     ...SCREENS.map(({ name, alsoKnownAs }) => ({ name, words: alsoKnownAs })),
     ...PLACES.map(({ name, words }) => ({ name, words })),
   ];
-  const fits = all.map(({ name, words }) => ({ name, fit: fitOf(name, typed, words.split(' ')) })).filter(({ fit }) => fit > 0);
+  const fits = all
+    .map(({ name, words }) => ({ name, fit: fitOf(name, typed, words.split(' ')) }))
+    .filter(({ fit }) => fit > 0);
   return fits.sort((a, b) => b.fit - a.fit)[0]?.name ?? '';
 }
 

@@ -1,10 +1,18 @@
 /** Places inside a screen that the palette leads to, by our words and the trade's. */
 export const PLACES: readonly { readonly name: string; readonly words: string; readonly path: string }[] = [
   { name: 'Brand colour', words: 'colour color theme palette', path: 'design?side=everywhere' },
-  { name: 'Corner of the page', words: 'position place launcher bubble side', path: 'design?side=everywhere' },
+  {
+    name: 'Corner of the page',
+    words: 'position place launcher bubble side',
+    path: 'design?side=everywhere',
+  },
   { name: 'Greeting', words: 'welcome message hello text', path: 'design?moment=at-the-door' },
   { name: 'Words on the launcher', words: 'button label bubble', path: 'design?moment=passing-by' },
-  { name: 'Note form, for when nobody is home', words: 'offline form away message contact', path: 'design?moment=nobody-home' },
+  {
+    name: 'Note form, for when nobody is home',
+    words: 'offline form away message contact',
+    path: 'design?moment=nobody-home',
+  },
   { name: 'The tag', words: 'snippet script code embed', path: 'install' },
 ];
 

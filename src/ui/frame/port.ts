@@ -26,7 +26,12 @@ export interface SitePort {
   getOverview(): Promise<Overview>;
   setWish(wish: 'in' | 'out'): Promise<void>;
   getDraft(): Promise<DraftView>;
-  saveChange(change: { clientId: string; base: number; patches: readonly Patch[]; label: string }): Promise<SaveOutcome>;
+  saveChange(change: {
+    clientId: string;
+    base: number;
+    patches: readonly Patch[];
+    label: string;
+  }): Promise<SaveOutcome>;
   stepDraft(step: { clientId: string; kind: 'undo' | 'redo' }): Promise<SaveOutcome>;
   publish(asked: PublishAsked): Promise<number>;
   /** The newest first, below a number. */
@@ -85,7 +90,9 @@ export interface PublishAsked {
   readonly takesBack: boolean;
 }
 
-export type SaveOutcome = { readonly kind: 'saved'; readonly view: DraftView } | { readonly kind: 'behind'; readonly view: DraftView };
+export type SaveOutcome =
+  | { readonly kind: 'saved'; readonly view: DraftView }
+  | { readonly kind: 'behind'; readonly view: DraftView };
 
 export type DeskEvent =
   | { readonly kind: 'teams'; readonly teams: Readonly<Record<string, TeamState>> }

@@ -22,7 +22,8 @@ export const SCREENS: readonly Screen[] = [
     path: 'rehearse',
     name: 'Rehearse',
     alsoKnownAs: 'test simulate try visit replay day preview',
-    toCome: 'Here you will walk through a visit step by step, and replay a day of real traffic against your draft before anybody sees it.',
+    toCome:
+      'Here you will walk through a visit step by step, and replay a day of real traffic against your draft before anybody sees it.',
   },
   {
     path: 'versions',
@@ -37,13 +38,15 @@ export const SCREENS: readonly Screen[] = [
     path: 'answers',
     name: 'Answers',
     alsoKnownAs: 'articles help faq knowledge',
-    toCome: 'Here you will keep short articles that visitors find inside the widget, before and during a conversation.',
+    toCome:
+      'Here you will keep short articles that visitors find inside the widget, before and during a conversation.',
   },
   {
     path: 'results',
     name: 'Results',
     alsoKnownAs: 'statistics reports analytics numbers',
-    toCome: 'Here you will see what the widget did: who was invited, who opened it, who was answered, and whom it missed.',
+    toCome:
+      'Here you will see what the widget did: who was invited, who opened it, who was answered, and whom it missed.',
   },
   {
     path: 'team',

@@ -31,7 +31,8 @@ export function shareStream(
   hearer: StreamHearer,
   only: (event: StreamEvent) => Promise<StreamEvent | null>,
 ): () => void {
-  if (!('locks' in navigator) || !('BroadcastChannel' in globalThis)) return keepStream(address, names, hearer, only);
+  if (!('locks' in navigator) || !('BroadcastChannel' in globalThis))
+    return keepStream(address, names, hearer, only);
   const name = `sunny-porch:${address}:${who}`;
   const channel = new BroadcastChannel(name);
   const stopped = new AbortController();

@@ -25,7 +25,11 @@ export function useAttempt(otherwise: string): Attempt {
       await deed();
     } catch (error) {
       notice(error);
-      setFault(error instanceof PortError ? { fault: error.sentence, errors: error.errors } : { fault: otherwise, errors: {} });
+      setFault(
+        error instanceof PortError
+          ? { fault: error.sentence, errors: error.errors }
+          : { fault: otherwise, errors: {} },
+      );
     } finally {
       setBusy(false);
     }

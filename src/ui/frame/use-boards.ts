@@ -54,12 +54,16 @@ export function useBoards(
   const known = overview?.facts ?? null;
   const now = overview?.now ?? null;
   const all = useMemo(
-    () => (late === null || facts === null || now === null ? null : looseBoards({ design: late, facts: known, now, measured, ...facts })),
+    () =>
+      late === null || facts === null || now === null
+        ? null
+        : looseBoards({ design: late, facts: known, now, measured, ...facts }),
     [late, facts, known, now, measured],
   );
   const boards = useMemo((): Boards | null => {
     if (all === null || facts === null) return null;
-    const asideOf = (board: Board): BoardAside | undefined => facts.asides.find(({ key }) => key === board.key);
+    const asideOf = (board: Board): BoardAside | undefined =>
+      facts.asides.find(({ key }) => key === board.key);
     return {
       peopleOf: facts.peopleOf,
       open: all.filter((one) => asideOf(one) === undefined),

@@ -41,12 +41,15 @@ export function useSending(send: (file: Blob) => Promise<void>): Sending {
       await work();
     } catch (error) {
       notice(error);
-      setFault(error instanceof PortError ? error.sentence : 'It could not be sent. Nothing was changed; try again.');
+      setFault(
+        error instanceof PortError ? error.sentence : 'It could not be sent. Nothing was changed; try again.',
+      );
     }
     if (files.current !== null) files.current.value = ''; // the same file may be chosen again
     setBusy(false);
   };
-  const take = async (file: Blob | null | undefined): Promise<void> => (file ? run(() => send(file)) : undefined);
+  const take = async (file: Blob | null | undefined): Promise<void> =>
+    file ? run(() => send(file)) : undefined;
   return {
     files,
     isBusy,

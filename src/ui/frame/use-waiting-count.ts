@@ -18,7 +18,10 @@ export function useWaitingCount(): number {
     const load = (): void =>
       void port
         .listConversations(null)
-        .then(({ conversations }) => setWaiting(new Set(conversations.filter(isWaiting).map(({ id }) => id))), notice);
+        .then(
+          ({ conversations }) => setWaiting(new Set(conversations.filter(isWaiting).map(({ id }) => id))),
+          notice,
+        );
     load();
     let opened = 0;
     return onEvent((event) => {

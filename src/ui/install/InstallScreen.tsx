@@ -30,14 +30,15 @@ export function InstallScreen({ origin, isLocal, domains }: InstallScreenProps) 
         <Copyable label="The tag" text={tag} testId="tag" then="Paste it once into every page." />
         {isLocal ? (
           <Alert severity="warning" sx={{ mt: 2 }}>
-            This address works only on this computer. Set PUBLIC_URL to the address that visitors reach, and start again.
+            This address works only on this computer. Set PUBLIC_URL to the address that visitors reach, and
+            start again.
           </Alert>
         ) : null}
       </Step>
       <Step number={2} title="Where it goes">
         <Typography>
-          Just before the end of each page's body, or once in the part that all pages share. Nothing else has to be changed there, ever:
-          hours, words and looks change here.
+          Just before the end of each page's body, or once in the part that all pages share. Nothing else has
+          to be changed there, ever: hours, words and looks change here.
         </Typography>
         <Typography sx={{ mt: 1 }}>
           {domains.length === 0
@@ -47,8 +48,8 @@ export function InstallScreen({ origin, isLocal, domains }: InstallScreenProps) 
       </Step>
       <Step number={3} title="If the site keeps a Content-Security-Policy">
         <Typography sx={{ mb: 1.5 }}>
-          Most sites have none, and need nothing here. Where one is sent, its lists need these addresses; styles and fonts need no line of
-          their own.
+          Most sites have none, and need nothing here. Where one is sent, its lists need these addresses;
+          styles and fonts need no line of their own.
         </Typography>
         <Copyable
           label="Lines for the policy"

@@ -12,12 +12,20 @@ export function BarFields({ acts }: { readonly acts: PagePictureActs }) {
   return (
     <Box>
       <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
-        Bars that stay in place on your page, on {device === 'phone' ? 'phones' : 'larger screens'}, such as one about cookies. Pull them
-        out on the stage, or type how high they are:
+        Bars that stay in place on your page, on {device === 'phone' ? 'phones' : 'larger screens'}, such as
+        one about cookies. Pull them out on the stage, or type how high they are:
       </Typography>
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.5 }}>
-        <BarField label="At the upper edge" value={bars.upper} onChange={(upper) => void mark({ ...bars, upper })} />
-        <BarField label="At the lower edge" value={bars.lower} onChange={(lower) => void mark({ ...bars, lower })} />
+        <BarField
+          label="At the upper edge"
+          value={bars.upper}
+          onChange={(upper) => void mark({ ...bars, upper })}
+        />
+        <BarField
+          label="At the lower edge"
+          value={bars.lower}
+          onChange={(lower) => void mark({ ...bars, lower })}
+        />
       </Box>
     </Box>
   );
@@ -32,7 +40,8 @@ interface BarFieldProps {
 function BarField({ label, value, onChange }: BarFieldProps) {
   const [typed, setTyped] = useState<string | null>(null);
   const next = Number(typed);
-  const isWrong = typed !== null && (typed.trim() === '' || !Number.isInteger(next) || next < 0 || next > BAR_PX_MAX);
+  const isWrong =
+    typed !== null && (typed.trim() === '' || !Number.isInteger(next) || next < 0 || next > BAR_PX_MAX);
   return (
     <TextField
       label={label}
@@ -43,7 +52,8 @@ function BarField({ label, value, onChange }: BarFieldProps) {
       onChange={(event) => {
         setTyped(event.target.value);
         const px = Number(event.target.value);
-        if (event.target.value.trim() !== '' && Number.isInteger(px) && px >= 0 && px <= BAR_PX_MAX) onChange(px);
+        if (event.target.value.trim() !== '' && Number.isInteger(px) && px >= 0 && px <= BAR_PX_MAX)
+          onChange(px);
       }}
       onBlur={() => {
         if (!isWrong) setTyped(null);

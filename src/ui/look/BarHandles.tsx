@@ -66,7 +66,9 @@ export function BarHandles({ bars, view, onDraw, onMark }: BarHandlesProps) {
         left: view.left,
         width: view.pageWidth * view.scale,
         // Beside the switches of the stage and the signposts, where there is room for that.
-        ...(view.pageWidth * view.scale < WIDE_PX ? { justifyContent: 'center' } : { paddingInlineStart: '62%' }),
+        ...(view.pageWidth * view.scale < WIDE_PX
+          ? { justifyContent: 'center' }
+          : { paddingInlineStart: '62%' }),
       }}
       sx={{
         position: 'absolute',
@@ -76,7 +78,13 @@ export function BarHandles({ bars, view, onDraw, onMark }: BarHandlesProps) {
         touchAction: 'none',
         display: 'flex',
         alignItems: 'center',
-        '&::before': { content: '""', position: 'absolute', insetInline: 0, top: 11, borderTop: '2px dashed var(--porch-door)' },
+        '&::before': {
+          content: '""',
+          position: 'absolute',
+          insetInline: 0,
+          top: 11,
+          borderTop: '2px dashed var(--porch-door)',
+        },
         '&:focus-visible': { outline: '2px solid var(--porch-door)', outlineOffset: -4 },
       }}
     >

@@ -21,7 +21,9 @@ export function BrandField({ value, onChange, label, proposals = [] }: BrandFiel
   return (
     <Box>
       <ColourField key={label} label={label} value={value} onChange={onChange} />
-      {proposals.length === 0 ? null : <Swatches label="From your logo" colours={proposals} value={value} onChange={onChange} />}
+      {proposals.length === 0 ? null : (
+        <Swatches label="From your logo" colours={proposals} value={value} onChange={onChange} />
+      )}
       <Swatches
         label={proposals.length === 0 ? 'Colours to begin with' : 'Others to begin with'}
         colours={BRAND_SWATCHES}

@@ -31,7 +31,13 @@ export function ColourField({ label, value, onChange }: ColourFieldProps) {
         aria-label={`${label}: choose from all colours`}
         onClick={(event) => setAnchor(event.currentTarget)}
         style={{ backgroundColor: value }}
-        sx={{ width: 44, height: 40, borderRadius: '10px', border: '1px solid var(--porch-edge)', flex: 'none' }}
+        sx={{
+          width: 44,
+          height: 40,
+          borderRadius: '10px',
+          border: '1px solid var(--porch-edge)',
+          flex: 'none',
+        }}
       />
       <TextField
         label={label}

@@ -7,7 +7,16 @@ import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import { SIGHTS, type Sight } from '../../core/look/deficiency';
 import { judgeOnPage, mendOnPage, standsOnPage } from '../../core/look/on-page';
-import { type JudgedPair, type Mend, TEXTS, judgePairs, judgedOf, mendOf, withOwn, withSight } from '../../core/look/pairs';
+import {
+  type JudgedPair,
+  type Mend,
+  TEXTS,
+  judgePairs,
+  judgedOf,
+  mendOf,
+  withOwn,
+  withSight,
+} from '../../core/look/pairs';
 import { NO_RING, derivedPalette, paletteOf } from '../../core/look/palette';
 import { COLOURS, type Colour, type LauncherForm, type Look, type Scheme } from '../../core/model/look';
 import type { HexColor } from '../../core/model/units';
@@ -42,7 +51,13 @@ export function Colours(props: ColoursProps) {
   return (
     <Box>
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1, mb: 1.5 }}>
-        <TextField select size="small" label="Shown" value={scheme} onChange={(event) => onScheme(event.target.value as Scheme)}>
+        <TextField
+          select
+          size="small"
+          label="Shown"
+          value={scheme}
+          onChange={(event) => onScheme(event.target.value as Scheme)}
+        >
           <MenuItem value="day">by day</MenuItem>
           <MenuItem value="evening">in the evening</MenuItem>
         </TextField>
@@ -73,7 +88,14 @@ export function Colours(props: ColoursProps) {
         ))}
         <OnPageRows {...props} onMend={mend} />
       </Box>
-      <Link component="button" type="button" variant="body2" onClick={() => setAll(!isAll)} aria-expanded={isAll} sx={{ mt: 0.5 }}>
+      <Link
+        component="button"
+        type="button"
+        variant="body2"
+        onClick={() => setAll(!isAll)}
+        aria-expanded={isAll}
+        sx={{ mt: 0.5 }}
+      >
         {isAll ? 'Only what is hard to read' : `All ${pairs.length} pairs`}
       </Link>
       <Second look={look} onLook={onLook} />
@@ -141,7 +163,13 @@ function Row({ front, back, isText, name, children }: RowProps) {
 }
 
 /** What stands on the page itself, against the page. */
-function OnPageRows({ look, form, scheme, page, onMend }: ColoursProps & { readonly onMend: (mend: Mend) => void }) {
+function OnPageRows({
+  look,
+  form,
+  scheme,
+  page,
+  onMend,
+}: ColoursProps & { readonly onMend: (mend: Mend) => void }) {
   const colours = paletteOf(look, scheme);
   return (
     <>
@@ -152,7 +180,9 @@ function OnPageRows({ look, form, scheme, page, onMend }: ColoursProps & { reado
         return (
           <Row key={what} front={front} back={judged.page} isText={false} name={ON_PAGE_WORDS[what]}>
             {ratioWords({ ...judged, needs: 3 })}
-            {page === null ? ' On white: there is no picture of your page yet.' : ` At worst, on ${judged.page}.`}
+            {page === null
+              ? ' On white: there is no picture of your page yet.'
+              : ` At worst, on ${judged.page}.`}
             {judged.passes ? null : <Mending mend={mendOnPage(look, scheme, what, behind)} onMend={onMend} />}
           </Row>
         );
@@ -179,7 +209,12 @@ function Second({ look, onLook }: Pick<ColoursProps, 'look' | 'onLook'>) {
         ) : (
           <>
             For buttons, in the look Garden party.{' '}
-            <Link component="button" type="button" variant="body2" onClick={() => onLook({ ...look, second: null }, 'second colour')}>
+            <Link
+              component="button"
+              type="button"
+              variant="body2"
+              onClick={() => onLook({ ...look, second: null }, 'second colour')}
+            >
               Back to derived
             </Link>
           </>
@@ -195,7 +230,8 @@ function ByHand({ look, scheme, onLook }: Pick<ColoursProps, 'look' | 'scheme' |
   const colours = paletteOf(look, scheme);
   const derived = derivedPalette(look, scheme);
   const own = look.own[scheme];
-  const set = (value: HexColor | null): void => onLook(withOwn(look, scheme, chosen, value), COLOUR_WORDS[chosen].toLowerCase());
+  const set = (value: HexColor | null): void =>
+    onLook(withOwn(look, scheme, chosen, value), COLOUR_WORDS[chosen].toLowerCase());
   const byHand = COLOURS.filter((name) => own[name] !== undefined);
   return (
     <Box component="section" aria-label="Colours by hand" sx={{ mt: 2 }}>

@@ -56,7 +56,13 @@ export function Corners({ place, onCorner, onPlace }: CornersProps) {
 }
 
 /** Another corner on phones, where the thumb or the page asks for one. */
-function PhoneCorner({ place, onPlace }: { readonly place: Place; readonly onPlace: (place: Place) => void }) {
+function PhoneCorner({
+  place,
+  onPlace,
+}: {
+  readonly place: Place;
+  readonly onPlace: (place: Place) => void;
+}) {
   return (
     <TextField
       select
@@ -65,7 +71,9 @@ function PhoneCorner({ place, onPlace }: { readonly place: Place; readonly onPla
       label="On phones"
       sx={{ mt: 1.5 }}
       value={cornerFor(place, true) === place.corner ? 'same' : cornerFor(place, true)}
-      onChange={(event) => onPlace(inCorner(place, CORNERS.find((one) => one === event.target.value) ?? place.corner, true))}
+      onChange={(event) =>
+        onPlace(inCorner(place, CORNERS.find((one) => one === event.target.value) ?? place.corner, true))
+      }
     >
       <MenuItem value="same">in the same corner</MenuItem>
       {CORNER_ORDER.filter((corner) => corner !== place.corner).map((corner) => (
@@ -79,5 +87,7 @@ function PhoneCorner({ place, onPlace }: { readonly place: Place; readonly onPla
 
 const CORNER_ORDER = [...CORNERS].sort((a, b) => rank(a) - rank(b));
 function rank(corner: Corner): number {
-  return ['upper-left', 'upper-right', 'middle-left', 'middle-right', 'lower-left', 'lower-right'].indexOf(corner);
+  return ['upper-left', 'upper-right', 'middle-left', 'middle-right', 'lower-left', 'lower-right'].indexOf(
+    corner,
+  );
 }

@@ -19,7 +19,14 @@ export function Coverings({ all, bars, place, onPlace }: CoveringsProps) {
   return (
     <Box
       role="status"
-      sx={{ mb: 2, px: 1.25, py: 1, fontSize: 13, borderInlineStart: '3px solid var(--porch-clay)', bgcolor: 'var(--porch-lane)' }}
+      sx={{
+        mb: 2,
+        px: 1.25,
+        py: 1,
+        fontSize: 13,
+        borderInlineStart: '3px solid var(--porch-clay)',
+        bgcolor: 'var(--porch-lane)',
+      }}
     >
       <Box component="ul" aria-label="Covered" sx={{ m: 0, pl: 2 }}>
         {all.map((one) => (

@@ -24,7 +24,14 @@ export function Fold({ title, state, isWrong = false, isOpen, onOpen, children }
           aria-expanded={isOpen}
           aria-controls={id}
           onClick={() => onOpen(!isOpen)}
-          sx={{ width: '100%', minHeight: 44, py: 0.75, textAlign: 'start', justifyContent: 'space-between', gap: 1 }}
+          sx={{
+            width: '100%',
+            minHeight: 44,
+            py: 0.75,
+            textAlign: 'start',
+            justifyContent: 'space-between',
+            gap: 1,
+          }}
         >
           <Box component="span">
             <Box component="span" sx={{ display: 'block', fontSize: 13, fontWeight: 700 }}>
@@ -32,12 +39,20 @@ export function Fold({ title, state, isWrong = false, isOpen, onOpen, children }
             </Box>
             <Box
               component="span"
-              sx={{ display: 'block', fontSize: 12, color: isWrong ? 'error.main' : 'text.secondary', fontWeight: isWrong ? 600 : 400 }}
+              sx={{
+                display: 'block',
+                fontSize: 12,
+                color: isWrong ? 'error.main' : 'text.secondary',
+                fontWeight: isWrong ? 600 : 400,
+              }}
             >
               {state}
             </Box>
           </Box>
-          <ExpandMoreRounded fontSize="small" sx={{ transform: isOpen ? 'rotate(180deg)' : 'none', flex: 'none' }} />
+          <ExpandMoreRounded
+            fontSize="small"
+            sx={{ transform: isOpen ? 'rotate(180deg)' : 'none', flex: 'none' }}
+          />
         </ButtonBase>
       </Box>
       <Box id={id} hidden={!isOpen} sx={{ pb: isOpen ? 2 : 0 }}>

@@ -29,7 +29,10 @@ export function IconChoice({ label, otherwise, value, onChange }: IconChoiceProp
   const picture = value !== null && 'picture' in value ? value.picture : null;
   const ours = value !== null && 'ours' in value ? value.ours : null;
   return (
-    <Box {...sending.place} sx={{ mt: 1.5, outline: sending.isOver ? '2px dashed var(--porch-door)' : 'none' }}>
+    <Box
+      {...sending.place}
+      sx={{ mt: 1.5, outline: sending.isOver ? '2px dashed var(--porch-door)' : 'none' }}
+    >
       <Box sx={{ fontSize: 12, color: 'text.secondary', mb: 0.5 }}>{label}</Box>
       <Box
         role="radiogroup"
@@ -41,7 +44,12 @@ export function IconChoice({ label, otherwise, value, onChange }: IconChoiceProp
           <Drawing path={LAMP_OUTLINE} />
         </Mark>
         {ICON_NAMES.map((name) => (
-          <Mark key={name} name={ICON_WORDS[name] ?? name} isChosen={ours === name} onChoose={() => onChange({ ours: name })}>
+          <Mark
+            key={name}
+            name={ICON_WORDS[name] ?? name}
+            isChosen={ours === name}
+            onChoose={() => onChange({ ours: name })}
+          >
             <Drawing path={ICONS[name]} />
           </Mark>
         ))}
@@ -49,7 +57,12 @@ export function IconChoice({ label, otherwise, value, onChange }: IconChoiceProp
           {picture === null ? (
             '…'
           ) : (
-            <Box component="img" alt="" src={`${base}/${picture.twice}.webp`} sx={{ width: 22, height: 22, objectFit: 'contain' }} />
+            <Box
+              component="img"
+              alt=""
+              src={`${base}/${picture.twice}.webp`}
+              sx={{ width: 22, height: 22, objectFit: 'contain' }}
+            />
           )}
         </Mark>
       </Box>

@@ -30,7 +30,9 @@ export function LauncherPart({ launcher, teams, siteAddress, shows, onLauncher }
       <RadioGroup
         aria-label="Form of the launcher"
         value={form}
-        onChange={(event) => onLauncher({ ...launcher, form: event.target.value as LauncherForm }, 'form of the launcher')}
+        onChange={(event) =>
+          onLauncher({ ...launcher, form: event.target.value as LauncherForm }, 'form of the launcher')
+        }
       >
         {LAUNCHER_FORMS.map((one) => (
           <FormControlLabel
@@ -79,7 +81,12 @@ export function LauncherPart({ launcher, teams, siteAddress, shows, onLauncher }
                 checked={hiddenOn.includes(device)}
                 onChange={(event) =>
                   onLauncher(
-                    { ...launcher, hiddenOn: DEVICES.filter((one) => (one === device ? event.target.checked : hiddenOn.includes(one))) },
+                    {
+                      ...launcher,
+                      hiddenOn: DEVICES.filter((one) =>
+                        one === device ? event.target.checked : hiddenOn.includes(one),
+                      ),
+                    },
                     'where there is no launcher',
                   )
                 }
@@ -110,11 +117,20 @@ function OwnLinks({ teams }: { readonly teams: readonly string[] }) {
         From a link or button of yours
       </Typography>
       <Typography variant="body2" color="text.secondary">
-        Any of them opens the window with this in its tag; before the colon a team, after it a first question. Both may be left out.
+        Any of them opens the window with this in its tag; before the colon a team, after it a first question.
+        Both may be left out.
       </Typography>
       <Box
         component="code"
-        sx={{ display: 'block', mt: 0.75, p: 1, fontSize: 12, borderRadius: '8px', bgcolor: 'var(--porch-lane)', overflowWrap: 'anywhere' }}
+        sx={{
+          display: 'block',
+          mt: 0.75,
+          p: 1,
+          fontSize: 12,
+          borderRadius: '8px',
+          bgcolor: 'var(--porch-lane)',
+          overflowWrap: 'anywhere',
+        }}
       >
         data-porch-open=&quot;{value}&quot;
       </Box>

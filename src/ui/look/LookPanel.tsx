@@ -56,7 +56,15 @@ export interface LookPanelProps {
 
 const SHAPE_SETTINGS: readonly SettingId[] = ['textSize', 'radius'];
 const LAUNCHER_SETTINGS: readonly SettingId[] = ['launcherSize', 'wordsFrom', 'delay'];
-const PLACE_SETTINGS: readonly SettingId[] = ['offset', 'lift', 'phoneOffset', 'phoneLift', 'windowWidth', 'windowHeight', 'layer'];
+const PLACE_SETTINGS: readonly SettingId[] = [
+  'offset',
+  'lift',
+  'phoneOffset',
+  'phoneLift',
+  'windowWidth',
+  'windowHeight',
+  'layer',
+];
 
 /** Everything that holds everywhere: look, launcher and place. Each part says how it stands while it is closed. */
 export function LookPanel(props: LookPanelProps) {
@@ -71,7 +79,8 @@ export function LookPanel(props: LookPanelProps) {
   const hard = useHard(look, launcher.form, page);
   const fold = (part: LookPart) => ({
     isOpen: openParts.includes(part),
-    onOpen: (isOpen: boolean) => onOpenParts(isOpen ? [...openParts, part] : openParts.filter((one) => one !== part)),
+    onOpen: (isOpen: boolean) =>
+      onOpenParts(isOpen ? [...openParts, part] : openParts.filter((one) => one !== part)),
   });
   const settings = (ids: readonly SettingId[]) => (
     <SettingFields
@@ -104,7 +113,11 @@ export function LookPanel(props: LookPanelProps) {
       <Fold title="Type and shape" state={shapeWords(look)} {...fold('shape')}>
         <SchemeChoice look={look} onLook={onLook} />
         <Box sx={{ mt: 1.5 }} />
-        <Shape look={look} names={['font', 'headFont', 'weight', 'density', 'messages', 'faces', 'rule', 'opening']} onLook={onLook} />
+        <Shape
+          look={look}
+          names={['font', 'headFont', 'weight', 'density', 'messages', 'faces', 'rule', 'opening']}
+          onLook={onLook}
+        />
         <Box sx={{ mt: 2 }} />
         {settings(SHAPE_SETTINGS)}
       </Fold>
@@ -130,12 +143,18 @@ export function LookPanel(props: LookPanelProps) {
           <HeaderTo look={look} onLook={onLook} />
         )}
       </Fold>
-      <Fold title="Launcher" state={`${FORM_WORDS[launcher.form].name}, ${launcher.size} px`} {...fold('launcher')}>
+      <Fold
+        title="Launcher"
+        state={`${FORM_WORDS[launcher.form].name}, ${launcher.size} px`}
+        {...fold('launcher')}
+      >
         <LauncherPart
           launcher={launcher}
           teams={teamKeys(site, widget)}
           siteAddress={pictures.known.siteAddress}
-          shows={(address) => decide(site, { ...base, page: { ...base.page, address } }).widget === widget.key}
+          shows={(address) =>
+            decide(site, { ...base, page: { ...base.page, address } }).widget === widget.key
+          }
           onLauncher={(next, words) => onWidget({ ...widget, launcher: next }, words)}
         />
         <Box sx={{ mt: 1.5 }} />
@@ -155,11 +174,18 @@ export function LookPanel(props: LookPanelProps) {
           place={widget.place}
           onPlace={(place) => onWidget({ ...widget, place }, 'clear of the bars')}
         />
-        <Corners place={widget.place} onCorner={props.onCorner} onPlace={(place) => onWidget({ ...widget, place }, 'corner on phones')} />
+        <Corners
+          place={widget.place}
+          onCorner={props.onCorner}
+          onPlace={(place) => onWidget({ ...widget, place }, 'corner on phones')}
+        />
         <Box sx={{ mt: 2 }} />
         <BarFields acts={pictures} />
         <Box sx={{ mt: 2 }} />
-        <WindowSizes place={widget.place} onPlace={(place) => onWidget({ ...widget, place }, 'size of the window')} />
+        <WindowSizes
+          place={widget.place}
+          onPlace={(place) => onWidget({ ...widget, place }, 'size of the window')}
+        />
         <Box sx={{ mt: 2 }} />
         {settings(PLACE_SETTINGS)}
       </Fold>
@@ -187,7 +213,11 @@ function refOf({ once, twice, width, height }: NonNullable<Look['logo']>): NonNu
 }
 
 /** How many pairs are hard to read, wherever visitors can see them, and what stands on the page. */
-function useHard(look: Look, form: LauncherForm, page: PageColours | null): { readonly count: number; readonly words: string } {
+function useHard(
+  look: Look,
+  form: LauncherForm,
+  page: PageColours | null,
+): { readonly count: number; readonly words: string } {
   return useMemo(() => {
     const schemes = shownSchemes(look);
     const pairs = schemes.map((one) => judgePairs(judgedOf(look, one)));
@@ -221,14 +251,22 @@ function cssWords({ css }: Look): string {
 }
 
 /** The header in one colour, or running into a second one. */
-function HeaderTo({ look, onLook }: { readonly look: Look; readonly onLook: (look: Look, words: string) => void }) {
+function HeaderTo({
+  look,
+  onLook,
+}: {
+  readonly look: Look;
+  readonly onLook: (look: Look, words: string) => void;
+}) {
   if (look.headerTo === null)
     return (
       <Link
         component="button"
         type="button"
         variant="body2"
-        onClick={() => onLook({ ...look, headerTo: paletteOf(look, 'day').buttonPressed }, 'a second colour of the header')}
+        onClick={() =>
+          onLook({ ...look, headerTo: paletteOf(look, 'day').buttonPressed }, 'a second colour of the header')
+        }
       >
         Let the header run into a second colour
       </Link>

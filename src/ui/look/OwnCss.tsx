@@ -10,7 +10,13 @@ import { droppedWords } from '../wording/look';
 const SHOWN_MAX = 50;
 
 /** The owner's own CSS, for what nothing else covers; what visitors do not get of it is listed at its line. */
-export function OwnCss({ look, onLook }: { readonly look: Look; readonly onLook: (look: Look, words: string) => void }) {
+export function OwnCss({
+  look,
+  onLook,
+}: {
+  readonly look: Look;
+  readonly onLook: (look: Look, words: string) => void;
+}) {
   const { dropped } = useMemo(() => rewriteCss(look.css), [look.css]);
   return (
     <Box>
@@ -24,7 +30,11 @@ export function OwnCss({ look, onLook }: { readonly look: Look; readonly onLook:
         value={look.css}
         onChange={(event) => onLook({ ...look, css: event.target.value }, 'your own CSS')}
         slotProps={{
-          htmlInput: { spellCheck: false, maxLength: LIMITS.ownCssChars, style: { fontFamily: 'ui-monospace, monospace', fontSize: 12 } },
+          htmlInput: {
+            spellCheck: false,
+            maxLength: LIMITS.ownCssChars,
+            style: { fontFamily: 'ui-monospace, monospace', fontSize: 12 },
+          },
         }}
         placeholder={'.head { letter-spacing: 0.5px }'}
       />
@@ -40,8 +50,9 @@ export function OwnCss({ look, onLook }: { readonly look: Look; readonly onLook:
         </Box>
       )}
       <Typography variant="body2" color="text.secondary" sx={{ mt: 1, fontSize: 12 }}>
-        Colours, borders, roundness, shadows, letters and room, on these parts: {PARTS.map((part) => `.${part}`).join(' ')}. The colours of
-        the look stand in var(--launcher), var(--ink) and so on.
+        Colours, borders, roundness, shadows, letters and room, on these parts:{' '}
+        {PARTS.map((part) => `.${part}`).join(' ')}. The colours of the look stand in var(--launcher),
+        var(--ink) and so on.
       </Typography>
     </Box>
   );

@@ -63,7 +63,8 @@ function Found({ found }: { readonly found: ElementOnPages }) {
   const { of, has, lacks, failed, isDone, fault } = found;
   if (fault !== null) return <>We could not look for it on your pages. {fault}</>;
   const looked = has.length + lacks.length + failed.length;
-  if (!isDone) return <>{of === 0 ? 'Looking for your pages …' : `Looking at your pages: ${looked} of ${of} …`}</>;
+  if (!isDone)
+    return <>{of === 0 ? 'Looking for your pages …' : `Looking at your pages: ${looked} of ${of} …`}</>;
   const seen = has.length + lacks.length;
   const cut = of >= PAGES_MAX ? ` We look at ${PAGES_MAX} pages at most.` : '';
   const more = (failed.length === 0 ? '' : ` ${failed.length} could not be opened.`) + cut;
@@ -71,8 +72,11 @@ function Found({ found }: { readonly found: ElementOnPages }) {
   if (has.length === 0)
     return (
       <Alert severity="warning">
-        {seen === 1 ? 'The one page we know has nothing that fits it' : `None of the ${seen} pages we know has anything that fits it`}:
-        there nobody could open the window. We see pages as your server sends them; what scripts add later we do not see.{more}
+        {seen === 1
+          ? 'The one page we know has nothing that fits it'
+          : `None of the ${seen} pages we know has anything that fits it`}
+        : there nobody could open the window. We see pages as your server sends them; what scripts add later
+        we do not see.{more}
       </Alert>
     );
   if (lacks.length === 0)
@@ -84,7 +88,8 @@ function Found({ found }: { readonly found: ElementOnPages }) {
     );
   return (
     <>
-      It is on {has.length} of {seen} pages we know. Not on {new Intl.ListFormat('en').format(named(lacks))}.{more}
+      It is on {has.length} of {seen} pages we know. Not on {new Intl.ListFormat('en').format(named(lacks))}.
+      {more}
     </>
   );
 }

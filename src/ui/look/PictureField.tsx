@@ -28,7 +28,12 @@ export function PictureField({ kind, label, what, value, onChange }: PictureFiel
       aria-label={label}
       tabIndex={-1}
       {...sending.place}
-      sx={{ border: `1.5px dashed var(--porch-${sending.isOver ? 'door' : 'edge'})`, borderRadius: '10px', p: 1.5, mb: 1.5 }}
+      sx={{
+        border: `1.5px dashed var(--porch-${sending.isOver ? 'door' : 'edge'})`,
+        borderRadius: '10px',
+        p: 1.5,
+        mb: 1.5,
+      }}
     >
       <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center' }}>
         {value === null ? null : (
@@ -36,7 +41,13 @@ export function PictureField({ kind, label, what, value, onChange }: PictureFiel
             component="img"
             alt={label}
             src={`${base}/${value.twice}.webp`}
-            sx={{ maxWidth: 110, maxHeight: 48, objectFit: 'contain', bgcolor: 'var(--porch-lane)', borderRadius: '6px' }}
+            sx={{
+              maxWidth: 110,
+              maxHeight: 48,
+              objectFit: 'contain',
+              bgcolor: 'var(--porch-lane)',
+              borderRadius: '6px',
+            }}
           />
         )}
         <Box sx={{ fontSize: 13, fontWeight: 600 }}>{label}</Box>

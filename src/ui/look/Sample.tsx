@@ -2,7 +2,15 @@ import Box from '@mui/material/Box';
 import type { HexColor } from '../../core/model/units';
 
 /** Two colours as they meet: letters on a ground, or a line around one. */
-export function Sample({ front, back, isText }: { readonly front: HexColor; readonly back: HexColor; readonly isText: boolean }) {
+export function Sample({
+  front,
+  back,
+  isText,
+}: {
+  readonly front: HexColor;
+  readonly back: HexColor;
+  readonly isText: boolean;
+}) {
   return (
     <Box
       aria-hidden

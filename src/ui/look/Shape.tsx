@@ -13,7 +13,9 @@ interface ShapeProps {
 /** Choices of a look, two to a line. */
 export function Shape({ look, names, onLook }: ShapeProps) {
   return (
-    <Box sx={{ display: 'grid', gridTemplateColumns: names.length > 1 ? '1fr 1fr' : '1fr', gap: 1.5, pt: 0.5 }}>
+    <Box
+      sx={{ display: 'grid', gridTemplateColumns: names.length > 1 ? '1fr 1fr' : '1fr', gap: 1.5, pt: 0.5 }}
+    >
       {names.map((name) => (
         <TextField
           key={name}
@@ -21,7 +23,9 @@ export function Shape({ look, names, onLook }: ShapeProps) {
           size="small"
           label={STYLE_WORDS[name].name}
           value={look[name]}
-          onChange={(event) => onLook({ ...look, [name]: event.target.value }, STYLE_WORDS[name].name.toLowerCase())}
+          onChange={(event) =>
+            onLook({ ...look, [name]: event.target.value }, STYLE_WORDS[name].name.toLowerCase())
+          }
         >
           {STYLES[name].map((one) => (
             <MenuItem key={one} value={one}>
@@ -45,7 +49,9 @@ export function SchemeChoice({ look, onLook }: Omit<ShapeProps, 'names'>) {
       value={look.scheme}
       onChange={(event) => onLook({ ...look, scheme: event.target.value as Look['scheme'] }, 'light or dark')}
       helperText={
-        look.scheme === 'visitor' ? 'Dark only where your page says that it can be dark too.' : 'Whatever the visitor’s device asks for.'
+        look.scheme === 'visitor'
+          ? 'Dark only where your page says that it can be dark too.'
+          : 'Whatever the visitor’s device asks for.'
       }
     >
       {SCHEMES.map((one) => (

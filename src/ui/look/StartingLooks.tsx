@@ -69,7 +69,16 @@ export function StartingLooks({ site, base, widget, scheme, onTake }: StartingLo
             }}
           >
             <Picture site={site} base={base} widget={widget} name={one} scheme={scheme} />
-            <Box component="span" sx={{ display: 'block', fontSize: 12, lineHeight: 1.3, pt: 0.5, fontWeight: chosen === one ? 700 : 400 }}>
+            <Box
+              component="span"
+              sx={{
+                display: 'block',
+                fontSize: 12,
+                lineHeight: 1.3,
+                pt: 0.5,
+                fontWeight: chosen === one ? 700 : 400,
+              }}
+            >
               {LOOK_WORDS[one].name}
             </Box>
           </ButtonBase>
@@ -93,8 +102,21 @@ const Picture = memo(function Picture({
   const feed = useMemo(() => {
     const dressed = withStartingLook(widget, name);
     const widgets = site.design.widgets.map((one) => (one.key === widget.key ? withLook(one, dressed) : one));
-    const { site: shown, circumstances, entries } = standAt({ ...site, design: { ...site.design, widgets } }, base, 'talking');
-    return { site: shown, circumstances, entries, scheme, device: 'phone' as const, width: WIDTH, height: HEIGHT, font: PAGE_FONT };
+    const {
+      site: shown,
+      circumstances,
+      entries,
+    } = standAt({ ...site, design: { ...site.design, widgets } }, base, 'talking');
+    return {
+      site: shown,
+      circumstances,
+      entries,
+      scheme,
+      device: 'phone' as const,
+      width: WIDTH,
+      height: HEIGHT,
+      font: PAGE_FONT,
+    };
   }, [site, base, widget, name, scheme]);
   return (
     <Box sx={{ borderRadius: '6px', overflow: 'hidden', width: 86, mx: 'auto' }}>

@@ -12,11 +12,22 @@ type Size = keyof typeof SIZES;
 const NAMES = Object.keys(SIZES) as readonly Size[];
 
 /** The window in three sizes; the exact one stands below. */
-export function WindowSizes({ place, onPlace }: { readonly place: Place; readonly onPlace: (place: Place) => void }) {
-  const chosen = NAMES.find((name) => SIZES[name].windowWidth === place.windowWidth && SIZES[name].windowHeight === place.windowHeight);
+export function WindowSizes({
+  place,
+  onPlace,
+}: {
+  readonly place: Place;
+  readonly onPlace: (place: Place) => void;
+}) {
+  const chosen = NAMES.find(
+    (name) =>
+      SIZES[name].windowWidth === place.windowWidth && SIZES[name].windowHeight === place.windowHeight,
+  );
   return (
     <Box sx={{ mb: 2 }}>
-      <Box sx={{ fontSize: 12, color: 'text.secondary', mb: 0.5 }}>Window, as far as the page has room for it</Box>
+      <Box sx={{ fontSize: 12, color: 'text.secondary', mb: 0.5 }}>
+        Window, as far as the page has room for it
+      </Box>
       <ToggleButtonGroup
         exclusive
         fullWidth

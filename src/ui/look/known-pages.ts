@@ -8,7 +8,10 @@ const SITEMAPS_MAX = 4;
  * Addresses of a site's pages, as its sitemap names them, or, where it has none, as its front page links to them; on its
  * own origin, the front page first, so many at most. Throws what the port threw where not even the front page can be had.
  */
-export async function knownPages(port: Pick<SitePort, 'getPageSource'>, siteAddress: string): Promise<readonly string[]> {
+export async function knownPages(
+  port: Pick<SitePort, 'getPageSource'>,
+  siteAddress: string,
+): Promise<readonly string[]> {
   const { origin } = new URL(siteAddress);
   const named = await fromSitemap(port, `${origin}/sitemap.xml`).catch(() => []);
   const all = named.length > 0 ? named : linksIn((await port.getPageSource(siteAddress)).text, siteAddress);

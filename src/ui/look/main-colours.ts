@@ -14,12 +14,20 @@ const SIDE_MAX = 160;
 const SECONDS_MAX = 10;
 
 /** The main colours of a picture, or of a part of it, worked out in a worker; the largest first. Throws where it cannot be read. */
-export async function mainColours(address: string, most: number, part: Part = WHOLE, signal?: AbortSignal): Promise<readonly MainColour[]> {
+export async function mainColours(
+  address: string,
+  most: number,
+  part: Part = WHOLE,
+  signal?: AbortSignal,
+): Promise<readonly MainColour[]> {
   const response = await fetch(address, signal === undefined ? {} : { signal });
   if (!response.ok) throw new Error(`The picture could not be read: ${response.status}.`);
   const picture = await createImageBitmap(await response.blob());
   const [left, top] = [part.left * picture.width, part.top * picture.height];
-  const [across, down] = [Math.max(1, (part.right - part.left) * picture.width), Math.max(1, (part.bottom - part.top) * picture.height)];
+  const [across, down] = [
+    Math.max(1, (part.right - part.left) * picture.width),
+    Math.max(1, (part.bottom - part.top) * picture.height),
+  ];
   const share = Math.min(1, SIDE_MAX / Math.max(across, down));
   const [width, height] = [Math.max(1, Math.round(across * share)), Math.max(1, Math.round(down * share))];
   const canvas = document.createElement('canvas');
@@ -28,7 +36,10 @@ export async function mainColours(address: string, most: number, part: Part = WH
   if (pen === null) throw new Error('This browser cannot read pictures.');
   pen.drawImage(picture, left, top, across, down, 0, 0, width, height);
   picture.close();
-  return askWorker({ turn: 1, pixels: pen.getImageData(0, 0, width, height).data, width, height, most }, signal);
+  return askWorker(
+    { turn: 1, pixels: pen.getImageData(0, 0, width, height).data, width, height, most },
+    signal,
+  );
 }
 
 function askWorker(asked: ColoursAsked, signal?: AbortSignal): Promise<readonly MainColour[]> {

@@ -20,11 +20,18 @@ export async function measureForBoards(
   const { desktop } = known.pictures;
   const found: Record<string, Measured> = {};
   for (const widget of design.widgets) {
-    const onPage = desktop === undefined ? null : await pageColours(addressOf(desktop.hash), pageBoxes(widget)).catch(() => null);
+    const onPage =
+      desktop === undefined
+        ? null
+        : await pageColours(addressOf(desktop.hash), pageBoxes(widget)).catch(() => null);
     if (signal.aborted) break;
     const site = made?.ok === true ? made.value : null;
     const coverings =
-      site === null ? [] : SCREENS.flatMap((screen) => coveringsOn(screen, measureParts(site, base, widget.key, screen), known.bars));
+      site === null
+        ? []
+        : SCREENS.flatMap((screen) =>
+            coveringsOn(screen, measureParts(site, base, widget.key, screen), known.bars),
+          );
     found[widget.id] = { onPage, coverings };
   }
   return found;

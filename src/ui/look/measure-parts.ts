@@ -12,15 +12,30 @@ const SEEN: readonly (readonly [part: Part, moment: DrawnMoment, selector: strin
 ];
 
 /** Where the parts of a widget stand on a screen: of the real runtime, out of sight. On phones the window is the whole screen. */
-export function measureParts(site: PublishedSite, base: Circumstances, widget: string, screen: Screen): Partial<Record<Part, Box>> {
+export function measureParts(
+  site: PublishedSite,
+  base: Circumstances,
+  widget: string,
+  screen: Screen,
+): Partial<Record<Part, Box>> {
   const place = document.createElement('div');
-  Object.assign(place.style, { position: 'fixed', left: '-10000px', top: '0', width: `${screen.width}px`, height: `${screen.height}px` });
+  Object.assign(place.style, {
+    position: 'fixed',
+    left: '-10000px',
+    top: '0',
+    width: `${screen.width}px`,
+    height: `${screen.height}px`,
+  });
   document.body.append(place);
   try {
     return Object.fromEntries(
       SEEN.flatMap(([part, moment, selector]) => {
         if (part === 'window' && screen.device === 'phone') return [];
-        const { site: shown, circumstances, entries } = standAt(site, { ...base, forcedWidget: widget }, moment);
+        const {
+          site: shown,
+          circumstances,
+          entries,
+        } = standAt(site, { ...base, forcedWidget: widget }, moment);
         const visitor = { ...circumstances.visitor, device: screen.device };
         const tile = mount(place, {
           site: shown,
@@ -38,7 +53,12 @@ export function measureParts(site: PublishedSite, base: Circumstances, widget: s
         tile.unmount();
         if (box === undefined || box.width === 0 || box.height === 0) return [];
         const { left, top } = frame;
-        return [[part, { left: box.left - left, top: box.top - top, right: box.right - left, bottom: box.bottom - top }] as const];
+        return [
+          [
+            part,
+            { left: box.left - left, top: box.top - top, right: box.right - left, bottom: box.bottom - top },
+          ] as const,
+        ];
       }),
     );
   } finally {

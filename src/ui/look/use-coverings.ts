@@ -9,13 +9,21 @@ const CALM_MS = 250;
 const NONE: readonly Covering[] = [];
 
 /** What of a widget lies over the bars of the owner's page, on every screen that is looked at; measured where bars are marked. */
-export function useCoverings(site: PublishedSite, base: Circumstances, widget: string, bars: BarsByDevice): readonly Covering[] {
+export function useCoverings(
+  site: PublishedSite,
+  base: Circumstances,
+  widget: string,
+  bars: BarsByDevice,
+): readonly Covering[] {
   const [found, setFound] = useState<readonly Covering[]>(NONE);
   const isMarked = hasBars(bars);
   useEffect(() => {
     if (!isMarked) return;
     const later = setTimeout(
-      () => setFound(SCREENS.flatMap((screen) => coveringsOn(screen, measureParts(site, base, widget, screen), bars))),
+      () =>
+        setFound(
+          SCREENS.flatMap((screen) => coveringsOn(screen, measureParts(site, base, widget, screen), bars)),
+        ),
       CALM_MS,
     );
     return () => clearTimeout(later);

@@ -39,7 +39,8 @@ export function useElementOnPages(
     if (selector === null || siteAddress === null || !URL.canParse(siteAddress)) return undefined;
     let isOver = false;
     const sourceOf = (address: string): Promise<Document> => {
-      const known = sources.current.get(address) ?? port.getPageSource(address).then(({ text }) => parsed(text));
+      const known =
+        sources.current.get(address) ?? port.getPageSource(address).then(({ text }) => parsed(text));
       sources.current.set(address, known);
       return known;
     };
@@ -71,7 +72,11 @@ export function useElementOnPages(
         notice(error);
         pages.current = null;
         if (!isOver)
-          setFound({ ...NOTHING, isDone: true, fault: error instanceof PortError ? error.sentence : 'Your pages could not be looked at.' });
+          setFound({
+            ...NOTHING,
+            isDone: true,
+            fault: error instanceof PortError ? error.sentence : 'Your pages could not be looked at.',
+          });
       });
     }, SETTLED_MS);
     return () => {

@@ -30,7 +30,13 @@ export function useMeasured(
       const { current } = latest;
       if (current === null) return;
       const { measureForBoards } = await import('./measure-boards'); // it brings the widget's own runtime
-      const found = await measureForBoards(design, current, known, (hash) => `/api/s/${siteKey}/uploads/${hash}`, stop.signal);
+      const found = await measureForBoards(
+        design,
+        current,
+        known,
+        (hash) => `/api/s/${siteKey}/uploads/${hash}`,
+        stop.signal,
+      );
       if (!stop.signal.aborted) setMeasured(found);
     };
     const later = setTimeout(() => void measure().catch(() => undefined), CALM_MS);

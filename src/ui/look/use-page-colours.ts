@@ -37,12 +37,19 @@ export type PageBoxes = Readonly<Record<OnPage, Edges>>;
 
 /** Where launcher and invitation stand on the first screen of a page, on a computer. */
 export function pageBoxes({ place, launcher }: Pick<Widget, 'place' | 'launcher'>): PageBoxes {
-  const { x, y } = cornerOf(place, { ...SCREEN, launcher: { width: launcher.size, height: launcher.size }, isPhone: false });
+  const { x, y } = cornerOf(place, {
+    ...SCREEN,
+    launcher: { width: launcher.size, height: launcher.size },
+    isPhone: false,
+  });
   const isUpper = place.corner.startsWith('upper');
   const isRight = place.corner.endsWith('right');
   return {
     launcher: [x - AROUND_PX, y - AROUND_PX, x + launcher.size + AROUND_PX, y + launcher.size + AROUND_PX],
-    invitation: cardAt(isRight ? x + launcher.size - CARD.width : x, isUpper ? y + launcher.size + CARD.gap : y - CARD.gap - CARD.height),
+    invitation: cardAt(
+      isRight ? x + launcher.size - CARD.width : x,
+      isUpper ? y + launcher.size + CARD.gap : y - CARD.gap - CARD.height,
+    ),
   };
 }
 

@@ -8,7 +8,9 @@ import { mainColours } from './main-colours';
 /** Brand colours that a logo proposes; none while they are looked for, and where there is no logo. */
 export function useProposals(logo: PictureRef | null): readonly HexColor[] {
   const base = useContext(PicturesAt);
-  const [found, setFound] = useState<{ readonly of: string; readonly colours: readonly HexColor[] } | null>(null);
+  const [found, setFound] = useState<{ readonly of: string; readonly colours: readonly HexColor[] } | null>(
+    null,
+  );
   const name = logo?.twice ?? null;
   useEffect(() => {
     if (name === null) return;

@@ -43,7 +43,11 @@ export function BringBackDialog({ number, nextVersion, load, onClose, onBringBac
     <FaultDialog
       title={`Bring back version ${number}`}
       onClose={onClose}
-      fault={design === 'failed' ? 'The version could not be loaded. Nothing was changed; close this and try again.' : fault}
+      fault={
+        design === 'failed'
+          ? 'The version could not be loaded. Nothing was changed; close this and try again.'
+          : fault
+      }
       actions={
         <>
           <Button onClick={onClose}>Not now</Button>
@@ -62,7 +66,8 @@ export function BringBackDialog({ number, nextVersion, load, onClose, onBringBac
         </>
       )}
       <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
-        Hours, people and teams stay as they are now. The draft becomes this version too; undo there gives back what you had.
+        Hours, people and teams stay as they are now. The draft becomes this version too; undo there gives
+        back what you had.
       </Typography>
       <PeriodNotice />
       <RemarkField remark={remark} onRemark={setRemark} />

@@ -16,7 +16,12 @@ export function ChangeList({ changes, context, maxHeight = 260 }: ChangeListProp
     return here.length === 0 ? [] : [{ group, here }];
   });
   return (
-    <Box role="group" tabIndex={0} aria-label="Changes" sx={{ maxHeight, overflow: 'auto', overflowWrap: 'anywhere', pr: 1 }}>
+    <Box
+      role="group"
+      tabIndex={0}
+      aria-label="Changes"
+      sx={{ maxHeight, overflow: 'auto', overflowWrap: 'anywhere', pr: 1 }}
+    >
       {groups.map(({ group, here }) => (
         <Box key={group} sx={{ mb: 1 }}>
           <Box component="h3" sx={{ m: 0, fontSize: 13, fontWeight: 700, color: 'text.secondary' }}>

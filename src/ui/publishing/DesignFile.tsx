@@ -29,12 +29,19 @@ export function DesignFile() {
   const [isOver, setOver] = useState(false);
   const tell = (error: unknown): void => {
     notice(error);
-    setFault(error instanceof PortError ? error.sentence : 'The file could not be read. Nothing was changed; try again.');
+    setFault(
+      error instanceof PortError
+        ? error.sentence
+        : 'The file could not be read. Nothing was changed; try again.',
+    );
   };
   const save = async (): Promise<void> => {
     const { design } = await port.getDraft();
     const address = URL.createObjectURL(new Blob([writeDesignText(design)], { type: 'application/json' }));
-    const link = Object.assign(document.createElement('a'), { href: address, download: `${siteKey}-design.json` });
+    const link = Object.assign(document.createElement('a'), {
+      href: address,
+      download: `${siteKey}-design.json`,
+    });
     link.click();
     URL.revokeObjectURL(address);
   };
@@ -42,7 +49,8 @@ export function DesignFile() {
     setFault(null);
     if (file === undefined) return;
     const text = await file.text();
-    if (text.length > LIMITS.designFileChars) return setFault('This file is larger than any design can be. Nothing was changed.');
+    if (text.length > LIMITS.designFileChars)
+      return setFault('This file is larger than any design can be. Nothing was changed.');
     const [answer, draft] = await Promise.all([port.judgeDesignFile(text), port.getDraft()]);
     setJudged({ name: file.name, answer, draft });
   };
@@ -73,8 +81,8 @@ export function DesignFile() {
         The design as a file
       </Typography>
       <Typography variant="body2" color="text.secondary" sx={{ mb: 1.5 }}>
-        All of the draft as one JSON file: to keep, to change elsewhere, or to take to another site. One that comes in is read line by line
-        first; nothing changes before you say so. Drop it here, or choose it.
+        All of the draft as one JSON file: to keep, to change elsewhere, or to take to another site. One that
+        comes in is read line by line first; nothing changes before you say so. Drop it here, or choose it.
       </Typography>
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
         <Button variant="outlined" size="small" onClick={() => save().catch(tell)}>
@@ -106,9 +114,15 @@ export function DesignFile() {
           {...judged}
           onClose={() => setJudged(null)}
           onTaken={() =>
-            toast.success('It is in the draft; visitors see it when you publish. Undo there gives back what you had.', {
-              action: { label: 'Look at it', onClick: () => window.location.assign(`/s/${siteKey}/design`) },
-            })
+            toast.success(
+              'It is in the draft; visitors see it when you publish. Undo there gives back what you had.',
+              {
+                action: {
+                  label: 'Look at it',
+                  onClick: () => window.location.assign(`/s/${siteKey}/design`),
+                },
+              },
+            )
           }
         />
       )}

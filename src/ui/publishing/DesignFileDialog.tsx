@@ -28,8 +28,17 @@ export function DesignFileDialog({ name, answer, draft, onClose, onTaken }: Desi
   const changes = design === null ? [] : changesOf(draft.design, design);
   const hasNews = design !== null && changes.length > 0;
   const take = async (wanted: Design): Promise<void> => {
-    const patches = Object.entries(wanted).map(([part, value]): Patch => ({ op: 'set', path: [part], value: value as Json }));
-    const saved = await port.saveChange({ clientId: newClientId(), base: draft.revision, patches, label: 'a design from a file' });
+    const patches = Object.entries(wanted).map(([part, value]): Patch => ({
+      op: 'set',
+      path: [part],
+      value: value as Json,
+    }));
+    const saved = await port.saveChange({
+      clientId: newClientId(),
+      base: draft.revision,
+      patches,
+      label: 'a design from a file',
+    });
     if (saved.kind === 'behind')
       throw new PortError(
         'refused',
@@ -61,9 +70,13 @@ export function DesignFileDialog({ name, answer, draft, onClose, onTaken }: Desi
       ) : (
         <>
           <Typography sx={{ mb: 1 }}>
-            {changes.length === 1 ? 'This would change in the draft:' : `These ${changes.length} things would change in the draft:`}
+            {changes.length === 1
+              ? 'This would change in the draft:'
+              : `These ${changes.length} things would change in the draft:`}
           </Typography>
-          {overview === null ? null : <ChangeList changes={changes} context={changeContext(overview, draft.design, design)} />}
+          {overview === null ? null : (
+            <ChangeList changes={changes} context={changeContext(overview, draft.design, design)} />
+          )}
         </>
       )}
     </FaultDialog>

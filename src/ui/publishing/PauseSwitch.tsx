@@ -19,9 +19,12 @@ export function PauseSwitch() {
       await port.setPaused(isPaused);
       await reload();
       if (!isUndo)
-        toast.success(`${isPaused ? 'The widget is paused.' : 'The widget is back.'} Visitors see this from now.`, {
-          action: { label: 'Undo', onClick: () => void set(!isPaused, true) },
-        });
+        toast.success(
+          `${isPaused ? 'The widget is paused.' : 'The widget is back.'} Visitors see this from now.`,
+          {
+            action: { label: 'Undo', onClick: () => void set(!isPaused, true) },
+          },
+        );
     } catch (error) {
       notice(error);
       toast.error(error instanceof PortError ? error.sentence : 'Nothing was changed. Try again.');

@@ -10,8 +10,8 @@ export function PeriodNotice() {
   if (overview === null || overview.periodUntil === null) return null;
   return (
     <Alert severity="info" role="note" sx={{ mt: 2 }}>
-      Version {overview.version} is set until {dayWords(overview.periodUntil, zone)}. Visitors go on seeing it until then; this comes after
-      it.
+      Version {overview.version} is set until {dayWords(overview.periodUntil, zone)}. Visitors go on seeing it
+      until then; this comes after it.
     </Alert>
   );
 }

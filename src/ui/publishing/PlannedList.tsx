@@ -27,7 +27,14 @@ export function PlannedList({ view, zone, onCancel }: PlannedListProps) {
           <Box
             component="li"
             key={one.id}
-            sx={{ py: 1.5, borderTop: '1px solid var(--porch-rail)', display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}
+            sx={{
+              py: 1.5,
+              borderTop: '1px solid var(--porch-rail)',
+              display: 'flex',
+              gap: 2,
+              alignItems: 'center',
+              flexWrap: 'wrap',
+            }}
           >
             <Box sx={{ flex: 1, minWidth: 240 }}>{plannedWords(one, view, zone)}</Box>
             <Button size="small" onClick={() => void run(() => onCancel(one.id))}>
@@ -37,14 +44,19 @@ export function PlannedList({ view, zone, onCancel }: PlannedListProps) {
         ))}
       </Box>
       <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
-        By the clock of the site: {zone.replaceAll('_', ' ')}. After a period, visitors see what is published then.
+        By the clock of the site: {zone.replaceAll('_', ' ')}. After a period, visitors see what is published
+        then.
       </Typography>
       <Fault sentence={fault} />
     </Box>
   );
 }
 
-function plannedWords({ version, from, until }: PublicationRow, { inForce }: VersionsView, zone: string): string {
+function plannedWords(
+  { version, from, until }: PublicationRow,
+  { inForce }: VersionsView,
+  zone: string,
+): string {
   if (until === null) return `Version ${version} from ${dayWords(from, zone)} on.`;
   if (version === inForce) return `Version ${version} until ${dayWords(until, zone)}; then back by itself.`;
   return `Version ${version} from ${dayWords(from, zone)} to ${dayWords(until, zone)}; then back by itself.`;

@@ -29,13 +29,24 @@ export function PrivateLink() {
   return (
     <Box sx={{ mt: 2 }} role="group" aria-label="On your site, for you alone">
       {link === null ? (
-        <Button variant="outlined" size="small" loading={isBusy} onClick={() => void run(async () => setLink(await port.openPreview()))}>
+        <Button
+          variant="outlined"
+          size="small"
+          loading={isBusy}
+          onClick={() => void run(async () => setLink(await port.openPreview()))}
+        >
           Look at it on your site first
         </Button>
       ) : (
         <>
           <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-            <Button variant="outlined" size="small" href={link.link} target="_blank" rel="noreferrer noopener">
+            <Button
+              variant="outlined"
+              size="small"
+              href={link.link}
+              target="_blank"
+              rel="noreferrer noopener"
+            >
               Open your site with the draft
             </Button>
             <Button size="small" onClick={() => copy(link.link)}>
@@ -56,7 +67,8 @@ export function PrivateLink() {
             </Button>
           </Box>
           <Box sx={{ fontSize: 13, color: 'text.secondary', mt: 0.75 }}>
-            Only in the tab where it is opened, until {clockWords(link.expires, zone)}. Every other visitor sees what is live.
+            Only in the tab where it is opened, until {clockWords(link.expires, zone)}. Every other visitor
+            sees what is live.
           </Box>
         </>
       )}

@@ -34,7 +34,16 @@ interface PublishDialogProps {
 }
 
 /** Says in words what will change, and makes it live: at once, from a moment on, or for a time. */
-export function PublishDialog({ onClose, revision, changes, context, nextVersion, boards, checks, onPublished }: PublishDialogProps) {
+export function PublishDialog({
+  onClose,
+  revision,
+  changes,
+  context,
+  nextVersion,
+  boards,
+  checks,
+  onPublished,
+}: PublishDialogProps) {
   const { port, reload, siteKey, zone, overview } = useSite();
   const [remark, setRemark] = useState('');
   const [when, setWhen] = useState(NOW);
@@ -52,12 +61,19 @@ export function PublishDialog({ onClose, revision, changes, context, nextVersion
     onClose();
     onPublished();
     const toVersions = { label: 'Versions', onClick: () => window.location.assign(`/s/${siteKey}/versions`) };
-    if (when.kind !== 'now') toast.success(`Version ${version} is set for ${wallWords(when.from)}.`, { action: toVersions });
+    if (when.kind !== 'now')
+      toast.success(`Version ${version} is set for ${wallWords(when.from)}.`, { action: toVersions });
     else if (overview !== null && overview.periodUntil !== null)
-      toast.success(`Version ${version} is published, and comes on ${dayWords(overview.periodUntil, zone)}.`, { action: toVersions });
+      toast.success(
+        `Version ${version} is published, and comes on ${dayWords(overview.periodUntil, zone)}.`,
+        { action: toVersions },
+      );
     else
       toast.success(`Version ${version} is live. The next page view on your site shows it.`, {
-        action: { label: 'Is the tag there?', onClick: () => window.location.assign(`/s/${siteKey}/install`) },
+        action: {
+          label: 'Is the tag there?',
+          onClick: () => window.location.assign(`/s/${siteKey}/install`),
+        },
       });
     await reload();
   };
@@ -80,7 +96,9 @@ export function PublishDialog({ onClose, revision, changes, context, nextVersion
       ) : (
         <>
           <Typography sx={{ mb: 1 }}>
-            {changes.length === 1 ? 'This changes for visitors:' : `These ${changes.length} things change for visitors:`}
+            {changes.length === 1
+              ? 'This changes for visitors:'
+              : `These ${changes.length} things change for visitors:`}
           </Typography>
           <ChangeList changes={changes} context={context} />
         </>
@@ -97,16 +115,29 @@ export function PublishDialog({ onClose, revision, changes, context, nextVersion
 
 /** What there is to mend in the draft: what it would mean for visitors. It warns, and does not forbid. */
 function LooseBoards({ boards }: { boards: readonly Board[] }) {
-  const [mend, look] = [boards.filter(({ level }) => level === 'mend'), boards.filter(({ level }) => level === 'look')];
+  const [mend, look] = [
+    boards.filter(({ level }) => level === 'mend'),
+    boards.filter(({ level }) => level === 'look'),
+  ];
   return (
-    <Alert severity={mend.length > 0 ? 'warning' : 'info'} role="group" aria-label="Loose boards" sx={{ mt: 2 }}>
-      {[mend.length > 0 ? `${mend.length} to mend` : '', look.length > 0 ? `${look.length} worth a look` : ''].filter(Boolean).join(', ')}:
+    <Alert
+      severity={mend.length > 0 ? 'warning' : 'info'}
+      role="group"
+      aria-label="Loose boards"
+      sx={{ mt: 2 }}
+    >
+      {[mend.length > 0 ? `${mend.length} to mend` : '', look.length > 0 ? `${look.length} worth a look` : '']
+        .filter(Boolean)
+        .join(', ')}
+      :
       <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
         {[...mend, ...look].slice(0, BOARDS_SHOWN).map((board) => (
           <li key={board.key}>{boardSentence(board)}</li>
         ))}
       </Box>
-      {boards.length > BOARDS_SHOWN ? `and ${boards.length - BOARDS_SHOWN} more; Today lists them all.` : null}
+      {boards.length > BOARDS_SHOWN
+        ? `and ${boards.length - BOARDS_SHOWN} more; Today lists them all.`
+        : null}
     </Alert>
   );
 }

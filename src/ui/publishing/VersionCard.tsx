@@ -64,14 +64,16 @@ export function VersionCard({ row, view, isOpen, onToggle, onBringBack, load }: 
 /** When it was live, where that is not simply from the moment it was made on. */
 function liveWords({ at, liveFrom, liveUntil }: VersionRow, zone: string): string {
   if (liveFrom === null) return '. Taken back';
-  if (liveUntil !== null) return `. For the time from ${dayWords(liveFrom, zone)} to ${dayWords(liveUntil, zone)}`;
+  if (liveUntil !== null)
+    return `. For the time from ${dayWords(liveFrom, zone)} to ${dayWords(liveUntil, zone)}`;
   return liveFrom > at ? `. For ${dayWords(liveFrom, zone)}` : '';
 }
 
 function Compared({ number, view, load }: Pick<VersionCardProps, 'view' | 'load'> & { number: number }) {
   const others = view.versions.map((one) => one.number).filter((one) => one !== number);
   const [against, setAgainst] = useState(others.find((one) => one < number) ?? others[0] ?? null);
-  if (against === null) return <Box sx={{ fontSize: 13, pt: 1 }}>There is no other version to compare it with yet.</Box>;
+  if (against === null)
+    return <Box sx={{ fontSize: 13, pt: 1 }}>There is no other version to compare it with yet.</Box>;
   return (
     <Box sx={{ pt: 1.5, pl: { md: 2 } }}>
       <TextField

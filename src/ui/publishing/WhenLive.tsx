@@ -54,7 +54,11 @@ export function WhenLive({
       >
         <FormControlLabel value="now" control={<Radio size="small" />} label="now" />
         <FormControlLabel value="later" control={<Radio size="small" />} label="from a moment on" />
-        <FormControlLabel value="period" control={<Radio size="small" />} label="for a time, then back by itself" />
+        <FormControlLabel
+          value="period"
+          control={<Radio size="small" />}
+          label="for a time, then back by itself"
+        />
       </RadioGroup>
       {when.kind === 'now' ? null : (
         <>
@@ -62,13 +66,19 @@ export function WhenLive({
             {moment('from', 'From')}
             {when.kind === 'period' ? moment('until', 'Until') : null}
           </Box>
-          <Box sx={{ fontSize: 13, color: 'text.secondary', mt: 0.75 }}>By the clock of the site: {zoneName.replaceAll('_', ' ')}.</Box>
+          <Box sx={{ fontSize: 13, color: 'text.secondary', mt: 0.75 }}>
+            By the clock of the site: {zoneName.replaceAll('_', ' ')}.
+          </Box>
         </>
       )}
       {when.kind === 'period' ? (
         <FormControlLabel
           control={
-            <Checkbox size="small" checked={when.takesBack} onChange={(event) => onWhen({ ...when, takesBack: event.target.checked })} />
+            <Checkbox
+              size="small"
+              checked={when.takesBack}
+              onChange={(event) => onWhen({ ...when, takesBack: event.target.checked })}
+            />
           }
           label="Then take the draft back to how it is outside of that time"
         />

@@ -4,7 +4,11 @@ import type { ChangeContext } from '../wording/changes';
 import { teamName } from '../wording/states';
 
 /** Names for what changes between two designs speak of; a widget is named where there are several. */
-export function changeContext(overview: Pick<Overview, 'teams' | 'calendars'>, before: Design | null, after: Design): ChangeContext {
+export function changeContext(
+  overview: Pick<Overview, 'teams' | 'calendars'>,
+  before: Design | null,
+  after: Design,
+): ChangeContext {
   const widgets = [...after.widgets, ...(before?.widgets ?? [])];
   const isAlone = new Set(widgets.map(({ id }) => id)).size === 1;
   return {

@@ -3,7 +3,10 @@ import type { Design } from '../../core/model/design';
 import { useSite } from '../frame/SiteContext';
 
 /** The design of a version; null while it loads. */
-export function useDesign(number: number, load: (number: number) => Promise<Design>): Design | 'failed' | null {
+export function useDesign(
+  number: number,
+  load: (number: number) => Promise<Design>,
+): Design | 'failed' | null {
   const { notice } = useSite();
   const [design, setDesign] = useState<Design | 'failed' | null>(null);
   useEffect(() => {

@@ -67,7 +67,11 @@ export function PersonRow({ person, onPeople }: PersonRowProps) {
             {sending.isBusy ? 'Drawing it …' : face === null ? 'Choose a picture' : 'Another one'}
           </Button>
           {face === null ? null : (
-            <Button size="small" disabled={sending.isBusy} onClick={() => void sending.run(async () => take(await port.removeFace(id)))}>
+            <Button
+              size="small"
+              disabled={sending.isBusy}
+              onClick={() => void sending.run(async () => take(await port.removeFace(id)))}
+            >
               Take it away
             </Button>
           )}

@@ -25,11 +25,17 @@ export function TeamScreen() {
         },
         (error: unknown) => {
           notice(error);
-          setFault(error instanceof PortError ? error.sentence : 'The people could not be loaded. Nothing was changed.');
+          setFault(
+            error instanceof PortError
+              ? error.sentence
+              : 'The people could not be loaded. Nothing was changed.',
+          );
         },
       );
     load();
-    return onEvent((event) => (event.kind === 'teams' || (event.kind === 'connection' && event.isOpen)) && load());
+    return onEvent(
+      (event) => (event.kind === 'teams' || (event.kind === 'connection' && event.isOpen)) && load(),
+    );
   }, [port, notice, onEvent]);
   const { name, toCome } = screenAt('team');
   return (
@@ -42,7 +48,8 @@ export function TeamScreen() {
           People
         </Typography>
         <Typography variant="body2" color="text.secondary" sx={{ mt: 0.5, mb: 1 }}>
-          A face stands beside what somebody answers, from the moment it is here. Without one, visitors see initials.
+          A face stands beside what somebody answers, from the moment it is here. Without one, visitors see
+          initials.
         </Typography>
         {fault === null ? null : (
           <Alert severity="error" role="alert" sx={{ my: 2 }}>

@@ -10,7 +10,9 @@ import { theme } from './theme';
 import { TOKENS } from './tokens';
 
 function variables(scheme: 'light' | 'evening') {
-  return Object.fromEntries(Object.entries(TOKENS[scheme]).map(([name, value]) => [`--porch-${name}`, value]));
+  return Object.fromEntries(
+    Object.entries(TOKENS[scheme]).map(([name, value]) => [`--porch-${name}`, value]),
+  );
 }
 
 const GLOBAL = (
@@ -22,9 +24,10 @@ const GLOBAL = (
       ':focus-visible': { outline: '2px solid var(--porch-door)', outlineOffset: 2 },
       // Where something is there to be printed, it alone is: with what it stands in, without what only a screen can use.
       '@media print': {
-        'body:has([data-printed]) :not(:has([data-printed])):not([data-printed]):not([data-printed] *), [data-unprinted]': {
-          display: 'none !important',
-        },
+        'body:has([data-printed]) :not(:has([data-printed])):not([data-printed]):not([data-printed] *), [data-unprinted]':
+          {
+            display: 'none !important',
+          },
         '[data-printed]': { zoom: 0.78, overflow: 'visible !important', printColorAdjust: 'exact' },
       },
       '@page': { size: 'landscape', margin: '8mm' },
@@ -36,7 +39,13 @@ const GLOBAL = (
 );
 
 /** Theme, fonts and toasts around everything. Light or evening follows the person's device until they choose. */
-export function ThemeFrame({ nonce, children }: { readonly nonce: string | undefined; readonly children: ReactNode }) {
+export function ThemeFrame({
+  nonce,
+  children,
+}: {
+  readonly nonce: string | undefined;
+  readonly children: ReactNode;
+}) {
   useEffect(() => {
     if (nonce !== undefined) setNonce(nonce); // the colour picker brings a style sheet of its own
   }, [nonce]);

@@ -38,11 +38,25 @@ export const theme = createTheme({
     h3: { fontFamily: FRAUNCES, fontSize: 18, fontWeight: 600, lineHeight: 1.3 },
   },
   transitions: {
-    duration: { shortest: 80, shorter: 100, short: 120, standard: 150, complex: 170, enteringScreen: 150, leavingScreen: 120 },
+    duration: {
+      shortest: 80,
+      shorter: 100,
+      short: 120,
+      standard: 150,
+      complex: 170,
+      enteringScreen: 150,
+      leavingScreen: 120,
+    },
   },
   components: {
-    MuiButton: { defaultProps: { disableElevation: true }, styleOverrides: { root: { borderRadius: 10, minHeight: 36 } } },
-    MuiButtonBase: { defaultProps: { disableRipple: true }, styleOverrides: { root: { fontFamily: FIGTREE } } },
+    MuiButton: {
+      defaultProps: { disableElevation: true },
+      styleOverrides: { root: { borderRadius: 10, minHeight: 36 } },
+    },
+    MuiButtonBase: {
+      defaultProps: { disableRipple: true },
+      styleOverrides: { root: { fontFamily: FIGTREE } },
+    },
     MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { backgroundImage: 'none' } } },
     MuiOutlinedInput: { styleOverrides: { notchedOutline: { borderColor: 'var(--porch-edge)' } } },
     MuiPopover: { styleOverrides: { paper: { border: '1px solid var(--porch-edge)', borderRadius: 12 } } },

@@ -30,7 +30,11 @@ export function LooseBoards({ boards: { open, aside }, widgetKeyOf }: LooseBoard
   const rows = (all: readonly Board[]) =>
     all.map((one) => <BoardRow key={one.key} board={one} siteKey={siteKey} widgetKeyOf={widgetKeyOf} />);
   return (
-    <Box component="section" aria-labelledby="boards-title" sx={{ py: 2, borderTop: '1px solid var(--porch-rail)' }}>
+    <Box
+      component="section"
+      aria-labelledby="boards-title"
+      sx={{ py: 2, borderTop: '1px solid var(--porch-rail)' }}
+    >
       <Typography component="h2" id="boards-title" sx={{ fontSize: 13, fontWeight: 700 }}>
         Loose boards
       </Typography>
@@ -65,9 +69,17 @@ export function LooseBoards({ boards: { open, aside }, widgetKeyOf }: LooseBoard
         )}
       </Box>
       {isAsideOpen ? (
-        <Box component="ul" aria-label="Put aside" sx={{ m: 0, p: 0, listStyle: 'none', color: 'text.secondary' }}>
+        <Box
+          component="ul"
+          aria-label="Put aside"
+          sx={{ m: 0, p: 0, listStyle: 'none', color: 'text.secondary' }}
+        >
           {aside.map(({ board, aside: { reason, personName } }) => (
-            <Box component="li" key={board.key} sx={{ py: 1, display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
+            <Box
+              component="li"
+              key={board.key}
+              sx={{ py: 1, display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}
+            >
               <Box sx={{ flex: 1, minWidth: 240 }}>
                 {boardSentence(board)}
                 <Box sx={{ fontSize: 13 }}>
@@ -107,7 +119,10 @@ function BoardRow({ board, siteKey, widgetKeyOf }: BoardRowProps) {
         <Box sx={{ flex: 1, minWidth: 240 }}>
           {boardSentence(board)}
           {board.level === 'look' ? null : (
-            <Box component="span" sx={{ fontSize: 12, fontWeight: 700, color: 'var(--porch-clay)', ml: 1, whiteSpace: 'nowrap' }}>
+            <Box
+              component="span"
+              sx={{ fontSize: 12, fontWeight: 700, color: 'var(--porch-clay)', ml: 1, whiteSpace: 'nowrap' }}
+            >
               mend before publishing
             </Box>
           )}
@@ -115,7 +130,11 @@ function BoardRow({ board, siteKey, widgetKeyOf }: BoardRowProps) {
         <Button component={NextLink} href={`/s/${siteKey}/${deed.path}`} variant="outlined" size="small">
           {deed.words}
         </Button>
-        <Button size="small" aria-expanded={reason !== null} onClick={() => setReason(reason === null ? '' : null)}>
+        <Button
+          size="small"
+          aria-expanded={reason !== null}
+          onClick={() => setReason(reason === null ? '' : null)}
+        >
           Put aside
         </Button>
       </Box>
@@ -138,7 +157,12 @@ function BoardRow({ board, siteKey, widgetKeyOf }: BoardRowProps) {
             helperText="Whoever reads this later will want to know why."
             slotProps={{ htmlInput: { maxLength: LIMITS.remarkChars } }}
           />
-          <Button type="submit" variant="outlined" disabled={reason.trim() === ''} sx={{ minHeight: 40, whiteSpace: 'nowrap' }}>
+          <Button
+            type="submit"
+            variant="outlined"
+            disabled={reason.trim() === ''}
+            sx={{ minHeight: 40, whiteSpace: 'nowrap' }}
+          >
             Put aside
           </Button>
         </Box>

@@ -24,9 +24,14 @@ export function TodayScreen() {
   const [list, setList] = useState<readonly DeskConversation[] | null>(null);
   const [draft, setDraft] = useState<DraftView | null>(null);
   useEffect(() => {
-    const load = (): void => void port.listConversations(null).then(({ conversations }) => setList(conversations), notice);
+    const load = (): void =>
+      void port.listConversations(null).then(({ conversations }) => setList(conversations), notice);
     load();
-    return onEvent((event) => (event.kind === 'entry' || event.kind === 'gone' || (event.kind === 'connection' && event.isOpen)) && load());
+    return onEvent(
+      (event) =>
+        (event.kind === 'entry' || event.kind === 'gone' || (event.kind === 'connection' && event.isOpen)) &&
+        load(),
+    );
   }, [port, notice, onEvent]);
   useEffect(() => {
     if (role !== 'responder') port.getDraft().then(setDraft, notice);
@@ -39,7 +44,11 @@ export function TodayScreen() {
   const noteCount = notes?.conversations.length ?? 0;
   const state = bestOf(overview.teams.map((team) => team.state));
   const unpublished =
-    draft === null ? 0 : overview.publishedDesign === null ? null : changesOf(overview.publishedDesign, draft.design).length;
+    draft === null
+      ? 0
+      : overview.publishedDesign === null
+        ? null
+        : changesOf(overview.publishedDesign, draft.design).length;
   const lines: ReactNode[] = [];
   if (longest !== undefined)
     lines.push(
@@ -63,7 +72,8 @@ export function TodayScreen() {
   else if (unpublished > 0)
     lines.push(
       <Line key="draft" title="On the site" action="Look at them" href={`/s/${siteKey}/design`}>
-        Version {overview.version} is live. {unpublished === 1 ? 'One change is' : `${unpublished} changes are`} not published.
+        Version {overview.version} is live.{' '}
+        {unpublished === 1 ? 'One change is' : `${unpublished} changes are`} not published.
       </Line>,
     );
   const hasBoards = boards !== null && boards.open.length + boards.aside.length > 0;
@@ -85,7 +95,10 @@ export function TodayScreen() {
         </Box>
       )}
       {hasBoards && boards !== null ? (
-        <LooseBoards boards={boards} widgetKeyOf={(id) => draft?.design.widgets.find((one) => one.id === id)?.key ?? null} />
+        <LooseBoards
+          boards={boards}
+          widgetKeyOf={(id) => draft?.design.widgets.find((one) => one.id === id)?.key ?? null}
+        />
       ) : null}
       {overview.version === null || role === 'responder' ? null : (
         <Typography variant="body2" color="text.secondary" sx={{ mt: 3 }}>
@@ -99,11 +112,28 @@ export function TodayScreen() {
   );
 }
 
-function Line({ title, action, href, children }: { title: string; action: string; href: string; children: ReactNode }) {
+function Line({
+  title,
+  action,
+  href,
+  children,
+}: {
+  title: string;
+  action: string;
+  href: string;
+  children: ReactNode;
+}) {
   return (
     <Box
       component="li"
-      sx={{ py: 2, borderTop: '1px solid var(--porch-rail)', display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}
+      sx={{
+        py: 2,
+        borderTop: '1px solid var(--porch-rail)',
+        display: 'flex',
+        gap: 2,
+        alignItems: 'center',
+        flexWrap: 'wrap',
+      }}
     >
       <Box sx={{ flex: 1, minWidth: 240 }}>
         <Typography component="h2" sx={{ fontSize: 13, fontWeight: 700 }}>

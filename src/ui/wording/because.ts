@@ -29,7 +29,10 @@ export interface ReasonContext {
 export function verdictWords(verdict: Verdict, context: ReasonContext): ReasonWords {
   const { reason } = verdict;
   if (reason.about === 'invitation' && verdict.standing !== 'decided')
-    return { text: invitationVerdict(verdict, context), link: { to: 'invitation', id: String(reason.facts['invitation']) } };
+    return {
+      text: invitationVerdict(verdict, context),
+      link: { to: 'invitation', id: String(reason.facts['invitation']) },
+    };
   const words = wordsOf(reason, context);
   if (reason.code !== 'not-its-audience' || verdict.lacks === undefined) return words;
   return { ...words, text: `${words.text}: ${lacksWords(verdict.lacks)}` };
@@ -45,10 +48,15 @@ export function nearMiss(verdicts: readonly Verdict[]): Verdict | null {
   return [...near].sort((a, b) => far(a) - far(b))[0] ?? null;
 }
 
-function invitationVerdict({ reason, short, lacks = [] }: Verdict, { invitationName }: ReasonContext): string {
+function invitationVerdict(
+  { reason, short, lacks = [] }: Verdict,
+  { invitationName }: ReasonContext,
+): string {
   const name = `“${invitationName(String(reason.facts['invitation']))}”`;
-  if (reason.code === 'not-yet' && short !== undefined && lacks.length === 1) return `${name} is ${shortWords(short)} short`;
-  if (reason.code === 'not-yet' || reason.code === 'condition-fails') return `${name} asks for ${lacksWords(lacks)}`;
+  if (reason.code === 'not-yet' && short !== undefined && lacks.length === 1)
+    return `${name} is ${shortWords(short)} short`;
+  if (reason.code === 'not-yet' || reason.code === 'condition-fails')
+    return `${name} asks for ${lacksWords(lacks)}`;
   const rest = short === undefined ? '' : `, for ${shortWords(short)} more`;
   return `${name} ${KEPT_BACK[reason.code] ?? 'waits'}${rest}`;
 }
@@ -122,7 +130,8 @@ export function wordsOf(reason: Reason, context: ReasonContext): ReasonWords {
   const key = String(reason.facts.widget ?? '');
   const widget = widgetName(key);
   const path = String(reason.facts.path ?? '');
-  const until = typeof reason.facts['until'] === 'number' ? ` until ${untilWords(reason.facts['until'])}` : '';
+  const until =
+    typeof reason.facts['until'] === 'number' ? ` until ${untilWords(reason.facts['until'])}` : '';
   const invitation = reason.facts['invitation'];
   if (reason.about === 'invitation' && invitation !== undefined)
     return {
@@ -145,11 +154,17 @@ export function wordsOf(reason: Reason, context: ReasonContext): ReasonWords {
     case 'first-that-takes-the-page':
       return { text: `“${widget}” takes ${path}`, link: { to: 'where' } };
     case 'never-here':
-      return { text: `“${widget}” is never shown on ${String(reason.facts.rule ?? path)}`, link: { to: 'that-widget', key } };
+      return {
+        text: `“${widget}” is never shown on ${String(reason.facts.rule ?? path)}`,
+        link: { to: 'that-widget', key },
+      };
     case 'not-among-its-pages':
       return { text: `${path} is not among the pages of “${widget}”`, link: { to: 'that-widget', key } };
     case 'after-another-widget':
-      return { text: `“${widget}” would take ${path} too, but comes later`, link: { to: 'that-widget', key } };
+      return {
+        text: `“${widget}” would take ${path} too, but comes later`,
+        link: { to: 'that-widget', key },
+      };
     case 'somebody-in':
       return { text: `somebody of ${teamName} is in`, link: { to: 'with' } };
     case 'somebody-nearby':

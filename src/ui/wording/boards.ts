@@ -11,7 +11,10 @@ export function boardSentence({ code, values }: Board): string {
 }
 
 /** What to do about it, and where: a path below the site. */
-export function boardDeed({ code, widgetId, moment }: Board, widgetKeyOf: (id: string) => string | null): BoardDeed {
+export function boardDeed(
+  { code, widgetId, moment }: Board,
+  widgetKeyOf: (id: string) => string | null,
+): BoardDeed {
   const path = PATHS[code];
   if (path !== 'design') return { words: DEEDS[code], path };
   const params = new URLSearchParams();
@@ -41,8 +44,10 @@ const NEVER: Readonly<Record<string, string>> = {
 };
 
 const SENTENCES: Readonly<Record<BoardCode, (values: Values) => string>> = {
-  'notes-without-recipient': ({ name }) => `Notes left at “${text(name)}” reach nobody: no team with people answers there.`,
-  'mail-promised-no-mail-field': ({ name }) => `“${text(name)}” promises an answer by mail, and its note does not ask for an address.`,
+  'notes-without-recipient': ({ name }) =>
+    `Notes left at “${text(name)}” reach nobody: no team with people answers there.`,
+  'mail-promised-no-mail-field': ({ name }) =>
+    `“${text(name)}” promises an answer by mail, and its note does not ask for an address.`,
   'field-hidden-but-required': ({ name, field }) =>
     `“${text(field)}” of “${text(name)}” is needed and never seen: the form cannot be sent.`,
   'consent-without-link': ({ name, field }) =>
@@ -54,16 +59,20 @@ const SENTENCES: Readonly<Record<BoardCode, (values: Values) => string>> = {
     `Hours are read in ${text(zone).replaceAll('_', ' ') || 'a zone we guessed'}, which nobody has confirmed.`,
   'invitation-never': ({ invitation, why }) =>
     `“${text(invitation)}” can never be shown: ${NEVER[text(why)] ?? 'its conditions exclude each other'}.`,
-  'invitations-collide': ({ first, second }) => `“${text(first)}” and “${text(second)}” come due at the same second: one of them waits.`,
+  'invitations-collide': ({ first, second }) =>
+    `“${text(first)}” and “${text(second)}” come due at the same second: one of them waits.`,
   'two-speak-within-gap': ({ first, second, perVisit }) =>
     perVisit === 1
       ? `Where a visitor could get both, only “${text(first)}” is shown and “${text(second)}” is not: a visit has one invitation.`
       : `“${text(second)}” comes sooner after “${text(first)}” than two invitations may: it waits.`,
   'invitation-needs-memory': ({ name, count }) =>
     `${count === 1 ? 'One invitation' : `${text(count)} invitations`} of “${text(name)}” must remember the visitor, which takes their consent: without it they are not shown.`,
-  'case-unreachable': ({ name, text: words }) => `“${text(words)}” at “${text(name)}” is never said: a case before it asks for less.`,
-  'rule-swallowed': ({ name, rule, by }) => `“${text(rule)}” of “${text(name)}” decides nothing: “${text(by)}” takes all of it.`,
-  'widget-swallowed': ({ name, by }) => `“${text(name)}” never has its turn: “${text(by)}” comes first on every page.`,
+  'case-unreachable': ({ name, text: words }) =>
+    `“${text(words)}” at “${text(name)}” is never said: a case before it asks for less.`,
+  'rule-swallowed': ({ name, rule, by }) =>
+    `“${text(rule)}” of “${text(name)}” decides nothing: “${text(by)}” takes all of it.`,
+  'widget-swallowed': ({ name, by }) =>
+    `“${text(name)}” never has its turn: “${text(by)}” comes first on every page.`,
   'text-contrast': ({ name, count, ratio }) =>
     `${count === 1 ? 'One pair of colours' : `${text(count)} pairs of colours`} of “${text(name)}” ${count === 1 ? 'is' : 'are'} hard to read, ${text(ratio)}:1 at worst.`,
   'launcher-contrast': ({ name, what, page, ratio }) =>

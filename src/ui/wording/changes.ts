@@ -35,7 +35,10 @@ export interface ChangeContext {
 }
 
 /** A change as a sentence: what it is, and both sides of it. */
-export function changeWords({ kind, subject, widget, before, after }: Change, context: ChangeContext): string {
+export function changeWords(
+  { kind, subject, widget, before, after }: Change,
+  context: ChangeContext,
+): string {
   const name = widget === null || subject.of === 'widget' ? null : context.widgetName(widget);
   const lead = name === null ? '' : `“${name}”: `;
   const what = subjectWords(subject, context);
@@ -50,9 +53,13 @@ export function changeWords({ kind, subject, widget, before, after }: Change, co
 
 /** Null: as on larger screens. */
 function phoneCornerWords(before: Json | undefined, after: Json | undefined): string {
-  const [from, to] = [before, after].map((corner) => (typeof corner === 'string' ? cornerWords(corner) : null));
+  const [from, to] = [before, after].map((corner) =>
+    typeof corner === 'string' ? cornerWords(corner) : null,
+  );
   if (!to) return 'Launcher stands on phones where it does on larger screens';
-  return from ? `Launcher moves from the ${from} to the ${to} on phones` : `Launcher moves to the ${to} on phones`;
+  return from
+    ? `Launcher moves from the ${from} to the ${to} on phones`
+    : `Launcher moves to the ${to} on phones`;
 }
 
 function subjectWords(subject: Subject, { teamName }: ChangeContext): string {

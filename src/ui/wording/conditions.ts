@@ -7,7 +7,9 @@ import { LANGUAGES } from './languages';
 /** When an invitation comes, whole: `40 s on the page and not (on a phone or leaving)`. Two that differ are never said alike. */
 export function whenWords({ join, items }: When): string {
   if (items.length === 0) return join === 'all' ? 'at once' : 'never';
-  return items.map((item) => (isGroup(item) ? groupWords(item) : conditionWords(item))).join(join === 'all' ? ' and ' : ' or ');
+  return items
+    .map((item) => (isGroup(item) ? groupWords(item) : conditionWords(item)))
+    .join(join === 'all' ? ' and ' : ' or ');
 }
 
 function groupWords({ join, conditions, isNot }: Group): string {
@@ -52,7 +54,9 @@ function plainWords(condition: Condition): string {
     case 'attribute':
       return `${condition.value === null ? `“${condition.name}” said by the page` : `“${condition.name}” said by the page to be “${condition.value}”`}`;
     case 'parameter':
-      return condition.value === null ? `“${condition.name}” in the address` : `“${condition.name}=${condition.value}” in the address`;
+      return condition.value === null
+        ? `“${condition.name}” in the address`
+        : `“${condition.name}=${condition.value}” in the address`;
     case 'country':
       return `from ${orList(condition.countries)}`;
     case 'week-time':
@@ -120,7 +124,12 @@ export function orList(parts: readonly string[]): string {
 
 const OR = new Intl.ListFormat('en', { type: 'disjunction' });
 const DAY = new Intl.DateTimeFormat('en-GB', { weekday: 'short', timeZone: 'UTC' });
-const DATE = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' });
+const DATE = new Intl.DateTimeFormat('en-GB', {
+  day: 'numeric',
+  month: 'short',
+  year: 'numeric',
+  timeZone: 'UTC',
+});
 
 /** Monday is 0; 1 January 2024 was one. */
 function dayName(day: number): string {

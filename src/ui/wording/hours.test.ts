@@ -14,7 +14,8 @@ describe('hoursWords', () => {
   });
 
   it('[H18] past midnight, all day, closed, and in a season only', () => {
-    const said = (change: Partial<Parameters<typeof hoursWords>[0]>) => plain(hoursWords({ ...EVENINGS, days: [5], ...change }, 'en'));
+    const said = (change: Partial<Parameters<typeof hoursWords>[0]>) =>
+      plain(hoursWords({ ...EVENINGS, days: [5], ...change }, 'en'));
     expect(said({ intervals: [[1050, 1500]] })).toBe('Sat: 5:30 PM – 1:00 AM the next day');
     expect(said({ intervals: [[1050, 1440]] })).toBe('Sat: 5:30 PM – 12:00 AM');
     expect(said({ intervals: [[0, 1440]] })).toBe('Sat: all day');

@@ -34,7 +34,9 @@ export function launcherPartWords(part: LauncherPart, value: Json): string {
 
 function iconWords(icon: Icon | null, otherwise: string): string {
   if (icon === null) return otherwise;
-  return 'ours' in icon ? (ICON_WORDS[icon.ours] ?? icon.ours) : pictureWords(icon.picture as unknown as Json);
+  return 'ours' in icon
+    ? (ICON_WORDS[icon.ours] ?? icon.ours)
+    : pictureWords(icon.picture as unknown as Json);
 }
 
 /** What of a look has changed. */
@@ -76,7 +78,14 @@ function nameIn(words: Readonly<Record<string, { readonly name: string }>>, valu
 
 function pictureWords(value: Json): string {
   if (value === null) return 'none';
-  const { once, twice, width, height, darkest = '', lightest = '' } = value as unknown as Partial<HeaderPicture>;
+  const {
+    once,
+    twice,
+    width,
+    height,
+    darkest = '',
+    lightest = '',
+  } = value as unknown as Partial<HeaderPicture>;
   const pixels = darkest === '' ? '' : `, ${darkest} to ${lightest}`;
   return `a picture, ${width} × ${height} px${pixels} (${once?.slice(-6)}, ${twice?.slice(-6)})`;
 }

@@ -47,13 +47,18 @@ export const COLOUR_WORDS: Readonly<Record<Colour, string>> = {
 };
 
 /** What there is to choose, in its words. */
-export const STYLE_WORDS: Readonly<Record<StyleName, { readonly name: string; readonly values: Readonly<Record<string, string>> }>> = {
+export const STYLE_WORDS: Readonly<
+  Record<StyleName, { readonly name: string; readonly values: Readonly<Record<string, string>> }>
+> = {
   font: { name: 'Text', values: fontWords() },
   headFont: { name: 'Headings and names', values: fontWords() },
   weight: { name: 'Weight', values: { usual: 'usual', heavy: 'heavy' } },
   density: { name: 'Room', values: { compact: 'compact', usual: 'usual', roomy: 'roomy' } },
   header: { name: 'Header', values: { plain: 'plain', awning: 'with an awning', picture: 'over a picture' } },
-  rule: { name: 'Rule', values: { none: 'none', hairline: 'a hairline', double: 'a double line', side: 'a bar at the side' } },
+  rule: {
+    name: 'Rule',
+    values: { none: 'none', hairline: 'a hairline', double: 'a double line', side: 'a bar at the side' },
+  },
   messages: {
     name: 'Messages',
     values: {
@@ -67,7 +72,13 @@ export const STYLE_WORDS: Readonly<Record<StyleName, { readonly name: string; re
   faces: { name: 'Faces', values: { square: 'square', round: 'round' } },
   arrival: {
     name: 'The launcher arrives',
-    values: { none: 'at once', fade: 'fading in', slide: 'sliding in', brighten: 'growing bright once', sway: 'with one sway' },
+    values: {
+      none: 'at once',
+      fade: 'fading in',
+      slide: 'sliding in',
+      brighten: 'growing bright once',
+      sway: 'with one sway',
+    },
   },
   opening: { name: 'The window opens', values: { none: 'at once', fade: 'fading in', rise: 'rising' } },
 };
@@ -110,7 +121,11 @@ export const ICON_WORDS: Readonly<Record<string, string>> = {
   telescope: 'telescope',
 };
 
-const DEVICE_WORDS: Readonly<Record<string, string>> = { desktop: 'computers', tablet: 'tablets', phone: 'phones' };
+const DEVICE_WORDS: Readonly<Record<string, string>> = {
+  desktop: 'computers',
+  tablet: 'tablets',
+  phone: 'phones',
+};
 
 export function deviceWords(device: string): string {
   return DEVICE_WORDS[device] ?? device;
@@ -160,13 +175,17 @@ const EXAMPLES: Readonly<Record<string, string>> = {
 /** What had to be done to a colour; null: nothing. */
 export function colourNoteWords({ color, note }: ReadColour): string | null {
   if (note === 'see-through') return `It was see-through: laid on white it is ${color}.`;
-  return note === 'out-of-reach' ? `Screens cannot show it that strong: the nearest they can is ${color}.` : null;
+  return note === 'out-of-reach'
+    ? `Screens cannot show it that strong: the nearest they can is ${color}.`
+    : null;
 }
 
 /** Where two colours meet; what stands on its own ground is known by its name. */
 export function pairWords({ text, ground }: Pair): string {
   const where = GROUND_WORDS[ground];
-  return where === undefined || text === 'onResponder' ? COLOUR_WORDS[text] : `${COLOUR_WORDS[text]}, ${where}`;
+  return where === undefined || text === 'onResponder'
+    ? COLOUR_WORDS[text]
+    : `${COLOUR_WORDS[text]}, ${where}`;
 }
 const GROUND_WORDS: Readonly<Partial<Record<Colour, string>>> = {
   launcherHover: 'under the pointer',
@@ -184,7 +203,15 @@ export const ON_PAGE_WORDS: Readonly<Record<OnPage, string>> = {
 };
 
 /** A contrast, and what it needs to be. Rounded down: 4.49 does not read as 4.5. */
-export function ratioWords({ ratio, needs, passes }: { readonly ratio: number; readonly needs: number; readonly passes: boolean }): string {
+export function ratioWords({
+  ratio,
+  needs,
+  passes,
+}: {
+  readonly ratio: number;
+  readonly needs: number;
+  readonly passes: boolean;
+}): string {
   const shown = (Math.floor(ratio * 10) / 10).toFixed(1);
   return passes ? `${shown}:1, enough (${needs}:1).` : `${shown}:1, hard to tell apart; it needs ${needs}:1.`;
 }

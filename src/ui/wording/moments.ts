@@ -2,7 +2,10 @@ import type { Moment } from '../../core/model/moment';
 
 /** Name of a moment, and what it is, in a sentence. */
 export const MOMENT_WORDS: Readonly<Record<Moment, { readonly name: string; readonly what: string }>> = {
-  'passing-by': { name: 'Passing by', what: 'The page has loaded and the window is closed: only the launcher.' },
+  'passing-by': {
+    name: 'Passing by',
+    what: 'The page has loaded and the window is closed: only the launcher.',
+  },
   invited: { name: 'Invited', what: 'An invitation shows beside the launcher.' },
   'at-the-door': { name: 'At the door', what: 'The window is open; nothing has been asked yet.' },
   waiting: { name: 'Waiting', what: 'A question was sent; nobody has joined yet.' },

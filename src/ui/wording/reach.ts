@@ -12,7 +12,12 @@ const WHILE: Readonly<Record<WidgetState, string>> = {
 /** Why a moment cannot be reached in these circumstances, as short as a stone. */
 export function againstWords(
   moment: DrawnMoment,
-  { isShown, state, hasInvitations, why }: { isShown: boolean; state: WidgetState; hasInvitations: boolean; why: string | null },
+  {
+    isShown,
+    state,
+    hasInvitations,
+    why,
+  }: { isShown: boolean; state: WidgetState; hasInvitations: boolean; why: string | null },
 ): string {
   if (!isShown) return 'not on this page';
   if (moment !== 'invited') return WHILE[state];

@@ -97,7 +97,11 @@ const CASE_NAMES: Readonly<Record<string, string>> = {
 export function textName(key: CaseKey): string {
   const plain = textKeyOf(key);
   const moment = entryOf(plain).moment;
-  const place = plain.startsWith('form.') ? 'Form' : moment === 'window' ? 'Window' : MOMENT_WORDS[moment].name;
+  const place = plain.startsWith('form.')
+    ? 'Form'
+    : moment === 'window'
+      ? 'Window'
+      : MOMENT_WORDS[moment].name;
   const name = NAMES[plain] ?? `${place}: ${plain.split('.').at(-1)}`;
   const id = /#([a-z]+)/i.exec(key)?.[1];
   const without = key.endsWith('/without') ? ', without the time' : '';

@@ -13,7 +13,9 @@ export function lengthWords(ms: number): string {
 
 /** The time of day in a zone, 24 hours. */
 export function clockWords(instant: number, zone: string): string {
-  return new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: zone }).format(instant);
+  return new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: zone }).format(
+    instant,
+  );
 }
 
 /** Day and time in a zone. */
@@ -35,7 +37,12 @@ export function pageWords(address: string): string {
 
 /** A wall clock's reading (`YYYY-MM-DDTHH:MM`) as people say it: `Sat 28 Nov, 22:14`. */
 export function wallWords(wall: string): string {
-  const day = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' });
+  const day = new Intl.DateTimeFormat('en-GB', {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    timeZone: 'UTC',
+  });
   return `${day.format(Date.parse(`${wall.slice(0, 10)}T00:00Z`)).replace(',', '')}, ${wall.slice(11)}`;
 }
 

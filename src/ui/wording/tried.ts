@@ -62,7 +62,8 @@ export function clockOf(ms: number): string {
   const hours = Math.floor((seconds % 86_400) / 3600);
   const minutes = Math.floor((seconds % 3600) / 60);
   const two = (value: number): string => String(value).padStart(2, '0');
-  const clock = hours > 0 ? `${hours}:${two(minutes)}:${two(seconds % 60)}` : `${minutes}:${two(seconds % 60)}`;
+  const clock =
+    hours > 0 ? `${hours}:${two(minutes)}:${two(seconds % 60)}` : `${minutes}:${two(seconds % 60)}`;
   return days === 0 ? clock : `${days} day${days === 1 ? '' : 's'} ${clock}`;
 }
 
@@ -74,6 +75,9 @@ export function expectationWords(expects: Expectation, nameOf: (id: string) => s
 
 /** What it came to instead. */
 export function resultWords({ moment, got }: CheckResult, nameOf: (id: string) => string): string {
-  const list = got.length === 0 ? 'no invitation' : new Intl.ListFormat('en').format([...new Set(got)].map((id) => `“${nameOf(id)}”`));
+  const list =
+    got.length === 0
+      ? 'no invitation'
+      : new Intl.ListFormat('en').format([...new Set(got)].map((id) => `“${nameOf(id)}”`));
   return `it gets ${list} and ends at ${MOMENT_WORDS[moment].name}`;
 }

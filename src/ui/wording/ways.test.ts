@@ -58,9 +58,14 @@ describe('the words of ways', () => {
     ];
     for (const when of odd)
       for (const more of [0, 1, 12]) {
-        const set = invitations({ when }, ...Array.from({ length: more }, () => ({ when: all(condition({ kind: 'leaving' })) })));
+        const set = invitations(
+          { when },
+          ...Array.from({ length: more }, () => ({ when: all(condition({ kind: 'leaving' })) })),
+        );
         for (const { id } of WAYS)
-          expect(words(id, set)?.short.length ?? 0, `${id} ${JSON.stringify(when)}`).toBeLessThanOrEqual(SHORT_SIGNS_MAX);
+          expect(words(id, set)?.short.length ?? 0, `${id} ${JSON.stringify(when)}`).toBeLessThanOrEqual(
+            SHORT_SIGNS_MAX,
+          );
       }
   });
 

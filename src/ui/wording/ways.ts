@@ -20,7 +20,10 @@ export interface WayContext {
 
 /** A way that the calendar leads along later on: beside its line the time, if there is room for it. */
 export function laterWords({ short, full }: WayWords, when: string): WayWords {
-  return { short: when.length <= SHORT_SIGNS_MAX - 3 ? `at ${when}` : short, full: `${full} · later (${when})` };
+  return {
+    short: when.length <= SHORT_SIGNS_MAX - 3 ? `at ${when}` : short,
+    full: `${full} · later (${when})`,
+  };
 }
 
 /** A label in words (screens.md, "Label grammar"). */
@@ -29,7 +32,10 @@ export function wayWords(label: WayLabel, { teamName }: WayContext): WayWords {
     case 'no-invitations':
       return { short: 'none', full: 'no invitations' };
     case 'invitations':
-      return { short: withMore(label.first, label.count), full: invitationsWords(label.count, headlineWords(label.first)) };
+      return {
+        short: withMore(label.first, label.count),
+        full: invitationsWords(label.count, headlineWords(label.first)),
+      };
     case 'opens-by-itself':
       return { short: 'by itself', full: `opens by itself: ${headlineWords(label.first)}` };
     case 'by-hand':
@@ -39,14 +45,23 @@ export function wayWords(label: WayLabel, { teamName }: WayContext): WayWords {
     case 'declines':
       return {
         short: 'declines',
-        full: label.restDays === 0 ? `“${label.words}”` : `“${label.words}”: quiet for ${count(label.restDays, 'day')}`,
+        full:
+          label.restDays === 0
+            ? `“${label.words}”`
+            : `“${label.words}”: quiet for ${count(label.restDays, 'day')}`,
       };
     case 'clicks-while':
       return label.states.length === 0
         ? { short: '–', full: 'nothing leads here from the launcher' }
-        : { short: SHORT_STATES[label.states[0] ?? 'nobody'], full: `clicks while ${orList(label.states.map((state) => STATES[state]))}` };
+        : {
+            short: SHORT_STATES[label.states[0] ?? 'nobody'],
+            full: `clicks while ${orList(label.states.map((state) => STATES[state]))}`,
+          };
     case 'sends':
-      return { short: 'sends', full: label.what === 'form' ? 'the form is sent' : 'the first message is sent' };
+      return {
+        short: 'sends',
+        full: label.what === 'form' ? 'the form is sent' : 'the first message is sent',
+      };
     case 'leave':
       return { short: leaveShort(label), full: leaveWords(label, '') };
     case 'leave-meanwhile':
@@ -72,15 +87,24 @@ export function wayWords(label: WayLabel, { teamName }: WayContext): WayWords {
     case 'leaves-address':
       return { short: 'by mail', full: 'leaves an address' };
     case 'ends':
-      return { short: 'ends', full: `either side ends it, or ${secondsWords(label.quietSeconds)} pass in silence` };
+      return {
+        short: 'ends',
+        full: `either side ends it, or ${secondsWords(label.quietSeconds)} pass in silence`,
+      };
     case 'stays-waiting':
-      return { short: 'we close', full: 'we close meanwhile; the question stays, and an answer by mail is offered' };
+      return {
+        short: 'we close',
+        full: 'we close meanwhile; the question stays, and an answer by mail is offered',
+      };
     case 'asks-nothing-else':
       return { short: 'no more', full: 'asks nothing else: the door opens again ten minutes later' };
     case 'asks-again':
       return { short: 'again', full: 'asks something else' };
     case 'sends-note':
-      return { short: 'note', full: label.asksMail ? 'sends the note' : 'sends the note, without an address to answer to' };
+      return {
+        short: 'note',
+        full: label.asksMail ? 'sends the note' : 'sends the note, without an address to answer to',
+      };
     case 'returns-open':
       return {
         short: label.opens ? 'we open' : 'we are in',
@@ -103,13 +127,21 @@ function invitationsWords(number: number, first: string): string {
 /** `+n` counts the other invitations; it is left out where it would not fit. */
 function withMore({ anyOf }: Headline, number: number): string {
   const [first] = anyOf;
-  const head = first === undefined ? 'at once' : anyOf.length > 1 ? 'any of' : (first.isNot ? 'not ' : '') + shortPart(first);
+  const head =
+    first === undefined
+      ? 'at once'
+      : anyOf.length > 1
+        ? 'any of'
+        : (first.isNot ? 'not ' : '') + shortPart(first);
   const all = number > 1 ? `${head} +${number - 1}` : head;
   return all.length <= SHORT_SIGNS_MAX ? all : head.length <= SHORT_SIGNS_MAX ? head : count(number, 'card');
 }
 
 function headlineWords({ anyOf, scope }: Headline): string {
-  const said = anyOf.length === 0 ? 'at once' : orList(anyOf.map((part) => (part.isNot ? `not ${partWords(part)}` : partWords(part))));
+  const said =
+    anyOf.length === 0
+      ? 'at once'
+      : orList(anyOf.map((part) => (part.isNot ? `not ${partWords(part)}` : partWords(part))));
   if (scope === null) return said;
   return `${said} on ${'page' in scope ? scope.page : count(scope.pages, 'page')}`;
 }

@@ -27,9 +27,15 @@ describe('what stands beside a colour', () => {
 });
 
 describe('what will change, in words', () => {
-  const NAMES = { teamName: () => 'Night desk', calendarName: () => 'the night hours', widgetName: () => null };
+  const NAMES = {
+    teamName: () => 'Night desk',
+    calendarName: () => 'the night hours',
+    widgetName: () => null,
+  };
   const between = (before: Design, ...patches: Patch[]) =>
-    changesOf(before, applyPatches(before, patches).value).map((one) => `${groupWords(one.group)}: ${changeWords(one, NAMES)}`);
+    changesOf(before, applyPatches(before, patches).value).map(
+      (one) => `${groupWords(one.group)}: ${changeWords(one, NAMES)}`,
+    );
   const sentences = (...patches: Patch[]) => between(madeDesign(), ...patches);
 
   it('names the setting, the language, both wordings, and where it is seen', () => {
@@ -45,9 +51,9 @@ describe('what will change, in words', () => {
     expect(between(applyPatches(madeDesign(), [onPhones]).value, { ...onPhones, value: null })).toEqual([
       'Everywhere: Launcher stands on phones where it does on larger screens',
     ]);
-    expect(sentences({ op: 'set', path: [...at, 'texts'], value: { pt: { greeting: 'Boa noite' } } })).toEqual([
-      'At the door: Greeting in Português: ours → “Boa noite”',
-    ]);
+    expect(
+      sentences({ op: 'set', path: [...at, 'texts'], value: { pt: { greeting: 'Boa noite' } } }),
+    ).toEqual(['At the door: Greeting in Português: ours → “Boa noite”']);
     expect(sentences({ op: 'set', path: [...at, 'deeds', 'closed'], value: 'out-of-sight' })).toEqual([
       'Who can answer?: While closed: a note → out of sight',
     ]);
@@ -57,7 +63,13 @@ describe('what will change, in words', () => {
   });
 
   it('tells what comes and goes with what matters of it, once, and an order where only that changed', () => {
-    const one = { id: 'aaaaaaaa', key: 'greeting', when: [['visit', 'returning']], texts: { en: 'Again!' }, without: {} };
+    const one = {
+      id: 'aaaaaaaa',
+      key: 'greeting',
+      when: [['visit', 'returning']],
+      texts: { en: 'Again!' },
+      without: {},
+    };
     const other = { ...one, id: 'bbbbbbbb', when: [['language', 'pt']] };
     const before = madeDesign({ cases: [one, other] as never, ...invitations({ name: 'Clear skies' }) });
     const at = ['widgets', 0];
@@ -68,16 +80,19 @@ describe('what will change, in words', () => {
     expect(between(before, { op: 'remove', path: [...at, 'cases', 0] })).toEqual([
       'At the door: Gone: “Greeting” said differently (returning): “Again!”',
     ]);
-    expect(between(before, { op: 'set', path: [...at, 'cases', 0, 'texts', 'en'], value: 'Hello again' })).toEqual([
-      'At the door: Greeting (returning) in English: “Again!” → “Hello again”',
-    ]);
-    expect(between(before, { op: 'set', path: [...at, 'cases'], value: [other, one] as unknown as Json })).toEqual([
-      'Everywhere: Cases: in another order',
-    ]);
-    const soon = { ...(before.widgets[0]?.invitations[0] ?? {}), when: all(condition({ kind: 'on-page', seconds: 25 })) };
-    expect(between(before, { op: 'set', path: [...at, 'invitations', 0], value: soon as unknown as Json })).toEqual([
-      'Invited: “Clear skies”, comes: at once → 25 s on the page',
-    ]);
+    expect(
+      between(before, { op: 'set', path: [...at, 'cases', 0, 'texts', 'en'], value: 'Hello again' }),
+    ).toEqual(['At the door: Greeting (returning) in English: “Again!” → “Hello again”']);
+    expect(
+      between(before, { op: 'set', path: [...at, 'cases'], value: [other, one] as unknown as Json }),
+    ).toEqual(['Everywhere: Cases: in another order']);
+    const soon = {
+      ...(before.widgets[0]?.invitations[0] ?? {}),
+      when: all(condition({ kind: 'on-page', seconds: 25 })),
+    };
+    expect(
+      between(before, { op: 'set', path: [...at, 'invitations', 0], value: soon as unknown as Json }),
+    ).toEqual(['Invited: “Clear skies”, comes: at once → 25 s on the page']);
   });
 
   it('says back to ours where an own text went, and the widget where there are several', () => {
@@ -85,7 +100,10 @@ describe('what will change, in words', () => {
     expect(between(before, { op: 'remove', path: ['widgets', 0, 'texts', 'en', 'greeting'] })).toEqual([
       'At the door: Greeting in English: “Hello” → ours',
     ]);
-    const [change] = changesOf(before, { ...before, widgets: before.widgets.map((one) => ({ ...one, calendarId: 'night' })) });
+    const [change] = changesOf(before, {
+      ...before,
+      widgets: before.widgets.map((one) => ({ ...one, calendarId: 'night' })),
+    });
     expect(change && changeWords(change, { ...NAMES, widgetName: () => 'Schools' })).toBe(
       '“Schools”: Hours: by who is in → the night hours',
     );
@@ -104,13 +122,21 @@ describe('names and reasons', () => {
     const names = TEXT_KEYS.map((key) => textName(key));
     expect(new Set(names).size).toBe(names.length);
     const context = { ...CONTEXT, widgetName: (key: string) => key };
-    for (const code of REASON_CODES) expect(wordsOf({ about: 'moment', code, facts: {} }, context).text, code).not.toBe(code);
+    for (const code of REASON_CODES)
+      expect(wordsOf({ about: 'moment', code, facts: {} }, context).text, code).not.toBe(code);
   });
 
   it('Because reads as the engine decided', () => {
     const context = CONTEXT;
-    const told = explain(madeSite({ teams: { [DESK]: 'in' } }), madeVisit()).map(({ reason }) => wordsOf(reason, context).text);
-    expect(told).toEqual(['“Everywhere” takes /tonight', 'somebody of Night desk is in', 'the window is closed', 'the words are English']);
+    const told = explain(madeSite({ teams: { [DESK]: 'in' } }), madeVisit()).map(
+      ({ reason }) => wordsOf(reason, context).text,
+    );
+    expect(told).toEqual([
+      '“Everywhere” takes /tonight',
+      'somebody of Night desk is in',
+      'the window is closed',
+      'the words are English',
+    ]);
   });
 });
 
@@ -118,7 +144,9 @@ describe('what an invitation lacks', () => {
   const said = (list: Parameters<typeof invitations>, visit: Parameters<typeof madeVisit>[0] = {}) => {
     const verdicts = explain(madeSite({ design: madeDesign(invitations(...list)) }), madeVisit(visit));
     const near = nearMiss(verdicts);
-    const each = verdicts.filter(({ reason }) => reason.about === 'invitation').map((one) => verdictWords(one, CONTEXT));
+    const each = verdicts
+      .filter(({ reason }) => reason.about === 'invitation')
+      .map((one) => verdictWords(one, CONTEXT));
     return {
       each: each.map(({ text }) => text),
       near: near === null ? null : verdictWords(near, CONTEXT).text,
@@ -136,17 +164,25 @@ describe('what an invitation lacks', () => {
 
   it('what no waiting brings is no near miss, and says what it asks for', () => {
     const told = said([{ when: all(condition({ kind: 'device', devices: ['phone'] }), stay(40)) }]);
-    expect(told).toMatchObject({ each: ['“Clear skies” asks for another device and more time on the page (40 s short)'], near: null });
+    expect(told).toMatchObject({
+      each: ['“Clear skies” asks for another device and more time on the page (40 s short)'],
+      near: null,
+    });
   });
 
   it('one that holds says what keeps it', () => {
-    expect(said([{ oncePer: { kind: 'visitor' } }]).each).toEqual(['“Clear skies” must remember the visitor, who has not agreed to that']);
+    expect(said([{ oncePer: { kind: 'visitor' } }]).each).toEqual([
+      '“Clear skies” must remember the visitor, who has not agreed to that',
+    ]);
     const rest = { page: { hasDeclined: true } };
     expect(said([{}], rest).each[0]).toMatch(/^“Clear skies” rests: the visitor has said no/);
   });
 
   it('hours say until when', () => {
-    const site = madeSite({ design: madeDesign({ calendarId: 'night' }), calendars: [calendar({ week: everyDay('19:00-21:00') })] });
+    const site = madeSite({
+      design: madeDesign({ calendarId: 'night' }),
+      calendars: [calendar({ week: everyDay('19:00-21:00') })],
+    });
     const told = explain(site, madeVisit()).map((one) => verdictWords(one, CONTEXT));
     expect(told).toContainEqual({ text: 'it is open by the hours until 22:00', link: { to: 'when' } });
   });
@@ -157,7 +193,12 @@ describe('times', () => {
     const zone = toZone([0, 60]); // an hour east of UTC
     const now = Date.UTC(2026, 10, 25, 22);
     const until = (hours: number) => untilWords(zone, now, now + hours * 3_600_000);
-    expect([until(2), until(23.5), until(26), until(24 * 6)]).toEqual(['01:00', '22:30', 'Fri 01:00', 'Tue 1 Dec, 23:00']);
+    expect([until(2), until(23.5), until(26), until(24 * 6)]).toEqual([
+      '01:00',
+      '22:30',
+      'Fri 01:00',
+      'Tue 1 Dec, 23:00',
+    ]);
   });
 
   it('a length says the two units that matter', () => {
@@ -186,7 +227,8 @@ describe('settings in words', () => {
   it('every setting has a name, and its values their unit', () => {
     for (const setting of Object.values(SETTINGS)) {
       expect(SETTING_WORDS[setting.id].name).toMatch(/^[A-Z]/);
-      if (setting.unit === 'switch') expect([settingWords(0, setting), settingWords(1, setting)]).toEqual(['off', 'on']);
+      if (setting.unit === 'switch')
+        expect([settingWords(0, setting), settingWords(1, setting)]).toEqual(['off', 'on']);
       else expect(settingWords(3600, setting)).toMatch(/^[\d.]+( \w+)?$/);
     }
     expect(settingWords(null, SETTINGS.slowReplyTalkingAfter)).toBe('off');

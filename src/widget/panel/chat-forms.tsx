@@ -15,13 +15,26 @@ interface ChatFormProps {
 export function BeforeForm({ heard, form, voice, onReply }: ChatFormProps) {
   return (
     <div class="card asks" data-form="before">
-      <FormFields fields={heard.widget.forms.before} {...form} voice={voice} teams={teamsOf(heard)} onReply={onReply} />
+      <FormFields
+        fields={heard.widget.forms.before}
+        {...form}
+        voice={voice}
+        teams={teamsOf(heard)}
+        onReply={onReply}
+      />
     </div>
   );
 }
 
 /** What is asked after a chat, until it is given. */
-export function AfterForm({ heard, form, voice, hasFailed, onReply, onGive }: ChatFormProps & { hasFailed: boolean; onGive: () => void }) {
+export function AfterForm({
+  heard,
+  form,
+  voice,
+  hasFailed,
+  onReply,
+  onGive,
+}: ChatFormProps & { hasFailed: boolean; onGive: () => void }) {
   return (
     <form
       class="card asks"
@@ -32,7 +45,13 @@ export function AfterForm({ heard, form, voice, hasFailed, onReply, onGive }: Ch
         onGive();
       }}
     >
-      <FormFields fields={heard.widget.forms.after ?? []} {...form} voice={voice} teams={teamsOf(heard)} onReply={onReply} />
+      <FormFields
+        fields={heard.widget.forms.after ?? []}
+        {...form}
+        voice={voice}
+        teams={teamsOf(heard)}
+        onReply={onReply}
+      />
       {hasFailed ? (
         <p class="error" role="alert">
           {voice('form.notSent')}

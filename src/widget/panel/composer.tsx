@@ -11,7 +11,8 @@ export function Composer({ heard, voice, talk, draft, acts }: WindowProps) {
   const { decision } = heard;
   const field = useRef<HTMLTextAreaElement>(null);
   const over = draft.length - LIMITS.messageChars;
-  const label: TextKey = decision.moment === 'at-the-door' || decision.moment === 'talking' ? 'input.label' : 'input.add';
+  const label: TextKey =
+    decision.moment === 'at-the-door' || decision.moment === 'talking' ? 'input.label' : 'input.add';
   const send = (): void => {
     if (draft.trim() === '' || over > 0) return field.current?.focus();
     if (acts.send(draft)) field.current?.focus();
@@ -49,7 +50,19 @@ export function Composer({ heard, voice, talk, draft, acts }: WindowProps) {
   );
 }
 
-function Hint({ isRefused, over, left, length, voice }: { isRefused: boolean; over: number; left: number; length: number; voice: Voice }) {
+function Hint({
+  isRefused,
+  over,
+  left,
+  length,
+  voice,
+}: {
+  isRefused: boolean;
+  over: number;
+  left: number;
+  length: number;
+  voice: Voice;
+}) {
   const text: ComponentChildren =
     over > 0
       ? voice('input.tooLong', { over })

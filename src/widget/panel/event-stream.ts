@@ -23,7 +23,9 @@ export function eventCutter(emit: (event: StreamEvent) => void): (chunk: string)
 function toEvent(block: string): StreamEvent {
   const lines = block.split('\n');
   const value = (name: string): string | null => {
-    const found = lines.filter((line) => line.startsWith(`${name}:`)).map((line) => line.slice(name.length + 1).replace(/^ /, ''));
+    const found = lines
+      .filter((line) => line.startsWith(`${name}:`))
+      .map((line) => line.slice(name.length + 1).replace(/^ /, ''));
     return found.length === 0 ? null : found.join('\n');
   };
   const data = value('data');

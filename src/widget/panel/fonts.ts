@@ -18,7 +18,11 @@ export function askFonts(load: readonly OwnFont[], base: string): void {
 }
 
 async function fetchFont(name: OwnFont, base: string): Promise<void> {
-  const response = await fetch(`${base.replace(/[^/]*$/, '')}font-${name}-${FONTS_VERSION}.woff2`, { credentials: 'omit' });
+  const response = await fetch(`${base.replace(/[^/]*$/, '')}font-${name}-${FONTS_VERSION}.woff2`, {
+    credentials: 'omit',
+  });
   if (!response.ok) throw new Error(String(response.status));
-  document.fonts.add(await new FontFace(`Sunny Porch ${name}`, await response.arrayBuffer(), { weight: '300 900' }).load());
+  document.fonts.add(
+    await new FontFace(`Sunny Porch ${name}`, await response.arrayBuffer(), { weight: '300 900' }).load(),
+  );
 }

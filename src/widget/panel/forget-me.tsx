@@ -45,7 +45,12 @@ export function ForgetMe({ voice, onForget }: ForgetMeProps) {
         <button type="button" class="button quiet" data-say="noteLeft.forgetNo" onClick={() => turn(false)}>
           {voice('noteLeft.forgetNo')}
         </button>
-        <button type="button" class="button send" data-say="noteLeft.forget" onClick={() => void onForget().catch(() => setFailed(true))}>
+        <button
+          type="button"
+          class="button send"
+          data-say="noteLeft.forget"
+          onClick={() => void onForget().catch(() => setFailed(true))}
+        >
           {voice('noteLeft.forget')}
         </button>
       </div>

@@ -37,10 +37,16 @@ function FormField(props: FormFieldProps) {
   const id = `field-${field.id}`;
   const fault = faults[field.id];
   const label = field.label ? voice(field.label as TextKey) : (field.words ?? '');
-  const isGroup = field.kind === 'choices' || field.kind === 'yes-no' || (field.kind === 'choice' && field.asButtons === true);
+  const isGroup =
+    field.kind === 'choices' ||
+    field.kind === 'yes-no' ||
+    (field.kind === 'choice' && field.asButtons === true);
   const help = helpOf(field, voice);
   const said = fault !== undefined ? `${id}-fault` : help === '' ? undefined : `${id}-help`;
-  const wrong = { 'aria-invalid': fault !== undefined, ...(said === undefined ? {} : { 'aria-describedby': said }) };
+  const wrong = {
+    'aria-invalid': fault !== undefined,
+    ...(said === undefined ? {} : { 'aria-describedby': said }),
+  };
   const control = <Control {...props} id={id} label={label} wrong={wrong} />;
   return (
     <div class="field">
@@ -90,13 +96,28 @@ function Control(props: ControlProps) {
   const write = (value: string): void => onReply(field.id, value);
   switch (field.kind) {
     case 'long':
-      return <textarea id={id} class="text tall" value={text} {...wrong} onInput={(event) => write(event.currentTarget.value)} />;
+      return (
+        <textarea
+          id={id}
+          class="text tall"
+          value={text}
+          {...wrong}
+          onInput={(event) => write(event.currentTarget.value)}
+        />
+      );
     case 'choice':
     case 'team': {
       const options = field.kind === 'team' ? teams : (field.options ?? []);
-      if (field.asButtons) return <Ticks kind="radio" options={options} chosen={[text]} id={id} onTick={write} />;
+      if (field.asButtons)
+        return <Ticks kind="radio" options={options} chosen={[text]} id={id} onTick={write} />;
       return (
-        <select id={id} class="text" value={text} {...wrong} onChange={(event) => write(event.currentTarget.value)}>
+        <select
+          id={id}
+          class="text"
+          value={text}
+          {...wrong}
+          onChange={(event) => write(event.currentTarget.value)}
+        >
           <option value="">{voice('form.choose')}</option>
           {options.map(([value, words]) => (
             <option key={value} value={value}>
@@ -113,7 +134,12 @@ function Control(props: ControlProps) {
           options={field.options ?? []}
           chosen={chosen}
           id={id}
-          onTick={(value) => onReply(field.id, chosen.includes(value) ? chosen.filter((one) => one !== value) : [...chosen, value])}
+          onTick={(value) =>
+            onReply(
+              field.id,
+              chosen.includes(value) ? chosen.filter((one) => one !== value) : [...chosen, value],
+            )
+          }
         />
       );
     case 'yes-no':
@@ -161,10 +187,20 @@ interface TextInputProps extends Pick<ControlProps, 'field' | 'id' | 'wrong'> {
 
 function TextInput({ field, id, text, wrong, onWrite }: TextInputProps) {
   const shared = { id, class: 'text', value: text, ...wrong, maxLength: LIMITS.messageChars };
-  const onInput = (event: { readonly currentTarget: HTMLInputElement }): void => onWrite(event.currentTarget.value);
+  const onInput = (event: { readonly currentTarget: HTMLInputElement }): void =>
+    onWrite(event.currentTarget.value);
   switch (field.kind) {
     case 'email':
-      return <input {...shared} type="email" autocomplete="email" dir="ltr" maxLength={LIMITS.mailChars} onInput={onInput} />;
+      return (
+        <input
+          {...shared}
+          type="email"
+          autocomplete="email"
+          dir="ltr"
+          maxLength={LIMITS.mailChars}
+          onInput={onInput}
+        />
+      );
     case 'phone':
       return <input {...shared} type="tel" autocomplete="tel" dir="ltr" onInput={onInput} />;
     case 'date':
@@ -172,7 +208,9 @@ function TextInput({ field, id, text, wrong, onWrite }: TextInputProps) {
     case 'number':
       return <input {...shared} inputMode="decimal" autocomplete="off" onInput={onInput} />;
     default:
-      return <input {...shared} autocomplete={field.label === 'note.name' ? 'name' : 'off'} onInput={onInput} />;
+      return (
+        <input {...shared} autocomplete={field.label === 'note.name' ? 'name' : 'off'} onInput={onInput} />
+      );
   }
 }
 
@@ -189,7 +227,13 @@ function Ticks({ kind, options, chosen, id, onTick }: TicksProps) {
     <>
       {options.map(([value, words], place) => (
         <span class="tick" key={value}>
-          <input id={`${id}-${place}`} name={id} type={kind} checked={chosen.includes(value)} onChange={() => onTick(value)} />
+          <input
+            id={`${id}-${place}`}
+            name={id}
+            type={kind}
+            checked={chosen.includes(value)}
+            onChange={() => onTick(value)}
+          />
           <label for={`${id}-${place}`}>{words}</label>
         </span>
       ))}

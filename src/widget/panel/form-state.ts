@@ -1,5 +1,13 @@
 import { type Checked, checkReplies } from '../../core/forms/check';
-import { type FormPlace, askedFields, fieldsOf, fromKept, saysNothing, withHidden, wordsField } from '../../core/forms/fill';
+import {
+  type FormPlace,
+  askedFields,
+  fieldsOf,
+  fromKept,
+  saysNothing,
+  withHidden,
+  wordsField,
+} from '../../core/forms/fill';
 import type { Replies } from '../../core/model/form';
 import type { Heard } from '../../core/words/hearer';
 
@@ -23,7 +31,10 @@ export interface FormKeeper {
 export function formKeeper(): FormKeeper {
   const forms = new Map<FormPlace, FormState>();
   const read = (place: FormPlace, { widget, circumstances }: Heard): FormState =>
-    forms.get(place) ?? { replies: fromKept(fieldsOf(widget, place), circumstances.memory.replies), faults: {} };
+    forms.get(place) ?? {
+      replies: fromKept(fieldsOf(widget, place), circumstances.memory.replies),
+      faults: {},
+    };
   return {
     read,
     reply: (place, heard, id, reply) => {
@@ -36,14 +47,19 @@ export function formKeeper(): FormKeeper {
       const fields = askedFields(fieldsOf(heard.widget, place), place === 'note' && hasSaid);
       const words = place === 'note' ? wordsField(fields) : undefined;
       const { replies: own } = read(place, heard);
-      const given = withHidden(fields, words === undefined ? own : { ...own, [words.id]: draft }, heard.circumstances.visitor.attributes);
+      const given = withHidden(
+        fields,
+        words === undefined ? own : { ...own, [words.id]: draft },
+        heard.circumstances.visitor.attributes,
+      );
       const { replies, faults } = checkReplies(
         fields,
         given,
         teamsOf(heard).map(([id]) => id),
       );
       const isEmpty = place === 'note' && !hasSaid && saysNothing('', replies);
-      const all = isEmpty && words !== undefined ? { ...faults, [words.id]: { say: 'note.noText' as const } } : faults;
+      const all =
+        isEmpty && words !== undefined ? { ...faults, [words.id]: { say: 'note.noText' as const } } : faults;
       forms.set(place, { replies: own, faults: all });
       return Object.keys(all).length === 0 ? replies : null;
     },
@@ -55,6 +71,8 @@ export function formKeeper(): FormKeeper {
 export function teamsOf({ site, widget }: Heard): [id: string, name: string][] {
   return widget.teams.flatMap((id): [string, string][] => {
     const team = site.facts.teams[id];
-    return team === undefined ? [] : [[id, team.name[site.design.locale] ?? Object.values(team.name)[0] ?? id]];
+    return team === undefined
+      ? []
+      : [[id, team.name[site.design.locale] ?? Object.values(team.name)[0] ?? id]];
   });
 }

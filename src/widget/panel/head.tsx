@@ -30,8 +30,12 @@ export function Head({ heard, voice, base, onClose }: HeadProps) {
   const key = isUntil ? 'status.until' : (STATUS[decision.moment] ?? 'status');
   return (
     <div class="head">
-      {headerPicture === undefined ? null : <Picture class="head-picture" base={base} picture={headerPicture} />}
-      {logo === undefined ? null : <Picture class="logo" base={base} picture={logo} initials={initialsOf(heard.site.design.siteName)} />}
+      {headerPicture === undefined ? null : (
+        <Picture class="head-picture" base={base} picture={headerPicture} />
+      )}
+      {logo === undefined ? null : (
+        <Picture class="logo" base={base} picture={logo} initials={initialsOf(heard.site.design.siteName)} />
+      )}
       <div class="head-words">
         <h2 class="title" data-say="window.title">
           {voice('window.title')}

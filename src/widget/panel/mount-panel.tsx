@@ -55,15 +55,22 @@ export function mountPanel(port: PanelPort): MountedPanel {
     if (design.room === undefined) return next;
     const whole = rooms.whole(design, `${port.base}/${port.designName()}.${design.locale}.room.json`);
     const widget = whole?.widgets.find(({ key }) => key === next.widget.key);
-    return whole === null || widget === undefined ? null : { ...next, site: { ...next.site, design: whole }, widget };
+    return whole === null || widget === undefined
+      ? null
+      : { ...next, site: { ...next.site, design: whole }, widget };
   };
   const talk = talkWith(
-    { ...port, designName: () => held?.name ?? port.designName(), asksFor: () => picture?.circumstances.asksFor ?? null },
+    {
+      ...port,
+      designName: () => held?.name ?? port.designName(),
+      asksFor: () => picture?.circumstances.asksFor ?? null,
+    },
     widgetKey,
     () => {
       const { refused } = talk.picture();
       if (refused !== null && draft === '') draft = refused.body;
-      if (refused?.faults && picture !== null) forms.setFaults(refused.note === null ? 'before' : 'note', picture, refused.faults);
+      if (refused?.faults && picture !== null)
+        forms.setFaults(refused.note === null ? 'before' : 'note', picture, refused.faults);
       paint();
     },
   );
@@ -102,7 +109,11 @@ export function mountPanel(port: PanelPort): MountedPanel {
       draft = '';
       talk.takeBackRefused();
       const { conversation, outbox } = talk.picture();
-      talk.send(body, before, (conversation === null && outbox.length === 0) || conversation?.standing === 'ended');
+      talk.send(
+        body,
+        before,
+        (conversation === null && outbox.length === 0) || conversation?.standing === 'ended',
+      );
       return true;
     },
     leaveNote: () => {
@@ -152,7 +163,13 @@ export function mountPanel(port: PanelPort): MountedPanel {
     const level = port.memory.level();
     if (address === stands || level !== 'asked' || port.memory.read().token === null) return;
     stands = address;
-    const came = { kind: 'page-view', at: port.surroundings.now(), address, referrer: null, campaign: null } as const;
+    const came = {
+      kind: 'page-view',
+      at: port.surroundings.now(),
+      address,
+      referrer: null,
+      campaign: null,
+    } as const;
     port.memory.write(remember(port.memory.read(), came, level));
   };
   const paint = (): void => {
@@ -160,7 +177,11 @@ export function mountPanel(port: PanelPort): MountedPanel {
     follow();
     const voice = voiceOf(picture);
     const heard = picture;
-    const states = { before: forms.read('before', heard), note: forms.read('note', heard), after: forms.read('after', heard) };
+    const states = {
+      before: forms.read('before', heard),
+      note: forms.read('note', heard),
+      after: forms.read('after', heard),
+    };
     render(
       <PorchWindow
         heard={picture}

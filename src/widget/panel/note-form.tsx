@@ -23,7 +23,17 @@ interface NoteFormProps {
 }
 
 /** The form of Nobody home, as the design has it. What fails is said at the field, and nothing typed is lost. */
-export function NoteForm({ heard, form, voice, draft, hasSaid, refused, onWrite, onReply, onLeave }: NoteFormProps) {
+export function NoteForm({
+  heard,
+  form,
+  voice,
+  draft,
+  hasSaid,
+  refused,
+  onWrite,
+  onReply,
+  onLeave,
+}: NoteFormProps) {
   const fields = askedFields(heard.widget.forms.note, hasSaid);
   const words = wordsField(fields);
   const over = draft.length - LIMITS.messageChars;
@@ -65,7 +75,8 @@ export function NoteForm({ heard, form, voice, draft, hasSaid, refused, onWrite,
 
 /** The address and the name have a place of their own in a note; every reply goes along by its field. */
 export function toNote(fields: readonly WireField[], replies: Replies): NoteReplies {
-  const textOf = (field: WireField | undefined): string => (field === undefined ? '' : String(replies[field.id] ?? ''));
+  const textOf = (field: WireField | undefined): string =>
+    field === undefined ? '' : String(replies[field.id] ?? '');
   return {
     mail: textOf(fields.find(({ kind }) => kind === 'email')),
     name: textOf(fields.find(({ label }) => label === 'note.name')).slice(0, LIMITS.noteNameChars),

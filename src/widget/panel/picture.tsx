@@ -10,7 +10,12 @@ interface PictureProps {
 }
 
 /** A picture of the owner's; one that cannot be had is its initials, or nothing. */
-export function Picture({ class: name, base, picture: [once, twice, width, height], initials }: PictureProps) {
+export function Picture({
+  class: name,
+  base,
+  picture: [once, twice, width, height],
+  initials,
+}: PictureProps) {
   const [broken, setBroken] = useState('');
   if (broken === once)
     return initials === undefined ? null : (

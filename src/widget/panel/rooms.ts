@@ -18,7 +18,9 @@ export function roomLoader(onCome: () => void): Rooms {
         known.set(address, joinDesign(door, (await response.json()) as RoomFileV1));
         break;
       } catch (error) {
-        console.warn(`Sunny Porch: ${address} could not be fetched (${String(error)}). The window opens once it is here.`);
+        console.warn(
+          `Sunny Porch: ${address} could not be fetched (${String(error)}). The window opens once it is here.`,
+        );
         await pause(RETRY_MS[Math.min(tries, RETRY_MS.length - 1)] ?? 30000);
       }
     }

@@ -160,7 +160,15 @@ export function talkWith(
   /** Refused for good: what of its form does not fit, by field. */
   const offer = async (one: Outgoing): Promise<'taken' | 'later' | Checked['faults']> => {
     const newToken = port.memory.read().token === null ? (pendingToken ??= newSecret()) : undefined;
-    const said = { ...under(), ...asks(), ...pass(), newToken, clientId: one.clientId, body: one.body, page: one.page };
+    const said = {
+      ...under(),
+      ...asks(),
+      ...pass(),
+      newToken,
+      clientId: one.clientId,
+      body: one.body,
+      page: one.page,
+    };
     try {
       const response = await (one.note === null
         ? post('messages', { ...said, replies: one.before, trail: one.trail })
@@ -171,7 +179,8 @@ export function talkWith(
         return 'later';
       }
       if (response.status === 429 || response.status >= 500) return 'later';
-      if (!response.ok) return ((await response.json().catch(() => ({}))) as { faults?: Checked['faults'] }).faults ?? {};
+      if (!response.ok)
+        return ((await response.json().catch(() => ({}))) as { faults?: Checked['faults'] }).faults ?? {};
       const answer = (await response.json()) as SentAnswer;
       if (newToken !== undefined) setToken(newToken);
       take(answer);
@@ -211,7 +220,8 @@ export function talkWith(
           headers: { ...headers(), 'Last-Event-ID': String(lastId) },
         });
         if (response.status === 401) becomeUnknown();
-        if (!response.ok || response.body === null) throw new Error(`The stream answered ${response.status}.`);
+        if (!response.ok || response.body === null)
+          throw new Error(`The stream answered ${response.status}.`);
         tries = 0;
         setConnected(true);
         await readAll(response.body, hear);
@@ -233,7 +243,8 @@ export function talkWith(
   const hear = (name: string, id: string | null, data: string): void => {
     if (name === 'beat') return port.hearTeams(null, port.surroundings.now());
     const heard: unknown = JSON.parse(data);
-    if (name === 'teams') return port.hearTeams((heard as { teams: Record<string, TeamState> }).teams, port.surroundings.now());
+    if (name === 'teams')
+      return port.hearTeams((heard as { teams: Record<string, TeamState> }).teams, port.surroundings.now());
     if (name === 'news') return void setTimeout(port.ask, Math.random() * NEWS_SPREAD_MS);
     if (name === 'reload') return void begin();
     if (name === 'forgotten') [conversation, entries, lastId] = [null, [], 0];
@@ -271,7 +282,12 @@ export function talkWith(
     picture: () => ({ conversation, entries, outbox, isConnected, refused }),
     begin,
     send: (body, before, isFirst = false) =>
-      add(body, null, before, isFirst ? withinLevel(port.memory.read(), port.memory.level()).trail : undefined),
+      add(
+        body,
+        null,
+        before,
+        isFirst ? withinLevel(port.memory.read(), port.memory.level()).trail : undefined,
+      ),
     giveAfter: async (replies) => {
       afterId ??= newClientId();
       const response = await post('after', { ...under(), clientId: afterId, replies });
@@ -288,7 +304,8 @@ export function talkWith(
     },
     forget: async () => {
       const response = await post('forget', {});
-      if (!response.ok && response.status !== 401) throw new Error(`Forgetting was answered ${response.status}.`);
+      if (!response.ok && response.status !== 401)
+        throw new Error(`Forgetting was answered ${response.status}.`);
       port.memory.write(EMPTY_MEMORY);
       becomeUnknown();
       [outbox, refused, afterId, seenSeq] = [[], null, null, 0];
@@ -310,11 +327,15 @@ export function talkWith(
   };
 }
 
-async function readAll(body: ReadableStream<Uint8Array>, hear: (name: string, id: string | null, data: string) => void): Promise<void> {
+async function readAll(
+  body: ReadableStream<Uint8Array>,
+  hear: (name: string, id: string | null, data: string) => void,
+): Promise<void> {
   const cut = eventCutter(({ name, id, data }) => hear(name, id, data));
   const decoder = new TextDecoder();
   const reader = body.getReader();
-  for (let part = await reader.read(); !part.done; part = await reader.read()) cut(decoder.decode(part.value, { stream: true }));
+  for (let part = await reader.read(); !part.done; part = await reader.read())
+    cut(decoder.decode(part.value, { stream: true }));
 }
 
 /** Storage that throws counts as none. */

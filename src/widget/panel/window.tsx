@@ -88,7 +88,9 @@ export function PorchWindow(props: WindowProps) {
 
 /** From the last one Tab leads to the first, and back. */
 function keepInside(event: TargetedKeyboardEvent<HTMLElement>): void {
-  const all = [...event.currentTarget.querySelectorAll<HTMLElement>('button, textarea, input, [tabindex="0"]')];
+  const all = [
+    ...event.currentTarget.querySelectorAll<HTMLElement>('button, textarea, input, [tabindex="0"]'),
+  ];
   const [first, last] = event.shiftKey ? [all.at(-1), all[0]] : [all[0], all.at(-1)];
   if (event.target !== last) return;
   event.preventDefault();
@@ -145,7 +147,9 @@ function Body(props: WindowProps) {
         ) : (
           <Composer {...props} />
         )}
-        {decision.moment === 'goodbye' || decision.moment === 'note-left' ? <ForgetMe voice={voice} onForget={acts.forget} /> : null}
+        {decision.moment === 'goodbye' || decision.moment === 'note-left' ? (
+          <ForgetMe voice={voice} onForget={acts.forget} />
+        ) : null}
       </div>
     </>
   );
@@ -197,12 +201,28 @@ function ChatForms({ heard, voice, talk, acts, forms, hasFailed = false }: Windo
   const { widget, decision } = heard;
   const { conversation, outbox } = talk;
   if (decision.moment === 'at-the-door' && asksBefore(widget, conversation !== null || outbox.length > 0))
-    return <BeforeForm heard={heard} form={forms.before} voice={voice} onReply={(id, reply) => acts.reply('before', id, reply)} />;
+    return (
+      <BeforeForm
+        heard={heard}
+        form={forms.before}
+        voice={voice}
+        onReply={(id, reply) => acts.reply('before', id, reply)}
+      />
+    );
   if (decision.moment !== 'goodbye') return null;
   if (conversation?.isAfterGiven) return <Card say="form.thanks" voice={voice} />;
   if (!asksAfter(widget, conversation)) return null;
   const onReply = (id: string, reply: string | readonly string[]): void => acts.reply('after', id, reply);
-  return <AfterForm heard={heard} form={forms.after} voice={voice} hasFailed={hasFailed} onReply={onReply} onGive={acts.giveAfter} />;
+  return (
+    <AfterForm
+      heard={heard}
+      form={forms.after}
+      voice={voice}
+      hasFailed={hasFailed}
+      onReply={onReply}
+      onGive={acts.giveAfter}
+    />
+  );
 }
 
 /** [M7] Lines of the house that stand in the log, from the conversation's own times. */
@@ -228,7 +248,14 @@ function Entries({ heard, talk, voice, base }: WindowProps) {
   return (
     <>
       {talk.entries.map((entry, at) => (
-        <Entry key={entry.id} entry={entry} before={talk.entries[at - 1]} voice={voice} locale={locale} base={base} />
+        <Entry
+          key={entry.id}
+          entry={entry}
+          before={talk.entries[at - 1]}
+          voice={voice}
+          locale={locale}
+          base={base}
+        />
       ))}
       {talk.outbox.map((one) => (
         <Waiting key={one.clientId} one={one} voice={voice} />
@@ -253,7 +280,12 @@ function Entry({ entry, before, voice, locale, base }: EntryProps) {
       </p>
     );
   if (entry.kind === 'ended') {
-    const key = entry.author === 'visitor' ? 'goodbye.byVisitor' : entry.author === 'person' ? 'goodbye.byResponder' : 'goodbye.bySilence';
+    const key =
+      entry.author === 'visitor'
+        ? 'goodbye.byVisitor'
+        : entry.author === 'person'
+          ? 'goodbye.byResponder'
+          : 'goodbye.bySilence';
     return (
       <p class="line" data-entry={entry.id} data-say={key}>
         {voice(key, { responderName: entry.name ?? '' })}
@@ -273,7 +305,8 @@ function Entry({ entry, before, voice, locale, base }: EntryProps) {
 
 function Face({ entry: { name, face }, base }: Pick<EntryProps, 'entry' | 'base'>) {
   const initials = initialsOf(name ?? '');
-  if (face) return <Picture class="face" base={base} picture={[face[0], face[1], 30, 30]} initials={initials} />;
+  if (face)
+    return <Picture class="face" base={base} picture={[face[0], face[1], 30, 30]} initials={initials} />;
   return (
     <span class="face" aria-hidden="true">
       {initials}

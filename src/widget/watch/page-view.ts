@@ -54,7 +54,10 @@ export function viewOf({ memory, happen, now, startedAt }: ViewPort): View {
     const ahead = now() - passed();
     if (told?.view === view && Math.abs(told.ahead - ahead) < 2) return told.as;
     const moved = (instant: number | null): number | null => (instant === null ? null : instant + ahead);
-    const clocks = { clock: { ...view.clock, since: moved(view.clock.since) }, idle: { ...view.idle, since: moved(view.idle.since) } };
+    const clocks = {
+      clock: { ...view.clock, since: moved(view.clock.since) },
+      idle: { ...view.idle, since: moved(view.idle.since) },
+    };
     told = { view, ahead, as: { ...view, ...clocks, leftAt: moved(view.leftAt) } };
     return told.as;
   };
@@ -62,7 +65,12 @@ export function viewOf({ memory, happen, now, startedAt }: ViewPort): View {
 
   const turn = (isVisible: boolean): void => {
     if (view.isVisible !== isVisible)
-      view = { ...view, isVisible, clock: turned(view.clock, isVisible, passed()), idle: turned(view.idle, isVisible, passed()) };
+      view = {
+        ...view,
+        isVisible,
+        clock: turned(view.clock, isVisible, passed()),
+        idle: turned(view.idle, isVisible, passed()),
+      };
     if (isVisible !== isTold) happen({ kind: isVisible ? 'seen' : 'hidden', at: now() });
     isTold = isVisible;
   };

@@ -42,12 +42,14 @@ export function sensorsFor(heard: Heard): Sensors {
         'click',
         (event) => {
           const target = event.target as Element | null;
-          for (const selector of clicked) if (matches(target, selector)) heard.pulse({ kind: 'clicked', selector });
+          for (const selector of clicked)
+            if (matches(target, selector)) heard.pulse({ kind: 'clicked', selector });
         },
         PASSIVE,
       ),
     seen: (seen) => watch(seen, heard.seen),
-    focus: () => all(['focusin', 'focusout'].map((kind) => listen(document, kind, () => setTimeout(heard.focus)))),
+    focus: () =>
+      all(['focusin', 'focusout'].map((kind) => listen(document, kind, () => setTimeout(heard.focus)))),
     form: () => watchForms(() => heard.pulse({ kind: 'form-left' })),
   };
   return {

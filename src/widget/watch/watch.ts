@@ -1,7 +1,14 @@
 import { type Decision } from '../../core/decide/decide';
 import { EMPTY_MEMORY } from '../../core/decide/memory';
 import { readMemory } from '../../core/decide/read-memory';
-import { type Happening, isNoByClosing, pruned, remember, visitOf, withinLevel } from '../../core/decide/remember';
+import {
+  type Happening,
+  isNoByClosing,
+  pruned,
+  remember,
+  visitOf,
+  withinLevel,
+} from '../../core/decide/remember';
 import { dueOf } from '../../core/invitations/due';
 import { mannerHere, selectorsOf } from '../../core/invitations/manner';
 import type { Circumstances, Level } from '../../core/model/circumstances';
@@ -32,7 +39,12 @@ export function startWatch(port: WatchPort): Watch {
 
   const memory = () => readMemory(JSON.stringify(keep.read()), now());
   const happen = (happening: Happening): void => keep.write(remember(memory(), happening, keep.level()));
-  const view = viewOf({ memory: () => withinLevel(memory(), keep.level()), happen, now, startedAt: port.startedAt });
+  const view = viewOf({
+    memory: () => withinLevel(memory(), keep.level()),
+    happen,
+    now,
+    startedAt: port.startedAt,
+  });
 
   const sensors = sensorsFor({
     scrolled: (percent) => {
@@ -115,7 +127,12 @@ export function startWatch(port: WatchPort): Watch {
     const { token } = memory();
     keep.write(EMPTY_MEMORY);
     if (token === null) return;
-    const asked = { method: 'POST', credentials: 'omit', keepalive: true, headers: { Authorization: `Bearer ${token}` } } as const;
+    const asked = {
+      method: 'POST',
+      credentials: 'omit',
+      keepalive: true,
+      headers: { Authorization: `Bearer ${token}` },
+    } as const;
     void fetch(`${port.base}/forget`, asked).catch(() => undefined);
   };
 
@@ -135,7 +152,11 @@ export function startWatch(port: WatchPort): Watch {
     },
     follow: (site, decision) => {
       const invitations = site.design.widgets.find(({ key }) => key === decision.widget)?.invitations ?? [];
-      sensors.listenTo(decision.askAgainOn, selectorsOf(invitations, 'seen'), selectorsOf(invitations, 'clicked'));
+      sensors.listenTo(
+        decision.askAgainOn,
+        selectorsOf(invitations, 'seen'),
+        selectorsOf(invitations, 'clicked'),
+      );
       if (decision.withdraw !== null && invited !== null) {
         left();
         look();
@@ -172,7 +193,8 @@ export function startWatch(port: WatchPort): Watch {
     },
     call: (name, value) => {
       if (name === 'page') port.moveTo(String(value));
-      if (name === 'attributes') port.setAttributes((attributes = { ...attributes, ...readAttributes(value) }));
+      if (name === 'attributes')
+        port.setAttributes((attributes = { ...attributes, ...readAttributes(value) }));
       if (name === 'consent') setLevel(value === true ? 'kept' : 'asked');
       if (name === 'forget') forget();
       look();

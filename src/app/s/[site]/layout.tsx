@@ -9,7 +9,13 @@ import { currentSecret } from '../../session';
 
 export const dynamic = 'force-dynamic';
 
-export default async function SiteLayout({ children, params }: { children: ReactNode; params: Promise<{ site: string }> }) {
+export default async function SiteLayout({
+  children,
+  params,
+}: {
+  children: ReactNode;
+  params: Promise<{ site: string }>;
+}) {
   const { site: siteKey } = await params;
   const member = await findMember(state(), await currentSecret(), siteKey, 'responder');
   if (member === 'signed-out') redirect(`/signin?next=/s/${encodeURIComponent(siteKey)}/today`);

@@ -7,7 +7,12 @@ export async function listAsides(db: Db, siteId: string): Promise<BoardAside[]> 
   return db
     .selectFrom('board_aside')
     .innerJoin('person', 'person.id', 'board_aside.person_id')
-    .select(['board_aside.board_key as key', 'board_aside.reason', 'person.name as personName', 'board_aside.at_ms as atMs'])
+    .select([
+      'board_aside.board_key as key',
+      'board_aside.reason',
+      'person.name as personName',
+      'board_aside.at_ms as atMs',
+    ])
     .where('board_aside.site_id', '=', siteId)
     .orderBy('board_aside.at_ms', 'desc')
     .orderBy('board_aside.board_key')

@@ -12,11 +12,22 @@ export async function listCalendars(db: Db, siteId: string): Promise<Calendar[]>
     .where('site_id', '=', siteId)
     .orderBy('id')
     .execute();
-  return rows.map(({ id, name, zone, calendar_json }) => ({ id, name, zone, ...(JSON.parse(calendar_json) as Parts) }));
+  return rows.map(({ id, name, zone, calendar_json }) => ({
+    id,
+    name,
+    zone,
+    ...(JSON.parse(calendar_json) as Parts),
+  }));
 }
 
 /** Writes a calendar, new or again. */
-export async function writeCalendar(db: Db, siteId: string, calendar: Calendar, personId: string, at: EpochMs): Promise<void> {
+export async function writeCalendar(
+  db: Db,
+  siteId: string,
+  calendar: Calendar,
+  personId: string,
+  at: EpochMs,
+): Promise<void> {
   const { id, name, zone, week, seasons, exceptions, closings } = calendar;
   const values = {
     name,
@@ -29,7 +40,9 @@ export async function writeCalendar(db: Db, siteId: string, calendar: Calendar, 
     .insertInto('calendar')
     .values({ site_id: siteId, id, revision: 1, ...values })
     .onConflict((on) =>
-      on.columns(['site_id', 'id']).doUpdateSet(({ eb, ref }) => ({ ...values, revision: eb(ref('calendar.revision'), '+', 1) })),
+      on
+        .columns(['site_id', 'id'])
+        .doUpdateSet(({ eb, ref }) => ({ ...values, revision: eb(ref('calendar.revision'), '+', 1) })),
     )
     .execute();
 }
@@ -43,7 +56,12 @@ export async function listOverrides(db: Db, siteId: string, at: EpochMs): Promis
     .where('until_ms', '>', at)
     .orderBy('calendar_id')
     .execute();
-  return Object.fromEntries(rows.map((row) => [row.calendar_id, { isOpen: row.is_open === 1, until: row.until_ms, reason: row.reason }]));
+  return Object.fromEntries(
+    rows.map((row) => [
+      row.calendar_id,
+      { isOpen: row.is_open === 1, until: row.until_ms, reason: row.reason },
+    ]),
+  );
 }
 
 /** [H12] A new override replaces the one that stands. */
@@ -55,7 +73,13 @@ export async function writeOverride(
   personId: string,
   at: EpochMs,
 ): Promise<void> {
-  const values = { is_open: override.isOpen ? 1 : 0, set_ms: at, until_ms: override.until, reason: override.reason, set_by: personId };
+  const values = {
+    is_open: override.isOpen ? 1 : 0,
+    set_ms: at,
+    until_ms: override.until,
+    reason: override.reason,
+    set_by: personId,
+  };
   await db
     .insertInto('calendar_override')
     .values({ site_id: siteId, calendar_id: calendarId, ...values })
@@ -65,5 +89,9 @@ export async function writeOverride(
 
 /** The calendar goes by its own hours again. */
 export async function deleteOverride(db: Db, siteId: string, calendarId: string): Promise<void> {
-  await db.deleteFrom('calendar_override').where('site_id', '=', siteId).where('calendar_id', '=', calendarId).execute();
+  await db
+    .deleteFrom('calendar_override')
+    .where('site_id', '=', siteId)
+    .where('calendar_id', '=', calendarId)
+    .execute();
 }

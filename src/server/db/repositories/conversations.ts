@@ -11,7 +11,11 @@ export async function insertConversation(db: Db, row: ConversationRow): Promise<
 }
 
 /** The one conversation a visitor stands in: their newest. */
-export async function findConversationOf(db: Db, siteId: string, visitorId: string): Promise<ConversationRow | null> {
+export async function findConversationOf(
+  db: Db,
+  siteId: string,
+  visitorId: string,
+): Promise<ConversationRow | null> {
   const row = await db
     .selectFrom('conversation')
     .selectAll()
@@ -24,7 +28,14 @@ export async function findConversationOf(db: Db, siteId: string, visitorId: stri
 }
 
 export async function findConversation(db: Db, siteId: string, id: string): Promise<ConversationRow | null> {
-  return (await db.selectFrom('conversation').selectAll().where('site_id', '=', siteId).where('id', '=', id).executeTakeFirst()) ?? null;
+  return (
+    (await db
+      .selectFrom('conversation')
+      .selectAll()
+      .where('site_id', '=', siteId)
+      .where('id', '=', id)
+      .executeTakeFirst()) ?? null
+  );
 }
 
 export async function updateConversation(
@@ -33,7 +44,12 @@ export async function updateConversation(
   id: string,
   change: Partial<Omit<ConversationRow, 'site_id' | 'id'>>,
 ): Promise<void> {
-  await db.updateTable('conversation').set(change).where('site_id', '=', siteId).where('id', '=', id).execute();
+  await db
+    .updateTable('conversation')
+    .set(change)
+    .where('site_id', '=', siteId)
+    .where('id', '=', id)
+    .execute();
 }
 
 /** Conversations of all sites that run and have been quiet since before an instant; the house looks after each of them. */
@@ -49,12 +65,21 @@ export async function listRunning(db: Db, quietSince: EpochMs): Promise<Conversa
 }
 
 export async function listConversationIds(db: Db, siteId: string, visitorId: string): Promise<string[]> {
-  const rows = await db.selectFrom('conversation').select('id').where('site_id', '=', siteId).where('visitor_id', '=', visitorId).execute();
+  const rows = await db
+    .selectFrom('conversation')
+    .select('id')
+    .where('site_id', '=', siteId)
+    .where('visitor_id', '=', visitorId)
+    .execute();
   return rows.map(({ id }) => id);
 }
 
 /** Questions of a site that nobody has joined yet, longest waiting first; of them at most so many. */
-export async function listAsked(db: Db, siteId: string, limit: number): Promise<{ id: string; visitor_id: string }[]> {
+export async function listAsked(
+  db: Db,
+  siteId: string,
+  limit: number,
+): Promise<{ id: string; visitor_id: string }[]> {
   return db
     .selectFrom('conversation')
     .select(['id', 'visitor_id'])
@@ -71,7 +96,9 @@ export async function getFacts(db: Db, siteId: string, id: string): Promise<Conv
     .selectFrom('conversation')
     .leftJoin('person', 'person.id', 'conversation.assigned_to')
     .leftJoin('visitor', (on) =>
-      on.onRef('visitor.site_id', '=', 'conversation.site_id').onRef('visitor.id', '=', 'conversation.visitor_id'),
+      on
+        .onRef('visitor.site_id', '=', 'conversation.site_id')
+        .onRef('visitor.id', '=', 'conversation.visitor_id'),
     )
     .selectAll('conversation')
     .select(['person.name as responder', 'visitor.mail as mail'])
@@ -94,7 +121,10 @@ export async function getFacts(db: Db, siteId: string, id: string): Promise<Conv
         .where((eb) =>
           eb.or([
             eb('earlier.asked_ms', '<', eb.ref('conversation.asked_ms')),
-            eb.and([eb('earlier.asked_ms', '=', eb.ref('conversation.asked_ms')), eb('earlier.id', '<', eb.ref('conversation.id'))]),
+            eb.and([
+              eb('earlier.asked_ms', '=', eb.ref('conversation.asked_ms')),
+              eb('earlier.id', '<', eb.ref('conversation.id')),
+            ]),
           ]),
         )
         .as('earlier'),
@@ -123,7 +153,8 @@ export async function getFacts(db: Db, siteId: string, id: string): Promise<Conv
 
 /** [M3] When the oldest message of the visitor was stored that no responder has written after; lines of the house answer nothing. */
 function waitingSince({ selectFrom }: ExpressionBuilder<Schema, 'conversation'>, siteId: string, id: string) {
-  const ofThis = () => selectFrom('entry').where('entry.site_id', '=', siteId).where('entry.conversation_id', '=', id);
+  const ofThis = () =>
+    selectFrom('entry').where('entry.site_id', '=', siteId).where('entry.conversation_id', '=', id);
   return ofThis()
     .where('entry.author', '=', 'visitor')
     .where('entry.kind', 'in', ['message', 'note'])

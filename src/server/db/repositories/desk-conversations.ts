@@ -4,7 +4,11 @@ import type { DeskConversation } from '../../../core/wire/desk';
 import type { Db } from '../open';
 
 /** Everything that still wants somebody, however old: questions nobody has joined before all else, so that no bound cuts them off. */
-export async function listOpenDeskConversations(db: Db, siteId: string, limit: number): Promise<DeskConversation[]> {
+export async function listOpenDeskConversations(
+  db: Db,
+  siteId: string,
+  limit: number,
+): Promise<DeskConversation[]> {
   const query = deskQuery(db, siteId).where('conversation.standing', 'in', ['asked', 'joined', 'note']);
   const rows = await query
     .orderBy(sql`conversation.standing = 'asked'`, 'desc')
@@ -21,12 +25,19 @@ export async function listEndedDeskConversations(
   before: EpochMs | null,
   limit: number,
 ): Promise<DeskConversation[]> {
-  let query = deskQuery(db, siteId).where('conversation.standing', '=', 'ended').orderBy('conversation.last_entry_ms', 'desc').limit(limit);
+  let query = deskQuery(db, siteId)
+    .where('conversation.standing', '=', 'ended')
+    .orderBy('conversation.last_entry_ms', 'desc')
+    .limit(limit);
   if (before !== null) query = query.where('conversation.last_entry_ms', '<', before);
   return (await query.execute()).map(toDesk);
 }
 
-export async function findDeskConversation(db: Db, siteId: string, id: string): Promise<DeskConversation | null> {
+export async function findDeskConversation(
+  db: Db,
+  siteId: string,
+  id: string,
+): Promise<DeskConversation | null> {
   const row = await deskQuery(db, siteId).where('conversation.id', '=', id).executeTakeFirst();
   return row === undefined ? null : toDesk(row);
 }
@@ -35,7 +46,9 @@ function deskQuery(db: Db, siteId: string) {
   return db
     .selectFrom('conversation')
     .innerJoin('visitor', (on) =>
-      on.onRef('visitor.site_id', '=', 'conversation.site_id').onRef('visitor.id', '=', 'conversation.visitor_id'),
+      on
+        .onRef('visitor.site_id', '=', 'conversation.site_id')
+        .onRef('visitor.id', '=', 'conversation.visitor_id'),
     )
     .leftJoin('person', 'person.id', 'conversation.assigned_to')
     .select(({ selectFrom }) => [

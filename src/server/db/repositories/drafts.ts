@@ -21,12 +21,29 @@ export interface DraftChange {
 }
 
 export async function findDraft(db: Db, siteId: string): Promise<Draft | null> {
-  const row = await db.selectFrom('draft').select(['revision', 'design_json']).where('site_id', '=', siteId).executeTakeFirst();
-  return row === undefined ? null : { revision: row.revision, design: completed(JSON.parse(row.design_json) as Design) };
+  const row = await db
+    .selectFrom('draft')
+    .select(['revision', 'design_json'])
+    .where('site_id', '=', siteId)
+    .executeTakeFirst();
+  return row === undefined
+    ? null
+    : { revision: row.revision, design: completed(JSON.parse(row.design_json) as Design) };
 }
 
-export async function writeDraft(db: Db, siteId: string, draft: Draft, personId: string, at: EpochMs): Promise<void> {
-  const values = { revision: draft.revision, design_json: JSON.stringify(draft.design), changed_ms: at, changed_by: personId };
+export async function writeDraft(
+  db: Db,
+  siteId: string,
+  draft: Draft,
+  personId: string,
+  at: EpochMs,
+): Promise<void> {
+  const values = {
+    revision: draft.revision,
+    design_json: JSON.stringify(draft.design),
+    changed_ms: at,
+    changed_by: personId,
+  };
   await db
     .insertInto('draft')
     .values({ site_id: siteId, ...values })
@@ -72,7 +89,11 @@ export async function listChanges(db: Db, siteId: string, limit: number): Promis
   }));
 }
 
-export async function findChangeByClientId(db: Db, siteId: string, clientId: string): Promise<{ revision: number } | null> {
+export async function findChangeByClientId(
+  db: Db,
+  siteId: string,
+  clientId: string,
+): Promise<{ revision: number } | null> {
   return (
     (await db
       .selectFrom('draft_change')

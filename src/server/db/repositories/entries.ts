@@ -5,7 +5,10 @@ import type { Schema } from '../schema';
 import type { ConversationRow } from './conversations';
 import { faceOf } from './members';
 
-export type NewEntry = Pick<Schema['entry'], 'kind' | 'author' | 'person_id' | 'client_id' | 'body' | 'page' | 'written_ms'>;
+export type NewEntry = Pick<
+  Schema['entry'],
+  'kind' | 'author' | 'person_id' | 'client_id' | 'body' | 'page' | 'written_ms'
+>;
 
 export async function findEntryByClientId(
   db: Db,
@@ -23,7 +26,12 @@ export async function findEntryByClientId(
 }
 
 /** Adds the next entry; its `seq` is the conversation's last one + 1, in the same transaction. */
-export async function appendEntry(db: Db, conversation: ConversationRow, entry: NewEntry, at: EpochMs): Promise<VisitorEntry> {
+export async function appendEntry(
+  db: Db,
+  conversation: ConversationRow,
+  entry: NewEntry,
+  at: EpochMs,
+): Promise<VisitorEntry> {
   const { site_id: siteId, id } = conversation;
   const counted = await db
     .updateTable('conversation')
@@ -42,7 +50,13 @@ export async function appendEntry(db: Db, conversation: ConversationRow, entry: 
 }
 
 /** Entries of a conversation after an id, oldest first. */
-export async function listEntries(db: Db, siteId: string, conversationId: string, afterId: number, limit: number): Promise<VisitorEntry[]> {
+export async function listEntries(
+  db: Db,
+  siteId: string,
+  conversationId: string,
+  afterId: number,
+  limit: number,
+): Promise<VisitorEntry[]> {
   const rows = await entryQuery(db, siteId)
     .where('entry.conversation_id', '=', conversationId)
     .where('entry.id', '>', afterId)
@@ -53,7 +67,11 @@ export async function listEntries(db: Db, siteId: string, conversationId: string
 }
 
 /** Pages the visitor wrote from, by entry id; for the desk only. */
-export async function listEntryPages(db: Db, siteId: string, conversationId: string): Promise<Record<number, string>> {
+export async function listEntryPages(
+  db: Db,
+  siteId: string,
+  conversationId: string,
+): Promise<Record<number, string>> {
   const rows = await db
     .selectFrom('entry')
     .select(['id', 'page'])
@@ -69,9 +87,19 @@ function entryQuery(db: Db, siteId: string) {
     .selectFrom('entry')
     .leftJoin('person', 'person.id', 'entry.person_id')
     .leftJoin('site_member', (on) =>
-      on.onRef('site_member.site_id', '=', 'entry.site_id').onRef('site_member.person_id', '=', 'entry.person_id'),
+      on
+        .onRef('site_member.site_id', '=', 'entry.site_id')
+        .onRef('site_member.person_id', '=', 'entry.person_id'),
     )
-    .select(['entry.id', 'entry.seq', 'entry.kind', 'entry.author', 'entry.client_id', 'entry.body', 'entry.stored_ms'])
+    .select([
+      'entry.id',
+      'entry.seq',
+      'entry.kind',
+      'entry.author',
+      'entry.client_id',
+      'entry.body',
+      'entry.stored_ms',
+    ])
     .select(['person.name', 'site_member.face_json'])
     .where('entry.site_id', '=', siteId);
 }

@@ -6,7 +6,13 @@ export const NOT_ASKED = { asks: null };
 
 /** The kept situations of a site, in the order they were kept. */
 export async function listKeptSituations(db: Db, siteId: string): Promise<KeptSituation[]> {
-  const rows = await db.selectFrom('kept_situation').selectAll().where('site_id', '=', siteId).orderBy('position').orderBy('id').execute();
+  const rows = await db
+    .selectFrom('kept_situation')
+    .selectAll()
+    .where('site_id', '=', siteId)
+    .orderBy('position')
+    .orderBy('id')
+    .execute();
   return rows.map(({ id, name, supposed_json }) => ({
     id,
     name,
@@ -15,7 +21,12 @@ export async function listKeptSituations(db: Db, siteId: string): Promise<KeptSi
 }
 
 /** Kept twice under one id it is kept once. */
-export async function insertKeptSituation(db: Db, siteId: string, { id, name, supposed }: KeptSituation, position: number): Promise<void> {
+export async function insertKeptSituation(
+  db: Db,
+  siteId: string,
+  { id, name, supposed }: KeptSituation,
+  position: number,
+): Promise<void> {
   await db
     .insertInto('kept_situation')
     .values({ site_id: siteId, id, name, supposed_json: JSON.stringify(supposed), position })

@@ -4,10 +4,22 @@ import { NOT_ASKED } from './kept-situations';
 
 /** The kept visits of a site, in the order they were kept. */
 export async function listKeptVisits(db: Db, siteId: string): Promise<KeptVisit[]> {
-  const rows = await db.selectFrom('kept_visit').selectAll().where('site_id', '=', siteId).orderBy('position').orderBy('id').execute();
+  const rows = await db
+    .selectFrom('kept_visit')
+    .selectAll()
+    .where('site_id', '=', siteId)
+    .orderBy('position')
+    .orderBy('id')
+    .execute();
   return rows.map(({ id, name, visit_json, expects_json }) => {
     const { supposed, ...visit } = JSON.parse(visit_json) as Pick<KeptVisit, 'supposed' | 'held' | 'steps'>;
-    return { id, name, ...visit, supposed: { ...NOT_ASKED, ...supposed }, expects: JSON.parse(expects_json) as KeptVisit['expects'] };
+    return {
+      id,
+      name,
+      ...visit,
+      supposed: { ...NOT_ASKED, ...supposed },
+      expects: JSON.parse(expects_json) as KeptVisit['expects'],
+    };
   });
 }
 

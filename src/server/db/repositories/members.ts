@@ -19,7 +19,9 @@ export async function listMembers(db: Db, siteId: string): Promise<MemberRow[]> 
       .selectFrom('site_member')
       .innerJoin('person', 'person.id', 'site_member.person_id')
       .leftJoin('presence', (on) =>
-        on.onRef('presence.site_id', '=', 'site_member.site_id').onRef('presence.person_id', '=', 'site_member.person_id'),
+        on
+          .onRef('presence.site_id', '=', 'site_member.site_id')
+          .onRef('presence.person_id', '=', 'site_member.person_id'),
       )
       .select(['person.id', 'person.name', 'site_member.role', 'site_member.face_json', 'presence.wish'])
       .where('site_member.site_id', '=', siteId)
@@ -51,7 +53,12 @@ export async function findFace(db: Db, siteId: string, personId: string): Promis
 }
 
 /** Whether there is such a person on the site. */
-export async function writeFace(db: Db, siteId: string, personId: string, face: Face | null): Promise<boolean> {
+export async function writeFace(
+  db: Db,
+  siteId: string,
+  personId: string,
+  face: Face | null,
+): Promise<boolean> {
   const { numUpdatedRows } = await db
     .updateTable('site_member')
     .set({ face_json: face === null ? null : JSON.stringify(face) })

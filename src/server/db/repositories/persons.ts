@@ -16,7 +16,13 @@ export async function countPersons(db: Db): Promise<number> {
   return row.count;
 }
 
-export async function insertPerson(db: Db, person: Person, passwordHash: string, locale: string, at: EpochMs): Promise<void> {
+export async function insertPerson(
+  db: Db,
+  person: Person,
+  passwordHash: string,
+  locale: string,
+  at: EpochMs,
+): Promise<void> {
   const { id, mail, name } = person;
   await db
     .insertInto('person')
@@ -24,7 +30,10 @@ export async function insertPerson(db: Db, person: Person, passwordHash: string,
     .execute();
 }
 
-export async function findCredentials(db: Db, mail: string): Promise<{ id: string; passwordHash: string } | null> {
+export async function findCredentials(
+  db: Db,
+  mail: string,
+): Promise<{ id: string; passwordHash: string } | null> {
   const row = await db
     .selectFrom('person')
     .select(['id', 'password_hash'])
@@ -52,7 +61,14 @@ export async function insertSession(
   const { tokenHash, personId, at, expiresAt, agent } = session;
   await db
     .insertInto('session')
-    .values({ token_hash: tokenHash, person_id: personId, created_ms: at, seen_ms: at, expires_ms: expiresAt, agent })
+    .values({
+      token_hash: tokenHash,
+      person_id: personId,
+      created_ms: at,
+      seen_ms: at,
+      expires_ms: expiresAt,
+      agent,
+    })
     .execute();
 }
 

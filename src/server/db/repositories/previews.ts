@@ -8,15 +8,31 @@ export interface Preview {
   readonly expires: EpochMs;
 }
 
-export async function insertPreview(db: Db, siteId: string, { id, personId, tokenHash, expires }: Preview): Promise<void> {
+export async function insertPreview(
+  db: Db,
+  siteId: string,
+  { id, personId, tokenHash, expires }: Preview,
+): Promise<void> {
   await db
     .insertInto('preview')
-    .values({ site_id: siteId, id, person_id: personId, token_hash: tokenHash, expires_ms: expires, revoked_ms: null })
+    .values({
+      site_id: siteId,
+      id,
+      person_id: personId,
+      token_hash: tokenHash,
+      expires_ms: expires,
+      revoked_ms: null,
+    })
     .execute();
 }
 
 /** Until when a link shows the draft of a site; null: it does not, or does not any more. */
-export async function findPreviewEnd(db: Db, siteId: string, tokenHash: string, at: EpochMs): Promise<EpochMs | null> {
+export async function findPreviewEnd(
+  db: Db,
+  siteId: string,
+  tokenHash: string,
+  at: EpochMs,
+): Promise<EpochMs | null> {
   const row = await db
     .selectFrom('preview')
     .select('expires_ms')

@@ -5,7 +5,11 @@ import type { Db } from '../open';
 /** What matters from an instant on: what was made live last before it, periods that are not over, and what is planned ([L5]). */
 export async function listPublications(db: Db, siteId: string, at: EpochMs): Promise<Publication[]> {
   const columns = ['id', 'version_number', 'from_ms', 'until_ms'] as const;
-  const all = db.selectFrom('publication').select(columns).where('site_id', '=', siteId).where('cancelled_ms', 'is', null);
+  const all = db
+    .selectFrom('publication')
+    .select(columns)
+    .where('site_id', '=', siteId)
+    .where('cancelled_ms', 'is', null);
   const [last, ahead] = await Promise.all([
     all
       .where('kind', '=', 'base')
@@ -16,7 +20,12 @@ export async function listPublications(db: Db, siteId: string, at: EpochMs): Pro
       .execute(),
     all.where(({ eb, or }) => or([eb('from_ms', '>', at), eb('until_ms', '>', at)])).execute(),
   ]);
-  return [...last, ...ahead].map((row) => ({ id: row.id, version: row.version_number, from: row.from_ms, until: row.until_ms }));
+  return [...last, ...ahead].map((row) => ({
+    id: row.id,
+    version: row.version_number,
+    from: row.from_ms,
+    until: row.until_ms,
+  }));
 }
 
 export interface PublishedFile {
@@ -68,7 +77,10 @@ export async function listDesignFiles(db: Db, siteId: string, versionNumber: num
   return rows.map(({ name }) => name);
 }
 
-export async function findNewestFacts(db: Db, siteId: string): Promise<{ revision: number; name: string } | null> {
+export async function findNewestFacts(
+  db: Db,
+  siteId: string,
+): Promise<{ revision: number; name: string } | null> {
   const row = await db
     .selectFrom('published_file')
     .select(['facts_revision', 'name'])
@@ -81,7 +93,10 @@ export async function findNewestFacts(db: Db, siteId: string): Promise<{ revisio
 }
 
 /** The newest facts of every site that were written up to an instant, and by whom. */
-export async function listFactsUpTo(db: Db, at: EpochMs): Promise<{ siteId: string; personId: string; facts: string; revision: number }[]> {
+export async function listFactsUpTo(
+  db: Db,
+  at: EpochMs,
+): Promise<{ siteId: string; personId: string; facts: string; revision: number }[]> {
   const rows = await db
     .selectFrom('facts')
     .select(['site_id', 'person_id', 'facts_json', 'revision', 'at_ms'])
@@ -96,7 +111,12 @@ export async function listFactsUpTo(db: Db, at: EpochMs): Promise<{ siteId: stri
     )
     .where('at_ms', '<=', at)
     .execute();
-  return rows.map((row) => ({ siteId: row.site_id, personId: row.person_id, facts: row.facts_json, revision: row.revision }));
+  return rows.map((row) => ({
+    siteId: row.site_id,
+    personId: row.person_id,
+    facts: row.facts_json,
+    revision: row.revision,
+  }));
 }
 
 export async function insertFacts(
@@ -110,6 +130,14 @@ export async function insertFacts(
 ): Promise<void> {
   await db
     .insertInto('facts')
-    .values({ site_id: siteId, revision, facts_json: factsJson, undo_json: null, person_id: personId, at_ms: at, what })
+    .values({
+      site_id: siteId,
+      revision,
+      facts_json: factsJson,
+      undo_json: null,
+      person_id: personId,
+      at_ms: at,
+      what,
+    })
     .execute();
 }

@@ -50,7 +50,11 @@ export async function getSite(db: Db, siteId: string): Promise<Site> {
 
 /** Whether somebody has confirmed the zone that was guessed when the site was made. */
 export async function isZoneConfirmed(db: Db, siteId: string): Promise<boolean> {
-  const { zone_confirmed } = await db.selectFrom('site').select('zone_confirmed').where('id', '=', siteId).executeTakeFirstOrThrow();
+  const { zone_confirmed } = await db
+    .selectFrom('site')
+    .select('zone_confirmed')
+    .where('id', '=', siteId)
+    .executeTakeFirstOrThrow();
   return zone_confirmed === 1;
 }
 
@@ -76,13 +80,27 @@ export async function findRole(db: Db, siteId: string, personId: string): Promis
   return row?.role ?? null;
 }
 
-export async function insertMember(db: Db, siteId: string, personId: string, role: Role, chatLimit: number): Promise<void> {
-  await db.insertInto('site_member').values({ site_id: siteId, person_id: personId, role, chat_limit: chatLimit }).execute();
+export async function insertMember(
+  db: Db,
+  siteId: string,
+  personId: string,
+  role: Role,
+  chatLimit: number,
+): Promise<void> {
+  await db
+    .insertInto('site_member')
+    .values({ site_id: siteId, person_id: personId, role, chat_limit: chatLimit })
+    .execute();
 }
 
 /** Origins whose pages may carry the widget. */
 export async function listDomains(db: Db, siteId: string): Promise<string[]> {
-  const rows = await db.selectFrom('site_domain').select('origin').where('site_id', '=', siteId).orderBy('origin').execute();
+  const rows = await db
+    .selectFrom('site_domain')
+    .select('origin')
+    .where('site_id', '=', siteId)
+    .orderBy('origin')
+    .execute();
   return rows.map(({ origin }) => origin);
 }
 

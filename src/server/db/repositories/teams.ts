@@ -30,23 +30,45 @@ export async function insertTeam(db: Db, siteId: string, team: Team, position: n
     .execute();
 }
 
-export async function insertTeamMember(db: Db, siteId: string, teamId: string, personId: string): Promise<void> {
-  await db.insertInto('team_member').values({ site_id: siteId, team_id: teamId, person_id: personId }).execute();
+export async function insertTeamMember(
+  db: Db,
+  siteId: string,
+  teamId: string,
+  personId: string,
+): Promise<void> {
+  await db
+    .insertInto('team_member')
+    .values({ site_id: siteId, team_id: teamId, person_id: personId })
+    .execute();
 }
 
 export async function listTeams(db: Db, siteId: string): Promise<Team[]> {
-  const rows = await db.selectFrom('team').select(['id', 'key', 'name_json']).where('site_id', '=', siteId).orderBy('position').execute();
+  const rows = await db
+    .selectFrom('team')
+    .select(['id', 'key', 'name_json'])
+    .where('site_id', '=', siteId)
+    .orderBy('position')
+    .execute();
   return rows.map((row) => ({ id: row.id, key: row.key, name: JSON.parse(row.name_json) as Team['name'] }));
 }
 
 /** Mail addresses that get the notes of each team, besides its people. */
 export async function listRecipients(db: Db, siteId: string): Promise<Record<string, string[]>> {
-  const rows = await db.selectFrom('team').select(['id', 'mail_to_json']).where('site_id', '=', siteId).execute();
+  const rows = await db
+    .selectFrom('team')
+    .select(['id', 'mail_to_json'])
+    .where('site_id', '=', siteId)
+    .execute();
   return Object.fromEntries(rows.map((row) => [row.id, JSON.parse(row.mail_to_json) as string[]]));
 }
 
 /** Whether there is such a team in the site. */
-export async function writeRecipients(db: Db, siteId: string, teamId: string, mails: readonly string[]): Promise<boolean> {
+export async function writeRecipients(
+  db: Db,
+  siteId: string,
+  teamId: string,
+  mails: readonly string[],
+): Promise<boolean> {
   const { numUpdatedRows } = await db
     .updateTable('team')
     .set({ mail_to_json: JSON.stringify(mails) })
@@ -72,10 +94,14 @@ export async function listMembersIn(db: Db, siteId: string): Promise<MemberIn[]>
   const rows = await db
     .selectFrom('team_member')
     .innerJoin('presence', (on) =>
-      on.onRef('presence.site_id', '=', 'team_member.site_id').onRef('presence.person_id', '=', 'team_member.person_id'),
+      on
+        .onRef('presence.site_id', '=', 'team_member.site_id')
+        .onRef('presence.person_id', '=', 'team_member.person_id'),
     )
     .innerJoin('site_member', (on) =>
-      on.onRef('site_member.site_id', '=', 'team_member.site_id').onRef('site_member.person_id', '=', 'team_member.person_id'),
+      on
+        .onRef('site_member.site_id', '=', 'team_member.site_id')
+        .onRef('site_member.person_id', '=', 'team_member.person_id'),
     )
     .select(({ selectFrom }) => [
       'team_member.team_id as teamId',
@@ -91,7 +117,11 @@ export async function listMembersIn(db: Db, siteId: string): Promise<MemberIn[]>
     .where('team_member.site_id', '=', siteId)
     .where('presence.wish', '=', 'in')
     .execute();
-  return rows.map(({ teamId, personId, limit, joined }) => ({ teamId, personId, room: limit - (joined ?? 0) }));
+  return rows.map(({ teamId, personId, limit, joined }) => ({
+    teamId,
+    personId,
+    room: limit - (joined ?? 0),
+  }));
 }
 
 export async function setWish(db: Db, siteId: string, personId: string, wish: 'in' | 'out'): Promise<void> {
@@ -112,7 +142,13 @@ export async function findWish(db: Db, siteId: string, personId: string): Promis
   return row?.wish ?? 'out';
 }
 
-export async function renameTeam(db: Db, siteId: string, teamId: string, key: string, name: Team['name']): Promise<void> {
+export async function renameTeam(
+  db: Db,
+  siteId: string,
+  teamId: string,
+  key: string,
+  name: Team['name'],
+): Promise<void> {
   await db
     .updateTable('team')
     .set({ key, name_json: JSON.stringify(name) })

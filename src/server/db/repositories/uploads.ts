@@ -21,13 +21,19 @@ export async function insertUpload(db: Db, siteId: string, { personId, at, ...on
     .insertInto('upload')
     .values({ site_id: siteId, ...one, person_id: personId, at_ms: at })
     .onConflict((on) =>
-      one.kind === 'page' ? on.columns(['site_id', 'hash']).doNothing() : on.columns(['site_id', 'hash']).doUpdateSet({ kind: one.kind }),
+      one.kind === 'page'
+        ? on.columns(['site_id', 'hash']).doNothing()
+        : on.columns(['site_id', 'hash']).doUpdateSet({ kind: one.kind }),
     )
     .execute();
 }
 
 /** What was uploaded under a hash; null: nothing of this site was. */
-export async function findUpload(db: Db, siteId: string, hash: string): Promise<Pick<Upload, 'kind' | 'mime'> | null> {
+export async function findUpload(
+  db: Db,
+  siteId: string,
+  hash: string,
+): Promise<Pick<Upload, 'kind' | 'mime'> | null> {
   const row = await db
     .selectFrom('upload')
     .select(['kind', 'mime'])
@@ -38,14 +44,29 @@ export async function findUpload(db: Db, siteId: string, hash: string): Promise<
 }
 
 /** Forgets what was uploaded as something; what is named by more than that stays. Gives the hashes that no site names any more. */
-export async function deleteUploads(db: Db, siteId: string, kind: UploadKind, hashes: readonly string[]): Promise<string[]> {
+export async function deleteUploads(
+  db: Db,
+  siteId: string,
+  kind: UploadKind,
+  hashes: readonly string[],
+): Promise<string[]> {
   if (hashes.length === 0) return [];
-  await db.deleteFrom('upload').where('site_id', '=', siteId).where('kind', '=', kind).where('hash', 'in', hashes).execute();
+  await db
+    .deleteFrom('upload')
+    .where('site_id', '=', siteId)
+    .where('kind', '=', kind)
+    .where('hash', 'in', hashes)
+    .execute();
   const named = await db.selectFrom('upload').select('hash').where('hash', 'in', hashes).execute();
   return hashes.filter((hash) => !named.some((one) => one.hash === hash));
 }
 
-export async function setPagePicture(db: Db, siteId: string, device: PageDevice, hash: string): Promise<void> {
+export async function setPagePicture(
+  db: Db,
+  siteId: string,
+  device: PageDevice,
+  hash: string,
+): Promise<void> {
   await db
     .insertInto('page_picture')
     .values({ site_id: siteId, device, hash })
@@ -59,13 +80,24 @@ export async function removePagePicture(db: Db, siteId: string, device: PageDevi
 
 /** Bars that stay in place on the owner's page; none where none were marked. */
 export async function listPageBars(db: Db, siteId: string): Promise<BarsByDevice> {
-  const rows = await db.selectFrom('page_bars').select(['device', 'upper_px', 'lower_px']).where('site_id', '=', siteId).execute();
-  const marked = Object.fromEntries(rows.map((row) => [row.device, { upper: row.upper_px, lower: row.lower_px }]));
+  const rows = await db
+    .selectFrom('page_bars')
+    .select(['device', 'upper_px', 'lower_px'])
+    .where('site_id', '=', siteId)
+    .execute();
+  const marked = Object.fromEntries(
+    rows.map((row) => [row.device, { upper: row.upper_px, lower: row.lower_px }]),
+  );
   return { desktop: NO_BARS, phone: NO_BARS, ...marked };
 }
 const NO_BARS: Bars = { upper: 0, lower: 0 };
 
-export async function setPageBars(db: Db, siteId: string, device: PageDevice, { upper, lower }: Bars): Promise<void> {
+export async function setPageBars(
+  db: Db,
+  siteId: string,
+  device: PageDevice,
+  { upper, lower }: Bars,
+): Promise<void> {
   const values = { upper_px: upper, lower_px: lower };
   await db
     .insertInto('page_bars')
@@ -75,10 +107,15 @@ export async function setPageBars(db: Db, siteId: string, device: PageDevice, { 
 }
 
 /** Pictures of the owner's page, by device. */
-export async function listPagePictures(db: Db, siteId: string): Promise<Partial<Record<PageDevice, PagePicture>>> {
+export async function listPagePictures(
+  db: Db,
+  siteId: string,
+): Promise<Partial<Record<PageDevice, PagePicture>>> {
   const rows = await db
     .selectFrom('page_picture')
-    .innerJoin('upload', (on) => on.onRef('upload.site_id', '=', 'page_picture.site_id').onRef('upload.hash', '=', 'page_picture.hash'))
+    .innerJoin('upload', (on) =>
+      on.onRef('upload.site_id', '=', 'page_picture.site_id').onRef('upload.hash', '=', 'page_picture.hash'),
+    )
     .select(['page_picture.device', 'upload.hash', 'upload.width', 'upload.height'])
     .where('page_picture.site_id', '=', siteId)
     .execute();

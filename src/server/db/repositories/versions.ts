@@ -20,7 +20,9 @@ export async function findVersion(db: Db, siteId: string, number: number): Promi
     .where('site_id', '=', siteId)
     .where('number', '=', number)
     .executeTakeFirst();
-  return row === undefined ? null : { number: row.number, design: completed(JSON.parse(row.design_json) as Design), at: row.at_ms };
+  return row === undefined
+    ? null
+    : { number: row.number, design: completed(JSON.parse(row.design_json) as Design), at: row.at_ms };
 }
 
 /** The highest number a version of the site has; 0: there is none. */
@@ -75,7 +77,12 @@ export async function insertVersion(
 }
 
 /** The versions of a site, the newest first, at most so many below a number. */
-export async function listVersions(db: Db, siteId: string, below: number | null, count: number): Promise<VersionRow[]> {
+export async function listVersions(
+  db: Db,
+  siteId: string,
+  below: number | null,
+  count: number,
+): Promise<VersionRow[]> {
   const rows = await db
     .selectFrom('version')
     .innerJoin('person', 'person.id', 'version.person_id')
@@ -113,7 +120,12 @@ export async function listPlanned(db: Db, siteId: string, at: EpochMs): Promise<
     .where(({ eb, or }) => or([eb('from_ms', '>', at), eb('until_ms', '>', at)]))
     .orderBy('from_ms')
     .execute();
-  return rows.map((row) => ({ id: row.id, version: row.version_number, from: row.from_ms, until: row.until_ms }));
+  return rows.map((row) => ({
+    id: row.id,
+    version: row.version_number,
+    from: row.from_ms,
+    until: row.until_ms,
+  }));
 }
 
 export interface NewPublication {

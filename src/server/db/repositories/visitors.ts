@@ -9,7 +9,16 @@ export interface NewVisitor {
 export async function insertVisitor(db: Db, siteId: string, visitor: NewVisitor, at: EpochMs): Promise<void> {
   await db
     .insertInto('visitor')
-    .values({ site_id: siteId, id: visitor.id, name: null, mail: null, locale: visitor.locale, device: null, first_ms: at, seen_ms: at })
+    .values({
+      site_id: siteId,
+      id: visitor.id,
+      name: null,
+      mail: null,
+      locale: visitor.locale,
+      device: null,
+      first_ms: at,
+      seen_ms: at,
+    })
     .execute();
 }
 
@@ -23,12 +32,24 @@ export async function insertToken(
 ): Promise<void> {
   await db
     .insertInto('visitor_token')
-    .values({ token_hash: tokenHash, site_id: siteId, visitor_id: visitorId, created_ms: at, seen_ms: at, expires_ms: expiresAt })
+    .values({
+      token_hash: tokenHash,
+      site_id: siteId,
+      visitor_id: visitorId,
+      created_ms: at,
+      seen_ms: at,
+      expires_ms: expiresAt,
+    })
     .execute();
 }
 
 /** The visitor of a token on this site; null where it is unknown here or ran out. */
-export async function findVisitorByToken(db: Db, siteId: string, tokenHash: string, at: EpochMs): Promise<string | null> {
+export async function findVisitorByToken(
+  db: Db,
+  siteId: string,
+  tokenHash: string,
+  at: EpochMs,
+): Promise<string | null> {
   const row = await db
     .selectFrom('visitor_token')
     .select('visitor_id')
@@ -45,7 +66,13 @@ export async function deleteVisitor(db: Db, siteId: string, visitorId: string): 
 }
 
 /** A token dies after so long without use; each use moves its end. */
-export async function touchToken(db: Db, siteId: string, tokenHash: string, at: EpochMs, expiresAt: EpochMs): Promise<void> {
+export async function touchToken(
+  db: Db,
+  siteId: string,
+  tokenHash: string,
+  at: EpochMs,
+  expiresAt: EpochMs,
+): Promise<void> {
   await db
     .updateTable('visitor_token')
     .set({ seen_ms: at, expires_ms: expiresAt })
@@ -88,7 +115,12 @@ export async function insertNote(
     .execute();
 }
 
-export async function markNotesAnswered(db: Db, siteId: string, conversationId: string, at: EpochMs): Promise<void> {
+export async function markNotesAnswered(
+  db: Db,
+  siteId: string,
+  conversationId: string,
+  at: EpochMs,
+): Promise<void> {
   await db
     .updateTable('note')
     .set({ state: 'done', answered_ms: at })
