@@ -1,4 +1,8 @@
 import { enterAs, expect, expectNoAxe, test, useHouse } from './house';
+import { designScreen } from './screens/design';
+import { frameScreen } from './screens/frame';
+import { partsScreen } from './screens/parts';
+import { todayScreen } from './screens/today';
 
 const house = useHouse();
 
@@ -6,32 +10,30 @@ test('loose boards: counted on the beam, listed on Today with a place to mend ea
   browser,
 }) => {
   const page = await enterAs(browser, house, 'today');
-  const boards = page.getByRole('region', { name: 'Loose boards' });
-  const beam = page.getByRole('navigation', { name: 'Screens' });
+  const boards = todayScreen.findings(page);
+  const beam = frameScreen.screens(page);
   await expect(boards.getByRole('listitem')).toHaveCount(1);
   await expect(boards).toContainText('works only on this computer');
   await expect(boards).toContainText('mend before publishing');
-  await expect(beam.getByLabel('1 to mend')).toBeVisible();
+  await expect(frameScreen.mustFixCount(1)(beam)).toBeVisible();
   await expectNoAxe(page, 'loose boards');
 
-  await boards.getByRole('button', { name: 'Put aside' }).click();
-  const store = boards.getByRole('button', { name: 'Put aside' }).last();
+  await todayScreen.dismiss(boards).click();
+  const store = todayScreen.dismiss(boards).last();
   await expect(store).toBeDisabled();
-  await boards.getByLabel('Because').fill('We try it at home first.');
+  await designScreen.reasonsLabel(boards).fill('We try it at home first.');
   await page.keyboard.press('Enter');
-  await expect(beam.getByLabel('1 to mend')).toHaveCount(0);
+  await expect(frameScreen.mustFixCount(1)(beam)).toHaveCount(0);
   await expect(boards).not.toContainText('works only on this computer');
   await page.reload();
-  await boards.getByRole('button', { name: '1 put aside' }).click();
+  await todayScreen.dismissed1(boards).click();
   await expect(boards).toContainText('Put aside by Inês Matos: “We try it at home first.”');
-  await boards.getByRole('button', { name: 'Take back' }).click();
-  await expect(beam.getByLabel('1 to mend')).toBeVisible();
+  await partsScreen.takeBack(boards).click();
+  await expect(frameScreen.mustFixCount(1)(beam)).toBeVisible();
 
-  await boards.getByRole('button', { name: /more worth a look/ }).click();
-  await boards.getByRole('link', { name: 'Look at them' }).first().click();
-  await expect(
-    page.getByRole('complementary', { name: 'Inspector' }).getByRole('heading', { name: 'Invited' }),
-  ).toBeVisible();
+  await todayScreen.moreSuggestions(boards).click();
+  await todayScreen.openFinding(boards).first().click();
+  await expect(designScreen.invitedHeading(designScreen.inspector(page))).toBeVisible();
 });
 
 test('a dead end is a cracked stone that says why, as soon as it is made, and none once it is taken back', async ({
@@ -40,18 +42,18 @@ test('a dead end is a cracked stone that says why, as soon as it is made, and no
   const page = await enterAs(browser, house, 'design?on=/tonight&moment=invited&with=in');
   const stone = page.locator('[data-stone=invited]');
   await expect(stone).not.toHaveAccessibleName(/Dead end/);
-  const inspector = page.getByRole('complementary', { name: 'Inspector' });
-  await inspector.getByLabel('Invitations in one visit, at most').fill('0');
+  const inspector = designScreen.inspector(page);
+  await designScreen.invitationsPerVisit(inspector).fill('0');
   await expect(stone).toHaveAccessibleName(
     /Dead end: “.*” can never be shown: no invitation is allowed in a visit/,
   );
   await expect(inspector.getByRole('note').first()).toContainText('can never be shown');
-  await page.getByRole('button', { name: /^Undo/ }).click();
+  await designScreen.undo(page).click();
   await expect(stone).not.toHaveAccessibleName(/Dead end/);
 });
 
 test('whoever only answers is not asked to mend anything', async ({ browser }) => {
   const page = await enterAs(browser, house, 'today', { who: 'Rui' });
-  await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
-  await expect(page.getByRole('region', { name: 'Loose boards' })).toHaveCount(0);
+  await expect(todayScreen.heading(page)).toBeVisible();
+  await expect(todayScreen.findings(page)).toHaveCount(0);
 });

@@ -1,10 +1,16 @@
 import type { Page } from '@playwright/test';
 import { beIn, enterAs, expect, expectNoAxe, test, useHouse, visit } from './house';
+import { casesScreen } from './screens/cases';
+import { circumstancesScreen } from './screens/circumstances';
+import { designScreen } from './screens/design';
+import { partsScreen } from './screens/parts';
+import { pathScreen } from './screens/path';
+import { publishingScreen } from './screens/publishing';
 
 const house = useHouse();
 
-const stage = (page: Page) => page.getByRole('region', { name: 'Stage' });
-const notches = (page: Page) => page.getByRole('group', { name: /who hears what$/ });
+const stage = (page: Page) => designScreen.stage(page);
+const notches = (page: Page) => casesScreen.group(page);
 const notch = (page: Page, name: RegExp) => notches(page).getByRole('listitem').getByRole('button', { name });
 const said = (page: Page, key: string) => stage(page).locator(`sunny-porch [data-say="${key}"]`);
 const isSaved = (page: Page) => expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible();
@@ -12,7 +18,7 @@ const areNamed = (page: Page, names: string[]) =>
   expect(notches(page).getByRole('listitem').locator('button[aria-pressed]')).toHaveText(names);
 
 async function write(page: Page, name: RegExp, text: string): Promise<void> {
-  await stage(page).getByRole('group', { name: 'Texts on the stage' }).getByRole('button', { name }).click();
+  await designScreen.stageTexts(stage(page)).getByRole('button', { name }).click();
   const field = page.getByRole('textbox', { name });
   await field.fill(text);
   await field.press('Escape');
@@ -26,21 +32,21 @@ test('a case is added for somebody, worded on the stage, put first, heard by the
   await expect(notch(page, /^otherwise, said now/)).toHaveAttribute('aria-pressed', 'true');
   await areNamed(page, ['returning, Português', 'returning', 'otherwise']);
 
-  await notches(page).getByRole('button', { name: '+ for somebody else' }).click();
-  await page.getByRole('menuitem', { name: 'returning' }).click();
+  await casesScreen.add(notches(page)).click();
+  await casesScreen.returningOption(page).click();
   // Now the stage shows it, and it says what it said before.
-  await expect(page.getByRole('button', { name: /^To returning/ })).toBeVisible();
+  await expect(circumstancesScreen.toReturning(page)).toBeVisible();
   await expect(said(page, 'greeting')).toHaveText(
     'Good evening. What would you like to know about the night?',
   );
   await write(page, /Greeting \(returning\)/, 'Back for another night?');
   await expect(said(page, 'greeting')).toHaveText('Back for another night?');
 
-  await notches(page).getByRole('button', { name: 'Change the case: returning', exact: true }).click();
-  const sheet = page.getByRole('dialog', { name: 'When it is said' });
+  await casesScreen.changeReturning(notches(page)).click();
+  const sheet = casesScreen.editor(page);
   await expectNoAxe(page, 'the sheet of a case');
-  await sheet.getByRole('button', { name: 'Earlier' }).click();
-  await expect(sheet.getByRole('button', { name: 'Earlier' })).toBeDisabled();
+  await partsScreen.earlier(sheet).click();
+  await expect(partsScreen.earlier(sheet)).toBeDisabled();
   await page.keyboard.press('Escape');
   await areNamed(page, ['returning', 'returning, Português', 'returning', 'otherwise']);
   // What asks for less stands before what asks for more: nobody hears that any longer.
@@ -48,7 +54,7 @@ test('a case is added for somebody, worded on the stage, put first, heard by the
 
   // Whoever is asked for by a notch is supposed: a first visit, then somebody who was here.
   await notch(page, /^otherwise/).click();
-  await expect(page.getByRole('button', { name: /^To first visit/ })).toBeVisible();
+  await expect(circumstancesScreen.toFirstVisit(page)).toBeVisible();
   await expect(said(page, 'greeting')).toHaveText(/^Good evening/);
   await notch(page, /^returning, ours/).click();
   await expect(notches(page).getByRole('status')).toHaveText(
@@ -56,16 +62,16 @@ test('a case is added for somebody, worded on the stage, put first, heard by the
   );
   await isSaved(page);
 
-  await page.getByRole('button', { name: /^Publish 2 changes|^Publish 1 change/ }).click();
+  await publishingScreen.publishChanges(page).click();
   await expect(page.getByRole('dialog')).toContainText('New: “Greeting” said differently (returning)');
-  await page.getByRole('dialog').getByRole('button', { name: 'Publish', exact: true }).click();
-  await expect(page.getByText(/^Version \d+ is live\./)).toBeVisible();
+  await publishingScreen.publish(page.getByRole('dialog')).click();
+  await expect(publishingScreen.isLive(page)).toBeVisible();
   const visitor = await visit(browser, `${house.site}/tonight`);
   await visitor.launcher.click();
   await expect(visitor.window.locator('[data-say=greeting]')).toHaveText(/^Good evening/);
 
-  await notches(page).getByRole('button', { name: 'Change the case: returning', exact: true }).click();
-  await sheet.getByRole('button', { name: 'Take away' }).click();
+  await casesScreen.changeReturning(notches(page)).click();
+  await casesScreen.remove(sheet).click();
   await areNamed(page, ['returning, Português', 'returning', 'otherwise']);
   await page.keyboard.press('Control+z');
   await expect(notches(page).getByRole('listitem')).toHaveCount(4);
@@ -79,7 +85,7 @@ test('a notch finds the hour in which it is said: the next break, a holiday; our
   await notch(page, /^a holiday/).click();
   await expect(notch(page, /^a holiday, said now, ours/)).toBeVisible();
   await expect(said(page, 'nobodyHome')).toContainText(/: back/);
-  await expect(notches(page).getByRole('button', { name: /^Change the case: a holiday/ })).toHaveCount(0);
+  await expect(casesScreen.changeHoliday(notches(page))).toHaveCount(0);
   await notch(page, /^on a break, ours/).click();
   await expect(notches(page).getByRole('status')).toContainText('does not come about');
   await notch(page, /^on a break/)
@@ -102,18 +108,16 @@ test('an invitation and its replies are worded where they show; a text that does
     'The sky has cleared. Shall we tell you the way up?',
   );
   await write(page, /Reply: yes/, 'Tell me');
-  await expect(
-    page.getByRole('navigation', { name: 'Path' }).getByRole('button', { name: /^Invited/ }),
-  ).toContainText('The sky has cleared');
+  await expect(pathScreen.invited(pathScreen.path(page))).toContainText('The sky has cleared');
   await isSaved(page);
 
   await page.goto(`${house.app}/s/${house.siteKey}/design?on=/tonight&moment=nobody-home`);
-  const inspector = page.getByRole('complementary', { name: 'Inspector' });
-  await inspector.getByRole('button', { name: 'Something is missing around the @.' }).click();
-  const field = stage(page).getByRole('textbox', { name: 'E-mail has a slip' });
+  const inspector = designScreen.inspector(page);
+  await designScreen.emailErrorText(inspector).click();
+  const field = designScreen.emailErrorField(stage(page));
   await field.fill('Please look at the @ once more.');
   await field.press('Escape');
-  await expect(inspector.getByRole('button', { name: 'Please look at the @ once more.' })).toBeVisible();
+  await expect(designScreen.emailErrorReworded(inspector)).toBeVisible();
   await isSaved(page);
 });
 
@@ -125,22 +129,22 @@ test('one’s own circumstances are kept under a name, flipped through like ours
     house,
     'design?on=/groups/schools&visit=returning&device=phone&locale=pt',
   );
-  const situation = page.getByRole('group', { name: 'Situation' });
+  const situation = circumstancesScreen.situation(page);
   await expect(situation).toContainText('Your own');
-  await situation.getByRole('button', { name: 'Keep these circumstances' }).click();
-  await page.getByRole('textbox', { name: 'Name' }).fill('A teacher who comes back');
+  await circumstancesScreen.keep(situation).click();
+  await partsScreen.name(page).fill('A teacher who comes back');
   await page.keyboard.press('Enter');
   await expect(situation).toContainText(/A teacher who comes back, (\d) of \1/);
   await page.keyboard.press(']');
   await expect(situation).toContainText('Now, 1 of');
 
   const colleague = await enterAs(browser, house, 'design');
-  await expect(colleague.getByRole('group', { name: 'Situation' })).toContainText('Now, 1 of 9');
+  await expect(circumstancesScreen.situation(colleague)).toContainText('Now, 1 of 9');
   await colleague.keyboard.press('[');
-  await expect(colleague.getByRole('button', { name: /^To returning · Português · phone/ })).toBeVisible();
-  await expect(colleague.getByRole('button', { name: /^On the page \/groups\/schools/ })).toBeVisible();
-  await colleague.getByRole('button', { name: 'Remove: A teacher who comes back' }).click();
-  await expect(colleague.getByRole('group', { name: 'Situation' })).toContainText('Your own');
+  await expect(circumstancesScreen.toReturningOnPhone(colleague)).toBeVisible();
+  await expect(circumstancesScreen.onSchools(colleague)).toBeVisible();
+  await circumstancesScreen.removeTeacher(colleague).click();
+  await expect(circumstancesScreen.situation(colleague)).toContainText('Your own');
 });
 
 test('an invitation that is emptied while it is worded is said to be so, and the stage goes on showing the last words', async ({
@@ -150,13 +154,10 @@ test('an invitation that is emptied while it is worded is said to be so, and the
   const words = stage(page).locator('sunny-porch .invitation-words');
   await expect(words).toContainText(/sky|skies/);
   const before = (await words.textContent()) ?? '';
-  await stage(page)
-    .getByRole('group', { name: 'Texts on the stage' })
-    .getByRole('button', { name: /Invitation “Clear skies”/ })
-    .click();
-  const field = page.getByRole('textbox', { name: /Invitation “/ });
+  await designScreen.clearSkiesText(designScreen.stageTexts(stage(page))).click();
+  const field = designScreen.invitationField(page);
   await field.fill('');
-  await expect(page.getByText('An invitation says something. Not saved yet.')).toBeVisible();
+  await expect(designScreen.invitationNeedsWords(page)).toBeVisible();
   await expect(words).toHaveText(before);
   await field.fill('The dome is open.');
   await field.press('Escape');

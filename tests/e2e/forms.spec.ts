@@ -1,6 +1,8 @@
 import type { DesignFileV1 } from '../../src/core/wire/design-file';
 import { splitDesign } from '../../src/core/wire/split';
 import { beIn, enterAs, expect, expectNoAxe, test, useHouse, visit } from './house';
+import { conversationsScreen } from './screens/conversations';
+import { widgetScreen } from './screens/widget';
 
 const house = useHouse();
 
@@ -33,36 +35,34 @@ test('before a chat and after it: the first words wait for what is asked, the de
   await expect(visitor.window).toHaveAttribute('data-moment', 'waiting');
   await expect(before).toHaveCount(0);
 
-  await desk.getByRole('navigation', { name: 'Conversations' }).getByText('Which one shows').click();
-  const asked = desk.getByRole('region', { name: 'Filled in before the chat' });
+  await conversationsScreen.list(desk).getByText('Which one shows').click();
+  const asked = conversationsScreen.formBefore(desk);
   await expect(asked).toContainText('Who will look through it?');
   await expect(asked).toContainText('My family');
   await expect(asked).toContainText('FI-2031');
-  await desk.getByLabel('Write').fill('The 130 mm one, easily.');
-  await desk.getByRole('button', { name: 'Send', exact: true }).click();
+  await conversationsScreen.reply(desk).fill('The 130 mm one, easily.');
+  await conversationsScreen.send(desk).click();
   await expect(visitor.window.getByText('The 130 mm one, easily.')).toBeVisible();
-  await desk.getByRole('button', { name: 'End', exact: true }).click();
+  await conversationsScreen.end(desk).click();
 
   const after = visitor.window.locator('[data-form=after]');
   await after.getByRole('radio', { name: 'No' }).check();
   await after.getByLabel('What is still open?').fill('Does it need a tripod?');
   await expectNoAxe(visitor.page, 'the form after a chat');
   await visitor.page.route('**/after', (route) => route.abort());
-  await after.getByRole('button', { name: 'Send' }).click();
+  await widgetScreen.send(after).click();
   await expect(after.getByRole('alert')).toContainText('This did not go through.');
   await expect(after.getByLabel('What is still open?')).toHaveValue('Does it need a tripod?');
   await visitor.page.unroute('**/after');
-  await after.getByRole('button', { name: 'Send' }).click();
-  await expect(visitor.window.getByText('Thank you. This has reached us.')).toBeVisible();
+  await widgetScreen.send(after).click();
+  await expect(widgetScreen.formThanks(visitor.window)).toBeVisible();
   await expect(after).toHaveCount(0);
-  await expect(desk.getByRole('region', { name: 'Filled in after the chat' })).toContainText(
-    'Does it need a tripod?',
-  );
+  await expect(conversationsScreen.formAfter(desk)).toContainText('Does it need a tripod?');
   await expectNoAxe(desk, 'a conversation with its forms');
 
   await visitor.page.reload();
   await visitor.launcher.click();
-  await expect(visitor.window.getByText('Thank you. This has reached us.')).toBeVisible();
+  await expect(widgetScreen.formThanks(visitor.window)).toBeVisible();
 });
 
 test('[M5] a form that is half filled in stays so when everybody leaves and comes back', async ({
@@ -76,12 +76,12 @@ test('[M5] a form that is half filled in stays so when everybody leaves and come
   await before.getByRole('radio', { name: 'A group' }).check();
   await beIn(desk, false);
   await expect(visitor.window).toHaveAttribute('data-moment', 'nobody-home');
-  await visitor.window.getByLabel('Your e-mail').fill('ana@isle.example');
+  await widgetScreen.email(visitor.window).fill('ana@isle.example');
   await beIn(desk, true);
   await expect(visitor.window).toHaveAttribute('data-moment', 'at-the-door');
   await expect(before.getByRole('radio', { name: 'A group' })).toBeChecked();
   await beIn(desk, false);
-  await expect(visitor.window.getByLabel('Your e-mail')).toHaveValue('ana@isle.example');
+  await expect(widgetScreen.email(visitor.window)).toHaveValue('ana@isle.example');
 });
 
 test('a design that came in two files: the launcher stands by the first, the window waits for the second even when it is cut off once, and is focused then', async ({
@@ -134,16 +134,16 @@ test('a visitor whose token ran out in an open page begins anew: the words come 
   await before.getByRole('radio', { name: 'Just me' }).check();
   await visitor.say('Is the small one free?');
   await expect(before).toHaveCount(0);
-  await desk.getByRole('navigation', { name: 'Conversations' }).getByText('Is the small one free?').click();
-  await expect(desk.getByLabel('Write')).toBeVisible();
+  await conversationsScreen.list(desk).getByText('Is the small one free?').click();
+  await expect(conversationsScreen.reply(desk)).toBeVisible();
   const allowed = { 'Access-Control-Allow-Origin': new URL(house.site).origin };
   let tries = 0;
   await visitor.page.route('**/messages', async (route) => {
     if (tries++ === 0) return route.fulfill({ status: 401, json: {}, headers: allowed });
     // By now the window knows nobody; what is said to whom it was is not said to whom it is.
     if (tries === 2) {
-      await desk.getByLabel('Write').fill('It is, until ten.');
-      await desk.getByRole('button', { name: 'Send', exact: true }).click();
+      await conversationsScreen.reply(desk).fill('It is, until ten.');
+      await conversationsScreen.send(desk).click();
       await expect(desk.getByRole('log').getByText('It is, until ten.')).toBeVisible();
     }
     return route.continue();

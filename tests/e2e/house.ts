@@ -17,6 +17,8 @@ import {
 } from '@playwright/test';
 import { serveFiles } from '../../src/demo/serve';
 import { writeSite } from '../../src/demo/site/write-site';
+import { frameScreen } from './screens/frame';
+import { entranceScreen } from './screens/entrance';
 
 export { expect, test };
 const run = promisify(execFile);
@@ -146,7 +148,7 @@ export async function enterAs(
   const page = await context.newPage();
   if (known === undefined) {
     await page.goto(`${house.app}/signin`);
-    await page.getByRole('button', { name: new RegExp(`Enter as ${who}`) }).click();
+    await entranceScreen.demoDoorOf(who)(page).click();
     await page.waitForURL(/\/s\/[a-z0-9]+\/today/);
     house.sessions.set(who, { cookies: await context.cookies(), origins: [] });
   }
@@ -205,12 +207,10 @@ function visitorOn(page: Page, errors: string[], lines: string[]): Visitor {
 
 /** Says whether one is in, unless it was said before, and waits until it is told back. */
 export async function beIn(page: Page, isIn: boolean): Promise<void> {
-  const before = page.getByRole('button', { name: /^(Say I am in|I am in)$/ });
+  const before = frameScreen.presence(page);
   await expect(before).toBeVisible();
   if ((await before.getAttribute('aria-pressed')) !== String(isIn)) await before.click();
-  await expect(
-    page.getByRole('button', { name: isIn ? 'I am in' : 'Say I am in', exact: true }),
-  ).toBeVisible();
+  await expect((isIn ? frameScreen.answeringSwitch : frameScreen.notAnsweringSwitch)(page)).toBeVisible();
   await expect(page.locator('header [data-lamp]').last()).toHaveAttribute(
     'data-lamp',
     isIn ? 'lit' : 'unlit',

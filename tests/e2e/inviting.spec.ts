@@ -2,6 +2,7 @@ import type { Browser, BrowserContext, Page } from '@playwright/test';
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { beIn, enterAs, expect, expectNoAxe, test, useHouse, visit } from './house';
+import { widgetScreen } from './screens/widget';
 
 const house = useHouse();
 
@@ -43,7 +44,7 @@ test('[I3] forty seconds on /tonight while somebody is in: the invitation speaks
   ).toBeVisible();
   expect(await page.evaluate(() => document.activeElement?.localName)).toBe('body');
   await expectNoAxe(page, 'an invitation');
-  await invitation(page).getByRole('button', { name: 'Ask something' }).click();
+  await widgetScreen.acceptInvitation(invitation(page)).click();
   await expect(page.locator('sunny-porch').getByRole('dialog')).toBeVisible();
   await expect(invitation(page)).toHaveCount(0);
   await expect(page.locator('sunny-porch .foot textarea')).toBeFocused();
@@ -56,7 +57,7 @@ test('[I7] a no is a no: by keyboard, on the next page and in the next language 
   const page = await clocked(browser, '/pt/tonight');
   await page.clock.runFor(40_000);
   await expect(invitation(page).getByText('Céu limpo esta noite.')).toBeVisible();
-  await invitation(page).getByRole('button', { name: 'Não, obrigado' }).press('Enter');
+  await widgetScreen.declineInvitationPt(invitation(page)).press('Enter');
   await expect(invitation(page)).toHaveCount(0);
   const kept = await page.evaluate(() =>
     Object.values({ ...localStorage }).map((text) => JSON.parse(String(text)) as Record<string, unknown>),
@@ -165,14 +166,14 @@ test('forms come from the design: what fails is said at its field, what depends 
 }) => {
   const visitor = await visit(browser, `${house.site}/groups/schools`);
   await visitor.launcher.click();
-  await expect(visitor.window.getByLabel('Your note')).toBeVisible();
-  await visitor.window.getByLabel('Your note').fill('We would come on a Thursday.');
-  await visitor.window.getByLabel('Your e-mail').fill('class@school.example');
+  await expect(widgetScreen.noteText(visitor.window)).toBeVisible();
+  await widgetScreen.noteText(visitor.window).fill('We would come on a Thursday.');
+  await widgetScreen.email(visitor.window).fill('class@school.example');
   await visitor.window.getByLabel('How many children?').fill('40');
-  await visitor.window.getByRole('button', { name: 'Leave the note' }).click();
+  await widgetScreen.leaveNote(visitor.window).click();
   await expect(visitor.window.getByText('At most 28, please.')).toBeVisible();
   await expect(visitor.window.getByLabel('How many children?')).toBeFocused();
-  await expect(visitor.window.getByText('Tick this to go on; without it we keep nothing.')).toBeVisible();
+  await expect(widgetScreen.consentNeeded(visitor.window)).toBeVisible();
   await expectNoAxe(visitor.page, 'a form with faults');
   await visitor.window.getByLabel('How many children?').fill('26');
   await expect(visitor.window.getByLabel('For which day?')).toHaveCount(0);
@@ -180,8 +181,8 @@ test('forms come from the design: what fails is said at its field, what depends 
   await expect(visitor.window.getByLabel('For which day?')).toBeVisible();
   await visitor.window.getByLabel('Which class?').selectOption({ label: 'Years 5 to 9' });
   await visitor.window.getByLabel('We may keep this to plan the visit.').check();
-  await visitor.window.getByRole('button', { name: 'Leave the note' }).click();
-  await expect(visitor.window.getByText('Got it. We answer to', { exact: false })).toBeVisible();
+  await widgetScreen.leaveNote(visitor.window).click();
+  await expect(widgetScreen.noteLeft(visitor.window)).toBeVisible();
 });
 
 test('[S3] [T8] outside of the hours: closed, with the next opening by the island’s clock, and nothing asked before it', async ({

@@ -13,23 +13,27 @@ import {
   useHouse,
   visit,
 } from './house';
+import { designScreen } from './screens/design';
+import { lookScreen } from './screens/look';
+import { partsScreen } from './screens/parts';
+import { pathScreen } from './screens/path';
+import { publishingScreen } from './screens/publishing';
+import { stageScreen } from './screens/stage';
+import { todayScreen } from './screens/today';
 
 const house = useHouse();
 
 async function lookPanel(browser: Parameters<typeof enterAs>[0], moment = 'Talking'): Promise<Page> {
   const page = await enterAs(browser, house, 'design?side=everywhere');
-  await page
-    .getByRole('navigation', { name: 'Path' })
-    .getByRole('button', { name: new RegExp(`^${moment}`) })
-    .click();
-  await page.getByRole('tab', { name: 'Everywhere' }).click();
+  await pathScreen.moment(moment)(pathScreen.path(page)).click();
+  await designScreen.lookTab(page).click();
   return page;
 }
-const part = (page: Page, name: string): Locator => page.getByRole('region', { name, exact: true });
+const part = (page: Page, name: string): Locator => lookScreen.part(name)(page);
 const unfold = (page: Page, name: string): Promise<void> =>
   part(page, name).getByRole('button', { expanded: false }).first().click();
 const tile = (page: Page, selector: string): Locator =>
-  page.getByRole('region', { name: 'Stage' }).locator(`sunny-porch ${selector}`);
+  designScreen.stage(page).locator(`sunny-porch ${selector}`);
 const saved = (page: Page): Promise<void> =>
   expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible();
 
@@ -42,16 +46,16 @@ async function expectCalmAxe(page: Page, what: string): Promise<void> {
 
 async function publish(page: Page): Promise<void> {
   await saved(page);
-  await page.getByRole('button', { name: /^Publish \d+ change/ }).click();
-  await page.getByRole('dialog').getByRole('button', { name: 'Publish', exact: true }).click();
-  await expect(page.getByText(/^Version \d+ is live\./).last()).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Nothing to publish' })).toBeVisible();
+  await publishingScreen.publishChanges(page).click();
+  await publishingScreen.publish(page.getByRole('dialog')).click();
+  await expect(publishingScreen.isLive(page).last()).toBeVisible();
+  await expect(publishingScreen.nothing(page)).toBeVisible();
 }
 
 /** The next story begins with the draft as it was. */
 async function expectAsBefore(page: Page): Promise<void> {
   await saved(page);
-  await expect(page.getByRole('button', { name: 'Nothing to publish' })).toBeVisible();
+  await expect(publishingScreen.nothing(page)).toBeVisible();
 }
 
 /** A picture dropped on a part of the panel, as from the desktop. */
@@ -65,7 +69,7 @@ async function drop(page: Page, label: string, bytes: Buffer, name: string): Pro
     },
     { base64: bytes.toString('base64'), name },
   );
-  await page.getByRole('group', { name: label, exact: true }).dispatchEvent('drop', { dataTransfer: data });
+  await lookScreen.pictureField(label)(page).dispatchEvent('drop', { dataTransfer: data });
 }
 
 const two = (left: string, right: string): Promise<Buffer> =>
@@ -82,30 +86,30 @@ test('a starting look says how much it changes, is taken as a whole, and is one 
 }) => {
   const page = await lookPanel(browser);
   await unfold(page, 'Starting look');
-  await page.getByRole('radio', { name: /^Front door/ }).focus();
+  await lookScreen.frontDoorLook(page).focus();
   for (let count = 0; count < 3; count++) await page.keyboard.press('ArrowRight');
-  await expect(page.getByRole('radio', { name: /^Letterbox/ })).toBeFocused();
+  await expect(lookScreen.letterboxLook(page)).toBeFocused();
   await expect(part(page, 'Starting look')).toContainText(
     /Changes \d+ of 42 look values; your texts, hours and rules stay/,
   );
   const before = await tile(page, '.card.person').innerText();
-  await page.getByRole('button', { name: 'Take this look' }).click();
+  await lookScreen.useLook(page).click();
   await expect(tile(page, '.head')).toHaveCSS('border-bottom-style', 'double');
   await expect(tile(page, '.card.person .time')).toBeVisible();
   expect(await tile(page, '.card.person bdi').innerText()).toBe(before.split('\n').at(-1));
   await expect(part(page, 'Starting look')).toContainText('That is how it looks now.');
   await expectCalmAxe(page, 'starting looks');
   await saved(page);
-  await page.getByRole('button', { name: /^Undo/ }).click();
+  await designScreen.undo(page).click();
   await expect(tile(page, '.head')).toHaveCSS('border-bottom-style', 'none');
-  await expect(page.getByRole('button', { name: 'Nothing to publish' })).toBeVisible();
+  await expect(publishingScreen.nothing(page)).toBeVisible();
 });
 
 test('a colour is taken as people paste it; what cannot be read is said, and changes nothing', async ({
   browser,
 }) => {
   const page = await lookPanel(browser);
-  const field = page.getByRole('textbox', { name: 'Brand colour' });
+  const field = lookScreen.brandColour(page);
   for (const [pasted, shown] of [
     ['rgb( 47 , 111 , 143 )', 'rgb(47, 111, 143)'],
     ['hsl(20 66% 43%)', 'rgb(182, 86, 37)'],
@@ -116,11 +120,9 @@ test('a colour is taken as people paste it; what cannot be read is said, and cha
     await expect(tile(page, '.head')).toHaveCSS('background-color', shown);
   }
   await field.fill('#12345');
-  await expect(
-    page.getByText('A colour with # has 3, 4, 6 or 8 digits; this one has 5. Not changed yet.'),
-  ).toBeVisible();
+  await expect(lookScreen.hexFault(page)).toBeVisible();
   await field.fill('tael');
-  await expect(page.getByText('Did you mean teal?')).toBeVisible();
+  await expect(lookScreen.didYouMeanTeal(page)).toBeVisible();
   await expect(tile(page, '.head')).toHaveCSS('background-color', 'rgb(0, 128, 128)');
   await field.fill('#7a2e5d');
   await expectAsBefore(page);
@@ -133,20 +135,20 @@ test('a pair that is hard to read is found, shown where it stands, and mended in
   await unfold(page, 'Colours');
   const colours = part(page, 'Colours');
   await expect(colours).toContainText('All 22 pairs read well, by day and in the evening');
-  await colours.getByRole('combobox', { name: 'Colour' }).click();
-  await page.getByRole('option', { name: 'Small text' }).click();
-  await colours.getByRole('textbox', { name: 'Small text' }).fill('#c0c0c0');
+  await lookScreen.pairPicker(colours).click();
+  await lookScreen.smallTextOption(page).click();
+  await lookScreen.smallTextField(colours).fill('#c0c0c0');
   await expect(colours).toContainText('2 to mend');
   const row = colours.getByRole('listitem').filter({ hasText: 'Small text, in the window' });
   await expect(row).toContainText(/1\.[78]:1, hard to tell apart; it needs 4\.5:1/);
   await expectCalmAxe(page, 'colours, one to mend');
-  await row.getByRole('button', { name: /^Small text: take #/ }).click();
+  await lookScreen.takeSmallTextColour(row).click();
   await expect(colours).toContainText('All 22 pairs read well');
   await expect(tile(page, '.line')).toHaveCSS('color', /rgb\((\d+), \1, \1\)/);
-  await colours.getByRole('button', { name: 'Back to derived' }).click();
+  await lookScreen.backToDerived(colours).click();
   await expectAsBefore(page);
-  await colours.getByRole('combobox', { name: 'Seen' }).click();
-  await page.getByRole('option', { name: /^without red/ }).click();
+  await lookScreen.sightPicker(colours).click();
+  await lookScreen.withoutRed(page).click();
   await expect(page.locator('#sight-red')).toHaveCount(1);
   await saved(page);
 });
@@ -159,11 +161,11 @@ test('a logo dropped: drawn on the server, in the header, and its colours propos
   expect(
     await tile(page, '.head .logo').evaluate((img: HTMLImageElement) => img.naturalWidth),
   ).toBeGreaterThan(0);
-  const proposed = page.getByRole('group', { name: 'From your logo' });
+  const proposed = lookScreen.fromLogo(page);
   await expect(proposed.getByRole('button')).toHaveCount(2);
   const [first] = await proposed.getByRole('button').all();
   await first?.click();
-  await expect(page.getByRole('textbox', { name: 'Brand colour' })).toHaveValue('#2f6f8f');
+  await expect(lookScreen.brandColour(page)).toHaveValue('#2f6f8f');
   await expectCalmAxe(page, 'logo and header');
   await drop(
     page,
@@ -173,16 +175,16 @@ test('a logo dropped: drawn on the server, in the header, and its colours propos
   );
   await expect(page.getByRole('alert').filter({ hasText: 'has a picture inside' })).toBeVisible();
   await expect(tile(page, '.head .logo')).toBeVisible();
-  await page.getByRole('textbox', { name: 'Brand colour' }).fill('#7a2e5d');
-  await page.getByRole('button', { name: 'Take it away' }).click();
+  await lookScreen.brandColour(page).fill('#7a2e5d');
+  await partsScreen.remove(page).click();
   await expectAsBefore(page);
 });
 
 test('words over a picture can be read on every spot of it', async ({ browser }) => {
   const page = await lookPanel(browser);
   await unfold(page, 'Logo and header');
-  await part(page, 'Logo and header').getByRole('combobox', { name: 'Header' }).click();
-  await page.getByRole('option', { name: 'over a picture' }).click();
+  await lookScreen.header(part(page, 'Logo and header')).click();
+  await lookScreen.headerPicture(page).click();
   await drop(page, 'Picture of the header', await two('#ffffff', '#102030'), 'header.png');
   await expect(tile(page, '.head .head-picture')).toHaveJSProperty('complete', true);
   const shade = await tile(page, '.head').evaluate(
@@ -191,9 +193,9 @@ test('words over a picture can be read on every spot of it', async ({ browser })
   expect(shade).toMatch(/rgba?\(122, 46, 93, 0\.\d+\)/);
   await expect(part(page, 'Colours')).toContainText('All 22 pairs read well');
   await expectCalmAxe(page, 'words over a picture');
-  await page.getByRole('button', { name: 'Take it away' }).click();
-  await part(page, 'Logo and header').getByRole('combobox', { name: 'Header' }).click();
-  await page.getByRole('option', { name: 'with an awning' }).click();
+  await partsScreen.remove(page).click();
+  await lookScreen.header(part(page, 'Logo and header')).click();
+  await lookScreen.headerStageEdge(page).click();
   await expectAsBefore(page);
 });
 
@@ -204,15 +206,15 @@ test('[threat 12] an owner’s CSS dresses the widget; what would reach out is l
   const asked: string[] = [];
   page.on('request', (request) => asked.push(request.url()));
   await unfold(page, 'Your own CSS');
-  const field = page.getByRole('textbox', { name: 'Your own CSS' });
+  const field = lookScreen.ownCss(page);
   await field.fill('.head { letter-spacing: 2px }\n.head { position: fixed }');
   await expect(tile(page, '.head')).toHaveCSS('letter-spacing', '2px');
-  await expect(page.getByRole('list', { name: 'Left out' })).toHaveText(
+  await expect(lookScreen.leftOut(page)).toHaveText(
     'Line 2: position is not taken: nothing may move, hide, cover or fetch.',
   );
   await expectCalmAxe(page, 'own CSS');
   await field.fill(EVASIONS.map(([, css]) => css).join('\n'));
-  await expect(page.getByRole('list', { name: 'Left out' })).toContainText('@import');
+  await expect(lookScreen.leftOut(page)).toContainText('@import');
   await saved(page);
   const sheets = await tile(page, '.head').evaluate((head) =>
     (head.getRootNode() as ShadowRoot).adoptedStyleSheets
@@ -232,12 +234,12 @@ test('the forms of the launcher on the observatory’s site: as published, on a 
   await unfold(page, 'Logo and header');
   await drop(page, 'Logo', await two('#2f6f8f', '#e79a1b'), 'logo.png');
   await unfold(page, 'Launcher');
-  await page.getByRole('radio', { name: /^Bottom bar/ }).check();
+  await lookScreen.bottomBarForm(page).check();
   await saved(page);
-  await page.getByRole('button', { name: /^Publish \d+ change/ }).click();
+  await publishingScreen.publishChanges(page).click();
   await expect(page.getByRole('dialog')).toContainText('Launcher: lamp → bottom bar');
-  await page.getByRole('dialog').getByRole('button', { name: 'Publish', exact: true }).click();
-  await expect(page.getByText(/^Version \d+ is live\./)).toBeVisible();
+  await publishingScreen.publish(page.getByRole('dialog')).click();
+  await expect(publishingScreen.isLive(page)).toBeVisible();
   const { page: there, launcher, window } = await visit(browser, `${house.site}/tonight`);
   await expect(launcher).toBeVisible();
   const box = await launcher.boundingBox();
@@ -257,11 +259,8 @@ test('a link of the page opens the window with a team and a first question; wher
 }) => {
   const page = await lookPanel(browser, 'Passing by');
   await unfold(page, 'Launcher');
-  await part(page, 'Launcher').getByRole('checkbox', { name: 'phones' }).check();
-  await page
-    .getByRole('radiogroup', { name: 'Mark', exact: true })
-    .getByRole('radio', { name: 'bell' })
-    .click();
+  await lookScreen.hiddenOnPhones(part(page, 'Launcher')).check();
+  await lookScreen.bellMark(lookScreen.marks(page)).click();
   await expect(tile(page, '.launcher .mark path')).toHaveAttribute('d', /^M5 17h14/);
   await expectCalmAxe(page, 'the launcher’s part');
   await publish(page);
@@ -287,7 +286,7 @@ test('a link of the page opens the window with a team and a first question; wher
   expect(there.url()).toBe(address);
   await expect(field.or(window.locator('textarea')).first()).toHaveValue('Note: is it dark at ten?');
   await there.setViewportSize({ width: 1280, height: 800 });
-  await window.getByRole('button', { name: /^Close/ }).click();
+  await partsScreen.anyClose(window).click();
   await expect(launcher.locator('.mark path')).toHaveAttribute('d', /^M5 17h14/);
   // A computer whose text is at 200 % has the room of a phone, and is none.
   const large = await visit(browser, address, { viewport: { width: 640, height: 400 } });
@@ -300,9 +299,9 @@ test('an element of the page instead of a launcher; in the middle of an edge; a 
   const page = await lookPanel(browser, 'Passing by');
   await unfold(page, 'Place');
   const place = part(page, 'Place');
-  await place.getByRole('radio', { name: 'middle of the right edge' }).check();
-  await place.getByRole('button', { name: /^large/ }).click();
-  await place.getByRole('textbox', { name: 'Layer (z-index)' }).fill('5');
+  await lookScreen.middleRight(place).check();
+  await lookScreen.largeWindow(place).click();
+  await lookScreen.layer(place).fill('5');
   await expect(page.locator('[data-grip]')).toHaveAccessibleName(
     /^Place: middle of the right edge, 20 px from the side/,
   );
@@ -324,11 +323,11 @@ test('an element of the page instead of a launcher; in the middle of an edge; a 
   await expect.poll(async () => (await window.boundingBox())?.width).toBe(420);
   expect(Math.round((await window.boundingBox())?.height ?? 0)).toBe(640);
   await unfold(page, 'Launcher');
-  await page.getByRole('radio', { name: /^Your own/ }).check();
-  const selector = page.getByRole('textbox', { name: 'CSS selector of your element' });
+  await lookScreen.ownElementForm(page).check();
+  const selector = lookScreen.elementSelector(page);
   await selector.fill('.ours[');
-  await expect(page.getByText('That is not a CSS selector. Not changed yet.')).toBeVisible();
-  const where = page.getByRole('status', { name: 'Where the element is' });
+  await expect(lookScreen.selectorFault(page)).toBeVisible();
+  const where = lookScreen.elementOnPages(page);
   await selector.fill('footer a[href="/volunteer"]');
   await expect(where).toHaveText(/^It is on all \d\d pages we know\.$/);
   await selector.fill('nav a[href="/groups/schools"]');
@@ -355,10 +354,10 @@ test('launcher and invitation are judged against the page behind them, and one t
 }) => {
   const page = await lookPanel(browser, 'Passing by');
   await unfold(page, 'Place');
-  await page.getByRole('radio', { name: 'lower right' }).check();
+  await lookScreen.lowerRight(page).check();
   await unfold(page, 'Launcher');
-  await page.getByRole('radio', { name: /^Lamp/ }).first().check();
-  await part(page, 'Place').getByRole('textbox', { name: 'Further from the upper or lower edge' }).fill('0');
+  await lookScreen.lampForm(page).first().check();
+  await lookScreen.lift(part(page, 'Place')).fill('0');
   const picture = await sharp({ create: { width: 1280, height: 800, channels: 3, background: '#ffffff' } })
     .composite([
       {
@@ -376,14 +375,10 @@ test('launcher and invitation are judged against the page behind them, and one t
   expect(sent.status()).toBe(200);
   await saved(page);
   await page.reload();
-  await page.getByRole('tab', { name: 'Everywhere' }).click();
+  await designScreen.lookTab(page).click();
   await expect(part(page, 'Colours')).toContainText(/\d to mend/);
   const today = await enterAs(browser, house, 'today');
-  await expect(
-    today.getByText(
-      /^The launcher of “Everywhere” is hardly seen on your page: 1\.\d:1 on #6\w{5}, and it needs 3:1\./,
-    ),
-  ).toBeVisible();
+  await expect(lookScreen.launcherHardlySeen(today)).toBeVisible();
   await today.close();
   await unfold(page, 'Colours');
   await expect(
@@ -393,7 +388,7 @@ test('launcher and invitation are judged against the page behind them, and one t
   await expect(row).toContainText(
     /1\.\d:1, hard to tell apart; it needs 3:1\. At worst, on #6[cde]2[9ab]5[456]\./,
   );
-  await row.getByRole('button', { name: /^Give it a ring: #/ }).click();
+  await lookScreen.addRing(row).click();
   await expect(row).toContainText('enough (3:1)');
   await expect(tile(page, '.launcher')).toHaveCSS('box-shadow', /0px 0px 0px 2px/);
   await saved(page);
@@ -404,8 +399,8 @@ test('a font of ours comes with the window and not before; fixed to the evening 
 }) => {
   const page = await lookPanel(browser);
   await unfold(page, 'Starting look');
-  await page.getByRole('radio', { name: /^Night light/ }).click();
-  await page.getByRole('button', { name: 'Take this look' }).click();
+  await lookScreen.nightLightLook(page).click();
+  await lookScreen.useLook(page).click();
   await expect.poll(() => page.evaluate(() => document.fonts.check('15px "Sunny Porch figtree"'))).toBe(true);
   await publish(page);
   const {
@@ -435,21 +430,21 @@ test('a cookie bar is marked; what lies over it is told for every screen; the la
 }) => {
   const page = await lookPanel(browser, 'Passing by');
   await unfold(page, 'Launcher');
-  await part(page, 'Launcher').getByRole('checkbox', { name: 'phones' }).uncheck();
+  await lookScreen.hiddenOnPhones(part(page, 'Launcher')).uncheck();
   await unfold(page, 'Place');
   const place = part(page, 'Place');
-  const covered = place.getByRole('list', { name: 'Covered' });
-  await place.getByRole('radio', { name: 'lower right' }).check();
-  const bar = page.getByRole('slider', { name: 'The lower bar of your page' });
+  const covered = lookScreen.covered(place);
+  await lookScreen.lowerRight(place).check();
+  const bar = lookScreen.lowerBarHandle(page);
   await expect(bar).toHaveAttribute('aria-valuetext', 'none');
-  const edge = await bar.getByText('Pull it out').boundingBox();
+  const edge = await lookScreen.dragBar(bar).boundingBox();
   if (edge === null) throw new Error('There is no bar to be pulled out.');
   await page.mouse.move(edge.x + 60, edge.y + 12);
   await page.mouse.down();
   await page.mouse.move(edge.x + 60, edge.y - 28, { steps: 4 });
   await page.mouse.up();
-  await expect(place.getByRole('textbox', { name: 'At the lower edge' })).toHaveValue(/^[4-9]\d$/);
-  await place.getByRole('textbox', { name: 'At the lower edge' }).fill('16');
+  await expect(lookScreen.lowerBarHeight(place)).toHaveValue(/^[4-9]\d$/);
+  await lookScreen.lowerBarHeight(place).fill('16');
   await bar.focus();
   await page.keyboard.press('PageUp');
   await page.keyboard.press('ArrowUp');
@@ -466,15 +461,15 @@ test('a cookie bar is marked; what lies over it is told for every screen; the la
   await expectCalmAxe(page, 'a covered bar');
   await saved(page);
   const today = await enterAs(browser, house, 'today');
-  await today.getByRole('button', { name: 'more worth a look' }).click();
+  await todayScreen.suggestions(today).click();
   const board = today
     .getByRole('listitem')
     .filter({ hasText: 'lies 44 px over the lower bar of your page on a computer (1280 × 800)' });
   await expect(board).toHaveCount(3);
-  await board.first().getByRole('link', { name: 'Look at the place' }).click();
-  await expect(part(today, 'Place').getByRole('list', { name: 'Covered' })).toBeVisible();
+  await todayScreen.openPlace(board.first()).click();
+  await expect(lookScreen.covered(part(today, 'Place'))).toBeVisible();
   await today.close();
-  await page.getByRole('button', { name: 'Whole page' }).click();
+  await stageScreen.wholePage(page).click();
   const grip = await page.locator('[data-grip]').boundingBox();
   if (grip === null) throw new Error('Nothing to drag.');
   await page.mouse.move(grip.x + 12, grip.y + 12);
@@ -484,19 +479,19 @@ test('a cookie bar is marked; what lies over it is told for every screen; the la
   await page.mouse.up();
   await expect(place).not.toContainText('on a computer (');
   await saved(page);
-  await page.getByRole('button', { name: /^Undo/ }).click();
+  await designScreen.undo(page).click();
   await expect(covered).toContainText('on a computer');
-  await place.getByRole('button', { name: 'Move it clear' }).click();
+  await lookScreen.moveClear(place).click();
   await expect(place).not.toContainText('on a computer (');
-  await page.getByRole('button', { name: 'Phone', exact: true }).click();
-  await place.getByRole('textbox', { name: 'At the lower edge' }).fill('120');
+  await stageScreen.phone(page).click();
+  await lookScreen.lowerBarHeight(place).fill('120');
   await expect(covered).toContainText('on a phone (390 × 844)');
   await expect(covered).toContainText('on a small phone (320 × 480)');
-  await place.getByRole('button', { name: 'Move it clear' }).click();
+  await lookScreen.moveClear(place).click();
   await expect(place).not.toContainText('on a phone (');
-  await place.getByRole('textbox', { name: 'At the lower edge' }).fill('0');
-  await page.getByRole('button', { name: 'Desktop', exact: true }).click();
-  await place.getByRole('textbox', { name: 'At the lower edge' }).fill('0');
+  await lookScreen.lowerBarHeight(place).fill('0');
+  await stageScreen.desktop(page).click();
+  await lookScreen.lowerBarHeight(place).fill('0');
   await expect(page.locator('[data-bar=lower]')).toHaveCount(0);
   await saved(page);
 });

@@ -1,11 +1,14 @@
 import type { Page } from '@playwright/test';
 import { enterAs, expect, expectNoAxe, test, useHouse, visit } from './house';
+import { designScreen } from './screens/design';
+import { lookScreen } from './screens/look';
+import { publishingScreen } from './screens/publishing';
+import { stageScreen } from './screens/stage';
 
 const house = useHouse();
 
-const grip = (page: Page) =>
-  page.getByRole('region', { name: 'Stage' }).getByRole('button', { name: /^Place: / });
-const inspector = (page: Page) => page.getByRole('complementary', { name: 'Inspector' });
+const grip = (page: Page) => lookScreen.grip(designScreen.stage(page));
+const inspector = (page: Page) => designScreen.inspector(page);
 
 async function drag(page: Page, by: { x: number; y: number }): Promise<void> {
   const box = await grip(page).boundingBox();
@@ -31,7 +34,7 @@ test('the launcher is dragged along the edges, says where it stands, snaps into 
   await expect(grip(page)).toHaveAccessibleName(
     /^Place: lower right, 20 px from the side, (9|1\d)\d px from below/,
   );
-  await expect(page.getByRole('button', { name: 'Undo: launcher to the lower right' })).toBeVisible();
+  await expect(lookScreen.undoLowerRight(page)).toBeVisible();
   await drag(page, { x: 3, y: 52 }); // nearly in the corner
   await page.mouse.up();
   await expect(grip(page)).toHaveAccessibleName(/^Place: lower right, 20 px from both edges/);
@@ -48,8 +51,8 @@ test('the launcher is dragged along the edges, says where it stands, snaps into 
   await expect(grip(page)).toHaveAccessibleName(/^Place: lower right, 20 px from both edges/);
 
   await grip(page).click({ position: { x: 10, y: 10 } }); // on its mark: the words beside it are edited where they stand
-  await expect(inspector(page).getByRole('heading', { name: 'Look and place' })).toBeVisible();
-  await expect(inspector(page).getByRole('radio', { name: 'lower right' })).toBeChecked();
+  await expect(lookScreen.heading(inspector(page))).toBeVisible();
+  await expect(lookScreen.lowerRight(inspector(page))).toBeChecked();
   await expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible(); // the next visitor of this house begins there
 });
 
@@ -61,12 +64,9 @@ test('with the window open its head is the grip; in Arabic the page is the mirro
   await drag(page, { x: 0, y: -40 });
   await page.mouse.up();
   await expect(grip(page)).toHaveAccessibleName(/^Place: lower right, 20 px from the side, 60 px from below/);
-  await page.getByRole('button', { name: /^Publish/ }).click();
-  await page
-    .getByRole('dialog')
-    .getByRole('button', { name: /^Publish/ })
-    .click();
-  await expect(page.getByText(/is live/)).toBeVisible();
+  await publishingScreen.anyPublish(page).click();
+  await publishingScreen.anyPublish(page.getByRole('dialog')).click();
+  await expect(publishingScreen.isLive(page)).toBeVisible();
 
   const site = await (await browser.newContext({ locale: 'en' })).newPage();
   await site.setViewportSize({ width: 1000, height: 700 });
@@ -88,17 +88,12 @@ test('on a phone it may stand in another corner: dragged there, told so before p
   await drag(page, { x: -130, y: 0 });
   await page.mouse.up();
   await expect(grip(page)).toHaveAccessibleName(/^Place: lower left, /);
-  await expect(
-    page.getByRole('button', { name: 'Undo: launcher to the lower left on phones' }),
-  ).toBeVisible();
-  await page.getByRole('button', { name: 'Desktop', exact: true }).click();
+  await expect(lookScreen.undoPhoneLowerLeft(page)).toBeVisible();
+  await stageScreen.desktop(page).click();
   await expect(grip(page)).toHaveAccessibleName(/^Place: lower right, /);
-  await page.getByRole('button', { name: /^Publish \d/ }).click();
+  await publishingScreen.publishChanges(page).click();
   await expect(page.getByRole('dialog')).toContainText('Launcher moves to the lower left on phones');
-  await page
-    .getByRole('dialog')
-    .getByRole('button', { name: /^Publish/ })
-    .click();
+  await publishingScreen.anyPublish(page.getByRole('dialog')).click();
   await expect(page.getByRole('dialog')).toHaveCount(0);
   const sides = async (viewport: { width: number; height: number }) => {
     const visitor = await visit(browser, `${house.site}/tonight`, { viewport });
@@ -108,11 +103,9 @@ test('on a phone it may stand in another corner: dragged there, told so before p
   };
   expect(await sides({ width: 390, height: 844 })).toBe('left');
   expect(await sides({ width: 1280, height: 800 })).toBe('right');
-  await page.getByRole('tab', { name: 'Everywhere' }).click();
-  await inspector(page)
-    .getByRole('button', { name: /^Place/ })
-    .click();
-  await inspector(page).getByRole('combobox', { name: 'On phones' }).click();
-  await page.getByRole('option', { name: 'in the same corner' }).click();
+  await designScreen.lookTab(page).click();
+  await lookScreen.place(inspector(page)).click();
+  await lookScreen.phoneCorner(inspector(page)).click();
+  await lookScreen.sameCorner(page).click();
   await expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible();
 });

@@ -6,6 +6,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { expect, test, useHouse, visit } from './house';
+import { widgetScreen } from './screens/widget';
 
 const house = useHouse();
 
@@ -143,9 +144,9 @@ test('plain next start serves the same: the gate, the tag, and a question that i
   expect((await fetch(`${house.app}/signin`, { method: 'POST' })).status).toBe(403);
   const visitor = await visit(browser, `${house.site}/tonight`);
   await visitor.launcher.click();
-  await visitor.window.getByLabel('Your note').fill('Kept by the plain server too?');
-  await visitor.window.getByLabel('Your e-mail').fill('joana@example.org');
-  await visitor.window.getByRole('button', { name: 'Leave the note' }).click();
+  await widgetScreen.noteText(visitor.window).fill('Kept by the plain server too?');
+  await widgetScreen.email(visitor.window).fill('joana@example.org');
+  await widgetScreen.leaveNote(visitor.window).click();
   await expect(visitor.window).toHaveAttribute('data-moment', 'note-left');
   const gone = new Promise((resolve) => next.once('exit', resolve));
   next.kill('SIGKILL');

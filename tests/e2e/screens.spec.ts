@@ -1,4 +1,7 @@
 import { beIn, enterAs, expect, expectNoAxe, expectNoSidewaysScroll, test, useHouse } from './house';
+import { conversationsScreen } from './screens/conversations';
+import { frameScreen } from './screens/frame';
+import { pathScreen } from './screens/path';
 
 const house = useHouse();
 const SCREENS = [
@@ -47,15 +50,12 @@ test('every stone of the path and a chosen conversation have nothing for axe eit
     'Nobody home',
     'Note left',
   ]) {
-    await page
-      .getByRole('navigation', { name: 'Path' })
-      .getByRole('button', { name: new RegExp(`^${stone}`) })
-      .click();
+    await pathScreen.moment(stone)(pathScreen.path(page)).click();
     await expectNoAxe(page, stone);
   }
   await page.goto(`${house.app}/s/${house.siteKey}/conversations`);
-  await page.getByRole('navigation', { name: 'Conversations' }).getByRole('button').first().click();
-  await expect(page.getByRole('log', { name: 'Messages' })).toBeVisible();
+  await conversationsScreen.list(page).getByRole('button').first().click();
+  await expect(conversationsScreen.messages(page)).toBeVisible();
   await expectNoAxe(page, 'a conversation');
 });
 
@@ -71,29 +71,29 @@ test('the palette finds a setting by the trade’s word and leads there; the she
     ['theme', 'Brand colour', /design\?side=everywhere$/],
   ] as const) {
     await page.keyboard.press('Control+k');
-    await page.getByPlaceholder(/Where to\?/).fill(word);
-    await expect(page.getByRole('option', { name: place })).toBeVisible();
+    await frameScreen.palette(page).fill(word);
+    await expect(frameScreen.paletteOption(place)(page)).toBeVisible();
     await page.keyboard.press('Enter');
     await expect(page).toHaveURL(lands);
   }
   await page.getByRole('heading', { level: 1 }).first().waitFor({ state: 'attached' });
   await page.keyboard.press('Shift+?');
-  await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('Design: undo');
+  await expect(frameScreen.keys(page)).toContainText('Design: undo');
   await expectNoAxe(page, 'the sheet of keys');
 });
 
 test('a responder sees no Design, and its address says so', async ({ browser }) => {
   const page = await enterAs(browser, house, 'today', { who: 'Rui' });
-  await expect(page.getByRole('link', { name: 'Conversations' })).toBeVisible();
-  await expect(page.getByRole('link', { name: 'Design' })).toHaveCount(0);
+  await expect(frameScreen.conversationsLink(page)).toBeVisible();
+  await expect(frameScreen.designLink(page)).toHaveCount(0);
 });
 
 test('the theme that was chosen stays, and the lamp stands with its word', async ({ browser }) => {
   const page = await enterAs(browser, house, 'today', { colorScheme: 'light' });
   await beIn(page, true);
   await expect(page.getByRole('banner')).toContainText('Somebody is in');
-  await page.getByRole('button', { name: /^Account of/ }).click();
-  await page.getByRole('menuitem', { name: 'Evening' }).click();
+  await frameScreen.account(page).click();
+  await frameScreen.evening(page).click();
   await expect(page.locator('html')).toHaveAttribute('data-scheme', 'dark');
   await page.reload();
   await expect(page.locator('html')).toHaveAttribute('data-scheme', 'dark');
@@ -106,8 +106,8 @@ test('an address of somebody else’s site, and one that leads nowhere, say so a
   const page = await enterAs(browser, house, 'today');
   for (const address of [`${house.app}/s/zzzzzzzzzzzz/today`, `${house.app}/nowhere`]) {
     expect((await page.goto(address))?.status()).toBe(404);
-    await expect(page.getByRole('heading', { name: 'There is nothing here' })).toBeVisible();
+    await expect(frameScreen.notFound(page)).toBeVisible();
   }
-  await page.getByRole('link', { name: 'To your own porch' }).click();
+  await frameScreen.ownSiteLink(page).click();
   await expect(page).toHaveURL(/\/today$/);
 });

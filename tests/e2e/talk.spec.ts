@@ -11,6 +11,12 @@ import {
   useHouse,
   visit,
 } from './house';
+import { conversationsScreen } from './screens/conversations';
+import { entranceScreen } from './screens/entrance';
+import { frameScreen } from './screens/frame';
+import { partsScreen } from './screens/parts';
+import { teamScreen } from './screens/team';
+import { widgetScreen } from './screens/widget';
 
 const house = useHouse();
 
@@ -28,14 +34,14 @@ async function openDesk(browser: Browser): Promise<Page> {
 
 /** Finds the visitor's conversation in the list by what they said. */
 async function choose(desk: Page, text: string): Promise<void> {
-  await desk.getByRole('navigation', { name: 'Conversations' }).getByText(text).click();
-  await expect(desk.getByRole('log', { name: 'Messages' }).getByText(text)).toBeVisible();
+  await conversationsScreen.list(desk).getByText(text).click();
+  await expect(conversationsScreen.messages(desk).getByText(text)).toBeVisible();
 }
 
 async function answer(desk: Page, text: string): Promise<void> {
-  await desk.getByLabel('Write').fill(text);
-  await desk.getByRole('button', { name: 'Send', exact: true }).click();
-  await expect(desk.getByRole('log', { name: 'Messages' }).getByText(text)).toBeVisible();
+  await conversationsScreen.reply(desk).fill(text);
+  await conversationsScreen.send(desk).click();
+  await expect(conversationsScreen.messages(desk).getByText(text)).toBeVisible();
 }
 
 async function expectEqualLists(visitor: Visitor, desk: Page): Promise<void> {
@@ -67,7 +73,7 @@ test('a question travels through the whole house and back, without a reload on e
   await expect(desk.getByRole('log').getByText('Lovely, thank you.')).toBeVisible();
   await expectEqualLists(visitor, desk);
 
-  await desk.getByRole('button', { name: 'End', exact: true }).click();
+  await conversationsScreen.end(desk).click();
   await expect(visitor.window).toHaveAttribute('data-moment', 'goodbye');
   await expect(visitor.window).toContainText(
     'Inês Matos has said goodbye.'.replace('Inês Matos', '\u2068Inês Matos\u2069'),
@@ -90,10 +96,10 @@ test('the visitor ends it, asks something else, and the same conversation goes o
   await visitor.say('How large is the big mirror?');
   await choose(desk, 'How large is the big mirror?');
   await answer(desk, 'Sixty centimetres.');
-  await visitor.window.getByRole('button', { name: 'End the conversation' }).click();
+  await widgetScreen.endConversation(visitor.window).click();
   await expect(visitor.window).toContainText('You have ended the conversation.');
   await expect(desk.getByRole('log')).toContainText('The visitor ended the conversation');
-  await visitor.window.getByRole('button', { name: 'Ask something else' }).click();
+  await widgetScreen.askAgain(visitor.window).click();
   await expect(visitor.window).toHaveAttribute('data-moment', 'at-the-door');
   await visitor.say('And the small one?');
   await expect(desk.getByRole('log').getByText('And the small one?')).toBeVisible();
@@ -108,10 +114,10 @@ test('[M7] a reload in the middle repeats no line and loses none; a second tab s
   await visitor.launcher.click();
   await visitor.say('Is the lawn level?');
   await choose(desk, 'Is the lawn level?');
-  await desk.getByLabel('Write').fill('It is.');
-  await desk.getByRole('navigation', { name: 'Conversations' }).getByText('Peter Lindqvist').click();
+  await conversationsScreen.reply(desk).fill('It is.');
+  await conversationsScreen.list(desk).getByText('Peter Lindqvist').click();
   await choose(desk, 'Is the lawn level?');
-  await expect(desk.getByLabel('Write')).toHaveValue('It is.');
+  await expect(conversationsScreen.reply(desk)).toHaveValue('It is.');
   await answer(desk, 'It is.');
   await expect(visitor.window.getByText('It is.')).toBeVisible();
   const before = await visitor.entries();
@@ -131,12 +137,12 @@ test('a closed window counts what was answered meanwhile', async ({ browser }) =
   await visitor.launcher.click();
   await visitor.say('What are shearwaters?');
   await choose(desk, 'What are shearwaters?');
-  await visitor.window.getByRole('button', { name: 'Close' }).click();
+  await widgetScreen.close(visitor.window).click();
   await expect(visitor.window).toBeHidden();
   await answer(desk, 'Sea birds that come home by night.');
   await expect(visitor.launcher).toHaveAccessibleName(/^1 new message from/);
   await visitor.launcher.click();
-  await visitor.window.getByRole('button', { name: 'Close' }).click();
+  await widgetScreen.close(visitor.window).click();
   await expect(visitor.launcher).toHaveAccessibleName(/^Ask/);
 });
 
@@ -150,18 +156,18 @@ test('nobody in: no lamp, no word of a person, and a note that is kept and stand
   await expect(visitor.launcher).toHaveAccessibleName(/^Leave/);
   await visitor.launcher.click();
   await expect(visitor.window).toHaveAttribute('data-moment', 'nobody-home');
-  await visitor.window.getByRole('button', { name: 'Leave the note' }).click();
+  await widgetScreen.leaveNote(visitor.window).click();
   await expect(visitor.window.getByRole('alert').first()).toContainText('Write a line or two first.');
-  await visitor.window.getByLabel('Your note').fill('May I borrow a telescope in August?');
-  await visitor.window.getByLabel('Your e-mail').fill('joana@');
-  await visitor.window.getByRole('button', { name: 'Leave the note' }).click();
+  await widgetScreen.noteText(visitor.window).fill('May I borrow a telescope in August?');
+  await widgetScreen.email(visitor.window).fill('joana@');
+  await widgetScreen.leaveNote(visitor.window).click();
   await expect(visitor.window.getByRole('alert')).toContainText('Something is missing around the @.');
-  await visitor.window.getByLabel('Your e-mail').fill('joana@example.org');
-  await visitor.window.getByRole('button', { name: 'Leave the note' }).click();
+  await widgetScreen.email(visitor.window).fill('joana@example.org');
+  await widgetScreen.leaveNote(visitor.window).click();
   await expect(visitor.window).toHaveAttribute('data-moment', 'note-left');
   await expect(visitor.window).toContainText('joana@example.org');
   await expect(
-    desk.getByRole('region', { name: /^Notes/ }).getByText('May I borrow a telescope in August?'),
+    conversationsScreen.notes(desk).getByText('May I borrow a telescope in August?'),
   ).toBeVisible();
 });
 
@@ -172,29 +178,27 @@ test('[V8] “Forget me”: asked once more, kept where the server was not reach
   await beIn(desk, false);
   const visitor = await visit(browser, `${house.site}/telescopes/loan`);
   await visitor.launcher.click();
-  await visitor.window.getByLabel('Your note').fill('Please send me the loan form.');
-  await visitor.window.getByLabel('Your e-mail').fill('ana@example.org');
-  await visitor.window.getByRole('button', { name: 'Leave the note' }).click();
-  await visitor.window.getByRole('button', { name: 'Forget me' }).click();
-  await expect(
-    visitor.window.getByRole('group', { name: /^Remove this conversation here and at/ }),
-  ).toBeVisible();
-  await expect(visitor.window.getByRole('button', { name: 'Keep it' })).toBeFocused();
+  await widgetScreen.noteText(visitor.window).fill('Please send me the loan form.');
+  await widgetScreen.email(visitor.window).fill('ana@example.org');
+  await widgetScreen.leaveNote(visitor.window).click();
+  await widgetScreen.forgetMe(visitor.window).click();
+  await expect(widgetScreen.forgetGroup(visitor.window)).toBeVisible();
+  await expect(widgetScreen.keepConversation(visitor.window)).toBeFocused();
   await beStill(visitor.page);
   await expectNoAxe(visitor.page, 'the question before one is forgotten');
   await visitor.page.keyboard.press('Enter');
-  await expect(visitor.window.getByRole('button', { name: 'Forget me' })).toBeFocused();
+  await expect(widgetScreen.forgetMe(visitor.window)).toBeFocused();
 
   await visitor.page.route('**/forget', (route) => route.abort());
-  await visitor.window.getByRole('button', { name: 'Forget me' }).click();
-  await visitor.window.getByRole('button', { name: 'Forget me' }).click();
+  await widgetScreen.forgetMe(visitor.window).click();
+  await widgetScreen.forgetMe(visitor.window).click();
   await expect(visitor.window.getByRole('alert')).toContainText('It is still here');
   await expect(visitor.window).toContainText('ana@example.org');
 
   await visitor.page.unroute('**/forget');
-  await visitor.window.getByRole('button', { name: 'Forget me' }).click();
+  await widgetScreen.forgetMe(visitor.window).click();
   await expect(visitor.window).toHaveAttribute('data-moment', 'nobody-home');
-  await expect(visitor.window.getByLabel('Your note')).toBeFocused();
+  await expect(widgetScreen.noteText(visitor.window)).toBeFocused();
   await expect(desk.getByText('Please send me the loan form.')).toBeHidden();
   expect(await visitor.page.evaluate(() => JSON.stringify(localStorage))).not.toContain('"token":"');
   await visitor.page.reload();
@@ -214,7 +218,7 @@ test('[M5] everybody leaves while the question waits: it goes into the note, and
   await beIn(desk, false);
   await expect(visitor.window).toHaveAttribute('data-moment', 'nobody-home');
   await expect(visitor.window).toContainText('What you have written is kept.');
-  await expect(visitor.window.getByLabel('Your note')).toHaveValue('And where do we');
+  await expect(widgetScreen.noteText(visitor.window)).toHaveValue('And where do we');
   await beIn(desk, true);
   await expect(visitor.window).toHaveAttribute('data-moment', 'waiting');
   await expect(visitor.field).toHaveValue('And where do we');
@@ -229,16 +233,16 @@ test('[V9] whoever has written is followed from then on: the pages on the way st
   await visitor.launcher.click();
   await visitor.say('Do you have blankets?');
   await choose(desk, 'Do you have blankets?');
-  const seen = desk.getByRole('region', { name: /^Conversation with/ });
+  const seen = conversationsScreen.withSomebody(desk);
   await expect(seen).not.toContainText('On the way');
   await answer(desk, 'Plenty.');
-  await desk.getByRole('button', { name: 'End', exact: true }).click();
+  await conversationsScreen.end(desk).click();
   await expect(visitor.window).toHaveAttribute('data-moment', 'goodbye');
   await visitor.page.goto(`${house.site}/sky-log`);
   await visitor.launcher.click();
-  await visitor.window.getByRole('button', { name: 'Ask something else' }).click();
+  await widgetScreen.askAgain(visitor.window).click();
   await visitor.say('And tea?');
-  await expect(desk.getByRole('log', { name: 'Messages' }).getByText('And tea?')).toBeVisible();
+  await expect(conversationsScreen.messages(desk).getByText('And tea?')).toBeVisible();
   await expect(seen).toContainText('On the way: /tonight → /sky-log.');
   expect(JSON.stringify(await visitor.page.evaluate(() => ({ ...localStorage })))).not.toContain(
     'utm_source',
@@ -328,9 +332,9 @@ test('a line that is cut: what was written is kept, told, and goes out once when
   await expect(visitor.window.locator('[data-entry]', { hasText: 'We are nine people' })).toHaveCount(1, {
     timeout: 40_000,
   });
-  await expect(
-    desk.getByRole('navigation', { name: 'Conversations' }).getByText('We are nine people'),
-  ).toBeVisible({ timeout: 30_000 });
+  await expect(conversationsScreen.list(desk).getByText('We are nine people')).toBeVisible({
+    timeout: 30_000,
+  });
   await choose(desk, 'We are nine people');
   await expectEqualLists(visitor, desk);
 });
@@ -406,14 +410,14 @@ test('a month later: the session has run out where one is, and the visitor’s w
   await visitor.launcher.click();
   await visitor.say('Who counted the meteors?');
   await choose(desk, 'Who counted the meteors?');
-  await desk.getByLabel('Write').fill('Somebody from the');
+  await conversationsScreen.reply(desk).fill('Somebody from the');
   await house.moveTo(Date.now() + 31 * 86_400_000);
-  const again = desk.getByRole('dialog', { name: 'Your session has ended' });
-  await again.getByLabel('Your e-mail').fill('ines@farrowisle.example');
-  await again.getByLabel('Password').fill('clear skies tonight');
-  await again.getByRole('button', { name: 'Sign in' }).click();
+  const again = frameScreen.sessionEnded(desk);
+  await entranceScreen.email(again).fill('ines@farrowisle.example');
+  await entranceScreen.password(again).fill('clear skies tonight');
+  await entranceScreen.signIn(again).click();
   await expect(again).toBeHidden();
-  await expect(desk.getByLabel('Write')).toHaveValue('Somebody from the');
+  await expect(conversationsScreen.reply(desk)).toHaveValue('Somebody from the');
   await visitor.page.reload();
   await visitor.launcher.click();
   await expect(visitor.window).not.toHaveAttribute('data-moment', 'waiting');
@@ -453,17 +457,15 @@ test('a face chosen in Team & hours stands beside what one answers, at once, and
   await choose(desk, 'Who am I talking to?');
   await desk.goto(`${house.app}/s/${house.siteKey}/team`);
   const own = desk.getByRole('listitem').filter({ hasText: 'Inês Matos (you)' });
-  await own.getByRole('button', { name: 'Take it away' }).click();
+  await partsScreen.remove(own).click();
   await expect(own.getByRole('img')).toHaveCount(0);
-  await own
-    .getByLabel('A picture of Inês Matos')
+  await teamScreen
+    .photoOfInes(own)
     .setInputFiles({ name: 'me.png', mimeType: 'image/png', buffer: Buffer.from('<html>') });
   await expect(own.getByRole('alert')).toContainText('Nothing was stored');
   const png = await desk.screenshot({ clip: { x: 0, y: 0, width: 120, height: 160 } });
-  await own
-    .getByLabel('A picture of Inês Matos')
-    .setInputFiles({ name: 'me.html', mimeType: 'text/html', buffer: png });
-  await expect(own.getByRole('button', { name: 'Another one' })).toBeVisible();
+  await teamScreen.photoOfInes(own).setInputFiles({ name: 'me.html', mimeType: 'text/html', buffer: png });
+  await expect(teamScreen.changePhoto(own)).toBeVisible();
   await expect(own.getByRole('alert')).toHaveCount(0);
 
   await desk.goto(`${house.app}/s/${house.siteKey}/conversations`);
@@ -489,12 +491,11 @@ test('eight tabs of one desk hear every word by one stream, and go on when the t
 }) => {
   const first = await openDesk(browser);
   const tabs = [first];
-  const seen = (page: Page, text: string) =>
-    page.getByRole('navigation', { name: 'Conversations' }).getByText(text);
+  const seen = (page: Page, text: string) => conversationsScreen.list(page).getByText(text);
   while (tabs.length < 8) {
     const tab = await first.context().newPage();
     await tab.goto(`${house.app}/s/${house.siteKey}/conversations`);
-    await expect(tab.getByRole('navigation', { name: 'Conversations' })).toBeVisible();
+    await expect(conversationsScreen.list(tab)).toBeVisible();
     tabs.push(tab);
   }
   const visitor = await visit(browser, `${house.site}/tonight`);
@@ -505,7 +506,7 @@ test('eight tabs of one desk hear every word by one stream, and go on when the t
   await visitor.say('And is there a rail?');
   for (const tab of tabs.slice(1)) {
     await expect(seen(tab, 'And is there a rail?')).toBeVisible();
-    await expect(tab.getByRole('button', { name: 'I am in' })).toBeVisible();
+    await expect(frameScreen.answeringSwitch(tab)).toBeVisible();
   }
   await expect(visitor.launcher.locator('[data-lamp]')).toHaveAttribute('data-lamp', 'lit');
 });
@@ -518,7 +519,7 @@ test('whoever signs in in the same browser has a stream of their own: a tab that
   await left.context().clearCookies();
   const own = await left.context().newPage();
   await own.goto(`${house.app}/signin`);
-  await own.getByRole('button', { name: /Enter as Rui/ }).click();
+  await entranceScreen.demoDoorRui(own).click();
   await own.waitForURL(/\/s\/[a-z0-9]+\/today/);
   await own.goto(`${house.app}/s/${house.siteKey}/today`);
   await beIn(own, true);

@@ -1,5 +1,11 @@
 import type { Locator, Page } from '@playwright/test';
 import { enterAs, expect, test, useHouse } from './house';
+import { circumstancesScreen } from './screens/circumstances';
+import { designScreen } from './screens/design';
+import { frameScreen } from './screens/frame';
+import { lookScreen } from './screens/look';
+import { pathScreen } from './screens/path';
+import { todayScreen } from './screens/today';
 
 const house = useHouse();
 
@@ -12,28 +18,24 @@ class Stranger {
     await what.click();
   }
   async design(): Promise<void> {
-    await this.click(
-      this.page.getByRole('navigation', { name: 'Screens' }).getByRole('link', { name: 'Design' }),
-    );
+    await this.click(frameScreen.designLink(frameScreen.screens(this.page)));
     await expect(this.stage.locator('sunny-porch').first()).toBeAttached();
   }
-  readonly stage = this.page.getByRole('region', { name: 'Stage' });
-  readonly inspector = this.page.getByRole('complementary', { name: 'Inspector' });
+  readonly stage = designScreen.stage(this.page);
+  readonly inspector = designScreen.inspector(this.page);
 }
 
 async function onToday(browser: Parameters<typeof enterAs>[0]): Promise<Stranger> {
   const page = await enterAs(browser, house, 'today');
-  await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
+  await expect(todayScreen.heading(page)).toBeVisible();
   return new Stranger(page);
 }
 
 test('task 1: change the greeting, in three clicks', async ({ browser }) => {
   const one = await onToday(browser);
   await one.design();
-  await one.click(
-    one.page.getByRole('navigation', { name: 'Path' }).getByRole('button', { name: /^At the door/ }),
-  );
-  await one.click(one.stage.getByRole('button', { name: /^Edit Greeting/ }));
+  await one.click(pathScreen.atTheDoor(pathScreen.path(one.page)));
+  await one.click(designScreen.editGreeting(one.stage));
   await one.page.keyboard.type('The dome is open.');
   await expect(one.stage.locator('sunny-porch [data-say=greeting]')).toHaveText('The dome is open.');
   expect(one.clicks).toBeLessThanOrEqual(3);
@@ -43,13 +45,13 @@ test('task 1: change the greeting, in three clicks', async ({ browser }) => {
 test('task 3: what a visitor sees at our next closed hour, in three clicks', async ({ browser }) => {
   const one = await onToday(browser);
   await one.design();
-  const next = one.page.getByRole('button', { name: 'The next situation' });
+  const next = circumstancesScreen.nextSituation(one.page);
   await one.click(next);
   await one.click(next);
-  await expect(one.page.getByRole('group', { name: 'Situation' })).toContainText('The next closed hour');
-  await expect(one.page.getByRole('button', { name: /^Nobody home/ })).not.toHaveAccessibleName(/not while/);
+  await expect(circumstancesScreen.situation(one.page)).toContainText('The next closed hour');
+  await expect(pathScreen.nobodyHome(one.page)).not.toHaveAccessibleName(/not while/);
   // Which closed hour is the next one depends on when the demo was filled: its desks are held open for twenty hours.
-  await expect(one.page.getByRole('region', { name: 'Because' })).toContainText(
+  await expect(designScreen.reasons(one.page)).toContainText(
     /it is (outside of the hours|a break between two runs of hours) until (\w+ )?\d\d:\d\d/,
   );
   expect(one.clicks).toBeLessThanOrEqual(3);
@@ -58,18 +60,18 @@ test('task 3: what a visitor sees at our next closed hour, in three clicks', asy
 test('task 4: why the invitation did not show on /groups/schools, in three clicks', async ({ browser }) => {
   const one = await onToday(browser);
   await one.design();
-  await one.click(one.page.getByRole('button', { name: /^On the page/ }));
-  await one.page.getByRole('textbox', { name: 'Page' }).fill('/groups/schools');
+  await one.click(circumstancesScreen.onPage(one.page));
+  await circumstancesScreen.pageField(one.page).fill('/groups/schools');
   await one.page.keyboard.press('Enter');
-  await one.click(one.page.getByRole('button', { name: /^All \d+ reasons/ }));
-  await expect(one.page.getByRole('dialog', { name: 'All reasons' })).toContainText(/“Class dates”/);
+  await one.click(designScreen.openAllReasons(one.page));
+  await expect(designScreen.allReasons(one.page)).toContainText(/“Class dates”/);
   expect(one.clicks).toBeLessThanOrEqual(3);
 });
 
 test('task 5: move the launcher above a bar that lies there, in two', async ({ browser }) => {
   const one = await onToday(browser);
   await one.design();
-  const grip = one.stage.getByRole('button', { name: /^Place:/ });
+  const grip = lookScreen.grip(one.stage);
   await expect(one.stage.locator('sunny-porch .window')).toBeVisible();
   const box = await grip.boundingBox();
   if (box === null) throw new Error('Expected a window to take hold of.');
@@ -88,9 +90,9 @@ test('task 6: who gets the notes, and change it, in three clicks', async ({ brow
   await one.design();
   await one.click(one.page.locator('[data-way-words=W17]'));
   await expect(one.inspector).toContainText('of Night desk, under Conversations.');
-  await one.click(one.inspector.getByRole('combobox', { name: 'By mail also to' }));
+  await one.click(designScreen.recipients(one.inspector));
   await one.page.keyboard.type('notes@farrowisle.example');
   await one.page.keyboard.press('Enter');
-  await expect(one.page.getByText('Visitors see this from now.')).toBeVisible();
+  await expect(frameScreen.visitorsSeeThis(one.page)).toBeVisible();
   expect(one.clicks).toBeLessThanOrEqual(3);
 });

@@ -1,4 +1,7 @@
 import { enterAs, expect, test, useHouse } from './house';
+import { designScreen } from './screens/design';
+import { lookScreen } from './screens/look';
+import { pathScreen } from './screens/path';
 
 const house = useHouse();
 
@@ -6,8 +9,8 @@ test('a change paints the tiles it is seen in, and no other: neither words said 
   browser,
 }) => {
   const page = await enterAs(browser, house, 'design?on=/tonight&moment=at-the-door&with=in');
-  await expect(page.getByRole('navigation', { name: 'Path' }).locator('sunny-porch')).toHaveCount(9);
-  await expect(page.getByRole('region', { name: 'Stage' }).locator('sunny-porch .window')).toBeVisible();
+  await expect(pathScreen.path(page).locator('sunny-porch')).toHaveCount(9);
+  await expect(designScreen.stage(page).locator('sunny-porch .window')).toBeVisible();
   // The search for what comes first has come back: from here on only changes paint.
   await expect(page.locator('[data-stone=invited]')).toHaveAccessibleName(/gets here by themselves/);
   await page.evaluate(() => {
@@ -27,24 +30,24 @@ test('a change paints the tiles it is seen in, and no other: neither words said 
   });
   const painted = () =>
     page.evaluate(() => [...(window as unknown as { painted: Set<string> }).painted].sort());
-  const field = page.getByRole('textbox', { name: 'Greeting' });
-  await page.getByRole('button', { name: /^Edit Greeting/ }).click();
+  const field = designScreen.greetingField(page);
+  await designScreen.editGreeting(page).click();
   await field.fill('The dome is open.');
-  await expect(
-    page.getByRole('region', { name: 'Stage' }).locator('sunny-porch [data-say=greeting]'),
-  ).toHaveText('The dome is open.');
+  await expect(designScreen.stage(page).locator('sunny-porch [data-say=greeting]')).toHaveText(
+    'The dome is open.',
+  );
   await expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible();
   expect(await painted()).toEqual(['at-the-door', 'stage']);
 
   await page.locator('[data-way-words=W10]').click();
-  await page.getByLabel('An answer by mail is offered after').fill('75');
+  await designScreen.slowReplyAfter(page).fill('75');
   await expect(page.locator('[data-way-words=W10]')).toHaveText('75 s');
   await expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible();
   expect(await painted()).toEqual(['at-the-door', 'stage']);
 
   // What is seen everywhere is painted everywhere.
-  await page.getByRole('tab', { name: 'Everywhere' }).click();
-  await page.getByRole('button', { name: '#b4472b' }).click();
+  await designScreen.lookTab(page).click();
+  await lookScreen.brickSwatch(page).click();
   await expect.poll(painted).toHaveLength(10);
 });
 
@@ -52,16 +55,16 @@ test('law against settings beside a preview: no field beside the stage holds a t
   browser,
 }) => {
   const page = await enterAs(browser, house, 'design?on=/tonight&with=in');
-  const inspector = page.getByRole('complementary', { name: 'Inspector' });
-  const stones = page.getByRole('navigation', { name: 'Path' }).locator('[data-stone]');
+  const inspector = designScreen.inspector(page);
+  const stones = pathScreen.path(page).locator('[data-stone]');
   await expect(stones).toHaveCount(9);
   const count = await stones.count();
   let seenInAll = 0;
   let fieldsInAll = 0;
   const compare = async (): Promise<void> => {
-    await expect(page.getByRole('region', { name: 'Stage' }).locator('sunny-porch')).toBeAttached();
-    const seen = await page
-      .getByRole('region', { name: 'Stage' })
+    await expect(designScreen.stage(page).locator('sunny-porch')).toBeAttached();
+    const seen = await designScreen
+      .stage(page)
       .locator('sunny-porch [data-say]')
       .evaluateAll((all) => all.map((one) => one.textContent.trim()).filter((text) => text !== ''));
     const fields = await inspector
@@ -73,17 +76,13 @@ test('law against settings beside a preview: no field beside the stage holds a t
     fieldsInAll += fields.length;
     expect(fields.filter((value) => seen.includes(value))).toEqual([]);
   };
-  await page.getByRole('tab', { name: 'Everywhere' }).click();
+  await designScreen.lookTab(page).click();
   for (const part of ['Colours', 'Type and shape', 'Logo and header', 'Launcher', 'Place', 'Your own CSS'])
-    await inspector
-      .getByRole('region', { name: part, exact: true })
-      .getByRole('button', { expanded: false })
-      .first()
-      .click();
+    await lookScreen.part(part)(inspector).getByRole('button', { expanded: false }).first().click();
   for (let index = 0; index < count; index++) {
     await stones.nth(index).click();
     for (const side of ['Here', 'Everywhere']) {
-      await page.getByRole('tab', { name: side, exact: true }).click();
+      await designScreen.side(side)(page).click();
       await compare();
     }
   }

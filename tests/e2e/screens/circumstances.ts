@@ -1,0 +1,26 @@
+import { button, group, label, menuitem, radio } from './find';
+
+export const circumstancesScreen = {
+  toReturning: button(/^To returning/),
+  toFirstVisit: button(/^To first visit/),
+  situation: group('Situation'),
+  keep: button('Keep these circumstances'),
+  toReturningOnPhone: button(/^To returning · Português · phone/),
+  onSchools: button(/^On the page \/groups\/schools/),
+  removeTeacher: button('Remove: A teacher who comes back'),
+  onPage: button(/^On the page/),
+  pageField: label('Page', { exact: true }),
+  usePage: button('Look there'),
+  who: button(/^Who is in/),
+  arabic: radio('العربية'),
+  nextSituation: button('The next situation'),
+  widget: button(/^Widget: /),
+  telescopeLoansWidget: menuitem('Telescope loans'),
+  onTelescopes: button(/^On the page \/telescopes/),
+  atNow: button(/^At now/),
+  dateAndTime: label('Date and time'),
+  useTime: button('Look then'),
+  atChristmasEve: button(/^At Thu 24 Dec, 22:00/),
+  onPhone: radio('phone'),
+  somebodyAnswers: menuitem('somebody is in', { exact: true }),
+};
