@@ -28,6 +28,21 @@ const BROKEN = {
   '202601030000-third': step('CREATE TABLE star (id TEXT) STRICT', 'CREATE TABLE star (id TEXT) STRICT'),
 };
 
+const FAMILY = {
+  '202601010000-first': step(
+    'CREATE TABLE moon (id TEXT PRIMARY KEY) STRICT',
+    'CREATE TABLE crater (id TEXT PRIMARY KEY, moon_id TEXT NOT NULL REFERENCES moon (id) ON DELETE CASCADE) STRICT',
+    `INSERT INTO moon VALUES ('full')`,
+    `INSERT INTO crater VALUES ('tycho', 'full')`,
+  ),
+};
+const REBUILT = step(
+  `CREATE TABLE moon_new (id TEXT PRIMARY KEY CHECK (id <> '')) STRICT`,
+  'INSERT INTO moon_new SELECT id FROM moon',
+  'DROP TABLE moon',
+  'ALTER TABLE moon_new RENAME TO moon',
+);
+
 const dumpOf = (db: Db) => {
   const connection = connectionOf(db);
   const schema = connection.prepare('SELECT name, sql FROM sqlite_schema ORDER BY name').all();
@@ -63,6 +78,31 @@ describe('migrateDatabase', () => {
     expect(backup.prepare('SELECT id FROM moon').all()).toEqual([{ id: 'full' }]);
     backup.close();
     await closeDatabase(db);
+  });
+
+  it('a table that others refer to can be rebuilt: its children stay, and references hold again afterwards', async () => {
+    const db = openDatabase(':memory:');
+    await migrateDatabase(db, '', FAMILY);
+    await migrateDatabase(db, '', { ...FAMILY, '202601020000-rebuilt': REBUILT });
+    const connection = connectionOf(db);
+    expect(connection.prepare('SELECT id, moon_id FROM crater').all()).toEqual([
+      { id: 'tycho', moon_id: 'full' },
+    ]);
+    expect(connection.pragma('foreign_keys', { simple: true })).toBe(1);
+    expect(() => connection.prepare(`INSERT INTO crater VALUES ('kepler', 'none')`).run()).toThrow(
+      /FOREIGN KEY/,
+    );
+  });
+
+  it('a migration that leaves a row without its parent is undone', async () => {
+    const db = openDatabase(':memory:');
+    await migrateDatabase(db, '', FAMILY);
+    const orphaned = step(`DELETE FROM moon WHERE id = 'full'`);
+    await expect(migrateDatabase(db, '', { ...FAMILY, '202601020000-orphaned': orphaned })).rejects.toThrow(
+      /"crater" refers to one of "moon" that is not there/,
+    );
+    expect(connectionOf(db).prepare('SELECT id FROM moon').all()).toEqual([{ id: 'full' }]);
+    expect(connectionOf(db).pragma('foreign_keys', { simple: true })).toBe(1);
   });
 
   it('refuses a file of a newer program, and touches nothing', async () => {

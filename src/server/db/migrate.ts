@@ -1,6 +1,6 @@
 import { existsSync, mkdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { type Migration, Migrator } from 'kysely';
+import { type Migration, Migrator, sql } from 'kysely';
 import * as foundations from './migrations/202611240001-foundations';
 import * as calendars from './migrations/202611260001-calendars';
 import * as formReplies from './migrations/202611260002-form-replies';
@@ -48,8 +48,9 @@ export class NewerDatabaseError extends Error {
 }
 
 /**
- * Applies all pending migrations in one transaction, after a backup of a file that holds something.
- * Throws MigrationError or NewerDatabaseError; the schema and the rows are then as they were.
+ * Applies all pending migrations in one transaction, after a backup of a file that holds something. Foreign keys are
+ * off meanwhile, so that a table can be rebuilt without its children; whether every reference still holds is the last
+ * thing that is checked inside. Throws MigrationError or NewerDatabaseError; the schema and the rows are then as they were.
  */
 export async function migrateDatabase(
   db: Db,
@@ -65,17 +66,38 @@ export async function migrateDatabase(
   const [first] = pending;
   if (first === undefined) return [];
   if (applied.length > 0) await backUp(db, backupDir, first);
-  const migrator = new Migrator({
-    db,
-    provider: { getMigrations: () => Promise.resolve({ ...migrations }) },
-  });
-  const { error, results } = await migrator.migrateToLatest();
-  if (error !== undefined)
+  const last = pending[pending.length - 1] ?? first;
+  const checked = { ...migrations, [last]: withReferencesChecked(last, migrations[last]) };
+  const migrator = new Migrator({ db, provider: { getMigrations: () => Promise.resolve(checked) } });
+  const connection = connectionOf(db);
+  connection.pragma('foreign_keys = OFF'); // inside of a transaction the pragma would be ignored
+  try {
+    const { error, results } = await migrator.migrateToLatest();
+    if (error === undefined) return pending;
     throw new MigrationError(
       results?.find(({ status }) => status === 'Error')?.migrationName ?? first,
       error,
     );
-  return pending;
+  } finally {
+    connection.pragma('foreign_keys = ON');
+  }
+}
+
+/** A migration that leaves a row without the one it refers to. */
+export class BrokenReferenceError extends Error {}
+
+function withReferencesChecked(name: string, migration: Migration | undefined): Migration {
+  return {
+    up: async (db) => {
+      await migration?.up(db);
+      const { rows } = await sql<{ table: string; parent: string }>`PRAGMA foreign_key_check`.execute(db);
+      const [broken] = rows;
+      if (broken !== undefined)
+        throw new BrokenReferenceError(
+          `Expected every reference to hold after "${name}", but ${rows.length} do not: a row of "${broken.table}" refers to one of "${broken.parent}" that is not there.`,
+        );
+    },
+  };
 }
 
 function appliedNames(db: Db): string[] {
