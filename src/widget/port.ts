@@ -32,7 +32,7 @@ export interface PanelPort {
   /** Reads the pointer anew. */
   ask(): void;
   close(): void;
-  /** The visitor takes an invitation up (W4), or says no (W5). */
+  /** The visitor takes an invitation up (*invitation accepted*), or says no (*invitation declined*). */
   accept(): void;
   decline(): void;
   /** The design file's name a message was written under ([L10]). */

@@ -17,21 +17,21 @@ test('the whole path: every moment as it looks and every way with all its words,
   await pathScreen.openWhole(page).click();
   await expect(designScreen.stage(page)).toHaveCount(0);
   await expect(whole(page).locator('sunny-porch')).toHaveCount(9);
-  const ways = pathScreen.transitions(whole(page)).getByRole('button');
-  await expect(ways).toHaveCount(19);
-  const texts = await ways.evaluateAll((all) => all.map((one) => one.textContent));
+  const transitions = pathScreen.transitions(whole(page)).getByRole('button');
+  await expect(transitions).toHaveCount(19);
+  const texts = await transitions.evaluateAll((all) => all.map((one) => one.textContent));
   expect(new Set(texts).size).toBe(19);
   await expect(whole(page)).toContainText('A letter to the visitor');
   await expectNoAxe(page, 'the whole path');
 
   // No words stand on a picture or on other words.
   const boxes = await whole(page)
-    .locator('[data-way-words], [data-stone]')
+    .locator('[data-transition-words], [data-stone]')
     .evaluateAll((all) =>
       all.map((one) => {
         const { x, y, width, height } = one.getBoundingClientRect();
         return {
-          name: one.getAttribute('data-way-words') ?? one.getAttribute('data-stone'),
+          name: one.getAttribute('data-transition-words') ?? one.getAttribute('data-stone'),
           x,
           y,
           width,
@@ -53,15 +53,15 @@ test('the whole path: every moment as it looks and every way with all its words,
   );
   expect(onEachOther).toEqual([]);
 
-  await ways.filter({ hasText: 'no answer in 90 s' }).click();
+  await transitions.filter({ hasText: 'no answer in 90 s' }).click();
   const card = pathScreen.card(page);
   await expect(pathScreen.slowReplyCard(card)).toBeVisible();
   await expect(card).toContainText('2 settings, as we would have them.');
   await designScreen.slowReplyAfter(card).fill('60');
-  await expect(whole(page).locator('[data-way-words=W10]')).toHaveText('no answer in 60 s');
+  await expect(whole(page).locator('[data-transition-words=answer-overdue]')).toHaveText('no answer in 60 s');
   await expect(card).toContainText('2 settings, 1 changed from ours.');
   await designScreen.restoreDefaults(card).click();
-  await expect(whole(page).locator('[data-way-words=W10]')).toHaveText('no answer in 90 s');
+  await expect(whole(page).locator('[data-transition-words=answer-overdue]')).toHaveText('no answer in 90 s');
   await page.keyboard.press('Escape');
   await expect(card).toHaveCount(0);
 
@@ -88,7 +88,7 @@ test('printed, the whole path stands alone', async ({ browser }) => {
   await page.emulateMedia({ media: 'print' });
   await expect(pathScreen.print(page)).toBeHidden();
   await expect(frameScreen.screens(page)).toBeHidden();
-  await expect(whole(page).locator('[data-way-words=W7]')).toBeVisible();
+  await expect(whole(page).locator('[data-transition-words=first-message-sent]')).toBeVisible();
   await expect(whole(page).locator('[data-stone=talking]')).toBeVisible();
 });
 
@@ -97,13 +97,13 @@ test('at rest the short words of a way open its settings, and a signpost does th
 }) => {
   const page = await enterAs(browser, house, 'design?on=/tonight&moment=waiting&with=in');
   const inspector = designScreen.inspector(page);
-  await page.locator('[data-way-words=W15]').click();
+  await page.locator('[data-transition-words=conversation-ended]').click();
   await expect(pathScreen.goodbyeCard(inspector)).toBeVisible();
   await designScreen.endsAfterSilence(inspector).fill('6');
   await pathScreen.somebodyAnswers(designScreen.stage(page)).click();
   await expect(pathScreen.joinedCard(inspector)).toBeVisible();
   await expect(inspector.getByRole('list')).toContainText('Night desk');
-  await page.locator('[data-way-words=W1]').click();
+  await page.locator('[data-transition-words=invitation-shown]').click();
   await expect(inspector).toContainText('Clear skies');
   await expect(inspector).toContainText('40 s on /tonight');
 });
@@ -136,7 +136,7 @@ test('on a narrow screen what cannot be seen lies over the stage while it is ask
   await expect(inspector).toHaveCount(0);
   await expect(opener).toBeFocused();
   // A way asks for its settings by itself; a stone is looked at first.
-  await page.locator('[data-way-words=W10]').click();
+  await page.locator('[data-transition-words=answer-overdue]').click();
   await expect(pathScreen.slowReplyCard(inspector)).toBeVisible();
   await pathScreen.talking(pathScreen.path(page)).click();
   await expect(inspector).toHaveCount(0);

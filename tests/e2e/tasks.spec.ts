@@ -88,7 +88,7 @@ test('task 5: move the launcher above a bar that lies there, in two', async ({ b
 test('task 6: who gets the notes, and change it, in three clicks', async ({ browser }) => {
   const one = await onToday(browser);
   await one.design();
-  await one.click(one.page.locator('[data-way-words=W17]'));
+  await one.click(one.page.locator('[data-transition-words=note-sent]'));
   await expect(one.inspector).toContainText('of Night desk, under Conversations.');
   await one.click(designScreen.recipients(one.inspector));
   await one.page.keyboard.type('notes@farrowisle.example');

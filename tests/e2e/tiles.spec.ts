@@ -39,9 +39,9 @@ test('a change paints the tiles it is seen in, and no other: neither words said 
   await expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible();
   expect(await painted()).toEqual(['at-the-door', 'stage']);
 
-  await page.locator('[data-way-words=W10]').click();
+  await page.locator('[data-transition-words=answer-overdue]').click();
   await designScreen.slowReplyAfter(page).fill('75');
-  await expect(page.locator('[data-way-words=W10]')).toHaveText('75 s');
+  await expect(page.locator('[data-transition-words=answer-overdue]')).toHaveText('75 s');
   await expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible();
   expect(await painted()).toEqual(['at-the-door', 'stage']);
 
@@ -86,8 +86,8 @@ test('law against settings beside a preview: no field beside the stage holds a t
       await compare();
     }
   }
-  for (const way of await page.locator('[data-way-words]').all()) {
-    await way.click();
+  for (const transition of await page.locator('[data-transition-words]').all()) {
+    await transition.click();
     await compare();
   }
   // It would be no law if there were nothing to compare.

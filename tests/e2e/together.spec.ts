@@ -56,7 +56,7 @@ test('who gets the notes holds at once, outside of the draft, and is undone in o
 }) => {
   const page = await enterAs(browser, house, 'design?on=/tonight');
   const changes = await publishingScreen.button(page).textContent();
-  await page.locator('[data-way-words=W17]').click();
+  await page.locator('[data-transition-words=note-sent]').click();
   await expect(inspector(page)).toContainText('of Night desk, under Conversations.');
   const field = designScreen.recipients(inspector(page));
   await field.fill('desk at farrowisle');
@@ -66,7 +66,7 @@ test('who gets the notes holds at once, outside of the draft, and is undone in o
   await field.press('Enter');
   await expect(frameScreen.visitorsSeeThis(page)).toBeVisible();
   await page.reload();
-  await page.locator('[data-way-words=W17]').click();
+  await page.locator('[data-transition-words=note-sent]').click();
   await expect(inspector(page).getByText('desk@farrowisle.example')).toBeVisible();
   await expect(publishingScreen.button(page)).toHaveText(changes ?? '');
   await field.press('Backspace');

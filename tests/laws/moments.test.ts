@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Moment } from '../../src/core/model/moment';
-import { WAYS } from '../../src/core/model/way';
+import { TRANSITIONS } from '../../src/core/model/transition';
 import { HOUR_MS } from '../../src/core/model/units';
 import { arrivingAt } from '../../src/core/rehearse/arriving';
 import { type Act, type Walk, beginWalk, doAct, waitUntil } from '../../src/core/rehearse/walk';
@@ -108,18 +108,26 @@ describe('moments', () => {
         const from = before.seen.filter(({ kind }) => kind === 'moment').length - 1;
         for (let at = Math.max(0, from); at + 1 < moments.length; at++) {
           const [a, b] = [moments[at] as Moment, moments[at + 1] as Moment];
-          const ways = WAYS.filter((way) => way.from === a && way.to === b);
+          const transitions = TRANSITIONS.filter(
+            (transition) => transition.from === a && transition.to === b,
+          );
           const hadTalk = walk.circumstances.conversation !== null;
-          if (ways.length === 0 && !isOutsideOfTheLaw(a, b, hadTalk))
+          if (transitions.length === 0 && !isOutsideOfTheLaw(a, b, hadTalk))
             throw new Error(
               `Failed for seed ${SEED + turn}: ${a} → ${b} is no way (${JSON.stringify(act)}).`,
             );
           if (!(a === 'passing-by' && hadTalk))
-            for (const { id } of ways)
-              walked.add(id === 'W2' || id === 'W3' ? (act?.kind === 'open' ? 'W2' : 'W3') : id);
+            for (const { id } of transitions)
+              walked.add(
+                id === 'launcher-clicked' || id === 'opened-by-invitation'
+                  ? act?.kind === 'open'
+                    ? 'launcher-clicked'
+                    : 'opened-by-invitation'
+                  : id,
+              );
         }
       }
     }
-    expect(WAYS.map(({ id }) => id).filter((id) => !walked.has(id))).toEqual([]);
+    expect(TRANSITIONS.map(({ id }) => id).filter((id) => !walked.has(id))).toEqual([]);
   });
 });

@@ -8,7 +8,7 @@ import { toZone } from '../hours/zone';
 import { judgePage } from '../pages/match';
 import { toWireRule } from '../pages/compile-rules';
 import { toAddress } from '../pages/address';
-import { earliest } from '../rehearse/label-of-way';
+import { earliest } from '../rehearse/label-of-transition';
 import { type Board, type BoardInput, board } from './board';
 
 /** Why an invitation can never be due, as far as its own conditions tell. */

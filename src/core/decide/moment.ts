@@ -56,7 +56,7 @@ function afterGoodbye(
     : byDeed(circumstances, ground, 'asks-again');
 }
 
-/** [M6] From *goodbye* and *invited* the way leads to the door first (W16, W4), and from there on (W8). */
+/** [M6] From *goodbye* and *invited* the way leads to the door first (*asked again*, *invitation accepted*), and from there on (*availability lost*). */
 function byDeed({ moment }: Circumstances, ground: Ground, code: ReasonCode): MomentVerdict {
   const isAtDoor = ground.deed !== 'note' || moment === 'goodbye' || moment === 'invited';
   return verdict(isAtDoor ? 'at-the-door' : 'nobody-home', code);
@@ -88,7 +88,7 @@ function whileTalking(conversation: ConversationFacts, ground: Ground, now: Epoc
 
 /**
  * [M3], [M5] *Slow reply* has asked for an address already and stays until the answer, also when nobody can give it any
- * more. Who stands at *nobody home* with a question goes back to waiting first (W10 leads on from there).
+ * more. Who stands at *nobody home* with a question goes back to waiting first (*answer overdue* leads on from there).
  */
 function whileWaiting(
   conversation: ConversationFacts,

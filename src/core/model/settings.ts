@@ -1,7 +1,7 @@
 import { WIDGET_DEFAULTS } from './defaults';
 import type { Design, Widget } from './design';
 import type { Moment } from './moment';
-import type { WayId } from './way';
+import type { TransitionId } from './transition';
 
 /** What an owner may set that cannot be seen on the stage: a number of seconds, days, px or times, or a switch, 1 for on. */
 export type SettingId =
@@ -200,14 +200,14 @@ export const SETTINGS_AT: Readonly<Record<Moment | 'everywhere', readonly Settin
 };
 
 /** Which settings make a way what it is. Those of a way that is not here are texts, people, hours or fields. */
-export const SETTINGS_OF_WAY: Readonly<Partial<Record<WayId, readonly SettingId[]>>> = {
-  W1: ['perVisit', 'gap', 'beforeClosing', 'afterTalk'],
-  W5: ['restDays'],
-  W10: ['slowReplyAfter', 'slowReplyNearbyAfter'],
-  W11: ['keepsWaiting'],
-  W14: ['slowReplyTalkingAfter'],
-  W15: ['endsAfterQuiet'],
-  W16: ['offersAgain'],
+export const SETTINGS_OF_TRANSITION: Readonly<Partial<Record<TransitionId, readonly SettingId[]>>> = {
+  'invitation-shown': ['perVisit', 'gap', 'beforeClosing', 'afterTalk'],
+  'invitation-declined': ['restDays'],
+  'answer-overdue': ['slowReplyAfter', 'slowReplyNearbyAfter'],
+  'availability-lost-while-waiting': ['keepsWaiting'],
+  'reply-overdue': ['slowReplyTalkingAfter'],
+  'conversation-ended': ['endsAfterQuiet'],
+  'asked-again': ['offersAgain'],
 };
 
 /** The stored value of a setting. */

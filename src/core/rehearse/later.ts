@@ -1,12 +1,12 @@
 import { hoursAt, hoursOf } from '../decide/hours-now';
 import type { Widget } from '../model/design';
 import type { EpochMs } from '../model/units';
-import type { WayId } from '../model/way';
+import type { TransitionId } from '../model/transition';
 import type { PublishedSite } from '../wire/published-site';
 
 /** Ways along which only a change of the state leads: we close, we open. */
-const BY_CLOSING: readonly WayId[] = ['W8', 'W11'];
-const BY_OPENING: readonly WayId[] = ['W18'];
+const BY_CLOSING: readonly TransitionId[] = ['availability-lost', 'availability-lost-while-waiting'];
+const BY_OPENING: readonly TransitionId[] = ['availability-gained'];
 
 /**
  * When the calendar leads along a way that waits for a change of the state ([M9]); null: nobody knows when, as people come
@@ -15,11 +15,11 @@ const BY_OPENING: readonly WayId[] = ['W18'];
 export function laterAt(
   site: PublishedSite,
   { calendarId, deeds }: Pick<Widget, 'calendarId' | 'deeds'>,
-  way: WayId,
+  transition: TransitionId,
   now: EpochMs,
 ): EpochMs | null | undefined {
-  const isClosing = BY_CLOSING.includes(way);
-  if (!isClosing && !BY_OPENING.includes(way)) return undefined;
+  const isClosing = BY_CLOSING.includes(transition);
+  if (!isClosing && !BY_OPENING.includes(transition)) return undefined;
   const own = hoursOf(site, calendarId);
   if (own === null || deeds.closed !== 'note') return null;
   const { isOpen, changesAt, opensAt } = hoursAt(own, now);

@@ -39,13 +39,11 @@ export function readDesignText(text: string): Result<Json, readonly DesignTextFa
     allowTrailingComma: false,
     allowEmptyContent: false,
   });
-  const faults = errors
-    .slice(0, FAULTS_MAX)
-    .map(({ error, offset }) => ({
-      ...lineAt(text, offset),
-      path: '',
-      sentence: SYNTAX[printParseErrorCode(error)] ?? NOT_JSON,
-    }));
+  const faults = errors.slice(0, FAULTS_MAX).map(({ error, offset }) => ({
+    ...lineAt(text, offset),
+    path: '',
+    sentence: SYNTAX[printParseErrorCode(error)] ?? NOT_JSON,
+  }));
   if (faults.length > 0 || tree === undefined)
     return fail(faults.length > 0 ? faults : [{ line: 1, column: 1, path: '', sentence: NOT_JSON }]);
   const twice = namedTwice(tree, '')

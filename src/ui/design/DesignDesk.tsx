@@ -96,7 +96,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
   if (typeof rehearsed === 'string')
     return <Alert severity="error">The draft cannot be drawn: {rehearsed}. Undo the last change.</Alert>;
 
-  const { site, base, widget, state, stones, ways, nameOfTeam } = rehearsed;
+  const { site, base, widget, state, stones, transitions, nameOfTeam } = rehearsed;
   const moment =
     chosen.moment ??
     stones.find(({ moment: one, outOfReach }) => one !== 'passing-by' && outOfReach === null)?.moment ??
@@ -119,7 +119,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
     edits,
     nameOfTeam,
   });
-  const way = ways.find(({ id }) => id === chosen.aside);
+  const transition = transitions.find(({ id }) => id === chosen.aside);
   const toStage = (): void => set({ isWhole: false, isCardOpen: false });
   const lookAt = (key: string): void => {
     const wanted = design.widgets.find((one) => one.key === key);
@@ -132,7 +132,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
     else if (link.to === 'gate') chooseAside('gate');
     else if (link.to === 'invitation') {
       choose('invited');
-      chooseAside('W1');
+      chooseAside('invitation-shown');
     } else openPart(link.to);
   };
   const settings: InspectorProps = {
@@ -140,7 +140,12 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
     onSide: (side) => set({ side }),
     moment,
     design,
-    aside: chosen.aside === 'gate' ? { kind: 'gate' } : way === undefined ? null : { kind: 'way', way },
+    aside:
+      chosen.aside === 'gate'
+        ? { kind: 'gate' }
+        : transition === undefined
+          ? null
+          : { kind: 'way', transition },
     stateNow: state,
     teams,
     widget,
@@ -191,7 +196,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
         texts,
         edits,
         moment,
-        ways,
+        transitions,
         cases,
       }}
       form={isPhone ? 'phone' : isNarrow ? 'narrow' : 'wide'}
@@ -262,7 +267,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
           <Later>{because}</Later>
           <PhonePath
             stones={stones}
-            ways={ways}
+            transitions={transitions}
             isSought={rehearsed.isSought}
             chosen={chosen.isPhoneStageOpen ? moment : null}
             onChoose={choose}
@@ -279,7 +284,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
           <Later>{because}</Later>
           <WholePath
             stones={stones}
-            ways={ways}
+            transitions={transitions}
             chosen={moment}
             onChoose={(next) => {
               choose(next);
@@ -289,14 +294,14 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
               firstText.focusSoon();
               toStage();
             }}
-            chosenWay={way?.id ?? null}
-            onWay={chooseAside}
+            chosenTransition={transition?.id ?? null}
+            onTransition={chooseAside}
             gate={gateTable}
             onClose={toStage}
             card={
               chosen.isCardOpen ? (
                 <PathCard
-                  isLeft={isFarRight(way?.to ?? moment)}
+                  isLeft={isFarRight(transition?.to ?? moment)}
                   onClose={() => set({ isCardOpen: false, aside: null })}
                   onStage={chosen.aside === null ? toStage : null}
                 >
@@ -329,12 +334,12 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
           <Later>{because}</Later>
           <Path
             stones={stones}
-            ways={ways}
+            transitions={transitions}
             chosen={moment}
             onChoose={choose}
             onEnter={firstText.focus}
-            chosenWay={way?.id ?? null}
-            onWay={chooseAside}
+            chosenTransition={transition?.id ?? null}
+            onTransition={chooseAside}
             gate={gateRows(widget, state)}
             isGate={chosen.aside === 'gate'}
             onGate={toGate}

@@ -13,7 +13,7 @@ import { StageControls } from './StageControls';
 import type { MomentTexts } from './stage-texts';
 import type { Chosen, ChosenActs } from './use-chosen';
 import type { Backdrop, PagePictureActs } from './use-page-pictures';
-import type { DrawnWay } from './ways';
+import type { DrawnTransition } from './transitions';
 
 interface DeskStageProps {
   readonly standpoint: Standpoint;
@@ -27,7 +27,7 @@ interface DeskStageProps {
   readonly texts: MomentTexts;
   readonly edits: DesignEdits;
   readonly moment: DrawnMoment;
-  readonly ways: readonly DrawnWay[];
+  readonly transitions: readonly DrawnTransition[];
   /** Who hears what. */
   readonly cases: ReactNode;
   /** On a phone the stage stands by itself; on a narrow screen the inspector is asked for from it. */
@@ -110,9 +110,9 @@ export function DeskStage(props: DeskStageProps) {
           {isTried ? null : (
             <Signposts
               moment={props.moment}
-              ways={props.ways}
+              transitions={props.transitions}
               onChoose={choose}
-              onWay={chooseAside}
+              onTransition={chooseAside}
               corner={corner}
             />
           )}

@@ -20,13 +20,14 @@ import { Recipients } from './Recipients';
 import { SettingFields } from './SettingFields';
 import { useSame } from './use-same';
 import { useStable } from './use-stable';
-import { WaySettings } from './WaySettings';
-import type { DrawnWay } from './ways';
+import { TransitionSettings } from './TransitionSettings';
+import type { DrawnTransition } from './transitions';
 
 export type Side = 'here' | 'everywhere';
 
 /** What is chosen beside the stones. */
-export type Aside = { readonly kind: 'gate' } | { readonly kind: 'way'; readonly way: DrawnWay } | null;
+export type Aside =
+  { readonly kind: 'gate' } | { readonly kind: 'way'; readonly transition: DrawnTransition } | null;
 
 export interface InspectorProps extends LookPanelProps {
   readonly side: Side;
@@ -116,7 +117,7 @@ export function Here(props: InspectorProps) {
   return aside.kind === 'gate' ? (
     <GateDeeds widget={widget} now={stateNow} teams={teams} onDeed={onDeed} />
   ) : (
-    <WaySettings {...props} way={aside.way} />
+    <TransitionSettings {...props} transition={aside.transition} />
   );
 }
 

@@ -3,7 +3,7 @@
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { createContext, memo, useContext, useMemo, useRef } from 'react';
-import type { WayId } from '../../core/model/way';
+import type { TransitionId } from '../../core/model/transition';
 import type { DrawnMoment, Standpoint } from '../../core/rehearse/stand-at';
 import { MOMENT_WORDS } from '../wording/moments';
 import { Crack } from './Crack';
@@ -18,7 +18,7 @@ import {
   columnLeft,
   pathMeasures,
 } from './path-layout';
-import { PathWays } from './PathWays';
+import { PathTransitions } from './PathTransitions';
 import { PILL } from './pill';
 import { stoneName } from './stone-name';
 import type { Stone } from './stones';
@@ -26,12 +26,12 @@ import { usePathKeys } from './use-path-keys';
 import { useSame } from './use-same';
 import { useSize } from './use-size';
 import { PAGE_FONT } from './StandInPage';
-import { type DrawnWay, isWalkedWay } from './ways';
+import { type DrawnTransition, isVisitedTransition } from './transitions';
 import { WidgetTile } from './WidgetTile';
 
 export interface PathProps {
   readonly stones: readonly Stone[];
-  readonly ways: readonly DrawnWay[];
+  readonly transitions: readonly DrawnTransition[];
   readonly chosen: DrawnMoment;
   readonly onChoose: (moment: DrawnMoment) => void;
   readonly onEnter: () => void;
@@ -39,8 +39,8 @@ export interface PathProps {
   /** *Who can answer?* is chosen. */
   readonly isGate: boolean;
   readonly onGate: () => void;
-  readonly chosenWay: WayId | null;
-  readonly onWay: (way: WayId) => void;
+  readonly chosenTransition: TransitionId | null;
+  readonly onTransition: (transition: TransitionId) => void;
   /** To the whole path. */
   readonly onWhole: () => void;
   /** To a visit that is tried. */
@@ -50,22 +50,24 @@ export interface PathProps {
 /** The path at rest: fixed places, each stone drawn live. For a screen reader one ordered list, with its ways as "leads to". */
 export function Path({
   stones,
-  ways,
+  transitions,
   chosen,
   onChoose,
   onEnter,
   gate,
   isGate,
   onGate,
-  chosenWay,
-  onWay,
+  chosenTransition,
+  onTransition,
   onWhole,
   onTry,
 }: PathProps) {
   const box = useRef<HTMLDivElement>(null);
   const { width } = useSize(box);
   const measures = useMemo(() => pathMeasures(width === 0 ? 1280 : width), [width]);
-  const walked = useSame(ways.filter((way) => isWalkedWay(way, stones)).map(({ id }) => id));
+  const walked = useSame(
+    transitions.filter((transition) => isVisitedTransition(transition, stones)).map(({ id }) => id),
+  );
   const rows = useSame(gate);
   const standpoints = useMemo(
     () => new Map(stones.map(({ moment, standpoint }) => [moment, standpoint] as const)),
@@ -90,13 +92,13 @@ export function Path({
         aria-hidden
         sx={{ position: 'absolute', insetInline: 0, top: 78, bottom: 0, bgcolor: 'var(--porch-lane)' }}
       />
-      <PathWays
+      <PathTransitions
         measures={measures}
         width={width}
-        ways={ways}
+        transitions={transitions}
         walked={walked}
-        chosen={chosenWay}
-        onChoose={onWay}
+        chosen={chosenTransition}
+        onChoose={onTransition}
       />
       <Box component="ol" onKeyDown={move} sx={{ m: 0, p: 0, listStyle: 'none' }}>
         <Standpoints value={standpoints}>
@@ -104,7 +106,7 @@ export function Path({
             <StoneButton
               key={stone.moment}
               stone={stone}
-              ways={ways}
+              transitions={transitions}
               isChosen={stone.moment === chosen}
               measures={measures}
               onChoose={onChoose}
@@ -161,7 +163,7 @@ const Standpoints = createContext<ReadonlyMap<DrawnMoment, Standpoint>>(new Map(
 
 interface StoneButtonProps {
   readonly stone: Stone;
-  readonly ways: readonly DrawnWay[];
+  readonly transitions: readonly DrawnTransition[];
   readonly isChosen: boolean;
   readonly measures: PathMeasures;
   readonly onChoose: (moment: DrawnMoment) => void;
@@ -171,7 +173,7 @@ interface StoneButtonProps {
 const StoneButton = memo(
   StoneDrawn,
   ({ stone: before, ...was }, { stone: after, ...is }) =>
-    was.ways === is.ways &&
+    was.transitions === is.transitions &&
     was.isChosen === is.isChosen &&
     was.measures === is.measures &&
     was.onChoose === is.onChoose &&
@@ -181,7 +183,7 @@ const StoneButton = memo(
     ),
 );
 
-function StoneDrawn({ stone, ways, isChosen, measures, onChoose }: StoneButtonProps) {
+function StoneDrawn({ stone, transitions, isChosen, measures, onChoose }: StoneButtonProps) {
   const place = STONES.find(({ moment }) => moment === stone.moment);
   const isWalked = stone.nearness === 'here' || stone.nearness === 'on-the-way';
   const hasPicture = measures.stoneWidth >= 150;
@@ -191,7 +193,7 @@ function StoneDrawn({ stone, ways, isChosen, measures, onChoose }: StoneButtonPr
       <ButtonBase
         data-stone={stone.moment}
         aria-current={isChosen ? 'true' : undefined}
-        aria-label={stoneName(stone, ways)}
+        aria-label={stoneName(stone, transitions)}
         tabIndex={isChosen ? 0 : -1}
         onClick={() => onChoose(stone.moment)}
         sx={{

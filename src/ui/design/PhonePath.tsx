@@ -9,11 +9,11 @@ import { MOMENT_WORDS } from '../wording/moments';
 import { Footprints } from './Footprints';
 import { StonePicture, edgeOf } from './Path';
 import type { Stone } from './stones';
-import type { DrawnWay } from './ways';
+import type { DrawnTransition } from './transitions';
 
 interface PhonePathProps {
   readonly stones: readonly Stone[];
-  readonly ways: readonly DrawnWay[];
+  readonly transitions: readonly DrawnTransition[];
   /** The search is over: the order stands. */
   readonly isSought: boolean;
   /** The stone whose stage is open; null: the walk is shown. */
@@ -41,7 +41,7 @@ const RANKS: Readonly<Record<Stone['nearness'], number>> = {
 /** On a phone the path is a walk downwards: what this visitor can reach first, then the rest, dashed. A stone opens its stage. */
 export function PhonePath({
   stones,
-  ways,
+  transitions,
   isSought,
   chosen,
   onChoose,
@@ -74,14 +74,14 @@ export function PhonePath({
       <Box component="ol" sx={{ m: 0, p: 0, listStyle: 'none' }}>
         {order.map((stone, index) => {
           const before = order[index - 1];
-          const way =
-            ways.find(({ from, to }) => to === stone.moment && from === before?.moment) ??
-            ways.find(({ to }) => to === stone.moment);
+          const transition =
+            transitions.find(({ from, to }) => to === stone.moment && from === before?.moment) ??
+            transitions.find(({ to }) => to === stone.moment);
           const isLower =
             stone.moment === 'nobody-home' || stone.moment === 'slow-reply' || stone.moment === 'note-left';
           return (
             <Fragment key={stone.moment}>
-              {index === 0 || way === undefined ? null : (
+              {index === 0 || transition === undefined ? null : (
                 <Box
                   component="li"
                   aria-hidden
@@ -95,9 +95,9 @@ export function PhonePath({
                     borderLeft: `2px ${stone.outOfReach === null ? 'solid' : 'dashed'} var(--porch-edge)`,
                   }}
                 >
-                  {way.from === before?.moment
-                    ? way.full
-                    : `from ${MOMENT_WORDS[way.from].name}: ${way.full}`}
+                  {transition.from === before?.moment
+                    ? transition.full
+                    : `from ${MOMENT_WORDS[transition.from].name}: ${transition.full}`}
                 </Box>
               )}
               <li>

@@ -2,24 +2,30 @@ import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { memo } from 'react';
 import type { Corner } from '../../core/model/design';
-import type { WayId } from '../../core/model/way';
+import type { TransitionId } from '../../core/model/transition';
 import type { DrawnMoment } from '../../core/rehearse/stand-at';
 import { MOMENT_WORDS } from '../wording/moments';
 import { PILL } from './pill';
-import type { DrawnWay } from './ways';
+import type { DrawnTransition } from './transitions';
 
 interface SignpostsProps {
   readonly moment: DrawnMoment;
-  readonly ways: readonly DrawnWay[];
+  readonly transitions: readonly DrawnTransition[];
   readonly onChoose: (moment: DrawnMoment) => void;
-  readonly onWay: (way: WayId) => void;
+  readonly onTransition: (transition: TransitionId) => void;
   readonly corner: Corner;
 }
 
 const POST = { ...PILL, textAlign: 'start' } as const;
 
 /** On the stage, away from the widget: where the chosen stone's ways lead. A stone is gone to, a way opens its settings. */
-export const Signposts = memo(function Signposts({ moment, ways, onChoose, onWay, corner }: SignpostsProps) {
+export const Signposts = memo(function Signposts({
+  moment,
+  transitions,
+  onChoose,
+  onTransition,
+  corner,
+}: SignpostsProps) {
   const side = corner.endsWith('right') ? { left: 12 } : { right: 12 };
   const align = corner.endsWith('right') ? 'flex-start' : 'flex-end';
   return (
@@ -41,7 +47,7 @@ export const Signposts = memo(function Signposts({ moment, ways, onChoose, onWay
         zIndex: 4,
       }}
     >
-      {postsOf(ways, moment).map(({ id, other, isFrom, full }) => (
+      {postsOf(transitions, moment).map(({ id, other, isFrom, full }) => (
         <li key={id + String(isFrom)}>
           <Box sx={POST}>
             <ButtonBase onClick={() => onChoose(other)} sx={{ fontSize: 12, minHeight: 28 }}>
@@ -51,7 +57,7 @@ export const Signposts = memo(function Signposts({ moment, ways, onChoose, onWay
               </span>
             </ButtonBase>{' '}
             <ButtonBase
-              onClick={() => onWay(id)}
+              onClick={() => onTransition(id)}
               sx={{
                 fontSize: 12,
                 minHeight: 28,
@@ -70,12 +76,12 @@ export const Signposts = memo(function Signposts({ moment, ways, onChoose, onWay
 });
 
 /** The ways of a stone, those that lead here first. */
-export function postsOf(ways: readonly DrawnWay[], moment: DrawnMoment) {
-  const from = ways
-    .filter((way) => way.to === moment)
-    .map((way) => ({ ...way, other: way.from, isFrom: true }));
-  const to = ways
-    .filter((way) => way.from === moment)
-    .map((way) => ({ ...way, other: way.to, isFrom: false }));
+export function postsOf(transitions: readonly DrawnTransition[], moment: DrawnMoment) {
+  const from = transitions
+    .filter((transition) => transition.to === moment)
+    .map((transition) => ({ ...transition, other: transition.from, isFrom: true }));
+  const to = transitions
+    .filter((transition) => transition.from === moment)
+    .map((transition) => ({ ...transition, other: transition.to, isFrom: false }));
   return [...from, ...to];
 }

@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import { type ReactNode, memo, useMemo, useRef } from 'react';
 import type { DrawnMoment, Standpoint } from '../../core/rehearse/stand-at';
-import type { WayId } from '../../core/model/way';
+import type { TransitionId } from '../../core/model/transition';
 import { MOMENT_WORDS } from '../wording/moments';
 import { Crack } from './Crack';
 import { Footprints } from './Footprints';
@@ -16,20 +16,20 @@ import { stoneName } from './stone-name';
 import type { Stone } from './stones';
 import { usePathKeys } from './use-path-keys';
 import { useSize } from './use-size';
-import { type DrawnWay, isWalkedWay } from './ways';
-import { WayLine } from './WayLine';
+import { type DrawnTransition, isVisitedTransition } from './transitions';
+import { TransitionLine } from './TransitionLine';
 import { type WholeMeasures, pictureLeft, wholeDrawings, wholeMeasures } from './whole-path-layout';
 import { WidgetTile } from './WidgetTile';
 
 interface WholePathProps {
   readonly stones: readonly Stone[];
-  readonly ways: readonly DrawnWay[];
+  readonly transitions: readonly DrawnTransition[];
   readonly chosen: DrawnMoment;
   readonly onChoose: (moment: DrawnMoment) => void;
   /** To the stage of the chosen stone. */
   readonly onEnter: () => void;
-  readonly chosenWay: WayId | null;
-  readonly onWay: (way: WayId) => void;
+  readonly chosenTransition: TransitionId | null;
+  readonly onTransition: (transition: TransitionId) => void;
   /** *Who can answer?* as a table. */
   readonly gate: ReactNode;
   /** The settings of what is chosen, once they are asked for. */
@@ -41,12 +41,12 @@ interface WholePathProps {
 /** The whole path (key P): every moment as it looks, every way with all its words; to be read, printed and followed. */
 export function WholePath({
   stones,
-  ways,
+  transitions,
   chosen,
   onChoose,
   onEnter,
-  chosenWay,
-  onWay,
+  chosenTransition,
+  onTransition,
   gate,
   card,
   onClose,
@@ -89,18 +89,18 @@ export function WholePath({
         <LaneName top={8}>Somebody can answer</LaneName>
         <LaneName top={measures.top.lower - 40}>Nobody can, or not yet</LaneName>
         <svg aria-hidden width="100%" height={measures.height} style={{ position: 'absolute', inset: 0 }}>
-          {ways.map((way) => (
-            <WayLine
-              key={way.id}
-              d={drawings[way.id]?.d ?? ''}
-              isWalked={isWalkedWay(way, stones)}
-              isIdle={way.isIdle}
-              isUncertain={way.isUncertain}
-              isChosen={way.id === chosenWay}
+          {transitions.map((transition) => (
+            <TransitionLine
+              key={transition.id}
+              d={drawings[transition.id]?.d ?? ''}
+              isWalked={isVisitedTransition(transition, stones)}
+              isIdle={transition.isIdle}
+              isUncertain={transition.isUncertain}
+              isChosen={transition.id === chosenTransition}
             />
           ))}
           {note === undefined ? null : (
-            <WayLine
+            <TransitionLine
               d={`M${pictureLeft(5, measures) + picture.width} ${letterTop + 18}H${letterLeft}`}
               isWalked={false}
               isIdle={false}
@@ -114,21 +114,21 @@ export function WholePath({
               stone={stone}
               isChosen={stone.moment === chosen}
               measures={measures}
-              ways={ways}
+              transitions={transitions}
               onChoose={onChoose}
               onEnter={onEnter}
             />
           ))}
         </Box>
         <Box component="ul" aria-label="Ways" sx={{ m: 0, p: 0, listStyle: 'none' }}>
-          {ways.map((way) => {
-            const words = drawings[way.id]?.words;
+          {transitions.map((transition) => {
+            const words = drawings[transition.id]?.words;
             if (words === undefined) return null;
-            const against = stones.find(({ moment }) => moment === way.to)?.outOfReach ?? null;
+            const against = stones.find(({ moment }) => moment === transition.to)?.outOfReach ?? null;
             return (
               <Box
                 component="li"
-                key={way.id}
+                key={transition.id}
                 sx={{
                   position: 'absolute',
                   left: words.left,
@@ -143,14 +143,14 @@ export function WholePath({
                   display: 'flex',
                   justifyContent:
                     words.align === 'center' ? 'center' : words.align === 'end' ? 'flex-end' : 'flex-start',
-                  zIndex: way.id === chosenWay ? 2 : 1,
+                  zIndex: transition.id === chosenTransition ? 2 : 1,
                 }}
               >
                 <ButtonBase
-                  data-way-words={way.id}
-                  aria-pressed={way.id === chosenWay}
-                  aria-label={`${MOMENT_WORDS[way.from].name} to ${MOMENT_WORDS[way.to].name}: ${way.full}`}
-                  onClick={() => onWay(way.id)}
+                  data-transition-words={transition.id}
+                  aria-pressed={transition.id === chosenTransition}
+                  aria-label={`${MOMENT_WORDS[transition.from].name} to ${MOMENT_WORDS[transition.to].name}: ${transition.full}`}
+                  onClick={() => onTransition(transition.id)}
                   sx={{
                     fontSize: 12,
                     lineHeight: '14px',
@@ -166,13 +166,13 @@ export function WholePath({
                           ? 'var(--porch-lane)'
                           : 'background.default'
                         : undefined,
-                    ...(way.id === chosenWay
+                    ...(transition.id === chosenTransition
                       ? { boxShadow: '0 0 0 2px var(--porch-door)', bgcolor: 'background.paper' }
                       : {}),
                     '&:hover': { textDecoration: 'underline' },
                   }}
                 >
-                  {way.full}
+                  {transition.full}
                 </ButtonBase>
               </Box>
             );
@@ -240,12 +240,12 @@ interface WholeStoneProps {
   readonly stone: Stone;
   readonly isChosen: boolean;
   readonly measures: WholeMeasures;
-  readonly ways: readonly DrawnWay[];
+  readonly transitions: readonly DrawnTransition[];
   readonly onChoose: (moment: DrawnMoment) => void;
   readonly onEnter: () => void;
 }
 
-function WholeStone({ stone, isChosen, measures, ways, onChoose, onEnter }: WholeStoneProps) {
+function WholeStone({ stone, isChosen, measures, transitions, onChoose, onEnter }: WholeStoneProps) {
   const place = STONES.find(({ moment }) => moment === stone.moment);
   if (place === undefined) return null;
   const { picture } = measures;
@@ -259,7 +259,7 @@ function WholeStone({ stone, isChosen, measures, ways, onChoose, onEnter }: Whol
       <ButtonBase
         data-stone={stone.moment}
         aria-current={isChosen ? 'true' : undefined}
-        aria-label={stoneName(stone, ways)}
+        aria-label={stoneName(stone, transitions)}
         tabIndex={isChosen ? 0 : -1}
         onClick={() => onChoose(stone.moment)}
         onDoubleClick={onEnter}

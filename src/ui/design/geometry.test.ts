@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { WAYS } from '../../core/model/way';
+import { TRANSITIONS } from '../../core/model/transition';
 import { MOMENTS } from '../../core/model/moment';
 import { MOMENT_WORDS } from '../wording/moments';
-import { STONES, WAYS_AT_REST, columnLeft, neighbourOf, pathMeasures } from './path-layout';
+import { STONES, TRANSITIONS_AT_REST, columnLeft, neighbourOf, pathMeasures } from './path-layout';
 import { AWNING_PX, stageView } from './stage-geometry';
 
 describe('the stage', () => {
@@ -57,7 +57,8 @@ describe('the path', () => {
   it('stands in nine fixed places, and draws at rest only ways that there are, between stones', () => {
     expect(STONES.map(({ moment }) => moment).sort()).toEqual([...MOMENTS].sort());
     expect(new Set(STONES.map(({ column, lane }) => `${column} ${lane}`)).size).toBe(STONES.length);
-    for (const id of WAYS_AT_REST) expect(WAYS.map((way) => way.id)).toContain(id);
+    for (const id of TRANSITIONS_AT_REST)
+      expect(TRANSITIONS.map((transition) => transition.id)).toContain(id);
     for (const { moment } of STONES) expect(MOMENT_WORDS[moment].name).not.toBe('');
   });
 });

@@ -1,6 +1,6 @@
 import type { DrawnMoment } from '../../core/rehearse/stand-at';
 import type { Moment } from '../../core/model/moment';
-import type { WayId } from '../../core/model/way';
+import type { TransitionId } from '../../core/model/transition';
 
 /** Where a stone stands: column 1 to 6, upper lane or lower. */
 export interface StonePlace {
@@ -23,19 +23,19 @@ export const STONES: readonly StonePlace[] = [
 ];
 
 /** The ways that stand between the stones at rest (screens.md); the others are said on the stage's signposts. */
-export const WAYS_AT_REST: readonly WayId[] = [
-  'W1',
-  'W2',
-  'W4',
-  'W7',
-  'W8',
-  'W9',
-  'W10',
-  'W12',
-  'W13',
-  'W15',
-  'W17',
-  'W19',
+export const TRANSITIONS_AT_REST: readonly TransitionId[] = [
+  'invitation-shown',
+  'launcher-clicked',
+  'invitation-accepted',
+  'first-message-sent',
+  'availability-lost',
+  'responder-joined',
+  'answer-overdue',
+  'answer-after-all',
+  'address-left',
+  'conversation-ended',
+  'note-sent',
+  'returned-after-answer',
 ];
 
 export interface PathMeasures {

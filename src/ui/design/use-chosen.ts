@@ -3,7 +3,7 @@
 import { useSearchParams } from 'next/navigation';
 import { useCallback, useMemo, useState } from 'react';
 import type { Sight } from '../../core/look/deficiency';
-import type { WayId } from '../../core/model/way';
+import type { TransitionId } from '../../core/model/transition';
 import { DRAWN_MOMENTS, type DrawnMoment } from '../../core/rehearse/stand-at';
 import type { TextKey } from '../../core/words/catalogue';
 import type { Side } from './Inspector';
@@ -15,7 +15,7 @@ import type { SaidKey } from './StageTexts';
 export interface Chosen {
   /** Null: the first stone that this visitor can reach. */
   readonly moment: DrawnMoment | null;
-  readonly aside: 'gate' | WayId | null;
+  readonly aside: 'gate' | TransitionId | null;
   readonly side: Side;
   /** Null: as the moment asks for. */
   readonly distance: 'near' | 'whole' | null;
@@ -41,7 +41,7 @@ export interface Chosen {
 
 export interface ChosenActs {
   choose(moment: DrawnMoment): void;
-  chooseAside(aside: 'gate' | WayId): void;
+  chooseAside(aside: 'gate' | TransitionId): void;
   set(part: Partial<Chosen>): void;
 }
 

@@ -2,7 +2,7 @@
 
 import { useCallback, useMemo } from 'react';
 import { zoneOf } from '../../core/decide/hours-now';
-import type { WayId } from '../../core/model/way';
+import type { TransitionId } from '../../core/model/transition';
 import { laterAt } from '../../core/rehearse/later';
 import { decided } from '../../core/rehearse/decided';
 import type { Board } from '../../core/boards/board';
@@ -26,7 +26,7 @@ import type { Near } from '../../core/rehearse/near';
 import { type Stone, stonesOf } from './stones';
 import { useNear } from './use-near';
 import { useSame } from './use-same';
-import { type DrawnWay, waysOf } from './ways';
+import { type DrawnTransition, transitionsOf } from './transitions';
 
 /** A draft as it is for one visitor in the supposed circumstances: all that stage, path and Because draw. */
 export interface Rehearsed {
@@ -44,7 +44,7 @@ export interface Rehearsed {
   /** How near each stone is stands for these circumstances, and moves no more. */
   readonly isSought: boolean;
   readonly stones: readonly Stone[];
-  readonly ways: readonly DrawnWay[];
+  readonly transitions: readonly DrawnTransition[];
   readonly situations: readonly Situation[];
   nameOfTeam(id: string): string;
 }
@@ -95,19 +95,21 @@ export function useRehearsed(
   const situations = useSame(found);
   const invitation = near?.invitation ?? null;
   const later = useCallback(
-    (way: WayId): string | null | undefined => {
+    (transition: TransitionId): string | null | undefined => {
       if (site === null || widget === undefined) return undefined;
-      const at = laterAt(site, widget, way, base.now);
+      const at = laterAt(site, widget, transition, base.now);
       return typeof at === 'number' ? untilWords(zoneOf(site, site.facts.zone), base.now, at) : at;
     },
     [site, widget, base.now],
   );
   const drawn = useMemo(
     () =>
-      widget === undefined ? [] : waysOf(design, widget, { teamName: nameOfTeam, first: invitation, later }),
+      widget === undefined
+        ? []
+        : transitionsOf(design, widget, { teamName: nameOfTeam, first: invitation, later }),
     [design, widget, nameOfTeam, invitation, later],
   );
-  const ways = useSame(drawn);
+  const transitions = useSame(drawn);
   if (!made.ok) return `a text cannot be read (${made.errors[0]?.key})`;
   if (widget === undefined || site === null || asItIs === null || decision === null)
     return 'it has no widget';
@@ -122,7 +124,7 @@ export function useRehearsed(
     near,
     isSought,
     stones,
-    ways,
+    transitions,
     situations,
     nameOfTeam,
   };

@@ -1,5 +1,5 @@
 import type { Px } from '../../core/model/units';
-import type { WayId } from '../../core/model/way';
+import type { TransitionId } from '../../core/model/transition';
 import { STONES } from './path-layout';
 
 /** Where the whole path's pictures stand, in px of its ground. */
@@ -59,7 +59,7 @@ interface Edges {
 }
 
 /** All ways at once; the words of none stand on those of another. */
-export function wholeDrawings(measures: WholeMeasures): Readonly<Record<WayId, WholeDrawing>> {
+export function wholeDrawings(measures: WholeMeasures): Readonly<Record<TransitionId, WholeDrawing>> {
   const { picture } = measures;
   const at = (moment: string): Edges => {
     const place = STONES.find((stone) => stone.moment === moment);
@@ -98,16 +98,28 @@ export function wholeDrawings(measures: WholeMeasures): Readonly<Record<WayId, W
   const lowMiddle = home.top + Math.round(picture.height * 0.78);
   const under = passing.bottom + 30;
   return {
-    W1: along(passing, invited, middle),
-    W2: arch(passing.centre + 24, passing.bottom, door.left + 24, under, (passing.right + door.left) / 2),
-    W3: arch(passing.centre + 6, passing.bottom, door.left + 44, under + 26, (passing.right + door.left) / 2),
-    W4: along(invited, door, middle),
+    'invitation-shown': along(passing, invited, middle),
+    'launcher-clicked': arch(
+      passing.centre + 24,
+      passing.bottom,
+      door.left + 24,
+      under,
+      (passing.right + door.left) / 2,
+    ),
+    'opened-by-invitation': arch(
+      passing.centre + 6,
+      passing.bottom,
+      door.left + 44,
+      under + 26,
+      (passing.right + door.left) / 2,
+    ),
+    'invitation-accepted': along(invited, door, middle),
     // Back again, under the way that leads there.
-    W5: {
+    'invitation-declined': {
       d: `M${invited.left} ${middle + 22}C${invited.left - gap / 2} ${middle + 27} ${passing.right + gap / 2} ${middle + 17} ${passing.right} ${middle + 22}`,
       words: { left: passing.right + 4, width: gap - 8, y: middle + 28, side: 'below', align: 'center' },
     },
-    W6: {
+    'opened-while-unavailable': {
       d: `M${passing.left + 22} ${passing.bottom}C${passing.left + 22} ${lowMiddle - 60} ${passing.right + 60} ${lowMiddle - 24} ${home.left} ${lowMiddle - 24}`,
       words: {
         left: passing.left + 86,
@@ -117,30 +129,30 @@ export function wholeDrawings(measures: WholeMeasures): Readonly<Record<WayId, W
         align: 'start',
       },
     },
-    W7: along(door, waiting, middle),
-    W8: down(door, home, door.centre + 12),
-    W9: along(waiting, talking, middle),
-    W10: down(waiting, slow, waiting.centre, 62),
-    W11: {
+    'first-message-sent': along(door, waiting, middle),
+    'availability-lost': down(door, home, door.centre + 12),
+    'responder-joined': along(waiting, talking, middle),
+    'answer-overdue': down(waiting, slow, waiting.centre, 62),
+    'availability-lost-while-waiting': {
       d: `M${waiting.left + 24} ${waiting.bottom}C${waiting.left + 16} ${waiting.bottom + 60} ${home.right + 60} ${home.top + 10} ${home.right} ${home.top + 22}`,
       words: { left: home.right + 6, width: gap - 10, y: home.top + 30, side: 'below', align: 'center' },
     },
-    W12: {
+    'answer-after-all': {
       d: `M${slow.right - 14} ${slow.top}C${slow.right + 10} ${slow.top - 40} ${talking.left + 10} ${talking.bottom + 40} ${talking.left + 26} ${talking.bottom}`,
       words: { left: talking.left - 66, width: 66, y: talking.bottom + 46, side: 'on', align: 'center' },
     },
-    W13: along(slow, note, lowMiddle + 16),
-    W14: {
+    'address-left': along(slow, note, lowMiddle + 16),
+    'reply-overdue': {
       d: `M${talking.left + 44} ${talking.bottom}C${talking.left + 40} ${talking.bottom + 90} ${slow.right + 50} ${slow.top + 14} ${slow.right} ${slow.top + 26}`,
       words: { left: slow.right + 6, width: gap - 10, y: slow.top + 34, side: 'below', align: 'center' },
     },
-    W15: along(talking, goodbye, middle),
+    'conversation-ended': along(talking, goodbye, middle),
     // Over the top of all that lies between.
-    W16: {
+    'asked-again': {
       d: `M${goodbye.centre} ${goodbye.top}C${goodbye.centre} ${goodbye.top - 18} ${goodbye.centre - 20} ${goodbye.top - 18} ${goodbye.centre - 60} ${goodbye.top - 18}H${door.centre + 60}C${door.centre + 20} ${door.top - 18} ${door.centre} ${door.top - 18} ${door.centre} ${door.top}`,
       words: { left: waiting.right, width: 200, y: goodbye.top - 18, side: 'on', align: 'center' },
     },
-    W17: {
+    'note-sent': {
       d: `M${home.right} ${home.foot - 12}C${home.right + 60} ${home.bottom + 40} ${note.left - 60} ${home.bottom + 40} ${note.left} ${note.foot - 12}`,
       words: {
         left: slow.left - 30,
@@ -150,11 +162,11 @@ export function wholeDrawings(measures: WholeMeasures): Readonly<Record<WayId, W
         align: 'center',
       },
     },
-    W18: {
+    'availability-gained': {
       d: `M${home.left + 30} ${home.top}C${home.left + 26} ${home.top - 30} ${door.left + 34} ${door.bottom + 30} ${door.left + 30} ${door.bottom}`,
       words: { left: home.left - 112, width: 106, y: home.top + 6, side: 'below', align: 'end' },
     },
-    W19: down(talking, note, talking.centre + 24),
+    'returned-after-answer': down(talking, note, talking.centre + 24),
   };
 }
 

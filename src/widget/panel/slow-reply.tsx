@@ -11,7 +11,7 @@ interface SlowReplyProps {
   readonly onWait: () => void;
 }
 
-/** Nobody has answered for a while: an answer by mail instead (W13), or waiting on. */
+/** Nobody has answered for a while: an answer by mail instead (*address left*), or waiting on. */
 export function SlowReply({ voice, onLeave, onWait }: SlowReplyProps) {
   const [mail, setMail] = useState('');
   const [fault, setFault] = useState<TextKey | null>(null);

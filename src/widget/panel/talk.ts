@@ -27,7 +27,7 @@ export interface Outgoing {
   readonly standing: 'sending' | 'waiting';
 }
 
-/** What a note brings besides its words; an address alone turns a waiting question into a note (W13). */
+/** What a note brings besides its words; an address alone turns a waiting question into a note (*address left*). */
 export interface NoteReplies {
   readonly mail: string;
   readonly name: string;

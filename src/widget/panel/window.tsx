@@ -45,7 +45,7 @@ export interface WindowActs {
   send(body: string): boolean;
   /** Leaves the note as it is filled in, or says at its field what is wrong. */
   leaveNote(): void;
-  /** Slow reply: answer me by mail (W13). */
+  /** Slow reply: answer me by mail (*address left*). */
   leaveMail(mail: string): void;
   /** Gives the form after the chat. */
   giveAfter(): void;

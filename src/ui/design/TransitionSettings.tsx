@@ -4,17 +4,17 @@ import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import type { Design, Widget } from '../../core/model/design';
 import type { Field } from '../../core/model/form';
-import { SETTINGS_OF_WAY, type Setting, settingValue } from '../../core/model/settings';
+import { SETTINGS_OF_TRANSITION, type Setting, settingValue } from '../../core/model/settings';
 import type { DrawnMoment } from '../../core/rehearse/stand-at';
 import { inLocale, textOf } from '../../core/words/texts-of';
 import { MOMENT_WORDS } from '../wording/moments';
-import { headlineOfInvitation } from '../wording/ways';
+import { headlineOfInvitation } from '../wording/transitions';
 import { Recipients } from './Recipients';
 import { SettingFields } from './SettingFields';
-import type { DrawnWay } from './ways';
+import type { DrawnTransition } from './transitions';
 
-export interface WaySettingsProps {
-  readonly way: DrawnWay;
+export interface TransitionSettingsProps {
+  readonly transition: DrawnTransition;
   readonly design: Design;
   readonly widget: Widget;
   readonly onSetting: (setting: Setting, value: number | null) => void;
@@ -25,20 +25,20 @@ export interface WaySettingsProps {
 }
 
 /** What makes a way what it is: its settings, or where they stand. */
-export function WaySettings(props: WaySettingsProps) {
-  const { way, design, widget, onSetting } = props;
-  const ids = SETTINGS_OF_WAY[way.id] ?? [];
+export function TransitionSettings(props: TransitionSettingsProps) {
+  const { transition, design, widget, onSetting } = props;
+  const ids = SETTINGS_OF_TRANSITION[transition.id] ?? [];
   return (
     <>
       <Typography variant="h2" sx={{ fontSize: 20 }}>
-        {MOMENT_WORDS[way.from].name} → {MOMENT_WORDS[way.to].name}
+        {MOMENT_WORDS[transition.from].name} → {MOMENT_WORDS[transition.to].name}
       </Typography>
       <Typography variant="body2" sx={{ mb: 2, '::first-letter': { textTransform: 'uppercase' } }}>
-        {way.full}.
+        {transition.full}.
       </Typography>
       {ids.length === 0 ? null : (
         <SettingFields
-          key={`${widget.id} ${way.id}`}
+          key={`${widget.id} ${transition.id}`}
           ids={ids}
           valueOf={(one) => settingValue(design, widget, one)}
           onChange={onSetting}
@@ -50,14 +50,16 @@ export function WaySettings(props: WaySettingsProps) {
 }
 
 /** What a way is made of besides numbers. */
-function Own({ way, design, widget, onChoose, onGate, nameOfTeam }: WaySettingsProps) {
+function Own({ transition, design, widget, onChoose, onGate, nameOfTeam }: TransitionSettingsProps) {
   const toStage = (moment: DrawnMoment, words: string): ReactNode => (
     <Deed onClick={() => onChoose(moment)}>{words}</Deed>
   );
-  switch (way.id) {
-    case 'W1':
-    case 'W3': {
-      const all = widget.invitations.filter(({ manner }) => way.id === 'W1' || manner === 'open');
+  switch (transition.id) {
+    case 'invitation-shown':
+    case 'opened-by-invitation': {
+      const all = widget.invitations.filter(
+        ({ manner }) => transition.id === 'invitation-shown' || manner === 'open',
+      );
       return (
         <Listed title={all.length === 0 ? 'No invitations' : `Invitations, in their order`}>
           {all.map((one) => (
@@ -71,14 +73,14 @@ function Own({ way, design, widget, onChoose, onGate, nameOfTeam }: WaySettingsP
         </Listed>
       );
     }
-    case 'W4':
+    case 'invitation-accepted':
       return toStage('invited', 'Word the replies on the stage');
-    case 'W5':
+    case 'invitation-declined':
       return toStage('invited', 'Word the “no, thanks” on the stage');
-    case 'W6':
-    case 'W8':
-    case 'W11':
-    case 'W18':
+    case 'opened-while-unavailable':
+    case 'availability-lost':
+    case 'availability-lost-while-waiting':
+    case 'availability-gained':
       return (
         <>
           <Typography variant="body2" sx={{ mb: 1 }}>
@@ -89,7 +91,7 @@ function Own({ way, design, widget, onChoose, onGate, nameOfTeam }: WaySettingsP
           <Deed onClick={onGate}>Who can answer?</Deed>
         </>
       );
-    case 'W7':
+    case 'first-message-sent':
       return (
         <Fields
           title="Asked before the chat"
@@ -99,7 +101,7 @@ function Own({ way, design, widget, onChoose, onGate, nameOfTeam }: WaySettingsP
           widget={widget}
         />
       );
-    case 'W9':
+    case 'responder-joined':
       return (
         <Listed title={widget.teams.length === 0 ? 'Nobody answers here yet' : 'Who answers here'}>
           {widget.teams.map((id) => (
@@ -107,9 +109,9 @@ function Own({ way, design, widget, onChoose, onGate, nameOfTeam }: WaySettingsP
           ))}
         </Listed>
       );
-    case 'W13':
+    case 'address-left':
       return toStage('slow-reply', 'Word the offer on the stage');
-    case 'W17':
+    case 'note-sent':
       return (
         <>
           <Fields
@@ -122,11 +124,11 @@ function Own({ way, design, widget, onChoose, onGate, nameOfTeam }: WaySettingsP
           <Recipients teams={widget.teams} nameOfTeam={nameOfTeam} />
         </>
       );
-    case 'W16':
+    case 'asked-again':
       return toStage('goodbye', 'Word it on the stage');
-    case 'W2':
-    case 'W12':
-    case 'W19':
+    case 'launcher-clicked':
+    case 'answer-after-all':
+    case 'returned-after-answer':
       return (
         <Typography variant="body2" color="text.secondary">
           There is nothing to set here: it is always so.

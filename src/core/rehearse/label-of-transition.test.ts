@@ -4,14 +4,14 @@ import { all, any, condition, invitations, not } from '../../../tests/made/invit
 import type { ConditionBody, When } from '../model/condition';
 import { plainField } from '../model/defaults';
 import type { Design, Widget } from '../model/design';
-import { WAYS, type WayId } from '../model/way';
-import { headlineOf, labelOfWay } from './label-of-way';
+import { TRANSITIONS, type TransitionId } from '../model/transition';
+import { headlineOf, labelOfTransition } from './label-of-transition';
 
-const label = (way: WayId, change: Partial<Widget> = {}, more: Partial<Design> = {}) => {
+const label = (transition: TransitionId, change: Partial<Widget> = {}, more: Partial<Design> = {}) => {
   const design = madeDesign(change, more);
   const [widget] = design.widgets;
   if (widget === undefined) throw new Error('Expected a widget.');
-  return labelOfWay(design, widget, way);
+  return labelOfTransition(design, widget, transition);
 };
 const seconds = (value: number) => condition({ kind: 'on-page', seconds: value });
 const page = (...texts: string[]) =>
@@ -22,28 +22,29 @@ const headline = (when: When) => {
 };
 const hours = { calendarId: 'night' };
 
-describe('labelOfWay', () => {
-  it('has a label for each of the 19 ways but one that no setting makes, and none for others', () => {
-    expect(WAYS.filter(({ id }) => label(id) === null).map(({ id }) => id)).toEqual(['W3']);
-    expect(label('W20')).toBeNull();
+describe('labelOfTransition', () => {
+  it('has a label for each of the 19 transitions but one that no setting makes', () => {
+    expect(TRANSITIONS.filter(({ id }) => label(id) === null).map(({ id }) => id)).toEqual([
+      'opened-by-invitation',
+    ]);
   });
 
-  it('W1: how many, and the first to come due by time; who waits for an act comes after; those that are off are not counted', () => {
-    expect(label('W1')).toEqual({ code: 'no-invitations' }); // ours are prepared, and off
+  it('an invitation shown: how many, and the first to come due by time; who waits for an act comes after; those that are off are not counted', () => {
+    expect(label('invitation-shown')).toEqual({ code: 'no-invitations' }); // ours are prepared, and off
     const set = invitations(
       { when: all(condition({ kind: 'leaving' }), seconds(5)) },
       { when: all(seconds(40), page('/tonight')) },
       { when: all(seconds(25), condition({ kind: 'state', states: ['in'] })) },
       { when: all(seconds(1)), isOn: false },
     );
-    expect(label('W1', set)).toEqual({
+    expect(label('invitation-shown', set)).toEqual({
       code: 'invitations',
       count: 3,
       first: { anyOf: [seconds(25)], scope: null },
     });
   });
 
-  it('W1: for a visitor, the one they get first', () => {
+  it('an invitation shown: for a visitor, the one they get first', () => {
     const set = invitations(
       { when: all(condition({ kind: 'visits-in-days', atLeast: 3, days: 14 })) },
       { when: all(seconds(40)) },
@@ -52,7 +53,7 @@ describe('labelOfWay', () => {
     const [widget] = design.widgets;
     if (widget === undefined) throw new Error('Expected a widget.');
     const firstOf = (id: string | null) => {
-      const said = labelOfWay(design, widget, 'W1', id);
+      const said = labelOfTransition(design, widget, 'invitation-shown', id);
       return said?.code === 'invitations' ? said.first.anyOf[0]?.kind : null;
     };
     expect([firstOf(null), firstOf('invitation-b'), firstOf('gone')]).toEqual([
@@ -62,10 +63,13 @@ describe('labelOfWay', () => {
     ]);
   });
 
-  it('W3 is there only where an invitation opens the window', () => {
-    expect(label('W3', invitations({ when: all(seconds(20)) }))).toBeNull();
+  it('opened by an invitation is there only where an invitation opens the window', () => {
+    expect(label('opened-by-invitation', invitations({ when: all(seconds(20)) }))).toBeNull();
     expect(
-      label('W3', invitations({ when: all(seconds(5)) }, { manner: 'open', when: all(seconds(20)) })),
+      label(
+        'opened-by-invitation',
+        invitations({ when: all(seconds(5)) }, { manner: 'open', when: all(seconds(20)) }),
+      ),
     ).toEqual({
       code: 'opens-by-itself',
       count: 1,
@@ -73,76 +77,92 @@ describe('labelOfWay', () => {
     });
   });
 
-  it('W4, W5: the buttons’ own words, and how long a no lasts', () => {
+  it('an invitation accepted, declined: the buttons’ own words, and how long a no lasts', () => {
     const texts = { en: { 'invitation.yes': 'Yes, please', 'invitation.no': 'Not now' } };
-    expect(label('W4', { texts })).toEqual({ code: 'accepts', words: 'Yes, please' });
+    expect(label('invitation-accepted', { texts })).toEqual({ code: 'accepts', words: 'Yes, please' });
     const { limits } = madeDesign();
-    expect(label('W5', { texts }, { limits: { ...limits, restDays: 14 } })).toEqual({
+    expect(label('invitation-declined', { texts }, { limits: { ...limits, restDays: 14 } })).toEqual({
       code: 'declines',
       words: 'Not now',
       restDays: 14,
     });
   });
 
-  it('W6, W8, W11, W18: by what happens in each state, and closing only where there are hours', () => {
-    expect(label('W6')).toEqual({ code: 'clicks-while', states: ['nobody'] });
-    expect(label('W6', hours)).toEqual({ code: 'clicks-while', states: ['closed', 'nobody'] });
+  it('opened while nobody can answer, and availability lost and gained: by what happens in each state, and closing only where there are hours', () => {
+    expect(label('opened-while-unavailable')).toEqual({ code: 'clicks-while', states: ['nobody'] });
+    expect(label('opened-while-unavailable', hours)).toEqual({
+      code: 'clicks-while',
+      states: ['closed', 'nobody'],
+    });
     const deeds = { in: 'chat', nearby: 'chat', busy: 'note', nobody: 'chat', closed: 'note' } as const;
-    expect(label('W6', { ...hours, deeds })).toEqual({ code: 'clicks-while', states: ['closed', 'busy'] });
-    expect(label('W8', { ...hours, deeds })).toEqual({ code: 'leave', closes: true, leaves: false });
-    expect(label('W11')).toEqual({ code: 'leave-meanwhile', closes: false, leaves: true });
-    expect([label('W18'), label('W18', hours)]).toEqual([
+    expect(label('opened-while-unavailable', { ...hours, deeds })).toEqual({
+      code: 'clicks-while',
+      states: ['closed', 'busy'],
+    });
+    expect(label('availability-lost', { ...hours, deeds })).toEqual({
+      code: 'leave',
+      closes: true,
+      leaves: false,
+    });
+    expect(label('availability-lost-while-waiting')).toEqual({
+      code: 'leave-meanwhile',
+      closes: false,
+      leaves: true,
+    });
+    expect([label('availability-gained'), label('availability-gained', hours)]).toEqual([
       { code: 'returns-open', opens: false },
       { code: 'returns-open', opens: true },
     ]);
   });
 
-  it('W7, W17: by what the forms ask', () => {
-    expect(label('W7')).toEqual({ code: 'sends', what: 'message' });
+  it('first message sent, note sent: by what the forms ask', () => {
+    expect(label('first-message-sent')).toEqual({ code: 'sends', what: 'message' });
     const before = [plainField('name', 'short', 'note.name')];
-    expect(label('W7', { forms: { before, note: [], after: [] } })).toEqual({ code: 'sends', what: 'form' });
-    expect(label('W17')).toEqual({ code: 'sends-note', asksMail: true });
-    expect(label('W17', { forms: { before: [], note: before, after: [] } })).toEqual({
+    expect(label('first-message-sent', { forms: { before, note: [], after: [] } })).toEqual({
+      code: 'sends',
+      what: 'form',
+    });
+    expect(label('note-sent')).toEqual({ code: 'sends-note', asksMail: true });
+    expect(label('note-sent', { forms: { before: [], note: before, after: [] } })).toEqual({
       code: 'sends-note',
       asksMail: false,
     });
   });
 
-  it('W9, W10, W14, W15: team and times', () => {
+  it('joined, overdue, ended: team and times', () => {
     const { timings } = madeDesign().widgets[0] ?? {};
     if (timings === undefined) throw new Error('Expected timings.');
-    expect(label('W9', { teams: ['a', 'b'] })).toEqual({ code: 'joins', teams: ['a', 'b'] });
-    expect(label('W10', { timings: { ...timings, slowReplyAfter: 75 } })).toEqual({
+    expect(label('responder-joined', { teams: ['a', 'b'] })).toEqual({ code: 'joins', teams: ['a', 'b'] });
+    expect(label('answer-overdue', { timings: { ...timings, slowReplyAfter: 75 } })).toEqual({
       code: 'no-answer',
       seconds: 75,
     });
-    expect(label('W14')).toEqual({ code: 'never-slow' });
-    expect(label('W14', { timings: { ...timings, slowReplyTalkingAfter: 600 } })).toEqual({
+    expect(label('reply-overdue')).toEqual({ code: 'never-slow' });
+    expect(label('reply-overdue', { timings: { ...timings, slowReplyTalkingAfter: 600 } })).toEqual({
       code: 'no-reply',
       seconds: 600,
     });
-    expect(label('W15', { timings: { ...timings, endsAfterQuiet: 3600 } })).toEqual({
+    expect(label('conversation-ended', { timings: { ...timings, endsAfterQuiet: 3600 } })).toEqual({
       code: 'ends',
       quietSeconds: 3600,
     });
   });
 
-  it('W11, W16: whether a question stays when we close, and whether another may follow', () => {
+  it('availability lost while waiting, asked again: whether a question stays when we close, and whether another may follow', () => {
     const talks = { keepsWaiting: true, offersAgain: false };
-    expect([label('W11', { talks }), label('W16', { talks })]).toEqual([
+    expect([label('availability-lost-while-waiting', { talks }), label('asked-again', { talks })]).toEqual([
       { code: 'stays-waiting' },
       { code: 'asks-nothing-else' },
     ]);
-    expect(label('W16')).toEqual({ code: 'asks-again' });
+    expect(label('asked-again')).toEqual({ code: 'asks-again' });
   });
 
-  it('W2, W12, W13, W19 have nothing to set', () => {
-    expect((['W2', 'W12', 'W13', 'W19'] as const).map((way) => label(way)?.code)).toEqual([
-      'by-hand',
-      'answered',
-      'leaves-address',
-      'comes-back',
-    ]);
+  it('a click on the launcher, an answer after all, an address left, a return have nothing to set', () => {
+    expect(
+      (['launcher-clicked', 'answer-after-all', 'address-left', 'returned-after-answer'] as const).map(
+        (transition) => label(transition)?.code,
+      ),
+    ).toEqual(['by-hand', 'answered', 'leaves-address', 'comes-back']);
   });
 });
 

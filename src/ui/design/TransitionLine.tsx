@@ -1,4 +1,4 @@
-interface WayLineProps {
+interface TransitionLineProps {
   readonly d: string;
   /** This visitor goes along it by themselves. */
   readonly isWalked: boolean;
@@ -9,7 +9,13 @@ interface WayLineProps {
 }
 
 /** One way as a line: thick where this visitor walks it, thin where nobody knows when, dotted where nothing goes. */
-export function WayLine({ d, isWalked, isIdle, isUncertain = false, isChosen = false }: WayLineProps) {
+export function TransitionLine({
+  d,
+  isWalked,
+  isIdle,
+  isUncertain = false,
+  isChosen = false,
+}: TransitionLineProps) {
   return (
     <path
       d={d}

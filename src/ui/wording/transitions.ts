@@ -1,12 +1,17 @@
 import type { WidgetState } from '../../core/model/moment';
 import { SECOND_MS } from '../../core/model/units';
-import { type Headline, type Part, type WayLabel, headlineOf } from '../../core/rehearse/label-of-way';
+import {
+  type Headline,
+  type Part,
+  type TransitionLabel,
+  headlineOf,
+} from '../../core/rehearse/label-of-transition';
 import { orList } from './conditions';
 import { LANGUAGES } from './languages';
 import { lengthWords } from './times';
 
 /** A way in words: at most ten signs beside its line, and the whole of it. */
-export interface WayWords {
+export interface TransitionWords {
   readonly short: string;
   readonly full: string;
 }
@@ -14,12 +19,12 @@ export interface WayWords {
 /** So much fits beside a line at rest. */
 export const SHORT_SIGNS_MAX = 10;
 
-export interface WayContext {
+export interface TransitionContext {
   readonly teamName: (id: string) => string;
 }
 
 /** A way that the calendar leads along later on: beside its line the time, if there is room for it. */
-export function laterWords({ short, full }: WayWords, when: string): WayWords {
+export function laterWords({ short, full }: TransitionWords, when: string): TransitionWords {
   return {
     short: when.length <= SHORT_SIGNS_MAX - 3 ? `at ${when}` : short,
     full: `${full} · later (${when})`,
@@ -27,7 +32,7 @@ export function laterWords({ short, full }: WayWords, when: string): WayWords {
 }
 
 /** A label in words (screens.md, "Label grammar"). */
-export function wayWords(label: WayLabel, { teamName }: WayContext): WayWords {
+export function transitionWords(label: TransitionLabel, { teamName }: TransitionContext): TransitionWords {
   switch (label.code) {
     case 'no-invitations':
       return { short: 'none', full: 'no invitations' };

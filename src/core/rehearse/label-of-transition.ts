@@ -2,7 +2,7 @@ import { type Condition, type Group, isGroup } from '../model/condition';
 import type { Design, Widget } from '../model/design';
 import type { Invitation } from '../model/invitation';
 import type { WidgetState } from '../model/moment';
-import type { WayId } from '../model/way';
+import type { TransitionId } from '../model/transition';
 import { textOf } from '../words/texts-of';
 
 /** One condition as a label says it. What it asks stands in the condition itself; words are made in `ui/wording`. */
@@ -17,7 +17,7 @@ export interface Headline {
 }
 
 /** What a way says of itself: a code, and the values its words need. */
-export type WayLabel =
+export type TransitionLabel =
   | { readonly code: 'no-invitations' }
   | { readonly code: 'invitations'; readonly count: number; readonly first: Headline }
   | { readonly code: 'by-hand' }
@@ -41,72 +41,76 @@ export type WayLabel =
   | { readonly code: 'comes-back' };
 
 /**
- * The label of a way of a widget (screens.md, "Label grammar"), from the settings that make it. It never looks at a
- * visitor: what cannot happen in some circumstances is said beside it. Which invitation comes first does depend on one:
- * `first` names it where that is known. An unknown way has none.
+ * The label of a transition of a widget, from the settings that make it. It never looks at a visitor: what cannot happen
+ * in some circumstances is said beside it. Which invitation comes first does depend on one: `first` names it where that
+ * is known. Null: no setting makes this transition.
  */
-export function labelOfWay(
+export function labelOfTransition(
   design: Design,
   widget: Widget,
-  way: WayId,
+  transition: TransitionId,
   first: string | null = null,
-): WayLabel | null {
-  const { timings, talks, deeds, forms, calendarId } = widget;
-  const closes = calendarId !== null && deeds.closed === 'note';
-  const leaves = deeds.nobody === 'note';
-  const words = (key: 'invitation.yes' | 'invitation.no') =>
-    textOf(design, widget, design.defaultLocale, key);
-  switch (way) {
-    case 'W1':
-      return invitationsLabel('invitations', onOf(widget), first);
-    case 'W2':
-      return { code: 'by-hand' };
-    case 'W3': {
-      const opening = onOf(widget).filter(({ manner }) => manner === 'open');
-      return opening.length === 0 ? null : invitationsLabel('opens-by-itself', opening, first);
-    }
-    case 'W4':
-      return { code: 'accepts', words: words('invitation.yes') };
-    case 'W5':
-      return { code: 'declines', words: words('invitation.no'), restDays: design.limits.restDays };
-    case 'W6':
-      return {
-        code: 'clicks-while',
-        states: STATES.filter(
-          (state) => deeds[state] === 'note' && (state !== 'closed' || calendarId !== null),
-        ),
-      };
-    case 'W7':
-      return { code: 'sends', what: forms.before.length > 0 ? 'form' : 'message' };
-    case 'W8':
-      return { code: 'leave', closes, leaves };
-    case 'W9':
-      return { code: 'joins', teams: widget.teams };
-    case 'W10':
-      return { code: 'no-answer', seconds: timings.slowReplyAfter };
-    case 'W11':
-      return talks.keepsWaiting ? { code: 'stays-waiting' } : { code: 'leave-meanwhile', closes, leaves };
-    case 'W12':
-      return { code: 'answered' };
-    case 'W13':
-      return { code: 'leaves-address' };
-    case 'W14':
-      return timings.slowReplyTalkingAfter === null
-        ? { code: 'never-slow' }
-        : { code: 'no-reply', seconds: timings.slowReplyTalkingAfter };
-    case 'W15':
-      return { code: 'ends', quietSeconds: timings.endsAfterQuiet };
-    case 'W16':
-      return { code: talks.offersAgain ? 'asks-again' : 'asks-nothing-else' };
-    case 'W17':
-      return { code: 'sends-note', asksMail: forms.note.some(({ kind }) => kind === 'email') };
-    case 'W18':
-      return { code: 'returns-open', opens: closes };
-    case 'W19':
-      return { code: 'comes-back' };
-    default:
-      return null;
-  }
+): TransitionLabel | null {
+  return LABELS[transition](widget, design, first);
+}
+
+type LabelFrom = (widget: Widget, design: Design, first: string | null) => TransitionLabel | null;
+
+const LABELS: { readonly [K in TransitionId]: LabelFrom } = {
+  'invitation-shown': (widget, _, first) => invitationsLabel('invitations', onOf(widget), first),
+  'launcher-clicked': () => ({ code: 'by-hand' }),
+  'opened-by-invitation': (widget, _, first) => {
+    const opening = onOf(widget).filter(({ manner }) => manner === 'open');
+    return opening.length === 0 ? null : invitationsLabel('opens-by-itself', opening, first);
+  },
+  'invitation-accepted': (widget, design) => ({
+    code: 'accepts',
+    words: buttonOf(design, widget, 'invitation.yes'),
+  }),
+  'invitation-declined': (widget, design) => ({
+    code: 'declines',
+    words: buttonOf(design, widget, 'invitation.no'),
+    restDays: design.limits.restDays,
+  }),
+  'opened-while-unavailable': ({ deeds, calendarId }) => ({
+    code: 'clicks-while',
+    states: STATES.filter((state) => deeds[state] === 'note' && (state !== 'closed' || calendarId !== null)),
+  }),
+  'first-message-sent': ({ forms }) => ({
+    code: 'sends',
+    what: forms.before.length > 0 ? 'form' : 'message',
+  }),
+  'availability-lost': (widget) => ({ code: 'leave', ...unavailabilityOf(widget) }),
+  'responder-joined': ({ teams }) => ({ code: 'joins', teams }),
+  'answer-overdue': ({ timings }) => ({ code: 'no-answer', seconds: timings.slowReplyAfter }),
+  'availability-lost-while-waiting': (widget) =>
+    widget.talks.keepsWaiting
+      ? { code: 'stays-waiting' }
+      : { code: 'leave-meanwhile', ...unavailabilityOf(widget) },
+  'answer-after-all': () => ({ code: 'answered' }),
+  'address-left': () => ({ code: 'leaves-address' }),
+  'reply-overdue': ({ timings: { slowReplyTalkingAfter: seconds } }) =>
+    seconds === null ? { code: 'never-slow' } : { code: 'no-reply', seconds },
+  'conversation-ended': ({ timings }) => ({ code: 'ends', quietSeconds: timings.endsAfterQuiet }),
+  'asked-again': ({ talks }) => ({ code: talks.offersAgain ? 'asks-again' : 'asks-nothing-else' }),
+  'note-sent': ({ forms }) => ({
+    code: 'sends-note',
+    asksMail: forms.note.some(({ kind }) => kind === 'email'),
+  }),
+  'availability-gained': (widget) => ({ code: 'returns-open', opens: unavailabilityOf(widget).closes }),
+  'returned-after-answer': () => ({ code: 'comes-back' }),
+};
+
+/** What can make a widget unable to answer: its hours, or that nobody is there. */
+function unavailabilityOf({ deeds, calendarId }: Widget): {
+  readonly closes: boolean;
+  readonly leaves: boolean;
+} {
+  return { closes: calendarId !== null && deeds.closed === 'note', leaves: deeds.nobody === 'note' };
+}
+
+function buttonOf(design: Design, widget: Widget, key: 'invitation.yes' | 'invitation.no'): string {
+  return textOf(design, widget, design.defaultLocale, key);
 }
 
 const STATES: readonly WidgetState[] = ['closed', 'nobody', 'busy', 'nearby', 'in'];
@@ -120,7 +124,7 @@ function invitationsLabel(
   code: 'invitations' | 'opens-by-itself',
   all: readonly Invitation[],
   id: string | null,
-): WayLabel {
+): TransitionLabel {
   const [soonest] = [...all].sort((a, b) => earliest(a) - earliest(b));
   const first = all.find((one) => one.id === id) ?? soonest;
   return first === undefined

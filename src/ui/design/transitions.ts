@@ -1,13 +1,13 @@
 import type { Design, Widget } from '../../core/model/design';
-import { WAYS, WAYS_BY_TIME, type WayId } from '../../core/model/way';
+import { TRANSITIONS, TRANSITIONS_BY_TIME, type TransitionId } from '../../core/model/transition';
 import type { Moment } from '../../core/model/moment';
-import { type WayLabel, labelOfWay } from '../../core/rehearse/label-of-way';
+import { type TransitionLabel, labelOfTransition } from '../../core/rehearse/label-of-transition';
 import type { Stone } from './stones';
-import { type WayWords, laterWords, wayWords } from '../wording/ways';
+import { type TransitionWords, laterWords, transitionWords } from '../wording/transitions';
 
 /** A way as it is drawn and said. */
-export interface DrawnWay extends WayWords {
-  readonly id: WayId;
+export interface DrawnTransition extends TransitionWords {
+  readonly id: TransitionId;
   readonly from: Moment;
   readonly to: Moment;
   /** Nothing goes there: it is drawn thin. */
@@ -17,10 +17,10 @@ export interface DrawnWay extends WayWords {
 }
 
 /** When a change of the state leads along a way, in words; null: nobody knows, undefined: it waits for none. */
-export type LaterWords = (way: WayId) => string | null | undefined;
+export type LaterWords = (transition: TransitionId) => string | null | undefined;
 
 /** The ways of a widget that there are, in their order, with their words. */
-export function waysOf(
+export function transitionsOf(
   design: Design,
   widget: Widget,
   {
@@ -28,11 +28,11 @@ export function waysOf(
     first,
     later,
   }: { readonly teamName: (id: string) => string; readonly first: string | null; readonly later: LaterWords },
-): DrawnWay[] {
-  return WAYS.flatMap(({ id, from, to }) => {
-    const label = labelOfWay(design, widget, id, first);
+): DrawnTransition[] {
+  return TRANSITIONS.flatMap(({ id, from, to }) => {
+    const label = labelOfTransition(design, widget, id, first);
     if (label === null) return [];
-    const words = wayWords(label, { teamName });
+    const words = transitionWords(label, { teamName });
     const when = IDLE.has(label.code) ? undefined : later(id);
     return [
       {
@@ -48,7 +48,7 @@ export function waysOf(
 }
 
 /** Labels of ways that lead nowhere as things are set. */
-const IDLE: ReadonlySet<WayLabel['code']> = new Set([
+const IDLE: ReadonlySet<TransitionLabel['code']> = new Set([
   'no-invitations',
   'never-slow',
   'stays-waiting',
@@ -56,8 +56,8 @@ const IDLE: ReadonlySet<WayLabel['code']> = new Set([
 ]);
 
 /** Whether this visitor goes along a way by themselves: both its ends are reached so, and time alone leads along it. */
-export function isWalkedWay({ id, from, to }: DrawnWay, stones: readonly Stone[]): boolean {
+export function isVisitedTransition({ id, from, to }: DrawnTransition, stones: readonly Stone[]): boolean {
   const isWalked = (moment: Moment): boolean =>
     stones.some((one) => one.moment === moment && (one.nearness === 'here' || one.nearness === 'on-the-way'));
-  return WAYS_BY_TIME.includes(id) && isWalked(from) && isWalked(to);
+  return TRANSITIONS_BY_TIME.includes(id) && isWalked(from) && isWalked(to);
 }

@@ -1,27 +1,27 @@
-import type { WayId } from '../../core/model/way';
+import type { TransitionId } from '../../core/model/transition';
 import { memo } from 'react';
 import ButtonBase from '@mui/material/ButtonBase';
-import { SHORT_SIGNS_MAX } from '../wording/ways';
+import { SHORT_SIGNS_MAX } from '../wording/transitions';
 import {
   LANE_TOP,
   PATH_HEIGHT,
   type PathMeasures,
   STONES,
   STONE_HEIGHT,
-  WAYS_AT_REST,
+  TRANSITIONS_AT_REST,
   columnLeft,
 } from './path-layout';
-import { WayLine } from './WayLine';
-import type { DrawnWay } from './ways';
+import { TransitionLine } from './TransitionLine';
+import type { DrawnTransition } from './transitions';
 
-interface PathWaysProps {
+interface PathTransitionsProps {
   readonly measures: PathMeasures;
   readonly width: number;
-  readonly ways: readonly DrawnWay[];
+  readonly transitions: readonly DrawnTransition[];
   /** Ways this visitor goes along by themselves. */
-  readonly walked: readonly WayId[];
-  readonly chosen: WayId | null;
-  readonly onChoose: (way: WayId) => void;
+  readonly walked: readonly TransitionId[];
+  readonly chosen: TransitionId | null;
+  readonly onChoose: (transition: TransitionId) => void;
 }
 
 interface Drawing {
@@ -37,42 +37,42 @@ interface Drawing {
  * The ways at rest: fine curves with their short words, each of which opens its settings. Left out for a screen reader
  * and the Tab key: stones say where they lead, and signposts open the same settings.
  */
-export const PathWays = memo(function PathWays({
+export const PathTransitions = memo(function PathTransitions({
   measures,
   width,
-  ways,
+  transitions,
   walked,
   chosen,
   onChoose,
-}: PathWaysProps) {
+}: PathTransitionsProps) {
   const fits = measures.stoneWidth >= 150 ? SHORT_SIGNS_MAX : 6;
-  const drawn = WAYS_AT_REST.flatMap((id) => {
-    const way = ways.find((one) => one.id === id);
+  const drawn = TRANSITIONS_AT_REST.flatMap((id) => {
+    const transition = transitions.find((one) => one.id === id);
     const drawing = DRAWINGS[id]?.(measures);
-    return way === undefined || drawing === undefined ? [] : [{ way, drawing }];
+    return transition === undefined || drawing === undefined ? [] : [{ transition, drawing }];
   });
   return (
     <div aria-hidden>
       <svg width={width} height={PATH_HEIGHT} style={{ position: 'absolute', inset: 0 }}>
-        {drawn.map(({ way, drawing }) => (
-          <g key={way.id} data-way={way.id}>
-            <WayLine
+        {drawn.map(({ transition, drawing }) => (
+          <g key={transition.id} data-transition={transition.id}>
+            <TransitionLine
               d={drawing.d}
-              isWalked={walked.includes(way.id)}
-              isIdle={way.isIdle}
-              isUncertain={way.isUncertain}
-              isChosen={way.id === chosen}
+              isWalked={walked.includes(transition.id)}
+              isIdle={transition.isIdle}
+              isUncertain={transition.isUncertain}
+              isChosen={transition.id === chosen}
             />
           </g>
         ))}
       </svg>
-      {drawn.map(({ way, drawing }) =>
-        way.short.length > fits ? null : (
+      {drawn.map(({ transition, drawing }) =>
+        transition.short.length > fits ? null : (
           <ButtonBase
-            key={way.id}
-            data-way-words={way.id}
+            key={transition.id}
+            data-transition-words={transition.id}
             tabIndex={-1}
-            onClick={() => onChoose(way.id)}
+            onClick={() => onChoose(transition.id)}
             sx={{
               position: 'absolute',
               left: drawing.x,
@@ -85,11 +85,11 @@ export const PathWays = memo(function PathWays({
               whiteSpace: 'nowrap',
               borderRadius: '6px',
               bgcolor: drawing.isLow ? 'var(--porch-lane)' : 'background.paper',
-              ...(way.id === chosen ? { boxShadow: '0 0 0 2px var(--porch-door)' } : {}),
+              ...(transition.id === chosen ? { boxShadow: '0 0 0 2px var(--porch-door)' } : {}),
               '&:hover': { textDecoration: 'underline' },
             }}
           >
-            {way.short}
+            {transition.short}
           </ButtonBase>
         ),
       )}
@@ -141,30 +141,30 @@ function between(upper: string, lower: string): (measures: PathMeasures) => Draw
   };
 }
 
-const DRAWINGS: Partial<Record<WayId, (measures: PathMeasures) => Drawing>> = {
-  W1: along('passing-by', 'invited'),
+const DRAWINGS: Partial<Record<TransitionId, (measures: PathMeasures) => Drawing>> = {
+  'invitation-shown': along('passing-by', 'invited'),
   // Under Invited, in the gap between the lanes.
-  W2: (measures) => {
+  'launcher-clicked': (measures) => {
     const [a, b] = [edges('passing-by', measures), edges('at-the-door', measures)];
     const low = a.bottom + 13;
     const d = `M${a.centre} ${a.bottom}C${a.centre + 6} ${low} ${a.centre + 20} ${low} ${a.centre + 44} ${low}H${b.left - 14}C${b.left + 6} ${low} ${b.left + 22} ${low - 2} ${b.left + 26} ${b.bottom}`;
     return { d, x: (a.right + b.left) / 2, y: low + 4, anchor: 'middle' };
   },
-  W4: along('invited', 'at-the-door'),
-  W7: along('at-the-door', 'waiting'),
-  W8: between('at-the-door', 'nobody-home'),
-  W9: along('waiting', 'talking'),
-  W10: between('waiting', 'slow-reply'),
+  'invitation-accepted': along('invited', 'at-the-door'),
+  'first-message-sent': along('at-the-door', 'waiting'),
+  'availability-lost': between('at-the-door', 'nobody-home'),
+  'responder-joined': along('waiting', 'talking'),
+  'answer-overdue': between('waiting', 'slow-reply'),
   // Answered after all: back up across the lanes.
-  W12: (measures) => {
+  'answer-after-all': (measures) => {
     const [a, b] = [edges('slow-reply', measures), edges('talking', measures)];
     const d = `M${a.right - 20} ${a.top}C${a.right - 10} ${a.top - 14} ${b.left + 10} ${b.bottom + 16} ${b.left + 30} ${b.bottom}`;
     return { d, x: (a.right + b.left) / 2 + 4, y: (a.top + b.bottom) / 2 + 4, anchor: 'middle' };
   },
-  W13: (measures) => ({ ...along('slow-reply', 'note-left')(measures), isLow: true }),
-  W15: along('talking', 'goodbye'),
+  'address-left': (measures) => ({ ...along('slow-reply', 'note-left')(measures), isLow: true }),
+  'conversation-ended': along('talking', 'goodbye'),
   // Under Slow reply, along the lower edge.
-  W17: (measures) => {
+  'note-sent': (measures) => {
     const [a, b] = [edges('nobody-home', measures), edges('note-left', measures)];
     const low = PATH_HEIGHT - 3;
     const d = `M${a.right - 30} ${a.bottom}C${a.right - 20} ${low} ${a.right - 4} ${low} ${a.right + 14} ${low}H${b.left - 14}C${b.left + 4} ${low} ${b.left + 20} ${low} ${b.left + 30} ${b.bottom}`;
@@ -176,5 +176,5 @@ const DRAWINGS: Partial<Record<WayId, (measures: PathMeasures) => Drawing>> = {
       isLow: true,
     };
   },
-  W19: between('talking', 'note-left'),
+  'returned-after-answer': between('talking', 'note-left'),
 };
