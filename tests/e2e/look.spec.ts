@@ -462,11 +462,11 @@ test('a cookie bar is marked; what lies over it is told for every screen; the la
   await saved(page);
   const today = await enterAs(browser, house, 'today');
   await todayScreen.suggestions(today).click();
-  const board = today
+  const finding = today
     .getByRole('listitem')
     .filter({ hasText: 'lies 44 px over the lower bar of your page on a computer (1280 × 800)' });
-  await expect(board).toHaveCount(3);
-  await todayScreen.openPlace(board.first()).click();
+  await expect(finding).toHaveCount(3);
+  await todayScreen.openPlace(finding.first()).click();
   await expect(lookScreen.covered(part(today, 'Place'))).toBeVisible();
   await today.close();
   await stageScreen.wholePage(page).click();

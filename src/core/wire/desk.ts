@@ -75,17 +75,17 @@ export interface PagePictures {
   readonly siteAddress: string | null;
 }
 
-/** What loose boards are computed from besides the draft, and which of them were put aside. */
-export interface BoardFacts {
+/** What findings are computed from besides the draft, and which of them were dismissed. */
+export interface FindingFacts {
   readonly peopleOf: Readonly<Record<string, number>>;
   readonly publicUrl: string | null;
   readonly siteAddress: string | null;
   readonly isZoneConfirmed: boolean;
-  readonly asides: readonly BoardAside[];
+  readonly dismissals: readonly Dismissal[];
 }
 
-/** A board that was put aside, with the reason, by whom and when. */
-export interface BoardAside {
+/** A finding that was dismissed, with the reason, by whom and when. */
+export interface Dismissal {
   readonly key: string;
   readonly reason: string;
   readonly personName: string;

@@ -126,6 +126,7 @@ describe('migrateDatabase', () => {
       '202611260007-previews',
       '202611260008-page-bars',
       '202611260009-faces',
+      '202611290001-plain-names',
     ]);
     expect(await migrateDatabase(db, '')).toEqual([]);
   });

@@ -11,6 +11,7 @@ import * as uploads from './migrations/202611260006-uploads';
 import * as previews from './migrations/202611260007-previews';
 import * as pageBars from './migrations/202611260008-page-bars';
 import * as faces from './migrations/202611260009-faces';
+import * as plainNames from './migrations/202611290001-plain-names';
 import { type Db, connectionOf } from './open';
 
 const MIGRATIONS: Readonly<Record<string, Migration>> = {
@@ -24,6 +25,7 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '202611260007-previews': previews,
   '202611260008-page-bars': pageBars,
   '202611260009-faces': faces,
+  '202611290001-plain-names': plainNames,
 };
 
 /** A migration that failed; the database is as it was before. */

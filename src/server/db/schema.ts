@@ -183,7 +183,13 @@ export interface Schema {
     written_ms: number | null;
     stored_ms: number;
   };
-  board_aside: { site_id: string; board_key: string; reason: string; person_id: string; at_ms: number };
+  dismissed_finding: {
+    site_id: string;
+    finding_key: string;
+    reason: string;
+    person_id: string;
+    at_ms: number;
+  };
   upload: {
     site_id: string;
     hash: string;

@@ -18,8 +18,8 @@ import { UnwritableError, inTransaction } from '../db/transaction';
 import { readJson } from '../http/read-body';
 import { findMember, secretFrom } from '../http/who';
 import {
-  AsideInput,
-  BoardInput,
+  DismissInput,
+  FindingKeyInput,
   BringBackInput,
   ChangeInput,
   DesignFileInput,
@@ -38,7 +38,7 @@ import { parseInput } from '../input/parse-input';
 import type { State } from '../state';
 import { type DraftOutcome, getDraft, saveChange, stepDraft } from '../usecases/draft';
 import { sayWish, teamStates } from '../usecases/presence';
-import { boardFacts, putAside, takeBack } from '../usecases/boards';
+import { findingFacts, dismiss, restoreFinding } from '../usecases/findings';
 import { forgetVisit, keepVisit } from '../usecases/kept-visits';
 import { forgetSituation, keepSituation } from '../usecases/kept-situations';
 import { listKeptSituations } from '../db/repositories/kept-situations';
@@ -108,11 +108,11 @@ export const DESK_ROUTES: Readonly<Record<string, Route<never>>> = {
   'POST versions/*/bring-back': route('designer', BringBackInput, bringBackAnswer),
   'POST publications/*/cancel': route('designer', NothingInput, cancelAnswer),
   'POST pause': route('designer', PauseInput, pauseAnswer),
-  'GET boards': route('designer', undefined, async ({ state, member }) =>
-    json(200, await boardFacts(state, member.site), {}),
+  'GET findings': route('designer', undefined, async ({ state, member }) =>
+    json(200, await findingFacts(state, member.site), {}),
   ),
-  'POST boards/aside': route('designer', AsideInput, asideAnswer),
-  'POST boards/back': route('designer', BoardInput, backAnswer),
+  'POST findings/dismiss': route('designer', DismissInput, dismissAnswer),
+  'POST findings/restore': route('designer', FindingKeyInput, restoreAnswer),
   'GET recipients': route('designer', undefined, async ({ state, member }) =>
     json(200, { recipients: await listRecipients(state.db, member.site.id) }, {}),
   ),
@@ -243,9 +243,9 @@ function draftAnswer(outcome: DraftOutcome): Response {
   return json(400, { errors: outcome.errors }, {});
 }
 
-async function asideAnswer(call: DeskCall, input: AsideInput): Promise<Response> {
-  const isAside = await putAside(call.state, actorOf(call), input);
-  return isAside
+async function dismissAnswer(call: DeskCall, input: DismissInput): Promise<Response> {
+  const isDismissed = await dismiss(call.state, actorOf(call), input);
+  return isDismissed
     ? json(200, {}, {})
     : refusal(409, 'So many boards are put aside that nobody sees what matters. Take some back first.', {});
 }
@@ -273,8 +273,8 @@ async function recipientsAnswer(
   return isThere ? json(200, {}, {}) : refusal(404, 'There is no such team.', {});
 }
 
-async function backAnswer({ state, member }: DeskCall, { key }: BoardInput): Promise<Response> {
-  await takeBack(state, member.site.id, key);
+async function restoreAnswer({ state, member }: DeskCall, { key }: FindingKeyInput): Promise<Response> {
+  await restoreFinding(state, member.site.id, key);
   return json(200, {}, {});
 }
 

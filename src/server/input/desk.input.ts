@@ -71,7 +71,7 @@ export class PageSourceInput {
   address!: string;
 }
 
-/** A board by its key, and why it may stay as it is. */
+/** A finding by its key, and why it may stay as it is. */
 @ValidatorConstraint({ name: 'mails' })
 class MailsFit implements ValidatorConstraintInterface {
   validate(value: unknown): boolean {
@@ -93,16 +93,16 @@ export class RecipientsInput {
   @Validate(MailsFit) mails!: string[];
 }
 
-export class AsideInput {
-  @MaxLength(LIMITS.boardKeyChars) @MinLength(1) @IsString() key!: string;
+export class DismissInput {
+  @MaxLength(LIMITS.findingKeyChars) @MinLength(1) @IsString() key!: string;
   @MaxLength(LIMITS.remarkChars)
   @Matches(/\S/, { message: 'Say why: somebody will wonder later.' })
   @IsString()
   reason!: string;
 }
 
-export class BoardInput {
-  @MaxLength(LIMITS.boardKeyChars) @MinLength(1) @IsString() key!: string;
+export class FindingKeyInput {
+  @MaxLength(LIMITS.findingKeyChars) @MinLength(1) @IsString() key!: string;
 }
 
 export class StepInput {

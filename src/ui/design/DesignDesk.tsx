@@ -6,7 +6,7 @@ import useMediaQuery from '@mui/material/useMediaQuery';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { cornerFor } from '../../core/look/place';
 import { decided } from '../../core/rehearse/decided';
-import type { Board } from '../../core/boards/board';
+import type { Finding } from '../../core/findings/finding';
 import { explain } from '../../core/decide/explain';
 import { pageShowing } from '../../core/rehearse/page-showing';
 import type { TextKey } from '../../core/words/catalogue';
@@ -55,15 +55,15 @@ interface DesignDeskProps {
 
 /** The screen nobody else has: circumstances, stage, inspector, Because and path over one draft. */
 export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
-  const { siteName, zone, boards, tellDesign } = useSite();
+  const { siteName, zone, findings, tellDesign } = useSite();
   const { design } = draft;
   const [supposed, suppose] = useSupposed(design);
   const [chosen, acts] = useChosen();
   const { choose, chooseAside, set } = acts;
   const [isBecauseOpen, setBecauseOpen] = useState(false);
   const openBecause = useCallback(() => setBecauseOpen(true), []);
-  // Boards are of the draft: a version that is only looked at has none.
-  const open = (draft.version === null ? boards?.open : null) ?? NO_BOARDS;
+  // Findings are of the draft: a version that is only looked at has none.
+  const open = (draft.version === null ? findings?.open : null) ?? NO_FINDINGS;
   const publishing = usePublishing(saver, draft, overview, open);
   const firstText = useFirstText();
   const isNarrow = useMediaQuery('(max-width: 1199.5px)', { noSsr: true });
@@ -152,7 +152,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
     alsoSaid: texts.alsoSaid,
     onEdit: editText,
     outOfReach: stone.outOfReach,
-    boards: open.filter(({ widgetId }) => widgetId === null || widgetId === widget.id),
+    findings: open.filter(({ widgetId }) => widgetId === null || widgetId === widget.id),
     onWidget: edits.setWidget,
     site,
     base,
@@ -354,5 +354,5 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
   );
 }
 
-const NO_BOARDS: readonly Board[] = [];
+const NO_FINDINGS: readonly Finding[] = [];
 const NOTHING = { situations: [], place: 0 } as const;

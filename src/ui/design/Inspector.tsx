@@ -5,13 +5,13 @@ import ButtonBase from '@mui/material/ButtonBase';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { type ReactNode, memo } from 'react';
-import type { Board } from '../../core/boards/board';
+import type { Finding } from '../../core/findings/finding';
 import type { Deed, WidgetState } from '../../core/model/moment';
 import { SETTINGS_AT, settingValue } from '../../core/model/settings';
 import type { DrawnMoment } from '../../core/rehearse/stand-at';
 import type { TextKey } from '../../core/words/catalogue';
 import type { MomentTexts } from './stage-texts';
-import { boardSentence } from '../wording/boards';
+import { findingSentence } from '../wording/findings';
 import { MOMENT_WORDS } from '../wording/moments';
 import { LookPanel, type LookPanelProps } from '../look/LookPanel';
 import type { TeamRow } from './gate-rows';
@@ -43,8 +43,8 @@ export interface InspectorProps extends LookPanelProps {
   /** Edits a text on the stage, where it stands or over it. */
   readonly onEdit: (key: TextKey) => void;
   readonly outOfReach: string | null;
-  /** Loose boards of this widget, wherever they can be mended. */
-  readonly boards: readonly Board[];
+  /** findings of this widget, wherever they can be mended. */
+  readonly findings: readonly Finding[];
   readonly onDeed: (state: WidgetState, deed: Deed) => void;
   readonly onChoose: (moment: DrawnMoment) => void;
   readonly onGate: () => void;
@@ -124,8 +124,8 @@ export function Here(props: InspectorProps) {
 const WhatItIs = memo(function WhatItIs({
   moment,
   outOfReach,
-  boards,
-}: Pick<InspectorProps, 'moment' | 'outOfReach' | 'boards'>) {
+  findings,
+}: Pick<InspectorProps, 'moment' | 'outOfReach' | 'findings'>) {
   const { name, what } = MOMENT_WORDS[moment];
   return (
     <>
@@ -138,7 +138,7 @@ const WhatItIs = memo(function WhatItIs({
           In these circumstances a visitor does not get here: {outOfReach}. It is shown as it would be.
         </Typography>
       )}
-      <BoardsHere boards={boards} />
+      <FindingsHere findings={findings} />
       <Typography variant="body2" sx={{ mt: 2 }}>
         What can be seen is edited on the stage: choose a text where it stands.
       </Typography>
@@ -148,7 +148,7 @@ const WhatItIs = memo(function WhatItIs({
 
 function OfMoment({
   moment,
-  boards,
+  findings,
   alsoSaid,
   onEdit,
   outOfReach,
@@ -164,7 +164,7 @@ function OfMoment({
       <WhatItIs
         moment={moment}
         outOfReach={outOfReach}
-        boards={useSame(boards.filter((one) => one.moment === moment || one.crack === moment))}
+        findings={useSame(findings.filter((one) => one.moment === moment || one.crack === moment))}
       />
       {ids.length === 0 ? null : (
         <Section title="What cannot be seen">
@@ -217,8 +217,8 @@ const AlsoSaid = memo(function AlsoSaid({
 });
 
 /** What is computed to be wrong or doubtful here. */
-function BoardsHere({ boards }: { boards: readonly Board[] }) {
-  return boards.map((one) => (
+function FindingsHere({ findings }: { findings: readonly Finding[] }) {
+  return findings.map((one) => (
     <Box
       key={one.key}
       role="note"
@@ -227,11 +227,11 @@ function BoardsHere({ boards }: { boards: readonly Board[] }) {
         px: 1.25,
         py: 0.75,
         fontSize: 13,
-        borderInlineStart: `3px solid var(--porch-${one.level === 'mend' ? 'clay' : 'edge'})`,
+        borderInlineStart: `3px solid var(--porch-${one.level === 'must-fix' ? 'clay' : 'edge'})`,
         bgcolor: 'var(--porch-lane)',
       }}
     >
-      {boardSentence(one)}
+      {findingSentence(one)}
     </Box>
   ));
 }

@@ -19,7 +19,7 @@ interface RecipientsProps {
 
 /** Who gets the notes of a widget's teams. It takes effect at once, and is not part of the draft. */
 export function Recipients({ teams, nameOfTeam }: RecipientsProps) {
-  const { port, notice, boards } = useSite();
+  const { port, notice, findings } = useSite();
   const [all, setAll] = useState<Readonly<Record<string, readonly string[]>> | null>(null);
   const [fault, setFault] = useState<{ readonly teamId: string; readonly words: string } | null>(null);
   useEffect(() => {
@@ -66,7 +66,7 @@ export function Recipients({ teams, nameOfTeam }: RecipientsProps) {
         Who gets the notes
       </Typography>
       {teams.map((id) => {
-        const people = boards?.peopleOf[id] ?? 0;
+        const people = findings?.peopleOf[id] ?? 0;
         return (
           <Box key={id} sx={{ mb: 1.5 }}>
             <Typography variant="body2" sx={{ mb: 1 }}>

@@ -21,7 +21,7 @@ export interface Stone {
   readonly nearness: Nearness;
   /** Why it cannot be reached in these circumstances; null: it can. */
   readonly outOfReach: string | null;
-  /** Why a visitor does not get on from here, as far as the loose boards tell; null: they do. */
+  /** Why a visitor does not get on from here, as far as the findings tell; null: they do. */
   readonly crack: string | null;
 }
 

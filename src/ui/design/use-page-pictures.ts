@@ -39,7 +39,7 @@ export function usePagePictures(
   const setKnown = useCallback(
     (next: PagePictures): void => {
       setKnownHere(next);
-      tellPictures(next); // loose boards are of the page, too
+      tellPictures(next); // findings are of the page, too
     },
     [tellPictures],
   );

@@ -1,7 +1,7 @@
 'use client';
 
 import { type ReactNode, useDeferredValue, useMemo, useState } from 'react';
-import type { Board } from '../../core/boards/board';
+import type { Finding } from '../../core/findings/finding';
 import { changesOf } from '../../core/publishing/changes';
 import type { Overview } from '../../core/wire/desk';
 import { changeContext } from '../publishing/change-context';
@@ -21,7 +21,7 @@ export function usePublishing(
   saver: DraftSaver,
   { design, revision }: DraftState,
   overview: Overview,
-  boards: readonly Board[],
+  findings: readonly Finding[],
 ): Publishing {
   const [isOpen, setOpen] = useState(false);
   const { publishedDesign } = overview;
@@ -37,7 +37,7 @@ export function usePublishing(
       revision={revision}
       changes={changes}
       context={changeContext(overview, publishedDesign, design)}
-      boards={boards}
+      findings={findings}
       nextVersion={overview.newestVersion + 1}
       checks={<PublishChecks design={design} nameOf={(id) => nameOfInvitation(design, id)} />}
       onPublished={() => void saver.reload()}

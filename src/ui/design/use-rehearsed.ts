@@ -5,7 +5,7 @@ import { zoneOf } from '../../core/decide/hours-now';
 import type { TransitionId } from '../../core/model/transition';
 import { laterAt } from '../../core/rehearse/later';
 import { decided } from '../../core/rehearse/decided';
-import type { Board } from '../../core/boards/board';
+import type { Finding } from '../../core/findings/finding';
 import type { Circumstances } from '../../core/model/circumstances';
 import type { Design, Widget } from '../../core/model/design';
 import type { WidgetState } from '../../core/model/moment';
@@ -18,7 +18,7 @@ import {
 } from '../../core/rehearse/suppose';
 import type { Overview } from '../../core/wire/desk';
 import type { PublishedSite } from '../../core/wire/published-site';
-import { boardSentence } from '../wording/boards';
+import { findingSentence } from '../wording/findings';
 import { untilWords } from '../wording/times';
 import { teamName } from '../wording/states';
 import { draftSite } from './draft-site';
@@ -54,7 +54,7 @@ export function useRehearsed(
   design: Design,
   supposed: Supposed,
   overview: Overview,
-  boards: readonly Board[],
+  findings: readonly Finding[],
 ): Rehearsed | string {
   const { page, locale } = supposed;
   const made = useMemo(() => draftSite(design, locale, overview), [design, locale, overview]);
@@ -78,7 +78,7 @@ export function useRehearsed(
     () => (site !== null && widget !== undefined ? stonesOf(site, widget, base, near, nameOfTeam) : []),
     [site, widget, base, near, nameOfTeam],
   );
-  const stones = useMemo(() => withCracks(whole, boards, widget), [whole, boards, widget]);
+  const stones = useMemo(() => withCracks(whole, findings, widget), [whole, findings, widget]);
   const calendarId = widget?.calendarId ?? null;
   const found = useMemo(
     () =>
@@ -130,18 +130,18 @@ export function useRehearsed(
   };
 }
 
-/** A board without a widget of its own cracks the stones of every widget. */
+/** A finding without a widget of its own cracks the stones of every widget. */
 function withCracks(
   stones: readonly Stone[],
-  boards: readonly Board[],
+  findings: readonly Finding[],
   widget: Widget | undefined,
 ): readonly Stone[] {
-  const cracks = boards.filter(
+  const cracks = findings.filter(
     ({ crack, widgetId }) => crack !== null && (widgetId === null || widgetId === widget?.id),
   );
   if (cracks.length === 0) return stones;
   return stones.map((stone) => {
     const found = cracks.find(({ crack }) => crack === stone.moment);
-    return found === undefined ? stone : { ...stone, crack: boardSentence(found) };
+    return found === undefined ? stone : { ...stone, crack: findingSentence(found) };
   });
 }

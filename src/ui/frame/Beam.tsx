@@ -27,10 +27,10 @@ export interface BeamProps {
 
 /** The bar at the top of every screen: where one is, who is in, and whose site it is. */
 export function Beam(props: BeamProps) {
-  const { siteKey, role, boards } = useSite();
+  const { siteKey, role, findings } = useSite();
   const here = usePathname().split('/')[3] ?? 'today';
   const waiting = useWaitingCount();
-  const toMend = (boards?.open ?? []).filter(({ level }) => level === 'mend').length;
+  const toMend = (findings?.open ?? []).filter(({ level }) => level === 'must-fix').length;
   const [isMenuOpen, setMenuOpen] = useState(false);
   const screens = SCREENS.filter((screen) => screen.hidesFrom !== role);
   const links = screens

@@ -12,11 +12,11 @@ import {
 } from 'react';
 import { httpPort } from './http-port';
 import type { Overview } from '../../core/wire/desk';
-import { type BoardActs, useBoards } from './use-boards';
+import { type FindingActions, useFindings } from '../findings/use-findings';
 import { type DeskEvent, PortError, type SitePort } from './port';
 
 /** The site the person works on, shared by the frame and every screen in it. */
-export interface SiteShared extends BoardActs {
+export interface SiteShared extends FindingActions {
   readonly siteKey: string;
   readonly siteName: string;
   readonly zone: string;
@@ -105,7 +105,7 @@ export function SiteProvider({
     });
   }, [port, reload]);
 
-  const { boards, tellDesign, tellPictures, putAside, takeBack } = useBoards(
+  const { findings, tellDesign, tellPictures, dismiss, restoreFinding } = useFindings(
     port,
     siteKey,
     overview,
@@ -125,11 +125,11 @@ export function SiteProvider({
       isSignedOut,
       reload,
       notice,
-      boards,
+      findings,
       tellDesign,
       tellPictures,
-      putAside,
-      takeBack,
+      dismiss,
+      restoreFinding,
       setWish: async (wish) => {
         await port.setWish(wish);
         await reload();
@@ -155,11 +155,11 @@ export function SiteProvider({
       isSignedOut,
       reload,
       notice,
-      boards,
+      findings,
       tellDesign,
       tellPictures,
-      putAside,
-      takeBack,
+      dismiss,
+      restoreFinding,
     ],
   );
   return <Context value={shared}>{children}</Context>;

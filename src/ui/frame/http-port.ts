@@ -5,7 +5,7 @@ import type { Design } from '../../core/model/design';
 import type { TeamState } from '../../core/model/moment';
 import type { VisitorEntry } from '../../core/wire/talk';
 import type {
-  BoardFacts,
+  FindingFacts,
   DesignFileAnswer,
   DeskConversation,
   DeskTalk,
@@ -54,9 +54,9 @@ export function httpPort(siteKey: string, personId: string): SitePort {
     openPreview: () => post<{ id: string; link: string; expires: number }>('previews', {}),
     endPreview: async (id) => void (await post(`previews/${id}/end`, {})),
     setPaused: async (isPaused) => void (await post('pause', { isPaused })),
-    getBoards: () => get<BoardFacts>('boards'),
-    putAside: async (key, reason) => void (await post('boards/aside', { key, reason })),
-    takeBack: async (key) => void (await post('boards/back', { key })),
+    getFindings: () => get<FindingFacts>('findings'),
+    dismiss: async (key, reason) => void (await post('findings/dismiss', { key, reason })),
+    restoreFinding: async (key) => void (await post('findings/restore', { key })),
     getRecipients: async () => (await get<{ recipients: Record<string, string[]> }>('recipients')).recipients,
     setRecipients: async (teamId, mails) => void (await post('recipients', { teamId, mails })),
     getPageSource: (address) => post<{ address: string; text: string }>('page-source', { address }),

@@ -7,7 +7,7 @@ import type { KeptVisit } from '../../core/rehearse/kept-visit';
 import type { KeptSituation } from '../../core/rehearse/suppose';
 import type { EpochMs } from '../../core/model/units';
 import type {
-  BoardFacts,
+  FindingFacts,
   DesignFileAnswer,
   DeskConversation,
   DeskTalk,
@@ -47,10 +47,10 @@ export interface SitePort {
   endPreview(id: string): Promise<void>;
   /** Judges a design that came as a file; nothing is stored. */
   judgeDesignFile(text: string): Promise<DesignFileAnswer>;
-  getBoards(): Promise<BoardFacts>;
-  /** Puts a loose board aside, with the reason. */
-  putAside(key: string, reason: string): Promise<void>;
-  takeBack(key: string): Promise<void>;
+  getFindings(): Promise<FindingFacts>;
+  /** Dismisses a finding, with the reason. */
+  dismiss(key: string, reason: string): Promise<void>;
+  restoreFinding(key: string): Promise<void>;
   /** Mail addresses that get the notes of each team. */
   getRecipients(): Promise<Readonly<Record<string, readonly string[]>>>;
   setRecipients(teamId: string, mails: readonly string[]): Promise<void>;

@@ -59,7 +59,7 @@ function cardAt(left: number, top: number): Edges {
   return [left, top, left + CARD.width, top + CARD.height];
 }
 
-/** The main colours of a page's picture under each of the boxes, worked out once for the panel and the boards. Throws where it cannot be read. */
+/** The main colours of a page's picture under each of the boxes, worked out once for the panel and the findings. Throws where it cannot be read. */
 export function pageColours(address: string, boxes: PageBoxes): Promise<PageColours> {
   const key = `${address} ${JSON.stringify(boxes)}`;
   const known = READ.get(key) ?? readParts(address, boxes);

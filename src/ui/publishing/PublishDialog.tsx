@@ -6,11 +6,11 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { type ReactNode, useState } from 'react';
 import { toast } from 'sonner';
-import type { Board } from '../../core/boards/board';
+import type { Finding } from '../../core/findings/finding';
 import type { Change } from '../../core/publishing/changes';
 import { useSite } from '../frame/SiteContext';
 import { useAttempt } from '../frame/use-attempt';
-import { boardSentence } from '../wording/boards';
+import { findingSentence } from '../wording/findings';
 import type { ChangeContext } from '../wording/changes';
 import { dayWords, wallWords } from '../wording/times';
 import { ChangeList } from './ChangeList';
@@ -26,7 +26,7 @@ interface PublishDialogProps {
   readonly changes: readonly Change[] | null;
   readonly context: ChangeContext;
   readonly nextVersion: number;
-  readonly boards: readonly Board[];
+  readonly findings: readonly Finding[];
   /** What the kept visits come to. */
   readonly checks: ReactNode;
   /** The draft may be another afterwards. */
@@ -40,7 +40,7 @@ export function PublishDialog({
   changes,
   context,
   nextVersion,
-  boards,
+  findings,
   checks,
   onPublished,
 }: PublishDialogProps) {
@@ -103,7 +103,7 @@ export function PublishDialog({
           <ChangeList changes={changes} context={context} />
         </>
       )}
-      {boards.length === 0 ? null : <LooseBoards boards={boards} />}
+      {findings.length === 0 ? null : <FindingList findings={findings} />}
       {checks}
       <PrivateLink />
       <WhenLive when={when} onWhen={setWhen} zoneName={zone} errors={errors} />
@@ -114,10 +114,10 @@ export function PublishDialog({
 }
 
 /** What there is to mend in the draft: what it would mean for visitors. It warns, and does not forbid. */
-function LooseBoards({ boards }: { boards: readonly Board[] }) {
+function FindingList({ findings }: { findings: readonly Finding[] }) {
   const [mend, look] = [
-    boards.filter(({ level }) => level === 'mend'),
-    boards.filter(({ level }) => level === 'look'),
+    findings.filter(({ level }) => level === 'must-fix'),
+    findings.filter(({ level }) => level === 'suggestion'),
   ];
   return (
     <Alert
@@ -131,15 +131,15 @@ function LooseBoards({ boards }: { boards: readonly Board[] }) {
         .join(', ')}
       :
       <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
-        {[...mend, ...look].slice(0, BOARDS_SHOWN).map((board) => (
-          <li key={board.key}>{boardSentence(board)}</li>
+        {[...mend, ...look].slice(0, FINDINGS_SHOWN).map((finding) => (
+          <li key={finding.key}>{findingSentence(finding)}</li>
         ))}
       </Box>
-      {boards.length > BOARDS_SHOWN
-        ? `and ${boards.length - BOARDS_SHOWN} more; Today lists them all.`
+      {findings.length > FINDINGS_SHOWN
+        ? `and ${findings.length - FINDINGS_SHOWN} more; Today lists them all.`
         : null}
     </Alert>
   );
 }
 
-const BOARDS_SHOWN = 4;
+const FINDINGS_SHOWN = 4;

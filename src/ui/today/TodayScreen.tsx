@@ -14,13 +14,13 @@ import { groupsOf } from '../conversations/groups';
 import { LampMark } from '../frame/LampMark';
 import type { DeskConversation, DraftView } from '../../core/wire/desk';
 import { useSite } from '../frame/SiteContext';
-import { LooseBoards } from './LooseBoards';
+import { FindingList } from '../findings/FindingList';
 import { STATE_WORDS } from '../wording/states';
 import { lengthWords } from '../wording/times';
 
 /** What needs a person now. Every line is a sentence with its one action; lines with nothing to say are absent. */
 export function TodayScreen() {
-  const { siteKey, overview, port, notice, onEvent, role, boards } = useSite();
+  const { siteKey, overview, port, notice, onEvent, role, findings } = useSite();
   const [list, setList] = useState<readonly DeskConversation[] | null>(null);
   const [draft, setDraft] = useState<DraftView | null>(null);
   useEffect(() => {
@@ -76,7 +76,7 @@ export function TodayScreen() {
         {unpublished === 1 ? 'One change is' : `${unpublished} changes are`} not published.
       </Line>,
     );
-  const hasBoards = boards !== null && boards.open.length + boards.aside.length > 0;
+  const hasFindings = findings !== null && findings.open.length + findings.dismissal.length > 0;
   return (
     <Box sx={{ maxWidth: 720, width: '100%', mx: 'auto', p: { xs: 2, md: 4 } }}>
       <Typography variant="h1" sx={{ mb: 2 }}>
@@ -87,16 +87,16 @@ export function TodayScreen() {
         {STATE_WORDS[state]}
         {state === 'nobody' ? ': visitors are asked to leave a note.' : '.'}
       </Box>
-      {lines.length === 0 && !hasBoards ? (
+      {lines.length === 0 && !hasFindings ? (
         <Typography color="text.secondary">All quiet. Nothing needs you.</Typography>
       ) : (
         <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
           {lines}
         </Box>
       )}
-      {hasBoards && boards !== null ? (
-        <LooseBoards
-          boards={boards}
+      {hasFindings && findings !== null ? (
+        <FindingList
+          findings={findings}
           widgetKeyOf={(id) => draft?.design.widgets.find((one) => one.id === id)?.key ?? null}
         />
       ) : null}

@@ -3,25 +3,25 @@ import type { Design, Widget } from '../model/design';
 import type { Locale } from '../model/units';
 import { unheardCases } from '../words/cases';
 import { OUR_TEXTS } from '../words/catalogue';
-import { type Board, type BoardInput, board } from './board';
+import { type Finding, type FindingContext, finding } from './finding';
 
 /** Words that a language lacks, and words that no circumstance can show. */
-export function wordBoards({ design }: BoardInput): Board[] {
+export function wordFindings({ design }: FindingContext): Finding[] {
   const missing = design.locales
     .filter((locale) => locale !== design.defaultLocale)
-    .flatMap((locale): Board[] => {
+    .flatMap((locale): Finding[] => {
       const { count, ofConsent } = missingIn(design, locale);
       if (count === 0) return [];
       return [
-        board('translation-missing', [locale], {
-          level: ofConsent > 0 ? 'mend' : 'look',
+        finding('translation-missing', [locale], {
+          level: ofConsent > 0 ? 'must-fix' : 'suggestion',
           values: { locale, count },
         }),
       ];
     });
   const unreachable = design.widgets.flatMap((widget) =>
     unheardCases(design, widget).map(({ id, texts }) =>
-      board('case-unreachable', [widget.id, id], {
+      finding('case-unreachable', [widget.id, id], {
         widgetId: widget.id,
         values: { name: widget.name, text: Object.values(texts)[0] ?? '' },
       }),

@@ -5,8 +5,8 @@ import type { EpochMs, HexColor } from '../model/units';
 import type { FactsFileV1 } from '../wire/facts-file';
 import type { DrawnMoment } from '../rehearse/stand-at';
 
-/** What is computed to be wrong or doubtful (screens.md, "Loose boards"). */
-export const BOARD_CODES = [
+/** What is computed to be wrong or doubtful . */
+export const FINDING_CODES = [
   'notes-without-recipient',
   'mail-promised-no-mail-field',
   'field-hidden-but-required',
@@ -29,10 +29,10 @@ export const BOARD_CODES = [
   'address-local-only',
   'page-https-app-http',
 ] as const;
-export type BoardCode = (typeof BOARD_CODES)[number];
+export type FindingCode = (typeof FINDING_CODES)[number];
 
 /** Codes of what has to be mended before publishing; the rest is worth a look. */
-const TO_MEND: ReadonlySet<BoardCode> = new Set([
+const MUST_FIX: ReadonlySet<FindingCode> = new Set([
   'notes-without-recipient',
   'mail-promised-no-mail-field',
   'field-hidden-but-required',
@@ -46,11 +46,11 @@ const TO_MEND: ReadonlySet<BoardCode> = new Set([
   'page-https-app-http',
 ]);
 
-export interface Board {
-  /** The same for the same fault, however often it is computed: by it a board is put aside. */
+export interface Finding {
+  /** The same for the same fault, however often it is computed: by it a finding is dismissed. */
   readonly key: string;
-  readonly code: BoardCode;
-  readonly level: 'mend' | 'look';
+  readonly code: FindingCode;
+  readonly level: 'must-fix' | 'suggestion';
   /** The widget it is about; null: the site. */
   readonly widgetId: string | null;
   /** Where it can be mended on the path; null: elsewhere. */
@@ -69,8 +69,8 @@ export interface Measured {
   readonly coverings: readonly Covering[];
 }
 
-/** What boards are computed from. */
-export interface BoardInput {
+/** What findings are computed from. */
+export interface FindingContext {
   readonly design: Design;
   /** Null: nothing was written yet. */
   readonly facts: FactsFileV1 | null;
@@ -81,16 +81,16 @@ export interface BoardInput {
   /** The owner's own site, as they gave it. */
   readonly siteAddress: string | null;
   readonly isZoneConfirmed: boolean;
-  /** What was measured of widgets on the owner's page, by their ids; what was not measured has no boards. */
+  /** What was measured of widgets on the owner's page, by their ids; what was not measured has no findings. */
   readonly measured: Readonly<Record<string, Measured>>;
   readonly now: EpochMs;
 }
 
-type Rest = Partial<Pick<Board, 'level' | 'widgetId' | 'moment' | 'crack' | 'values'>>;
+type Rest = Partial<Pick<Finding, 'level' | 'widgetId' | 'moment' | 'crack' | 'values'>>;
 
-/** A board about something: `about` tells it from others of its code. */
-export function board(code: BoardCode, about: readonly string[], rest: Rest = {}): Board {
-  const level = TO_MEND.has(code) ? 'mend' : 'look';
+/** A finding about something: `about` tells it from others of its code. */
+export function finding(code: FindingCode, about: readonly string[], rest: Rest = {}): Finding {
+  const level = MUST_FIX.has(code) ? 'must-fix' : 'suggestion';
   return {
     key: [code, ...about].join(' '),
     code,

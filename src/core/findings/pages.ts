@@ -1,17 +1,17 @@
 import type { PageRule, Widget } from '../model/design';
 import { lowered } from '../pages/match';
-import { type Board, type BoardInput, board } from './board';
+import { type Finding, type FindingContext, finding } from './finding';
 
 /** Page rules that never decide anything, and widgets whose turn never comes ([P13], [P14]). */
-export function pageBoards({ design: { widgets } }: BoardInput): Board[] {
-  return widgets.flatMap((widget, place): Board[] => {
+export function pageFindings({ design: { widgets } }: FindingContext): Finding[] {
+  return widgets.flatMap((widget, place): Finding[] => {
     const { id: widgetId, name } = widget;
     const { showOn, neverOn } = widget.pages;
     const swallowed = [
       ...neverOn.flatMap((rule, index) => found(rule, neverOn.slice(0, index))),
       ...showOn.flatMap((rule, index) => found(rule, [...neverOn, ...showOn.slice(0, index)])),
     ].map(({ rule, by }) =>
-      board('rule-swallowed', [widgetId, rule.id], {
+      finding('rule-swallowed', [widgetId, rule.id], {
         widgetId,
         values: { name, rule: rule.text, by: by.text },
       }),
@@ -19,7 +19,7 @@ export function pageBoards({ design: { widgets } }: BoardInput): Board[] {
     const before = widgets.slice(0, place).find(takesEverything);
     return before === undefined
       ? swallowed
-      : [board('widget-swallowed', [widgetId], { widgetId, values: { name, by: before.name } })];
+      : [finding('widget-swallowed', [widgetId], { widgetId, values: { name, by: before.name } })];
   });
 }
 

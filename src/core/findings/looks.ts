@@ -4,10 +4,10 @@ import { paletteOf } from '../look/palette';
 import type { Widget } from '../model/design';
 import type { Look } from '../model/look';
 import { keptIn } from '../rehearse/decided';
-import { type Board, type BoardInput, board } from './board';
+import { type Finding, type FindingContext, finding } from './finding';
 
 /** What is hard to read, hardly seen on the owner's page, or lies over bars that stay in place there. */
-export function lookBoards({ design, measured }: BoardInput): Board[] {
+export function lookFindings({ design, measured }: FindingContext): Finding[] {
   return design.widgets.flatMap((widget) => [
     ...hardToRead(widget),
     ...hardlySeen(widget, measured),
@@ -15,14 +15,14 @@ export function lookBoards({ design, measured }: BoardInput): Board[] {
   ]);
 }
 
-function hardToRead({ id: widgetId, name, look }: Widget): Board[] {
+function hardToRead({ id: widgetId, name, look }: Widget): Finding[] {
   const { count, ratio } = keptIn(HARD, look, () => hardOf(look));
   return count === 0
     ? []
-    : [board('text-contrast', [widgetId], { widgetId, values: { name, count, ratio } })];
+    : [finding('text-contrast', [widgetId], { widgetId, values: { name, count, ratio } })];
 }
 
-/** Kept for as long as the look is: boards are worked out anew with every letter that is typed. */
+/** Kept for as long as the look is: findings are worked out anew with every letter that is typed. */
 const HARD = new WeakMap<Look, { readonly count: number; readonly ratio: number }>();
 
 /** How many pairs are hard to read wherever visitors can see them, and the worst ratio of them. */
@@ -35,8 +35,8 @@ function hardOf(look: Look): { readonly count: number; readonly ratio: number } 
 
 function hardlySeen(
   { id: widgetId, name, look, launcher }: Widget,
-  measured: BoardInput['measured'],
-): Board[] {
+  measured: FindingContext['measured'],
+): Finding[] {
   const onPage = measured[widgetId]?.onPage ?? null;
   return standsOnPage(launcher.form).flatMap((what) => {
     const colours = onPage?.[what] ?? [];
@@ -49,7 +49,7 @@ function hardlySeen(
     return passes
       ? []
       : [
-          board('launcher-contrast', [widgetId, what], {
+          finding('launcher-contrast', [widgetId, what], {
             widgetId,
             values: { name, what, page, ratio: tenths(ratio) },
           }),
@@ -57,12 +57,12 @@ function hardlySeen(
   });
 }
 
-function overBars({ id: widgetId, name }: Widget, measured: BoardInput['measured']): Board[] {
+function overBars({ id: widgetId, name }: Widget, measured: FindingContext['measured']): Finding[] {
   const [first, ...more] = measured[widgetId]?.coverings ?? [];
   if (first === undefined) return [];
   const { part, bar, screen, by } = first;
   return [
-    board('bar-covered', [widgetId], {
+    finding('bar-covered', [widgetId], {
       widgetId,
       values: { name, part, bar, screen, by, more: more.length },
     }),

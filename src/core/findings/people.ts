@@ -2,26 +2,26 @@ import { isOpenAt, nextOpening } from '../hours/hours';
 import { toZone } from '../hours/zone';
 import type { Widget } from '../model/design';
 import { WIDGET_STATES } from '../model/moment';
-import { type Board, type BoardInput, board } from './board';
+import { type Finding, type FindingContext, finding } from './finding';
 
 /** Who answers, and when: teams and calendars that are gone or empty, hours that never come. */
-export function peopleBoards({ design, facts, peopleOf, isZoneConfirmed, now }: BoardInput): Board[] {
+export function peopleFindings({ design, facts, peopleOf, isZoneConfirmed, now }: FindingContext): Finding[] {
   const { teams = {}, calendars = {}, zones = {} } = facts ?? {};
-  const boards = design.widgets.flatMap((widget): Board[] => {
+  const findings = design.widgets.flatMap((widget): Finding[] => {
     const { id, name } = widget;
     const gone = widget.teams.filter((team) => !Object.hasOwn(teams, team));
     const hasPeople = widget.teams.some((team) => Object.hasOwn(teams, team) && (peopleOf[team] ?? 0) > 0);
     const { calendarId } = widget;
     return [
       ...gone.map((team) =>
-        board('team-gone', [id, team], { widgetId: id, moment: 'gate', values: { name } }),
+        finding('team-gone', [id, team], { widgetId: id, moment: 'gate', values: { name } }),
       ),
       ...(calendarId !== null && !Object.hasOwn(calendars, calendarId)
-        ? [board('calendar-gone', [id], { widgetId: id, moment: 'gate', values: { name } })]
+        ? [finding('calendar-gone', [id], { widgetId: id, moment: 'gate', values: { name } })]
         : []),
       ...(!hasPeople && takesNotes(widget)
         ? [
-            board('notes-without-recipient', [id], {
+            finding('notes-without-recipient', [id], {
               widgetId: id,
               moment: 'note-left',
               crack: 'note-left',
@@ -38,15 +38,15 @@ export function peopleBoards({ design, facts, peopleOf, isZoneConfirmed, now }: 
     const hours = { calendar, zone: toZone(zones[calendar.zone] ?? []), override: null };
     if (isOpenAt(hours, now) || nextOpening(hours, now) !== null) return [];
     const names = design.widgets.filter(({ calendarId }) => calendarId === id).map(({ name }) => name);
-    return [board('hours-never-open', [id], { crack: 'at-the-door', values: { name: names.join(', ') } })];
+    return [finding('hours-never-open', [id], { crack: 'at-the-door', values: { name: names.join(', ') } })];
   });
   const hasHours = Object.keys(calendars).length > 0;
   return [
-    ...boards,
+    ...findings,
     ...never,
     ...(isZoneConfirmed || !hasHours
       ? []
-      : [board('zone-unconfirmed', [], { values: { zone: facts?.zone ?? '' } })]),
+      : [finding('zone-unconfirmed', [], { values: { zone: facts?.zone ?? '' } })]),
   ];
 }
 

@@ -3,19 +3,19 @@ import type { Widget } from '../model/design';
 import type { Field } from '../model/form';
 import { OUR_TEXTS } from '../words/catalogue';
 import { isOwnText, textOf } from '../words/texts-of';
-import { type Board, type BoardInput, board } from './board';
+import { type Finding, type FindingContext, finding } from './finding';
 
 const PLACES = { before: 'at-the-door', note: 'nobody-home', after: 'goodbye' } as const;
 
 /** Forms that cannot be filled in, or ask for less than was promised. */
-export function formBoards({ design }: BoardInput): Board[] {
-  return design.widgets.flatMap((widget): Board[] => {
+export function formFindings({ design }: FindingContext): Finding[] {
+  return design.widgets.flatMap((widget): Finding[] => {
     const { id: widgetId, name } = widget;
     const inForms = FORMS.flatMap((place) =>
-      widget.forms[place].flatMap((field, index, all): Board[] => [
+      widget.forms[place].flatMap((field, index, all): Finding[] => [
         ...(field.isRequired && cannotBeSeen(field, all.slice(0, index))
           ? [
-              board('field-hidden-but-required', [widgetId, place, field.id], {
+              finding('field-hidden-but-required', [widgetId, place, field.id], {
                 widgetId,
                 moment: PLACES[place],
                 crack: PLACES[place],
@@ -25,7 +25,7 @@ export function formBoards({ design }: BoardInput): Board[] {
           : []),
         ...(field.kind === 'consent' && (field.link ?? '') === ''
           ? [
-              board('consent-without-link', [widgetId, place, field.id], {
+              finding('consent-without-link', [widgetId, place, field.id], {
                 widgetId,
                 moment: PLACES[place],
                 values: { name, field: labelOf(field, widget, design.defaultLocale) },
@@ -45,7 +45,7 @@ export function formBoards({ design }: BoardInput): Board[] {
       ? inForms
       : [
           ...inForms,
-          board('mail-promised-no-mail-field', [widgetId], {
+          finding('mail-promised-no-mail-field', [widgetId], {
             widgetId,
             moment: 'nobody-home',
             crack: 'note-left',

@@ -1,4 +1,4 @@
-import type { Board, BoardCode } from '../../core/boards/board';
+import type { Finding, FindingCode } from '../../core/findings/finding';
 import type { Covering } from '../../core/look/collisions';
 import { LANGUAGES } from './languages';
 import { COVERING, SCREEN_WORDS } from './look';
@@ -6,27 +6,27 @@ import { COVERING, SCREEN_WORDS } from './look';
 type Values = Readonly<Record<string, string | number>>;
 
 /** What is wrong, in a sentence: what a visitor meets, not what a field holds. */
-export function boardSentence({ code, values }: Board): string {
+export function findingSentence({ code, values }: Finding): string {
   return SENTENCES[code](values);
 }
 
 /** What to do about it, and where: a path below the site. */
-export function boardDeed(
-  { code, widgetId, moment }: Board,
+export function findingAction(
+  { code, widgetId, moment }: Finding,
   widgetKeyOf: (id: string) => string | null,
-): BoardDeed {
+): FindingAction {
   const path = PATHS[code];
-  if (path !== 'design') return { words: DEEDS[code], path };
+  if (path !== 'design') return { words: ACTIONS[code], path };
   const params = new URLSearchParams();
   const key = widgetId === null ? null : widgetKeyOf(widgetId);
   if (key !== null) params.set('widget', key);
   if (moment !== null) params.set('moment', moment);
   const part = LOOK_PARTS[code];
   if (part !== undefined) params.set('look', part);
-  return { words: DEEDS[code], path: params.size === 0 ? path : `${path}?${params.toString()}` };
+  return { words: ACTIONS[code], path: params.size === 0 ? path : `${path}?${params.toString()}` };
 }
 
-export interface BoardDeed {
+export interface FindingAction {
   readonly words: string;
   readonly path: string;
 }
@@ -43,7 +43,7 @@ const NEVER: Readonly<Record<string, string>> = {
   empty: 'it waits for any of nothing',
 };
 
-const SENTENCES: Readonly<Record<BoardCode, (values: Values) => string>> = {
+const SENTENCES: Readonly<Record<FindingCode, (values: Values) => string>> = {
   'notes-without-recipient': ({ name }) =>
     `Notes left at “${text(name)}” reach nobody: no team with people answers there.`,
   'mail-promised-no-mail-field': ({ name }) =>
@@ -85,14 +85,14 @@ const SENTENCES: Readonly<Record<BoardCode, (values: Values) => string>> = {
   'page-https-app-http': () => 'Your site is https and Sunny Porch is not: browsers will not load the tag.',
 };
 
-/** The part of the look in which it is mended; a board of none is mended elsewhere. */
-const LOOK_PARTS: Readonly<Partial<Record<BoardCode, string>>> = {
+/** The part of the look in which it is mended; a finding of none is mended elsewhere. */
+const LOOK_PARTS: Readonly<Partial<Record<FindingCode, string>>> = {
   'text-contrast': 'colours',
   'launcher-contrast': 'colours',
   'bar-covered': 'place',
 };
 
-const DEEDS: Readonly<Record<BoardCode, string>> = {
+const ACTIONS: Readonly<Record<FindingCode, string>> = {
   'notes-without-recipient': 'To people and hours',
   'mail-promised-no-mail-field': 'Look at the note',
   'field-hidden-but-required': 'Look at the form',
@@ -116,7 +116,7 @@ const DEEDS: Readonly<Record<BoardCode, string>> = {
   'page-https-app-http': 'To Install',
 };
 
-const PATHS: Readonly<Record<BoardCode, string>> = {
+const PATHS: Readonly<Record<FindingCode, string>> = {
   'notes-without-recipient': 'team',
   'mail-promised-no-mail-field': 'design',
   'field-hidden-but-required': 'design',

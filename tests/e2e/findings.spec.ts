@@ -6,33 +6,33 @@ import { todayScreen } from './screens/today';
 
 const house = useHouse();
 
-test('loose boards: counted on the beam, listed on Today with a place to mend each, put aside with a reason and taken back', async ({
+test('findings: counted on the beam, listed on Today with a place to mend each, dismissed with a reason and taken back', async ({
   browser,
 }) => {
   const page = await enterAs(browser, house, 'today');
-  const boards = todayScreen.findings(page);
+  const findings = todayScreen.findings(page);
   const beam = frameScreen.screens(page);
-  await expect(boards.getByRole('listitem')).toHaveCount(1);
-  await expect(boards).toContainText('works only on this computer');
-  await expect(boards).toContainText('mend before publishing');
+  await expect(findings.getByRole('listitem')).toHaveCount(1);
+  await expect(findings).toContainText('works only on this computer');
+  await expect(findings).toContainText('mend before publishing');
   await expect(frameScreen.mustFixCount(1)(beam)).toBeVisible();
   await expectNoAxe(page, 'loose boards');
 
-  await todayScreen.dismiss(boards).click();
-  const store = todayScreen.dismiss(boards).last();
+  await todayScreen.dismiss(findings).click();
+  const store = todayScreen.dismiss(findings).last();
   await expect(store).toBeDisabled();
-  await designScreen.reasonsLabel(boards).fill('We try it at home first.');
+  await designScreen.reasonsLabel(findings).fill('We try it at home first.');
   await page.keyboard.press('Enter');
   await expect(frameScreen.mustFixCount(1)(beam)).toHaveCount(0);
-  await expect(boards).not.toContainText('works only on this computer');
+  await expect(findings).not.toContainText('works only on this computer');
   await page.reload();
-  await todayScreen.dismissed1(boards).click();
-  await expect(boards).toContainText('Put aside by Inês Matos: “We try it at home first.”');
-  await partsScreen.takeBack(boards).click();
+  await todayScreen.dismissed1(findings).click();
+  await expect(findings).toContainText('Put aside by Inês Matos: “We try it at home first.”');
+  await partsScreen.takeBack(findings).click();
   await expect(frameScreen.mustFixCount(1)(beam)).toBeVisible();
 
-  await todayScreen.moreSuggestions(boards).click();
-  await todayScreen.openFinding(boards).first().click();
+  await todayScreen.moreSuggestions(findings).click();
+  await todayScreen.openFinding(findings).first().click();
   await expect(designScreen.invitedHeading(designScreen.inspector(page))).toBeVisible();
 });
 

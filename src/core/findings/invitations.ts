@@ -9,25 +9,25 @@ import { judgePage } from '../pages/match';
 import { toWireRule } from '../pages/compile-rules';
 import { toAddress } from '../pages/address';
 import { earliest } from '../rehearse/label-of-transition';
-import { type Board, type BoardInput, board } from './board';
+import { type Finding, type FindingContext, finding } from './finding';
 
 /** Why an invitation can never be due, as far as its own conditions tell. */
 export type NeverWhy = 'past' | 'devices' | 'languages' | 'visits' | 'pages' | 'limit' | 'empty';
 
 /** Invitations nobody can get, that get in each other's way, or that ask for more than is remembered. */
-export function invitationBoards(input: BoardInput): Board[] {
-  return input.design.widgets.flatMap((widget): Board[] => {
+export function invitationFindings(input: FindingContext): Finding[] {
+  return input.design.widgets.flatMap((widget): Finding[] => {
     const { id: widgetId, name } = widget;
     const all = widget.invitations.filter(({ isOn }) => isOn);
     const dead = new Map(all.map((one) => [one.id, neverWhy(one, widget, input)]));
     const alive = all.filter(({ id }) => dead.get(id) === null);
     const isCracked = all.length > 0 && alive.length === 0;
-    const never = all.flatMap((one): Board[] => {
+    const never = all.flatMap((one): Finding[] => {
       const why = dead.get(one.id) ?? null;
       if (why === null) return [];
       const values = { name, invitation: one.name, why };
       return [
-        board('invitation-never', [widgetId, one.id], {
+        finding('invitation-never', [widgetId, one.id], {
           widgetId,
           moment: 'invited',
           crack: isCracked ? 'invited' : null,
@@ -40,7 +40,7 @@ export function invitationBoards(input: BoardInput): Board[] {
       forgetful.length === 0
         ? []
         : [
-            board('invitation-needs-memory', [widgetId], {
+            finding('invitation-needs-memory', [widgetId], {
               widgetId,
               moment: 'invited',
               values: { name, count: forgetful.length },
@@ -51,9 +51,9 @@ export function invitationBoards(input: BoardInput): Board[] {
 }
 
 /** [I6] Pairs that come due together, or too soon after each other, for one visitor on one page. */
-function inTheWay({ id: widgetId, name }: Widget, all: readonly Invitation[], { limits }: Design): Board[] {
+function inTheWay({ id: widgetId, name }: Widget, all: readonly Invitation[], { limits }: Design): Finding[] {
   return all.flatMap((one, index) =>
-    all.slice(index + 1).flatMap((other): Board[] => {
+    all.slice(index + 1).flatMap((other): Finding[] => {
       const [a, b] = [earliest(one), earliest(other)];
       if (a >= ACT || b >= ACT || !canMeet(one, other)) return [];
       const apart = Math.abs(a - b);
@@ -63,8 +63,8 @@ function inTheWay({ id: widgetId, name }: Widget, all: readonly Invitation[], { 
         moment: 'invited',
         values: { name, first: first.name, second: second.name, perVisit: limits.perVisit },
       } as const;
-      if (apart === 0) return [board('invitations-collide', [widgetId, one.id, other.id], rest)];
-      return apart < limits.gap ? [board('two-speak-within-gap', [widgetId, one.id, other.id], rest)] : [];
+      if (apart === 0) return [finding('invitations-collide', [widgetId, one.id, other.id], rest)];
+      return apart < limits.gap ? [finding('two-speak-within-gap', [widgetId, one.id, other.id], rest)] : [];
     }),
   );
 }
@@ -80,7 +80,7 @@ function canMeet(one: Invitation, other: Invitation): boolean {
 function neverWhy(
   invitation: Invitation,
   widget: Widget,
-  { design, facts, now }: BoardInput,
+  { design, facts, now }: FindingContext,
 ): NeverWhy | null {
   if (design.limits.perVisit === 0) return 'limit';
   if (invitation.when.join === 'any') return invitation.when.items.length === 0 ? 'empty' : null;

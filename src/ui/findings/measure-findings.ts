@@ -1,14 +1,14 @@
-import type { Measured } from '../../core/boards/board';
+import type { Measured } from '../../core/findings/finding';
 import { SCREENS, coveringsOn, hasBars } from '../../core/look/collisions';
 import type { Design } from '../../core/model/design';
 import { arrivingAt } from '../../core/rehearse/arriving';
 import type { Overview, PagePictures } from '../../core/wire/desk';
 import { draftSite } from '../design/draft-site';
-import { measureParts } from './measure-parts';
-import { pageBoxes, pageColours } from './use-page-colours';
+import { measureParts } from '../look/measure-parts';
+import { pageBoxes, pageColours } from '../look/use-page-colours';
 
 /** Measures every widget of a draft on the owner's page: what it is told from there, and what it lies over. */
-export async function measureForBoards(
+export async function measureForFindings(
   design: Design,
   overview: Overview,
   known: PagePictures,

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import type { Measured } from '../../core/boards/board';
+import type { Measured } from '../../core/findings/finding';
 import { hasBars } from '../../core/look/collisions';
 import type { Design } from '../../core/model/design';
 import type { Overview, PagePictures } from '../../core/wire/desk';
@@ -10,7 +10,7 @@ type MeasuredByWidget = Readonly<Record<string, Measured>>;
 const CALM_MS = 600;
 const NOTHING: MeasuredByWidget = {};
 
-/** What is measured of a draft for its loose boards; by and by, and only where the owner's page is known. */
+/** What is measured of a draft for its findings; by and by, and only where the owner's page is known. */
 export function useMeasured(
   design: Design | null,
   overview: Overview | null,
@@ -29,8 +29,8 @@ export function useMeasured(
     const measure = async (): Promise<void> => {
       const { current } = latest;
       if (current === null) return;
-      const { measureForBoards } = await import('./measure-boards'); // it brings the widget's own runtime
-      const found = await measureForBoards(
+      const { measureForFindings } = await import('./measure-findings'); // it brings the widget's own runtime
+      const found = await measureForFindings(
         design,
         current,
         known,

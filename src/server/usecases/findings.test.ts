@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { type House, type MadePorch, madeHouse, madePorch } from '../../../tests/made/house';
 import type { KeptVisit } from '../../core/rehearse/kept-visit';
-import type { BoardFacts } from '../../core/wire/desk';
+import type { FindingFacts } from '../../core/wire/desk';
 import { LIMITS } from '../../core/limits';
 
 let house: House;
@@ -12,27 +12,27 @@ beforeEach(async () => {
 });
 const read = async <T>(response: Response): Promise<T> => (await response.json()) as T;
 
-describe('boards that are put aside', () => {
-  const facts = async (of = porch) => read<BoardFacts>(await of.desk('GET boards'));
-  const aside = (key: string, reason: string) => porch.desk('POST boards/aside', { key, reason });
+describe('findings that are dismissed', () => {
+  const facts = async (of = porch) => read<FindingFacts>(await of.desk('GET findings'));
+  const dismissal = (key: string, reason: string) => porch.desk('POST findings/dismiss', { key, reason });
 
   it('with a reason and by whom; a second reason takes the first one’s place; taken back they are gone', async () => {
-    expect((await aside('rule-swallowed a', '  ')).status).toBe(400);
-    expect((await aside('rule-swallowed a', 'On purpose.')).status).toBe(200);
-    expect((await aside('rule-swallowed a', 'Still on purpose.')).status).toBe(200);
-    const { asides, peopleOf } = await facts();
-    expect(asides).toMatchObject([{ key: 'rule-swallowed a', reason: 'Still on purpose.' }]);
+    expect((await dismissal('rule-swallowed a', '  ')).status).toBe(400);
+    expect((await dismissal('rule-swallowed a', 'On purpose.')).status).toBe(200);
+    expect((await dismissal('rule-swallowed a', 'Still on purpose.')).status).toBe(200);
+    const { dismissals, peopleOf } = await facts();
+    expect(dismissals).toMatchObject([{ key: 'rule-swallowed a', reason: 'Still on purpose.' }]);
     expect(Object.values(peopleOf)).toEqual([1]);
-    await porch.desk('POST boards/back', { key: 'rule-swallowed a' });
-    expect((await facts()).asides).toEqual([]);
+    await porch.desk('POST findings/restore', { key: 'rule-swallowed a' });
+    expect((await facts()).dismissals).toEqual([]);
   });
 
   it('[threat 2] of one site are not another’s', async () => {
     const other = await madePorch(house, 'elsewhere');
-    await aside('rule-swallowed a', 'On purpose.');
-    expect((await facts(other)).asides).toEqual([]);
-    await other.desk('POST boards/back', { key: 'rule-swallowed a' });
-    expect((await facts()).asides).toHaveLength(1);
+    await dismissal('rule-swallowed a', 'On purpose.');
+    expect((await facts(other)).dismissals).toEqual([]);
+    await other.desk('POST findings/restore', { key: 'rule-swallowed a' });
+    expect((await facts()).dismissals).toHaveLength(1);
   });
 });
 

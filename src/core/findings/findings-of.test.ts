@@ -9,11 +9,11 @@ import { toWireRule } from '../pages/compile-rules';
 import { ruleTakes } from '../pages/match';
 import type { Field } from '../model/form';
 import type { Look } from '../model/look';
-import type { BoardInput, Measured } from './board';
-import { looseBoards } from './loose-boards';
+import type { FindingContext, Measured } from './finding';
+import { findingsOf } from './findings-of';
 import { takesAllOf } from './pages';
 
-const input = (change: Partial<BoardInput> = {}): BoardInput => ({
+const input = (change: Partial<FindingContext> = {}): FindingContext => ({
   design: madeDesign(),
   facts: madeSite().facts,
   peopleOf: { [DESK]: 2 },
@@ -24,7 +24,7 @@ const input = (change: Partial<BoardInput> = {}): BoardInput => ({
   now: EVENING,
   ...change,
 });
-const codesOf = (change: Partial<BoardInput> = {}) => looseBoards(input(change)).map(({ code }) => code);
+const codesOf = (change: Partial<FindingContext> = {}) => findingsOf(input(change)).map(({ code }) => code);
 const widget = (change: Partial<Widget>) => codesOf({ design: madeDesign(change) });
 const rule = pageRule;
 const field = (change: Partial<Field>): Field => ({
@@ -46,12 +46,12 @@ const field = (change: Partial<Field>): Field => ({
 const mail = field({ id: 'mail', kind: 'email' });
 const forms = (before: Field[], note: Field[] = [mail]) => widget({ forms: { before, note, after: [] } });
 
-describe('loose boards', () => {
+describe('findings', () => {
   it('a site as we begin it has none', () => {
     expect(codesOf()).toEqual([]);
   });
 
-  it('each has a key of its own, by which it is put aside, and what is to be mended goes first', () => {
+  it('each has a key of its own, by which it is dismissed, and what is to be mended goes first', () => {
     const design = madeDesign({
       forms: {
         before: [field({ kind: 'consent', id: 'a' }), field({ kind: 'consent', id: 'b' })],
@@ -59,15 +59,15 @@ describe('loose boards', () => {
         after: [],
       },
     });
-    const boards = looseBoards(
+    const findings = findingsOf(
       input({
         design,
         isZoneConfirmed: false,
         facts: madeSite({ calendars: [calendar({ week: everyDay('17:30-23:00') })] }).facts,
       }),
     );
-    expect(new Set(boards.map(({ key }) => key)).size).toBe(boards.length);
-    expect(boards.map(({ level }) => level)).toEqual(['mend', 'mend', 'look']);
+    expect(new Set(findings.map(({ key }) => key)).size).toBe(findings.length);
+    expect(findings.map(({ level }) => level)).toEqual(['must-fix', 'must-fix', 'suggestion']);
   });
 
   describe('people and hours', () => {
@@ -139,7 +139,7 @@ describe('loose boards', () => {
 
   describe('invitations', () => {
     const only = (change: Parameters<typeof invitations>[0], more: Partial<Widget> = {}) =>
-      looseBoards(input({ design: madeDesign({ ...invitations(change), ...more }) })).map(
+      findingsOf(input({ design: madeDesign({ ...invitations(change), ...more }) })).map(
         ({ code, values }) => values['why'] ?? code,
       );
 
@@ -214,7 +214,7 @@ describe('loose boards', () => {
     it('where none of several can ever be got, Invited is cracked; one that can mends it', () => {
       const dead = { when: any() };
       const cracks = (...list: Parameters<typeof invitations>) =>
-        looseBoards(input({ design: madeDesign(invitations(...list)) })).map(({ crack }) => crack);
+        findingsOf(input({ design: madeDesign(invitations(...list)) })).map(({ crack }) => crack);
       expect(cracks(dead, dead)).toEqual(['invited', 'invited']);
       expect(cracks(dead, {})).toEqual([null]);
     });
@@ -304,13 +304,13 @@ describe('loose boards', () => {
     const by = (change: Partial<Widget>, measured: Partial<Measured>) => {
       const design = madeDesign(change);
       const id = design.widgets[0]?.id ?? '';
-      return looseBoards(input({ design, measured: { [id]: { onPage: null, coverings: [], ...measured } } }));
+      return findingsOf(input({ design, measured: { [id]: { onPage: null, coverings: [], ...measured } } }));
     };
 
     it('colours that are hard to read, in what visitors can see of them; the worst is told, never as one that would do', () => {
       const pale = { ...look, own: { day: { ink: '#777777' }, evening: {} } };
-      expect(looseBoards(input({ design: madeDesign({ look: pale }) }))).toMatchObject([
-        { code: 'text-contrast', level: 'mend', values: { count: 2, ratio: 4.4 } },
+      expect(findingsOf(input({ design: madeDesign({ look: pale }) }))).toMatchObject([
+        { code: 'text-contrast', level: 'must-fix', values: { count: 2, ratio: 4.4 } },
       ]);
       expect(widget({ look: { ...pale, scheme: 'day' } })).toEqual(['text-contrast']);
       expect(widget({ look: { ...pale, scheme: 'evening' } })).toEqual([]);
@@ -321,7 +321,7 @@ describe('loose boards', () => {
       expect(by({}, { onPage })).toMatchObject([
         {
           code: 'launcher-contrast',
-          level: 'mend',
+          level: 'must-fix',
           values: { what: 'launcher', page: '#6d2a55', ratio: 1.1 },
         },
       ]);
@@ -335,7 +335,11 @@ describe('loose boards', () => {
     it('what lies over bars of the page: the first is named, the others counted', () => {
       const over = (by: number) => ({ screen: 'phone', part: 'launcher', bar: 'lower', by }) as const;
       expect(by({}, { coverings: [over(52), over(40)] })).toMatchObject([
-        { code: 'bar-covered', level: 'look', values: { by: 52, more: 1, screen: 'phone', bar: 'lower' } },
+        {
+          code: 'bar-covered',
+          level: 'suggestion',
+          values: { by: 52, more: 1, screen: 'phone', bar: 'lower' },
+        },
       ]);
     });
   });
@@ -349,8 +353,8 @@ describe('loose boards', () => {
           after: [],
         },
       });
-      const boards = (change: Partial<Widget>, locales: string[]) =>
-        looseBoards(input({ design: madeDesign(change, { locales }) })).filter(
+      const findings = (change: Partial<Widget>, locales: string[]) =>
+        findingsOf(input({ design: madeDesign(change, { locales }) })).filter(
           ({ code }) => code === 'translation-missing',
         );
       const note = field({ ...mail, own: { label: { en: 'Mail', pt: 'E-mail', de: 'E-Mail' }, help: {} } });
@@ -358,15 +362,15 @@ describe('loose boards', () => {
         ...rest,
         forms: { ...own, note: [note] },
       });
-      expect(boards(only(own({ en: 'Class size' })), ['en', 'pt'])).toMatchObject([
-        { level: 'look', values: { locale: 'pt', count: 1 } },
+      expect(findings(only(own({ en: 'Class size' })), ['en', 'pt'])).toMatchObject([
+        { level: 'suggestion', values: { locale: 'pt', count: 1 } },
       ]);
-      expect(boards(only(own({ en: 'I agree' }, 'consent')), ['en', 'pt'])).toMatchObject([
-        { level: 'mend' },
+      expect(findings(only(own({ en: 'I agree' }, 'consent')), ['en', 'pt'])).toMatchObject([
+        { level: 'must-fix' },
       ]);
-      expect(boards(only(own({ en: 'Class size', pt: 'Alunos' })), ['en', 'pt-BR'])).toEqual([]);
+      expect(findings(only(own({ en: 'Class size', pt: 'Alunos' })), ['en', 'pt-BR'])).toEqual([]);
       expect(
-        boards(only({ ...own({ en: 'A', de: 'A' }), texts: { en: { greeting: 'Good evening.' } } }), [
+        findings(only({ ...own({ en: 'A', de: 'A' }), texts: { en: { greeting: 'Good evening.' } } }), [
           'en',
           'de',
         ]),

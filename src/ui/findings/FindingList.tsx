@@ -8,27 +8,27 @@ import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import type { Board } from '../../core/boards/board';
+import type { Finding } from '../../core/findings/finding';
 import { LIMITS } from '../../core/limits';
 import { PortError } from '../frame/port';
 import { useSite } from '../frame/SiteContext';
-import type { Boards } from '../frame/use-boards';
-import { boardDeed, boardSentence } from '../wording/boards';
+import type { Findings } from './use-findings';
+import { findingAction, findingSentence } from '../wording/findings';
 
-interface LooseBoardsProps {
-  readonly boards: Boards;
+interface FindingListProps {
+  readonly findings: Findings;
   readonly widgetKeyOf: (id: string) => string | null;
 }
 
-/** Everything computed to be wrong or doubtful, each with the place to mend it, or put aside with a reason. */
-export function LooseBoards({ boards: { open, aside }, widgetKeyOf }: LooseBoardsProps) {
-  const { siteKey, takeBack, notice } = useSite();
-  const [isAsideOpen, setAsideOpen] = useState(false);
+/** Everything computed to be wrong or doubtful, each with the place to mend it, or dismissed with a reason. */
+export function FindingList({ findings: { open, dismissal }, widgetKeyOf }: FindingListProps) {
+  const { siteKey, restoreFinding, notice } = useSite();
+  const [isDismissedOpen, setDismissedOpen] = useState(false);
   const [isLookOpen, setLookOpen] = useState(false);
-  const mend = open.filter(({ level }) => level === 'mend');
-  const look = open.filter(({ level }) => level === 'look');
-  const rows = (all: readonly Board[]) =>
-    all.map((one) => <BoardRow key={one.key} board={one} siteKey={siteKey} widgetKeyOf={widgetKeyOf} />);
+  const mustFix = open.filter(({ level }) => level === 'must-fix');
+  const suggestions = open.filter(({ level }) => level === 'suggestion');
+  const rows = (all: readonly Finding[]) =>
+    all.map((one) => <FindingRow key={one.key} finding={one} siteKey={siteKey} widgetKeyOf={widgetKeyOf} />);
   return (
     <Box
       component="section"
@@ -39,11 +39,11 @@ export function LooseBoards({ boards: { open, aside }, widgetKeyOf }: LooseBoard
         Loose boards
       </Typography>
       <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
-        {rows(mend)}
-        {isLookOpen || mend.length === 0 ? rows(look) : null}
+        {rows(mustFix)}
+        {isLookOpen || mustFix.length === 0 ? rows(suggestions) : null}
       </Box>
       <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', mt: 0.5 }}>
-        {mend.length > 0 && look.length > 0 ? (
+        {mustFix.length > 0 && suggestions.length > 0 ? (
           <Link
             component="button"
             type="button"
@@ -52,41 +52,41 @@ export function LooseBoards({ boards: { open, aside }, widgetKeyOf }: LooseBoard
             onClick={() => setLookOpen(!isLookOpen)}
             sx={{ minHeight: 32 }}
           >
-            {isLookOpen ? 'Only what has to be mended' : `${look.length} more worth a look`}
+            {isLookOpen ? 'Only what has to be mended' : `${suggestions.length} more worth a look`}
           </Link>
         ) : null}
-        {aside.length === 0 ? null : (
+        {dismissal.length === 0 ? null : (
           <Link
             component="button"
             type="button"
             variant="body2"
-            aria-expanded={isAsideOpen}
-            onClick={() => setAsideOpen(!isAsideOpen)}
+            aria-expanded={isDismissedOpen}
+            onClick={() => setDismissedOpen(!isDismissedOpen)}
             sx={{ minHeight: 32 }}
           >
-            {aside.length} put aside
+            {dismissal.length} put aside
           </Link>
         )}
       </Box>
-      {isAsideOpen ? (
+      {isDismissedOpen ? (
         <Box
           component="ul"
           aria-label="Put aside"
           sx={{ m: 0, p: 0, listStyle: 'none', color: 'text.secondary' }}
         >
-          {aside.map(({ board, aside: { reason, personName } }) => (
+          {dismissal.map(({ finding, dismissal: { reason, personName } }) => (
             <Box
               component="li"
-              key={board.key}
+              key={finding.key}
               sx={{ py: 1, display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}
             >
               <Box sx={{ flex: 1, minWidth: 240 }}>
-                {boardSentence(board)}
+                {findingSentence(finding)}
                 <Box sx={{ fontSize: 13 }}>
                   Put aside by {personName}: “{reason}”
                 </Box>
               </Box>
-              <Button size="small" onClick={() => takeBack(board.key).catch(notice)}>
+              <Button size="small" onClick={() => restoreFinding(finding.key).catch(notice)}>
                 Take back
               </Button>
             </Box>
@@ -97,18 +97,18 @@ export function LooseBoards({ boards: { open, aside }, widgetKeyOf }: LooseBoard
   );
 }
 
-interface BoardRowProps {
-  readonly board: Board;
+interface FindingRowProps {
+  readonly finding: Finding;
   readonly siteKey: string;
   readonly widgetKeyOf: (id: string) => string | null;
 }
 
-function BoardRow({ board, siteKey, widgetKeyOf }: BoardRowProps) {
-  const { putAside, notice } = useSite();
+function FindingRow({ finding, siteKey, widgetKeyOf }: FindingRowProps) {
+  const { dismiss, notice } = useSite();
   const [reason, setReason] = useState<string | null>(null);
-  const deed = boardDeed(board, widgetKeyOf);
+  const action = findingAction(finding, widgetKeyOf);
   const store = (): void => {
-    putAside(board.key, (reason ?? '').trim()).catch((error: unknown) => {
+    dismiss(finding.key, (reason ?? '').trim()).catch((error: unknown) => {
       notice(error);
       if (error instanceof PortError) toast.error(error.sentence);
     });
@@ -117,8 +117,8 @@ function BoardRow({ board, siteKey, widgetKeyOf }: BoardRowProps) {
     <Box component="li" sx={{ py: 1 }}>
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
         <Box sx={{ flex: 1, minWidth: 240 }}>
-          {boardSentence(board)}
-          {board.level === 'look' ? null : (
+          {findingSentence(finding)}
+          {finding.level === 'suggestion' ? null : (
             <Box
               component="span"
               sx={{ fontSize: 12, fontWeight: 700, color: 'var(--porch-clay)', ml: 1, whiteSpace: 'nowrap' }}
@@ -127,8 +127,8 @@ function BoardRow({ board, siteKey, widgetKeyOf }: BoardRowProps) {
             </Box>
           )}
         </Box>
-        <Button component={NextLink} href={`/s/${siteKey}/${deed.path}`} variant="outlined" size="small">
-          {deed.words}
+        <Button component={NextLink} href={`/s/${siteKey}/${action.path}`} variant="outlined" size="small">
+          {action.words}
         </Button>
         <Button
           size="small"

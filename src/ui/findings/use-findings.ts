@@ -1,0 +1,94 @@
+'use client';
+
+import { useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
+import type { Finding } from '../../core/findings/finding';
+import { findingsOf } from '../../core/findings/findings-of';
+import type { Design } from '../../core/model/design';
+import type { Dismissal, FindingFacts, Overview, PagePictures } from '../../core/wire/desk';
+import { useMeasured } from './use-measured';
+import type { SitePort } from '../frame/port';
+
+/** The findings of the draft as it stands, and those that somebody has dismissed. */
+export interface Findings {
+  /** What has to be mended first. */
+  readonly open: readonly Finding[];
+  readonly dismissal: readonly { readonly finding: Finding; readonly dismissal: Dismissal }[];
+  /** How many people answer in each team. */
+  readonly peopleOf: FindingFacts['peopleOf'];
+}
+
+export interface FindingActions {
+  /** Null while they are worked out, and for whoever does not design. */
+  readonly findings: Findings | null;
+  /** The draft as a screen has it just now: findings follow before it is saved. */
+  tellDesign(design: Design): void;
+  /** Pictures and bars of the owner's page, as they are since. */
+  tellPictures(pictures: PagePictures): void;
+  dismiss(key: string, reason: string): Promise<void>;
+  restoreFinding(key: string): Promise<void>;
+}
+
+/** Works the findings out in the browser, by the same code as anywhere else; whoever only answers is not asked to mend. */
+export function useFindings(
+  port: SitePort,
+  siteKey: string,
+  overview: Overview | null,
+  isDesigner: boolean,
+  notice: (error: unknown) => void,
+): FindingActions {
+  const [design, setDesign] = useState<Design | null>(null);
+  const [facts, setFacts] = useState<FindingFacts | null>(null);
+  const [pictures, tellPictures] = useState<PagePictures | null>(null);
+  const load = useCallback(async () => setFacts(await port.getFindings()), [port]);
+  useEffect(() => {
+    if (!isDesigner) return;
+    const begin = async (): Promise<void> => {
+      const [view, known] = await Promise.all([port.getDraft(), port.getPagePictures(), load()]);
+      tellPictures((before) => before ?? known);
+      setDesign((before) => before ?? view.design);
+    };
+    begin().catch(notice);
+  }, [port, load, isDesigner, notice]);
+  const late = useDeferredValue(design);
+  const measured = useMeasured(late, overview, pictures, siteKey);
+  const known = overview?.facts ?? null;
+  const now = overview?.now ?? null;
+  const all = useMemo(
+    () =>
+      late === null || facts === null || now === null
+        ? null
+        : findingsOf({ design: late, facts: known, now, measured, ...facts }),
+    [late, facts, known, now, measured],
+  );
+  const findings = useMemo((): Findings | null => {
+    if (all === null || facts === null) return null;
+    const dismissalOf = (finding: Finding): Dismissal | undefined =>
+      facts.dismissals.find(({ key }) => key === finding.key);
+    return {
+      peopleOf: facts.peopleOf,
+      open: all.filter((one) => dismissalOf(one) === undefined),
+      dismissal: all.flatMap((finding) => {
+        const dismissal = dismissalOf(finding);
+        return dismissal === undefined ? [] : [{ finding, dismissal }];
+      }),
+    };
+  }, [all, facts]);
+  // The same findings stay the same object: whoever shows them is not drawn anew with every letter that is typed.
+  const [shown, setShown] = useState(findings);
+  if (shown !== findings && JSON.stringify(shown) !== JSON.stringify(findings)) setShown(findings);
+  const dismiss = useCallback(
+    async (key: string, reason: string): Promise<void> => {
+      await port.dismiss(key, reason);
+      await load();
+    },
+    [port, load],
+  );
+  const restoreFinding = useCallback(
+    async (key: string): Promise<void> => {
+      await port.restoreFinding(key);
+      await load();
+    },
+    [port, load],
+  );
+  return { findings: shown, tellDesign: setDesign, tellPictures, dismiss, restoreFinding };
+}
