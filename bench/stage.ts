@@ -13,7 +13,7 @@ const LETTERS = 60;
 /** Nobody types faster: what may follow a little later has the time to. */
 const BETWEEN_MS = 100;
 
-/** Types into the greeting where it stands, and measures when stage, stone and thumbnail follow. */
+/** Types into the greeting where it stands, and measures when stage, moment card and thumbnail follow. */
 export async function typeOnStage(
   origin: string,
   siteKey: string,
@@ -56,10 +56,10 @@ export async function typeOnStage(
 /** Runs in the page: waits for the next letter, and for all three to follow it. */
 function measureNext(): Promise<Typed> {
   return new Promise((resolve) => {
-    const stone = document.querySelector('nav[aria-label=Path] [data-stone=at-the-door]');
+    const momentCard = document.querySelector('nav[aria-label=Path] [data-moment-card=at-the-door]');
     const stageRoot = document.querySelector('section[aria-label=Stage] sunny-porch')?.shadowRoot;
-    const pictureRoot = stone?.querySelector('sunny-porch')?.shadowRoot;
-    if (!stone || !stageRoot || !pictureRoot) throw new Error('Expected a stage and a stone.');
+    const pictureRoot = momentCard?.querySelector('sunny-porch')?.shadowRoot;
+    if (!momentCard || !stageRoot || !pictureRoot) throw new Error('Expected a stage and a stone.');
     let began = 0;
     const at: {
       stage?: readonly [number, number];
@@ -90,7 +90,7 @@ function measureNext(): Promise<Typed> {
     };
     const options = { subtree: true, childList: true, characterData: true };
     new MutationObserver(seen('stage')).observe(stageRoot, options);
-    new MutationObserver(seen('words')).observe(stone, options);
+    new MutationObserver(seen('words')).observe(momentCard, options);
     new MutationObserver(seen('picture')).observe(pictureRoot, options);
     document.addEventListener('input', () => (began = performance.now()), { capture: true, once: true });
     requestAnimationFrame(count);

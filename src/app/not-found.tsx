@@ -1,12 +1,15 @@
 import Button from '@mui/material/Button';
-import { Doorway } from '../ui/entrance/Doorway';
+import { EntranceLayout } from '../ui/entrance/EntranceLayout';
 
 export default function NotFound() {
   return (
-    <Doorway title="There is nothing here" lead="The address leads nowhere, or to somebody else's porch.">
+    <EntranceLayout
+      title="There is nothing here"
+      lead="The address leads nowhere, or to somebody else's porch."
+    >
       <Button href="/" variant="contained">
         To your own porch
       </Button>
-    </Doorway>
+    </EntranceLayout>
   );
 }

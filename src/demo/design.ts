@@ -93,7 +93,7 @@ function everywhere(first: Widget, { ids, rule, team, calendar }: Making): Widge
     ],
     invitations: [
       ...first.invitations
-        .filter(({ ours }) => ours === 'invitation.backAgain')
+        .filter(({ defaultText }) => defaultText === 'invitation.backAgain')
         .map((one) => ({ ...one, isOn: true })),
       invitation(
         ids(),
@@ -139,7 +139,7 @@ function everywhere(first: Widget, { ids, rule, team, calendar }: Making): Widge
           { kind: 'on-page', seconds: 20 },
         ),
         {
-          manner: 'open',
+          approach: 'open',
           texts: words(
             'Two minutes of night at noon. Ask us anything.',
             'Dois minutos de noite ao meio-dia. Pergunte-nos tudo.',
@@ -176,7 +176,7 @@ function schools(first: Widget, { ids, rule, team, calendar }: Making): Widget {
     forms: { before: [], note: schoolForm(ids), after: [] },
     invitations: [
       invitation(ids(), 'Class dates', when({ kind: 'idle', seconds: 25 }, SOMEONE), {
-        manner: 'stir',
+        approach: 'stir',
         texts: words(
           'Looking for a date?',
           'À procura de uma data?',
@@ -228,12 +228,12 @@ function invitation(id: string, name: string, conditions: When, change: Partial<
     id,
     name,
     isOn: true,
-    manner: 'speak',
+    approach: 'speak',
     opensOnPhones: false,
     when: conditions,
     oncePer: { kind: 'page' },
     atMost: null,
-    ours: null,
+    defaultText: null,
     texts: {},
     ...change,
   };

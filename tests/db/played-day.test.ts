@@ -53,7 +53,22 @@ const COLUMNS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   board_aside: { board_key: 'finding_key' },
 };
 /** Values that are written otherwise today. */
-const VALUES: Readonly<Record<string, (value: unknown) => unknown>> = {};
+const VALUES: Readonly<Record<string, (value: unknown) => unknown>> = {
+  'draft.design_json': underTodaysNames,
+  'version.design_json': underTodaysNames,
+  'draft_change.patch_json': underTodaysNames,
+  'draft_change.inverse_json': underTodaysNames,
+};
+
+/** As a reader with an editor would do it: each name by itself, wherever it stands as one. */
+function underTodaysNames(json: unknown): string {
+  return String(json)
+    .replaceAll('"deeds"', '"behaviours"')
+    .replaceAll('"manner":', '"approach":')
+    .replaceAll('"manner"]', '"approach"]')
+    .replaceAll('{"ours":', '{"drawing":')
+    .replaceAll('"ours":', '"defaultText":');
+}
 
 function asToday(table: string, row: Row): Row {
   return Object.fromEntries(

@@ -10,12 +10,12 @@ import { publishingScreen } from './screens/publishing';
 const house = useHouse();
 
 const stage = (page: Page) => designScreen.stage(page);
-const notches = (page: Page) => casesScreen.group(page);
-const notch = (page: Page, name: RegExp) => notches(page).getByRole('listitem').getByRole('button', { name });
+const chips = (page: Page) => casesScreen.group(page);
+const chip = (page: Page, name: RegExp) => chips(page).getByRole('listitem').getByRole('button', { name });
 const said = (page: Page, key: string) => stage(page).locator(`sunny-porch [data-say="${key}"]`);
 const isSaved = (page: Page) => expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible();
 const areNamed = (page: Page, names: string[]) =>
-  expect(notches(page).getByRole('listitem').locator('button[aria-pressed]')).toHaveText(names);
+  expect(chips(page).getByRole('listitem').locator('button[aria-pressed]')).toHaveText(names);
 
 async function write(page: Page, name: RegExp, text: string): Promise<void> {
   await designScreen.stageTexts(stage(page)).getByRole('button', { name }).click();
@@ -29,10 +29,10 @@ test('a case is added for somebody, worded on the stage, put first, heard by the
 }) => {
   const page = await enterAs(browser, house, 'design?on=/tonight&moment=at-the-door&with=in');
   await beIn(page, true);
-  await expect(notch(page, /^otherwise, said now/)).toHaveAttribute('aria-pressed', 'true');
+  await expect(chip(page, /^otherwise, said now/)).toHaveAttribute('aria-pressed', 'true');
   await areNamed(page, ['returning, Português', 'returning', 'otherwise']);
 
-  await casesScreen.add(notches(page)).click();
+  await casesScreen.add(chips(page)).click();
   await casesScreen.returningOption(page).click();
   // Now the stage shows it, and it says what it said before.
   await expect(circumstancesScreen.toReturning(page)).toBeVisible();
@@ -42,7 +42,7 @@ test('a case is added for somebody, worded on the stage, put first, heard by the
   await write(page, /Greeting \(returning\)/, 'Back for another night?');
   await expect(said(page, 'greeting')).toHaveText('Back for another night?');
 
-  await casesScreen.changeReturning(notches(page)).click();
+  await casesScreen.changeReturning(chips(page)).click();
   const sheet = casesScreen.editor(page);
   await expectNoAxe(page, 'the sheet of a case');
   await partsScreen.earlier(sheet).click();
@@ -50,14 +50,14 @@ test('a case is added for somebody, worded on the stage, put first, heard by the
   await page.keyboard.press('Escape');
   await areNamed(page, ['returning', 'returning, Português', 'returning', 'otherwise']);
   // What asks for less stands before what asks for more: nobody hears that any longer.
-  await expect(notch(page, /^returning, Português, nobody hears it/)).toBeVisible();
+  await expect(chip(page, /^returning, Português, nobody hears it/)).toBeVisible();
 
-  // Whoever is asked for by a notch is supposed: a first visit, then somebody who was here.
-  await notch(page, /^otherwise/).click();
+  // Whoever is asked for by a chip is supposed: a first visit, then somebody who was here.
+  await chip(page, /^otherwise/).click();
   await expect(circumstancesScreen.toFirstVisit(page)).toBeVisible();
   await expect(said(page, 'greeting')).toHaveText(/^Good evening/);
-  await notch(page, /^returning, ours/).click();
-  await expect(notches(page).getByRole('status')).toHaveText(
+  await chip(page, /^returning, ours/).click();
+  await expect(chips(page).getByRole('status')).toHaveText(
     '“returning” does not come about here in the next year.',
   );
   await isSaved(page);
@@ -70,25 +70,25 @@ test('a case is added for somebody, worded on the stage, put first, heard by the
   await visitor.launcher.click();
   await expect(visitor.window.locator('[data-say=greeting]')).toHaveText(/^Good evening/);
 
-  await casesScreen.changeReturning(notches(page)).click();
+  await casesScreen.changeReturning(chips(page)).click();
   await casesScreen.remove(sheet).click();
   await areNamed(page, ['returning, Português', 'returning', 'otherwise']);
   await page.keyboard.press('Control+z');
-  await expect(notches(page).getByRole('listitem')).toHaveCount(4);
+  await expect(chips(page).getByRole('listitem')).toHaveCount(4);
   await isSaved(page);
 });
 
-test('a notch finds the hour in which it is said: the next break, a holiday; ours can be worded, not taken away', async ({
+test('a chip finds the hour in which it is said: the next break, a holiday; ours can be worded, not taken away', async ({
   browser,
 }) => {
   const page = await enterAs(browser, house, 'design?on=/tonight&moment=nobody-home');
-  await notch(page, /^a holiday/).click();
-  await expect(notch(page, /^a holiday, said now, ours/)).toBeVisible();
+  await chip(page, /^a holiday/).click();
+  await expect(chip(page, /^a holiday, said now, ours/)).toBeVisible();
   await expect(said(page, 'nobodyHome')).toContainText(/: back/);
-  await expect(casesScreen.changeHoliday(notches(page))).toHaveCount(0);
-  await notch(page, /^on a break, ours/).click();
-  await expect(notches(page).getByRole('status')).toContainText('does not come about');
-  await notch(page, /^on a break/)
+  await expect(casesScreen.changeHoliday(chips(page))).toHaveCount(0);
+  await chip(page, /^on a break, ours/).click();
+  await expect(chips(page).getByRole('status')).toContainText('does not come about');
+  await chip(page, /^on a break/)
     .first()
     .click();
   await expect(said(page, 'nobodyHome')).toContainText('We are carrying the telescopes out');

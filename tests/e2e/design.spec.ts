@@ -14,7 +14,7 @@ import { widgetScreen } from './screens/widget';
 const house = useHouse();
 
 const stage = (page: Page) => designScreen.stage(page);
-const stone = (page: Page, name: string) => pathScreen.moment(name)(pathScreen.path(page));
+const momentCard = (page: Page, name: string) => pathScreen.moment(name)(pathScreen.path(page));
 const isSaved = (page: Page) => expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible();
 
 /** Edits a text where it stands on the stage. */
@@ -47,7 +47,7 @@ test('colour, corner and words reach the stage at once, the draft soon, and visi
 }) => {
   const before = filesIn(house.siteDir);
   const page = await enterAs(browser, house, 'design');
-  await stone(page, 'At the door').click();
+  await momentCard(page, 'At the door').click();
   await designScreen.lookTab(page).click();
   await lookScreen.brandColour(page).fill('#e79a1b');
   await expect(lookScreen.darkTextRatio(page)).toBeVisible();
@@ -59,7 +59,7 @@ test('colour, corner and words reach the stage at once, the draft soon, and visi
   await expect(stage(page).locator('sunny-porch [data-say=greeting]')).toHaveText(
     'Good evening from the island.',
   );
-  await stone(page, 'Passing by').click();
+  await momentCard(page, 'Passing by').click();
   await isSaved(page);
 
   const visitor = await visit(browser, `${house.site}/tonight`);
@@ -92,7 +92,7 @@ test('[L7] an open window keeps the look and words it was opened with, and learn
   await expect(visitor.window.locator('[data-say=greeting]')).toBeVisible();
   const greeting = (await visitor.window.locator('[data-say=greeting]').textContent()) ?? '';
 
-  await stone(page, 'At the door').click();
+  await momentCard(page, 'At the door').click();
   await designScreen.lookTab(page).click();
   await lookScreen.brandColour(page).fill('#0b5d4e');
   await editOnStage(page, 'Greeting', 'The sky is clear tonight.');
@@ -115,7 +115,7 @@ test('the words on the launcher are edited where they stand, and a text without 
   browser,
 }) => {
   const page = await enterAs(browser, house, 'design');
-  await stone(page, 'Passing by').click();
+  await momentCard(page, 'Passing by').click();
   await editOnStage(page, 'Words on the launcher', 'Write to us');
   await expect(stage(page).locator('sunny-porch .words')).toHaveText('Write to us');
   await isSaved(page);
@@ -152,7 +152,7 @@ test('the server is killed before a save is answered: not saved is said, and the
   browser,
 }) => {
   const page = await enterAs(browser, house, 'design');
-  await stone(page, 'At the door').click();
+  await momentCard(page, 'At the door').click();
   await house.kill();
   await editOnStage(page, 'Greeting', 'Written while the power was off.');
   await expect(page.getByRole('status').filter({ hasText: 'not saved' })).toBeVisible();
@@ -162,7 +162,7 @@ test('the server is killed before a save is answered: not saved is said, and the
   await house.restart();
   await expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible({ timeout: 20_000 });
   await page.reload();
-  await stone(page, 'At the door').click();
+  await momentCard(page, 'At the door').click();
   await expect(stage(page).locator('sunny-porch [data-say=greeting]')).toHaveText(
     'Written while the power was off.',
   );
@@ -213,7 +213,7 @@ test('the circumstances ask the engine: another page, another language, somebody
   await circumstancesScreen.pageField(page).fill('/privacy');
   await circumstancesScreen.usePage(page).click();
   await expect(because).toContainText('no widget is meant for /privacy');
-  await expect(stone(page, 'At the door')).toHaveAccessibleName(/not on this page/);
+  await expect(momentCard(page, 'At the door')).toHaveAccessibleName(/not on this page/);
   await designScreen.anyReason(because).click();
   await expect(designScreen.allReasons(page)).toContainText('“Everywhere” is never shown on /privacy');
   await page.keyboard.press('Escape');
@@ -224,11 +224,11 @@ test('the circumstances ask the engine: another page, another language, somebody
   await circumstancesScreen.who(page).click();
   await circumstancesScreen.somebodyAnswers(page).click();
   await expect(because).toContainText('somebody of Night desk is in');
-  await expect(stone(page, 'Nobody home')).toHaveAccessibleName(/not while somebody is in/);
+  await expect(momentCard(page, 'Nobody home')).toHaveAccessibleName(/not while somebody is in/);
   await circumstancesScreen.toFirstVisit(page).click();
   await circumstancesScreen.arabic(page).check();
   await page.keyboard.press('Escape');
-  await stone(page, 'At the door').click();
+  await momentCard(page, 'At the door').click();
   await expect(stage(page).locator('sunny-porch .root')).toHaveAttribute('dir', 'rtl');
 });
 
@@ -239,20 +239,20 @@ test('the situations of this site are flipped by button and by key, stand in the
   await beIn(page, true);
   const situation = circumstancesScreen.situation(page);
   await expect(situation).toContainText('Now, 1 of 8');
-  await expect(stone(page, 'Invited')).toHaveAccessibleName(/this visitor gets here by themselves/);
+  await expect(momentCard(page, 'Invited')).toHaveAccessibleName(/this visitor gets here by themselves/);
   await circumstancesScreen.nextSituation(page).click();
   await expect(situation).toContainText('Ten minutes before closing, 2 of 8');
   await circumstancesScreen.nextSituation(page).click();
   await expect(situation).toContainText('The next closed hour, 3 of 8');
-  await expect(stone(page, 'Waiting')).toHaveAccessibleName(/not while closed/);
+  await expect(momentCard(page, 'Waiting')).toHaveAccessibleName(/not while closed/);
   await expect(pathScreen.availability(page)).toContainText('now closed → Nobody home');
   await expect(page).toHaveURL(/at=20\d\d-/);
 
   const colleague = await enterAs(browser, house, `design${new URL(page.url()).search}`);
   await expect(circumstancesScreen.situation(colleague)).toContainText('The next closed hour, 3 of 8');
-  await expect(stone(colleague, 'Waiting')).toHaveAccessibleName(/not while closed/);
+  await expect(momentCard(colleague, 'Waiting')).toHaveAccessibleName(/not while closed/);
 
-  await stone(page, 'Passing by').focus();
+  await momentCard(page, 'Passing by').focus();
   await page.keyboard.press(']');
   await expect(situation).toContainText('Everybody busy');
   await page.keyboard.press('[');
@@ -293,11 +293,11 @@ test('what cannot be seen is set beside the stage: at once in the words of the w
   await expect(inspector).toContainText('4 settings, as we would have them.');
   const offered = designScreen.slowReplyAfter(inspector);
   await offered.fill('75');
-  await expect(stone(page, 'Waiting')).toHaveAccessibleName(/leads to Slow reply: no answer in 75 s/);
+  await expect(momentCard(page, 'Waiting')).toHaveAccessibleName(/leads to Slow reply: no answer in 75 s/);
   await expect(inspector).toContainText('4 settings, 1 changed from ours.');
   await offered.fill('4000');
   await expect(inspector).toContainText('A whole number from 10 to 3600 s. Not saved yet.');
-  await expect(stone(page, 'Waiting')).toHaveAccessibleName(/no answer in 75 s/);
+  await expect(momentCard(page, 'Waiting')).toHaveAccessibleName(/no answer in 75 s/);
   await offered.fill('80');
   await isSaved(page);
   await page.reload();
@@ -308,11 +308,11 @@ test('what cannot be seen is set beside the stage: at once in the words of the w
   await designScreen.restoreDefaults(inspector).click();
   await expect(offered).toHaveValue('90');
 
-  await stone(page, 'Talking').click();
+  await momentCard(page, 'Talking').click();
   await designScreen.slowReplyWhileTalking(inspector).check();
-  await expect(stone(page, 'Talking')).toHaveAccessibleName(/leads to Slow reply: no reply for 10 min/);
+  await expect(momentCard(page, 'Talking')).toHaveAccessibleName(/leads to Slow reply: no reply for 10 min/);
   await designScreen.restoreDefaults(inspector).click();
-  await expect(stone(page, 'Talking')).toHaveAccessibleName(/leads to Slow reply: off/);
+  await expect(momentCard(page, 'Talking')).toHaveAccessibleName(/leads to Slow reply: off/);
   await isSaved(page);
 });
 
@@ -320,17 +320,17 @@ test('Who can answer? is its own editor: what happens in each state, and where i
   browser,
 }) => {
   const page = await enterAs(browser, house, 'design?on=/tonight&with=nobody');
-  const gate = pathScreen.availability(page);
-  await pathScreen.availabilityCard(gate).click();
+  const availability = pathScreen.availability(page);
+  await pathScreen.availabilityCard(availability).click();
   const inspector = designScreen.inspector(page);
   await designScreen.whenNobody(inspector).click();
   await designScreen.chatOption(page).click();
-  await expect(gate).toContainText('nobody → At the door');
-  await expect(stone(page, 'Nobody home')).toHaveAccessibleName(/not while nobody is in/);
-  await expect(stone(page, 'At the door')).not.toHaveAccessibleName(/not while/);
+  await expect(availability).toContainText('nobody → At the door');
+  await expect(momentCard(page, 'Nobody home')).toHaveAccessibleName(/not while nobody is in/);
+  await expect(momentCard(page, 'At the door')).not.toHaveAccessibleName(/not while/);
   await expect(inspector).toContainText('5 settings, 1 changed from ours.');
   await designScreen.restoreDefaults(inspector).click();
-  await expect(gate).toContainText('nobody → Nobody home');
+  await expect(availability).toContainText('nobody → Nobody home');
   await isSaved(page);
 });
 
@@ -338,22 +338,22 @@ test('by keyboard alone: along the path, between its lanes, to the stage, and a 
   browser,
 }) => {
   const page = await enterAs(browser, house, 'design?moment=passing-by');
-  await stone(page, 'Passing by').focus();
+  await momentCard(page, 'Passing by').focus();
   await page.keyboard.press('ArrowRight');
-  await expect(stone(page, 'Invited')).toBeFocused();
+  await expect(momentCard(page, 'Invited')).toBeFocused();
   await page.keyboard.press('ArrowRight');
-  await expect(stone(page, 'At the door')).toBeFocused();
+  await expect(momentCard(page, 'At the door')).toBeFocused();
   await page.keyboard.press('ArrowDown');
-  await expect(stone(page, 'Nobody home')).toBeFocused();
+  await expect(momentCard(page, 'Nobody home')).toBeFocused();
   await page.keyboard.press('ArrowRight');
-  await expect(stone(page, 'Slow reply')).toBeFocused();
+  await expect(momentCard(page, 'Slow reply')).toBeFocused();
   await page.keyboard.press('ArrowRight');
-  await expect(stone(page, 'Note left')).toBeFocused();
+  await expect(momentCard(page, 'Note left')).toBeFocused();
   await page.keyboard.press('ArrowUp');
-  await expect(stone(page, 'Talking')).toBeFocused();
+  await expect(momentCard(page, 'Talking')).toBeFocused();
   await page.keyboard.press('ArrowLeft');
   await page.keyboard.press('ArrowLeft');
-  await expect(stone(page, 'At the door')).toHaveAttribute('aria-current', 'true');
+  await expect(momentCard(page, 'At the door')).toHaveAttribute('aria-current', 'true');
   await page.keyboard.press('Enter');
   await expect(designScreen.titleText(stage(page))).toBeFocused();
   await page.keyboard.press('b');
@@ -364,9 +364,11 @@ test('for a screen reader the path is one ordered list in visit order, with its 
   browser,
 }) => {
   const page = await enterAs(browser, house, 'design');
-  const stones = pathScreen.path(page).getByRole('list').first().getByRole('button');
-  await expect(stones).toHaveCount(9);
-  const names = await stones.evaluateAll((all) => all.map((one) => one.getAttribute('aria-label') ?? ''));
+  const momentCards = pathScreen.path(page).getByRole('list').first().getByRole('button');
+  await expect(momentCards).toHaveCount(9);
+  const names = await momentCards.evaluateAll((all) =>
+    all.map((one) => one.getAttribute('aria-label') ?? ''),
+  );
   expect(names.map((name) => name.split('.')[0])).toEqual([
     'Passing by',
     'Invited',

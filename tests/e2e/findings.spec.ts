@@ -6,16 +6,16 @@ import { todayScreen } from './screens/today';
 
 const house = useHouse();
 
-test('findings: counted on the beam, listed on Today with a place to mend each, dismissed with a reason and taken back', async ({
+test('findings: counted on the top bar, listed on Today with a place to mend each, dismissed with a reason and taken back', async ({
   browser,
 }) => {
   const page = await enterAs(browser, house, 'today');
   const findings = todayScreen.findings(page);
-  const beam = frameScreen.screens(page);
+  const topBar = frameScreen.screens(page);
   await expect(findings.getByRole('listitem')).toHaveCount(1);
   await expect(findings).toContainText('works only on this computer');
   await expect(findings).toContainText('mend before publishing');
-  await expect(frameScreen.mustFixCount(1)(beam)).toBeVisible();
+  await expect(frameScreen.mustFixCount(1)(topBar)).toBeVisible();
   await expectNoAxe(page, 'loose boards');
 
   await todayScreen.dismiss(findings).click();
@@ -23,33 +23,33 @@ test('findings: counted on the beam, listed on Today with a place to mend each, 
   await expect(store).toBeDisabled();
   await designScreen.reasonsLabel(findings).fill('We try it at home first.');
   await page.keyboard.press('Enter');
-  await expect(frameScreen.mustFixCount(1)(beam)).toHaveCount(0);
+  await expect(frameScreen.mustFixCount(1)(topBar)).toHaveCount(0);
   await expect(findings).not.toContainText('works only on this computer');
   await page.reload();
   await todayScreen.dismissed1(findings).click();
   await expect(findings).toContainText('Put aside by Inês Matos: “We try it at home first.”');
   await partsScreen.takeBack(findings).click();
-  await expect(frameScreen.mustFixCount(1)(beam)).toBeVisible();
+  await expect(frameScreen.mustFixCount(1)(topBar)).toBeVisible();
 
   await todayScreen.moreSuggestions(findings).click();
   await todayScreen.openFinding(findings).first().click();
   await expect(designScreen.invitedHeading(designScreen.inspector(page))).toBeVisible();
 });
 
-test('a dead end is a cracked stone that says why, as soon as it is made, and none once it is taken back', async ({
+test('a dead end is a cracked moment card that says why, as soon as it is made, and none once it is taken back', async ({
   browser,
 }) => {
   const page = await enterAs(browser, house, 'design?on=/tonight&moment=invited&with=in');
-  const stone = page.locator('[data-stone=invited]');
-  await expect(stone).not.toHaveAccessibleName(/Dead end/);
+  const momentCard = page.locator('[data-moment-card=invited]');
+  await expect(momentCard).not.toHaveAccessibleName(/Dead end/);
   const inspector = designScreen.inspector(page);
   await designScreen.invitationsPerVisit(inspector).fill('0');
-  await expect(stone).toHaveAccessibleName(
+  await expect(momentCard).toHaveAccessibleName(
     /Dead end: “.*” can never be shown: no invitation is allowed in a visit/,
   );
   await expect(inspector.getByRole('note').first()).toContainText('can never be shown');
   await designScreen.undo(page).click();
-  await expect(stone).not.toHaveAccessibleName(/Dead end/);
+  await expect(momentCard).not.toHaveAccessibleName(/Dead end/);
 });
 
 test('whoever only answers is not asked to mend anything', async ({ browser }) => {

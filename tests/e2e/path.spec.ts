@@ -10,7 +10,7 @@ const house = useHouse();
 
 const whole = (page: Page) => pathScreen.whole(page);
 
-test('the whole path: every moment as it looks and every way with all its words, by key and by button; a way opens its settings', async ({
+test('the whole path: every moment as it looks and every way with all its words, by key and by button; a transition opens its settings', async ({
   browser,
 }) => {
   const page = await enterAs(browser, house, 'design?on=/tonight&moment=waiting&with=in');
@@ -26,12 +26,12 @@ test('the whole path: every moment as it looks and every way with all its words,
 
   // No words stand on a picture or on other words.
   const boxes = await whole(page)
-    .locator('[data-transition-words], [data-stone]')
+    .locator('[data-transition-words], [data-moment-card]')
     .evaluateAll((all) =>
       all.map((one) => {
         const { x, y, width, height } = one.getBoundingClientRect();
         return {
-          name: one.getAttribute('data-transition-words') ?? one.getAttribute('data-stone'),
+          name: one.getAttribute('data-transition-words') ?? one.getAttribute('data-moment-card'),
           x,
           y,
           width,
@@ -69,10 +69,10 @@ test('the whole path: every moment as it looks and every way with all its words,
   await expect(designScreen.whenSomebody(card)).toBeVisible();
   await partsScreen.close(card).click();
 
-  const stone = (name: string) => whole(page).locator('[data-stone]', { hasText: name });
-  await stone('Waiting').focus();
+  const momentCard = (name: string) => whole(page).locator('[data-moment-card]', { hasText: name });
+  await momentCard('Waiting').focus();
   await page.keyboard.press('ArrowRight');
-  await expect(stone('Talking')).toBeFocused();
+  await expect(momentCard('Talking')).toBeFocused();
   await page.keyboard.press('Enter');
   await expect(designScreen.stage(page)).toBeVisible();
   await expect(designScreen.talkingHeading(designScreen.inspector(page))).toBeVisible();
@@ -89,10 +89,10 @@ test('printed, the whole path stands alone', async ({ browser }) => {
   await expect(pathScreen.print(page)).toBeHidden();
   await expect(frameScreen.screens(page)).toBeHidden();
   await expect(whole(page).locator('[data-transition-words=first-message-sent]')).toBeVisible();
-  await expect(whole(page).locator('[data-stone=talking]')).toBeVisible();
+  await expect(whole(page).locator('[data-moment-card=talking]')).toBeVisible();
 });
 
-test('at rest the short words of a way open its settings, and a signpost does the same for the keyboard', async ({
+test('at rest the short words of a transition open its settings, and a signpost does the same for the keyboard', async ({
   browser,
 }) => {
   const page = await enterAs(browser, house, 'design?on=/tonight&moment=waiting&with=in');
@@ -108,7 +108,7 @@ test('at rest the short words of a way open its settings, and a signpost does th
   await expect(inspector).toContainText('40 s on /tonight');
 });
 
-test('on a phone *Who can answer?* stands below the walk, and opens its deeds', async ({ browser }) => {
+test('on a phone *Who can answer?* stands below the walk, and opens its behaviours', async ({ browser }) => {
   const page = await enterAs(browser, house, 'design?on=/tonight&with=nobody', {
     viewport: { width: 390, height: 844 },
   });
@@ -135,7 +135,7 @@ test('on a narrow screen what cannot be seen lies over the stage while it is ask
   await page.keyboard.press('Escape');
   await expect(inspector).toHaveCount(0);
   await expect(opener).toBeFocused();
-  // A way asks for its settings by itself; a stone is looked at first.
+  // A transition asks for its settings by itself; a moment card is looked at first.
   await page.locator('[data-transition-words=answer-overdue]').click();
   await expect(pathScreen.slowReplyCard(inspector)).toBeVisible();
   await pathScreen.talking(pathScreen.path(page)).click();
@@ -143,7 +143,7 @@ test('on a narrow screen what cannot be seen lies over the stage while it is ask
   await expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible();
 });
 
-test('on a phone a visit is tried with stage, deeds and what is due below one another', async ({
+test('on a phone a visit is tried with stage, behaviours and what is due below one another', async ({
   browser,
 }) => {
   const page = await enterAs(browser, house, 'design?on=/tonight&with=in', {

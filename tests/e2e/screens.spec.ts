@@ -39,9 +39,11 @@ for (const { name, ...view } of VIEWS) {
   });
 }
 
-test('every stone of the path and a chosen conversation have nothing for axe either', async ({ browser }) => {
+test('every moment card of the path and a chosen conversation have nothing for axe either', async ({
+  browser,
+}) => {
   const page = await enterAs(browser, house, 'design');
-  for (const stone of [
+  for (const momentCard of [
     'Passing by',
     'At the door',
     'Waiting',
@@ -50,8 +52,8 @@ test('every stone of the path and a chosen conversation have nothing for axe eit
     'Nobody home',
     'Note left',
   ]) {
-    await pathScreen.moment(stone)(pathScreen.path(page)).click();
-    await expectNoAxe(page, stone);
+    await pathScreen.moment(momentCard)(pathScreen.path(page)).click();
+    await expectNoAxe(page, momentCard);
   }
   await page.goto(`${house.app}/s/${house.siteKey}/conversations`);
   await conversationsScreen.list(page).getByRole('button').first().click();

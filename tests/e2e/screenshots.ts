@@ -55,11 +55,11 @@ test('Design, Conversations, Today, Install and the widget on the site', async (
   await desk.goto(`${house.app}/s/${house.siteKey}/design?on=/tonight&moment=waiting`);
   await expect(designScreen.stage(desk).locator('sunny-porch .window')).toBeVisible();
   // Footprints follow a little later than the stage.
-  await expect(desk.locator('[data-stone=invited]')).toHaveAccessibleName(/gets here by themselves/);
+  await expect(desk.locator('[data-moment-card=invited]')).toHaveAccessibleName(/gets here by themselves/);
   await take(desk, 'design');
   await desk.goto(`${house.app}/s/${house.siteKey}/design?on=/tonight&path=whole`);
   await expect(pathScreen.whole(desk).locator('sunny-porch .launcher').first()).toBeVisible();
-  await expect(desk.locator('[data-stone=invited]')).toHaveAccessibleName(/gets here by themselves/);
+  await expect(desk.locator('[data-moment-card=invited]')).toHaveAccessibleName(/gets here by themselves/);
   await take(desk, 'design-whole-path');
   await desk.goto(`${house.app}/s/${house.siteKey}/design?on=/groups/schools&moment=talking&side=everywhere`);
   await lookScreen.startingLooks(desk).getByRole('button').first().click();

@@ -12,12 +12,12 @@ test('a change paints the tiles it is seen in, and no other: neither words said 
   await expect(pathScreen.path(page).locator('sunny-porch')).toHaveCount(9);
   await expect(designScreen.stage(page).locator('sunny-porch .window')).toBeVisible();
   // The search for what comes first has come back: from here on only changes paint.
-  await expect(page.locator('[data-stone=invited]')).toHaveAccessibleName(/gets here by themselves/);
+  await expect(page.locator('[data-moment-card=invited]')).toHaveAccessibleName(/gets here by themselves/);
   await page.evaluate(() => {
     const painted = new Set<string>();
     Object.assign(window, { painted });
     for (const host of document.querySelectorAll('sunny-porch')) {
-      const name = host.closest('[data-stone]')?.getAttribute('data-stone') ?? 'stage';
+      const name = host.closest('[data-moment-card]')?.getAttribute('data-moment-card') ?? 'stage';
       const watch = new MutationObserver(() => painted.add(name));
       if (host.shadowRoot !== null)
         watch.observe(host.shadowRoot, {
@@ -56,9 +56,9 @@ test('law against settings beside a preview: no field beside the stage holds a t
 }) => {
   const page = await enterAs(browser, house, 'design?on=/tonight&with=in');
   const inspector = designScreen.inspector(page);
-  const stones = pathScreen.path(page).locator('[data-stone]');
-  await expect(stones).toHaveCount(9);
-  const count = await stones.count();
+  const momentCards = pathScreen.path(page).locator('[data-moment-card]');
+  await expect(momentCards).toHaveCount(9);
+  const count = await momentCards.count();
   let seenInAll = 0;
   let fieldsInAll = 0;
   const compare = async (): Promise<void> => {
@@ -80,7 +80,7 @@ test('law against settings beside a preview: no field beside the stage holds a t
   for (const part of ['Colours', 'Type and shape', 'Logo and header', 'Launcher', 'Place', 'Your own CSS'])
     await lookScreen.part(part)(inspector).getByRole('button', { expanded: false }).first().click();
   for (let index = 0; index < count; index++) {
-    await stones.nth(index).click();
+    await momentCards.nth(index).click();
     for (const side of ['Here', 'Everywhere']) {
       await designScreen.side(side)(page).click();
       await compare();

@@ -82,7 +82,7 @@ test('a visit is kept as a check: it is walked with every change of the draft, a
   await expect(kept).toContainText('✓Somebody who stays must get “Clear skies”.');
 
   await trialScreen.back(panel).click();
-  await page.locator('[data-stone=invited]').click();
+  await page.locator('[data-moment-card=invited]').click();
   await designScreen.invitationsPerVisit(designScreen.inspector(page)).fill('0');
   await publishingScreen.publishCount(1)(page).click();
   const dialog = page.getByRole('dialog');

@@ -43,7 +43,7 @@ function fullWidget(dice: Dice, widget: Widget): Widget {
     place: { ...widget.place, phoneCorner: dice.flip() ? 'upper-left' : null },
     launcher: {
       ...widget.launcher,
-      icon: dice.flip() ? { ours: dice.pick(ICON_NAMES) } : null,
+      icon: dice.flip() ? { drawing: dice.pick(ICON_NAMES) } : null,
       closedIcon: dice.flip() ? { picture: PICTURE } : null,
       hiddenOn: dice.flip() ? ['phone', 'tablet'] : [],
       element: dice.flip() ? '.contact' : null,
@@ -130,7 +130,7 @@ function spotAt(design: Node, path: string): Spot {
 /** What stands where there was nothing. */
 const INSTEAD_OF_NONE: Readonly<Record<string, Json>> = {
   calendarId: 'night',
-  ours: 'invitation.stayed',
+  defaultText: 'invitation.stayed',
   label: 'note.text',
   own: { label: { en: 'Yours?' }, help: {} },
   shownIf: { field: 'name', is: 'y' },
@@ -140,8 +140,8 @@ const INSTEAD_OF_NONE: Readonly<Record<string, Json>> = {
   second: '#34518c',
   headerTo: '#34518c',
   logo: PICTURE,
-  icon: { ours: 'bell' },
-  closedIcon: { ours: 'door' },
+  icon: { drawing: 'bell' },
+  closedIcon: { drawing: 'door' },
   element: '.ask',
   phoneCorner: 'lower-left',
   headerPicture: HEADER_PICTURE,
@@ -221,11 +221,13 @@ function editOf(dice: Dice, design: Node, path: string): string | null {
   if (NONE_CAN_BE.has(name) && name !== 'value' && dice.flip(0.3)) return put(null);
   if (typeof node === 'boolean') return put(!node);
   if (typeof node === 'number') return put(node + dice.int(1, 4));
-  return put(name === 'ours' || (name === 'label' && node === 'note.name') ? 'note.send' : `${node}-x`);
+  return put(
+    name === 'defaultText' || (name === 'label' && node === 'note.name') ? 'note.send' : `${node}-x`,
+  );
 }
 
 describe('changes in words', () => {
-  it('law: no change without a sentence, no sentence without a change, both ways, and no two alike', () => {
+  it('law: no change without a sentence, no sentence without a change, both transitions, and no two alike', () => {
     let told = 0;
     for (let seed = 1; seed <= DESIGNS; seed++) {
       const dice = diceOf(seed);

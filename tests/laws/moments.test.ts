@@ -60,7 +60,7 @@ function nextAct(dice: Dice, walk: Walk): Act | null {
 }
 
 /**
- * Not ways, and outside of the law ([M6], docs/rules.md): closing the window, opening it where a conversation stands,
+ * Not transitions, and outside of the law ([M6], docs/rules.md): closing the window, opening it where a conversation stands,
  * an end before anybody joined, and a person who answers, or is back, where a question stands: they are never hidden.
  */
 function isOutsideOfTheLaw(from: Moment, to: Moment, hadTalk: boolean): boolean {
@@ -73,12 +73,12 @@ function isOutsideOfTheLaw(from: Moment, to: Moment, hadTalk: boolean): boolean 
 }
 
 describe('moments', () => {
-  it('[M6] two successive moments are equal or joined by one of the ways, and each of the nineteen is walked', () => {
+  it('[M6] two successive moments are equal or joined by one of the transitions, and each of the nineteen is walked', () => {
     const walked = new Set<string>();
     const design = madeDesign({
       ...invitations(
         { when: all(condition({ kind: 'on-page', seconds: 20 })) },
-        { manner: 'open', when: all(condition({ kind: 'scrolled', percent: 90 })) },
+        { approach: 'open', when: all(condition({ kind: 'scrolled', percent: 90 })) },
       ),
       timings: {
         comfortAfter: 45,

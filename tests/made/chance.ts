@@ -10,7 +10,7 @@ import type { Calendar } from '../../src/core/model/calendar';
 import type { Condition, ConditionBody, Group, When } from '../../src/core/model/condition';
 import type { Design, Widget } from '../../src/core/model/design';
 import type { Invitation } from '../../src/core/model/invitation';
-import { DEEDS, TEAM_STATES } from '../../src/core/model/moment';
+import { BEHAVIOURS, TEAM_STATES } from '../../src/core/model/moment';
 import { DAY_MS, HOUR_MS, MINUTE_MS, SECOND_MS } from '../../src/core/model/units';
 import type { PublishedSite } from '../../src/core/wire/published-site';
 import type { Standing } from '../../src/core/wire/talk';
@@ -76,7 +76,7 @@ function anyWhen(dice: Dice): When {
 export function anyInvitation(dice: Dice, id: string): Invitation {
   return madeInvitation({
     id,
-    manner: dice.pick(['speak', 'speak', 'speak', 'open', 'stir'] as const),
+    approach: dice.pick(['speak', 'speak', 'speak', 'open', 'stir'] as const),
     when: anyWhen(dice),
     oncePer: dice.pick([
       { kind: 'page' },
@@ -129,12 +129,12 @@ export function anyDesign(dice: Dice): Design {
       neverOn: dice.flip(0.2) ? [pageRule('exact', '/privacy')] : [],
     },
     audience: dice.flip(0.2) ? [{ kind: 'device', devices: ['desktop'], isNot: dice.flip(0.3) }] : [],
-    deeds: {
+    behaviours: {
       in: 'chat',
       nearby: 'chat',
       busy: dice.pick(['queue', 'note'] as const),
-      nobody: dice.pick(DEEDS),
-      closed: dice.pick(DEEDS),
+      nobody: dice.pick(BEHAVIOURS),
+      closed: dice.pick(BEHAVIOURS),
     },
     invitations: Array.from({ length: dice.int(0, 7) }, (_, index) =>
       anyInvitation(dice, `invite-${place}-${index}`),

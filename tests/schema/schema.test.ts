@@ -47,8 +47,8 @@ describe('the schema of a design', () => {
       '/widgets/0 additionalProperties',
     ]);
     expect(fault({ op: 'remove', path: ['limits'] })).toEqual([' required']);
-    expect(fault({ op: 'set', path: [...at, 'deeds', 'closed'], value: 'sing' })).toEqual([
-      '/widgets/0/deeds/closed enum',
+    expect(fault({ op: 'set', path: [...at, 'behaviours', 'closed'], value: 'sing' })).toEqual([
+      '/widgets/0/behaviours/closed enum',
     ]);
   });
 });

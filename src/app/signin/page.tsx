@@ -5,7 +5,7 @@ import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
 import { DEMO_PEOPLE, isDemoDoorOpen } from '../../server/usecases/demo-door';
 import { state } from '../../server/state';
-import { Doorway } from '../../ui/entrance/Doorway';
+import { EntranceLayout } from '../../ui/entrance/EntranceLayout';
 import { SignInForm } from '../../ui/entrance/SignInForm';
 import { enterDemoAction, signInAction } from '../entrance-actions';
 import { origin } from '../session';
@@ -18,7 +18,7 @@ export default async function SignInPage({ searchParams }: { searchParams: Promi
   if (state().setupCode !== null) redirect('/start');
   const isDemo = await isDemoDoorOpen(state(), (await origin()).host);
   return (
-    <Doorway
+    <EntranceLayout
       title="Good to see you"
       {...(isDemo
         ? {
@@ -49,6 +49,6 @@ export default async function SignInPage({ searchParams }: { searchParams: Promi
         </Stack>
       ) : null}
       <SignInForm action={signInAction} next={typeof next === 'string' ? next : '/'} />
-    </Doorway>
+    </EntranceLayout>
   );
 }

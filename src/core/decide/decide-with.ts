@@ -50,14 +50,14 @@ export function decideWith(site: PublishedSite, circumstances: Circumstances, pa
   const { widget, by } = chooseWidget(site, circumstances, page);
   if (widget === null) return nothing(by, null, null);
   const presence = stateOf(site, widget, circumstances, parts.why);
-  const deed = widget.deeds[presence.state];
+  const behaviour = widget.deeds[presence.state];
   const isAway = !isWindowOpen && !goesOn;
   if (isAway && memory.putAwayUntil !== null && now < memory.putAwayUntil)
     return nothing('put-away', null, memory.putAwayUntil);
-  if (isAway && deed === 'out-of-sight') return nothing('out-of-sight', presence, orNull(presence.next));
+  if (isAway && behaviour === 'out-of-sight') return nothing('out-of-sight', presence, orNull(presence.next));
 
   const isCountOnly = goesOn && forcedWidget !== widget.key && !page.accepts(widget);
-  const settled: Settled = { site, circumstances, page, widget, by, presence, deed, isCountOnly };
+  const settled: Settled = { site, circumstances, page, widget, by, presence, behaviour, isCountOnly };
   const standing = parts.stand?.(settled) ?? {
     moment: 'passing-by',
     code: 'window-closed',

@@ -99,10 +99,10 @@ describe('decide', () => {
   });
 
   it('[S5] out of sight hides the launcher, and not a running conversation', () => {
-    const { deeds } = madeDesign().widgets[0] ?? { deeds: undefined };
+    const { behaviours: deeds } = madeDesign().widgets[0] ?? { behaviours: undefined };
     if (deeds === undefined) throw new Error('Expected deeds.');
     const site = madeSite({
-      design: madeDesign({ deeds: { ...deeds, nobody: 'out-of-sight' } }),
+      design: madeDesign({ behaviours: { ...deeds, nobody: 'out-of-sight' } }),
       teams: { [DESK]: 'nobody' },
     });
     expect(decide(site, madeVisit()).widget).toBeNull();

@@ -2,7 +2,7 @@ import type { ClosedBy } from '../hours/why';
 import { dueOf } from '../invitations/due';
 import type { Signal } from '../invitations/judge';
 import type { Circumstances } from '../model/circumstances';
-import type { Deed, Moment, WidgetState } from '../model/moment';
+import type { Behaviour, Moment, WidgetState } from '../model/moment';
 import type { EpochMs } from '../model/units';
 import type { WireWidget } from '../wire/design-file';
 import type { PublishedSite } from '../wire/published-site';
@@ -43,7 +43,7 @@ export interface Decision {
   readonly because: readonly Reason[];
 }
 
-/** What is settled before anything is shown: the widget, its state and deed. */
+/** What is settled before anything is shown: the widget, its state and behaviour. */
 export interface Settled {
   readonly site: PublishedSite;
   readonly circumstances: Circumstances;
@@ -51,7 +51,7 @@ export interface Settled {
   readonly widget: WireWidget;
   readonly by: Chosen['by'];
   readonly presence: Presence;
-  readonly deed: Deed;
+  readonly behaviour: Behaviour;
   readonly isCountOnly: boolean;
 }
 

@@ -22,7 +22,7 @@ export interface Lack {
   readonly kind: string;
   readonly isNot: boolean;
   readonly short: Short | null;
-  /** Whether time or a deed of the visitor can still bring it in this page view. */
+  /** Whether time or an act of the visitor can still bring it in this page view. */
   readonly canCome: boolean;
 }
 
@@ -68,7 +68,7 @@ function settledFor(widget: WireWidget, { site, circumstances, page, decision }:
     widget,
     by: 'first',
     presence,
-    deed: widget.deeds[presence.state],
+    behaviour: widget.deeds[presence.state],
     isCountOnly: decision.isCountOnly,
   };
 }

@@ -1,15 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import { EVENING, madeDesign, madeTalk, madeVisit } from '../../../tests/made/site';
 import type { Circumstances } from '../model/circumstances';
-import type { Deed, WidgetState } from '../model/moment';
+import type { Behaviour, WidgetState } from '../model/moment';
 import { HOUR_MS, SECOND_MS } from '../model/units';
 import type { WireWidget } from '../wire/design-file';
 import { momentOf } from './moment';
 
 const TIMINGS = madeDesign().widgets[0]?.timings as WireWidget['timings'];
 const open = (change: Parameters<typeof madeVisit>[0] = {}) => madeVisit({ isWindowOpen: true, ...change });
-const standsAt = (visit: Circumstances, state: WidgetState, deed: Deed, timings = TIMINGS) =>
-  momentOf(visit, { state, deed, timings });
+const standsAt = (visit: Circumstances, state: WidgetState, behaviour: Behaviour, timings = TIMINGS) =>
+  momentOf(visit, { state, behaviour, timings });
 const momentAt = (...args: Parameters<typeof standsAt>) => standsAt(...args).moment;
 const after = (seconds: number) => EVENING + seconds * SECOND_MS;
 
@@ -21,7 +21,7 @@ describe('momentOf', () => {
     expect(momentAt(madeVisit({ invited: { id: 'x', at: EVENING } }), 'in', 'chat')).toBe('invited');
   });
 
-  it('[M1] opened without a conversation, the deed leads', () => {
+  it('[M1] opened without a conversation, the behaviour leads', () => {
     expect(momentAt(open(), 'in', 'chat')).toBe('at-the-door');
     expect(momentAt(open(), 'busy', 'queue')).toBe('at-the-door');
     expect(momentAt(open(), 'busy', 'note')).toBe('nobody-home');
@@ -99,10 +99,10 @@ describe('momentOf', () => {
 
   it('[M5] where it is to go on waiting, an answer by mail is offered at once, not after the delay', () => {
     const waits = open({ conversation: madeTalk(), moment: 'waiting' });
-    const ground = { state: 'nobody', deed: 'note', timings: TIMINGS } as const;
+    const ground = { state: 'nobody', behaviour: 'note', timings: TIMINGS } as const;
     expect(momentOf(waits, { ...ground, talks: { keepsWaiting: true } }).moment).toBe('slow-reply');
     expect(
-      momentOf(waits, { ...ground, state: 'in', deed: 'chat', talks: { keepsWaiting: true } }).moment,
+      momentOf(waits, { ...ground, state: 'in', behaviour: 'chat', talks: { keepsWaiting: true } }).moment,
     ).toBe('waiting');
   });
 
@@ -111,7 +111,7 @@ describe('momentOf', () => {
     const at = (seconds: number) =>
       momentOf(open({ conversation: ended, now: after(seconds) }), {
         state: 'in',
-        deed: 'chat',
+        behaviour: 'chat',
         timings: TIMINGS,
         talks: { offersAgain: false },
       });

@@ -1,5 +1,5 @@
 import type { Circumstances } from '../model/circumstances';
-import type { Deed, Moment, WidgetState } from '../model/moment';
+import type { Behaviour, Moment, WidgetState } from '../model/moment';
 import { type EpochMs, MINUTE_MS, SECOND_MS } from '../model/units';
 import type { WireWidget } from '../wire/design-file';
 import type { ConversationFacts } from '../wire/talk';
@@ -15,7 +15,7 @@ export interface MomentVerdict {
 /** What a moment depends on besides the visitor. */
 export interface Ground {
   readonly state: WidgetState;
-  readonly deed: Deed;
+  readonly behaviour: Behaviour;
   readonly timings: WireWidget['timings'];
   readonly talks?: WireWidget['talks'];
 }
@@ -23,12 +23,12 @@ export interface Ground {
 /** [M4] Where nothing else may be asked at once, the door is open again so long after a conversation ended. */
 export const GOODBYE_HOLDS_MS = 10 * MINUTE_MS;
 
-/** Where a visitor stands ([M1]–[M5]), from the conversation's facts, the deed of the state and the widget's timings. */
+/** Where a visitor stands ([M1]–[M5]), from the conversation's facts, the behaviour of the state and the widget's timings. */
 export function momentOf(circumstances: Circumstances, ground: Ground): MomentVerdict {
   const { conversation, invited, isWindowOpen, now } = circumstances;
   if (!isWindowOpen)
     return invited === null ? verdict('passing-by', 'window-closed') : verdict('invited', 'invitation-shown');
-  if (conversation === null) return byDeed(circumstances, ground, 'deed-of-state');
+  if (conversation === null) return byBehaviour(circumstances, ground, 'deed-of-state');
   const standing = hasGoneQuiet(conversation, ground.timings, now) ? 'ended' : conversation.standing;
   switch (standing) {
     case 'joined':
@@ -48,17 +48,17 @@ function afterGoodbye(
   circumstances: Circumstances,
   ground: Ground,
 ): MomentVerdict {
-  if (circumstances.asksAgain) return byDeed(circumstances, ground, 'asks-again');
+  if (circumstances.asksAgain) return byBehaviour(circumstances, ground, 'asks-again');
   if (ground.talks?.offersAgain !== false) return verdict('goodbye', 'ended');
   const opens = (conversation.endedMs ?? quietAt(conversation, ground)) + GOODBYE_HOLDS_MS;
   return circumstances.now < opens
     ? verdict('goodbye', 'ended', opens)
-    : byDeed(circumstances, ground, 'asks-again');
+    : byBehaviour(circumstances, ground, 'asks-again');
 }
 
 /** [M6] From *goodbye* and *invited* the way leads to the door first (*asked again*, *invitation accepted*), and from there on (*availability lost*). */
-function byDeed({ moment }: Circumstances, ground: Ground, code: ReasonCode): MomentVerdict {
-  const isAtDoor = ground.deed !== 'note' || moment === 'goodbye' || moment === 'invited';
+function byBehaviour({ moment }: Circumstances, ground: Ground, code: ReasonCode): MomentVerdict {
+  const isAtDoor = ground.behaviour !== 'note' || moment === 'goodbye' || moment === 'invited';
   return verdict(isAtDoor ? 'at-the-door' : 'nobody-home', code);
 }
 
@@ -97,7 +97,7 @@ function whileWaiting(
 ): MomentVerdict {
   const ends = quietAt(conversation, ground);
   if (moment === 'slow-reply') return verdict('slow-reply', 'no-reply-yet', ends);
-  if (!canBeAnswered(ground.deed))
+  if (!canBeAnswered(ground.behaviour))
     return ground.talks?.keepsWaiting === true
       ? verdict('slow-reply', 'nobody-left-to-answer', ends)
       : verdict('nobody-home', 'nobody-left-to-answer', ends);
@@ -113,9 +113,9 @@ function slowReplyAt({ waitingMs, askedMs }: ConversationFacts, { state, timings
   return (waitingMs ?? askedMs) + after * SECOND_MS;
 }
 
-/** [M5] Chat and queue lead to a person; the other deeds do not. */
-function canBeAnswered(deed: Deed): boolean {
-  return deed === 'chat' || deed === 'queue';
+/** [M5] Chat and queue lead to a person; the other behaviours do not. */
+function canBeAnswered(behaviour: Behaviour): boolean {
+  return behaviour === 'chat' || behaviour === 'queue';
 }
 
 function verdict(moment: Moment, code: ReasonCode, next: EpochMs = Infinity): MomentVerdict {

@@ -16,10 +16,10 @@ export interface Standing {
 
 /** The moment ([M1]–[M5]) and its lines. */
 export function standOf(settled: Settled): Standing {
-  const { circumstances, presence, deed, widget } = settled;
+  const { circumstances, presence, behaviour, widget } = settled;
   const stands = momentOf(circumstances, {
     state: presence.state,
-    deed,
+    behaviour,
     timings: widget.timings,
     talks: widget.talks,
   });

@@ -54,9 +54,9 @@ export interface Finding {
   /** The widget it is about; null: the site. */
   readonly widgetId: string | null;
   /** Where it can be mended on the path; null: elsewhere. */
-  readonly moment: DrawnMoment | 'gate' | null;
-  /** The stone a visitor cannot get on from because of it: it is drawn cracked. */
-  readonly crack: DrawnMoment | null;
+  readonly moment: DrawnMoment | 'availability' | null;
+  /** The moment card a visitor cannot get on from because of it: it is drawn cracked. */
+  readonly deadEnd: DrawnMoment | null;
   /** What its sentence needs: names and numbers. */
   readonly values: Readonly<Record<string, string | number>>;
 }
@@ -86,7 +86,7 @@ export interface FindingContext {
   readonly now: EpochMs;
 }
 
-type Rest = Partial<Pick<Finding, 'level' | 'widgetId' | 'moment' | 'crack' | 'values'>>;
+type Rest = Partial<Pick<Finding, 'level' | 'widgetId' | 'moment' | 'deadEnd' | 'values'>>;
 
 /** A finding about something: `about` tells it from others of its code. */
 export function finding(code: FindingCode, about: readonly string[], rest: Rest = {}): Finding {
@@ -97,7 +97,7 @@ export function finding(code: FindingCode, about: readonly string[], rest: Rest 
     level,
     widgetId: null,
     moment: null,
-    crack: null,
+    deadEnd: null,
     values: {},
     ...rest,
   };

@@ -77,7 +77,7 @@ describe('findings', () => {
       const facts = madeSite({ teams: { [DESK]: 'in', other: 'in' } }).facts;
       expect(codesOf({ design, facts, peopleOf: { other: 1 } })).toEqual([]);
       const chatOnly = madeDesign({
-        deeds: { in: 'chat', nearby: 'chat', busy: 'chat', nobody: 'chat', closed: 'note' },
+        behaviours: { in: 'chat', nearby: 'chat', busy: 'chat', nobody: 'chat', closed: 'note' },
       });
       expect(codesOf({ design: chatOnly, peopleOf: {} })).toEqual([]); // without hours it is never closed
     });
@@ -213,10 +213,10 @@ describe('findings', () => {
 
     it('where none of several can ever be got, Invited is cracked; one that can mends it', () => {
       const dead = { when: any() };
-      const cracks = (...list: Parameters<typeof invitations>) =>
-        findingsOf(input({ design: madeDesign(invitations(...list)) })).map(({ crack }) => crack);
-      expect(cracks(dead, dead)).toEqual(['invited', 'invited']);
-      expect(cracks(dead, {})).toEqual([null]);
+      const deadEnds = (...list: Parameters<typeof invitations>) =>
+        findingsOf(input({ design: madeDesign(invitations(...list)) })).map(({ deadEnd }) => deadEnd);
+      expect(deadEnds(dead, dead)).toEqual(['invited', 'invited']);
+      expect(deadEnds(dead, {})).toEqual([null]);
     });
 
     it('[I6] two that come due together, or too soon after each other, unless no visitor can get both', () => {

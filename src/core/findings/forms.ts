@@ -18,7 +18,7 @@ export function formFindings({ design }: FindingContext): Finding[] {
               finding('field-hidden-but-required', [widgetId, place, field.id], {
                 widgetId,
                 moment: PLACES[place],
-                crack: PLACES[place],
+                deadEnd: PLACES[place],
                 values: { name, field: labelOf(field, widget, design.defaultLocale) },
               }),
             ]
@@ -48,7 +48,7 @@ export function formFindings({ design }: FindingContext): Finding[] {
           finding('mail-promised-no-mail-field', [widgetId], {
             widgetId,
             moment: 'nobody-home',
-            crack: 'note-left',
+            deadEnd: 'note-left',
             values: { name },
           }),
         ];

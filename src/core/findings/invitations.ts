@@ -21,7 +21,7 @@ export function invitationFindings(input: FindingContext): Finding[] {
     const all = widget.invitations.filter(({ isOn }) => isOn);
     const dead = new Map(all.map((one) => [one.id, neverWhy(one, widget, input)]));
     const alive = all.filter(({ id }) => dead.get(id) === null);
-    const isCracked = all.length > 0 && alive.length === 0;
+    const isDeadEnd = all.length > 0 && alive.length === 0;
     const never = all.flatMap((one): Finding[] => {
       const why = dead.get(one.id) ?? null;
       if (why === null) return [];
@@ -30,7 +30,7 @@ export function invitationFindings(input: FindingContext): Finding[] {
         finding('invitation-never', [widgetId, one.id], {
           widgetId,
           moment: 'invited',
-          crack: isCracked ? 'invited' : null,
+          deadEnd: isDeadEnd ? 'invited' : null,
           values,
         }),
       ];

@@ -14,17 +14,17 @@ export function peopleFindings({ design, facts, peopleOf, isZoneConfirmed, now }
     const { calendarId } = widget;
     return [
       ...gone.map((team) =>
-        finding('team-gone', [id, team], { widgetId: id, moment: 'gate', values: { name } }),
+        finding('team-gone', [id, team], { widgetId: id, moment: 'availability', values: { name } }),
       ),
       ...(calendarId !== null && !Object.hasOwn(calendars, calendarId)
-        ? [finding('calendar-gone', [id], { widgetId: id, moment: 'gate', values: { name } })]
+        ? [finding('calendar-gone', [id], { widgetId: id, moment: 'availability', values: { name } })]
         : []),
       ...(!hasPeople && takesNotes(widget)
         ? [
             finding('notes-without-recipient', [id], {
               widgetId: id,
               moment: 'note-left',
-              crack: 'note-left',
+              deadEnd: 'note-left',
               values: { name },
             }),
           ]
@@ -38,7 +38,9 @@ export function peopleFindings({ design, facts, peopleOf, isZoneConfirmed, now }
     const hours = { calendar, zone: toZone(zones[calendar.zone] ?? []), override: null };
     if (isOpenAt(hours, now) || nextOpening(hours, now) !== null) return [];
     const names = design.widgets.filter(({ calendarId }) => calendarId === id).map(({ name }) => name);
-    return [finding('hours-never-open', [id], { crack: 'at-the-door', values: { name: names.join(', ') } })];
+    return [
+      finding('hours-never-open', [id], { deadEnd: 'at-the-door', values: { name: names.join(', ') } }),
+    ];
   });
   const hasHours = Object.keys(calendars).length > 0;
   return [
@@ -51,8 +53,8 @@ export function peopleFindings({ design, facts, peopleOf, isZoneConfirmed, now }
 }
 
 /** Whether a note can be left at all ([S5]). */
-function takesNotes({ deeds, calendarId }: Widget): boolean {
+function takesNotes({ behaviours, calendarId }: Widget): boolean {
   return WIDGET_STATES.some(
-    (state) => deeds[state] === 'note' && (state !== 'closed' || calendarId !== null),
+    (state) => behaviours[state] === 'note' && (state !== 'closed' || calendarId !== null),
   );
 }

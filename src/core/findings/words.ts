@@ -53,7 +53,7 @@ function missingIn(design: Design, locale: Locale): { readonly count: number; re
         ...options,
         ...said,
         ...widget.invitations
-          .filter(({ isOn, ours }) => isOn && (ours === null || !hasOurs))
+          .filter(({ isOn, defaultText }) => isOn && (defaultText === null || !hasOurs))
           .map(({ texts }) => lacks(texts)),
         ...widget.cases.map(({ texts }) => lacks(texts)),
       ],

@@ -95,14 +95,14 @@ export function toWireRules(
 
 /** An invitation as it is published. */
 export function toWireInvitation(invitation: Invitation, hear: HearFault): WireInvitation {
-  const { id, manner, opensOnPhones, oncePer, atMost, when } = invitation;
+  const { id, approach, opensOnPhones, oncePer, atMost, when } = invitation;
   const days =
     oncePer.kind === 'days'
       ? oncePer.days
       : { page: PER_PAGE, visit: PER_VISIT, visitor: PER_VISITOR }[oncePer.kind];
   return [
     id,
-    manner,
+    approach,
     opensOnPhones ? 1 : 0,
     needsMemory(invitation) ? 1 : 0,
     days,

@@ -8,7 +8,7 @@ import { EMPTY_MEMORY, type Memory } from '../decide/memory';
 import { remember } from '../decide/remember';
 import type { Invitation, InvitationLimits } from '../model/invitation';
 import { DAY_MS, SECOND_MS } from '../model/units';
-import { mannerHere } from './manner';
+import { approachHere } from './manner';
 import { needsMemory } from './compile';
 
 const LIMITS: InvitationLimits = {
@@ -178,17 +178,17 @@ describe('an invitation', () => {
 
   it('[I10] open speaks on a phone unless the owner says otherwise; a stir under reduced motion does nothing and counts as nothing', () => {
     const [open, owner, stir] =
-      site([{ manner: 'open' }, { manner: 'open', opensOnPhones: true }, { manner: 'stir' }]).design
+      site([{ approach: 'open' }, { approach: 'open', opensOnPhones: true }, { approach: 'stir' }]).design
         .widgets[0]?.invitations ?? [];
     if (open === undefined || owner === undefined || stir === undefined)
       throw new Error('Expected three invitations.');
     const phone = madeVisit({ visitor: { device: 'phone' } });
-    expect([mannerHere(open, madeVisit()), mannerHere(open, phone), mannerHere(owner, phone)]).toEqual([
+    expect([approachHere(open, madeVisit()), approachHere(open, phone), approachHere(owner, phone)]).toEqual([
       'open',
       'speak',
       'open',
     ]);
-    expect(decide(site([{ manner: 'stir' }, {}]), madeVisit({ visitor: { isStill: true } })).show).toBe(B);
+    expect(decide(site([{ approach: 'stir' }, {}]), madeVisit({ visitor: { isStill: true } })).show).toBe(B);
   });
 
   it('[I11] one that was edited keeps its id and its count; an id of its own counts anew', () => {

@@ -1,13 +1,13 @@
 import type { Circumstances } from '../model/circumstances';
-import type { Manner } from '../model/invitation';
+import type { Approach } from '../model/invitation';
 import type { WireInvitation, WireItem } from '../wire/design-file';
 
 /** [I10] What an invitation does here: on phones *open* speaks instead, unless the owner says otherwise. */
-export function mannerHere(
-  [, manner, opensOnPhones]: WireInvitation,
+export function approachHere(
+  [, approach, opensOnPhones]: WireInvitation,
   { visitor }: Pick<Circumstances, 'visitor'>,
-): Manner {
-  return manner === 'open' && visitor.device === 'phone' && !opensOnPhones ? 'speak' : manner;
+): Approach {
+  return approach === 'open' && visitor.device === 'phone' && !opensOnPhones ? 'speak' : approach;
 }
 
 /** Selectors that the conditions of invitations listen for. */

@@ -107,7 +107,7 @@ export function toWireLauncher({
 /** An empty drawing stands for the lamp. */
 function toWireIcons(usual: Icon | null, closed: Icon | null): NonNullable<WireLauncher['icons']> {
   const of = (icon: Icon | null): WireIcon =>
-    icon === null ? '' : 'ours' in icon ? ICONS[icon.ours] : toWirePicture(icon.picture);
+    icon === null ? '' : 'drawing' in icon ? ICONS[icon.drawing] : toWirePicture(icon.picture);
   return closed === null ? [of(usual)] : [of(usual), of(closed)];
 }
 

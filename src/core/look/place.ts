@@ -30,10 +30,10 @@ export function placeAt(
   const isRight = x + launcher.width / 2 >= ground.width / 2;
   const side = isRight ? 'right' : 'left';
   const [offsetName, liftName] = namesFor(isPhone);
-  const { least, most, ours } = SETTINGS[offsetName];
+  const { least, most, defaultValue } = SETTINGS[offsetName];
   const fromSide = isRight ? ground.width - launcher.width - x : x;
   const offset = within(
-    snaps && Math.abs(fromSide - (ours ?? 0)) <= SNAP_PX ? (ours ?? 0) : fromSide,
+    snaps && Math.abs(fromSide - (defaultValue ?? 0)) <= SNAP_PX ? (defaultValue ?? 0) : fromSide,
     least,
     most,
   );
@@ -103,7 +103,8 @@ export function toWirePlace(place: Place): Pick<WireWidget, 'place' | 'window' |
     return isMiddle(cornerFor(place, isPhone)) ? lift : Math.max(lift, -from);
   };
   const [lift, phoneLift] = [held(false), held(true)];
-  const isUsual = windowWidth === SETTINGS.windowWidth.ours && windowHeight === SETTINGS.windowHeight.ours;
+  const isUsual =
+    windowWidth === SETTINGS.windowWidth.defaultValue && windowHeight === SETTINGS.windowHeight.defaultValue;
   return {
     place: {
       corner,
@@ -114,7 +115,7 @@ export function toWirePlace(place: Place): Pick<WireWidget, 'place' | 'window' |
       ...(phoneLift === lift ? {} : { phoneLift }),
     },
     ...(isUsual ? {} : { window: [windowWidth, windowHeight] }),
-    ...(layer === SETTINGS.layer.ours ? {} : { zIndex: layer }),
+    ...(layer === SETTINGS.layer.defaultValue ? {} : { zIndex: layer }),
   };
 }
 

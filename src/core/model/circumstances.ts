@@ -20,7 +20,7 @@ export interface Circumstances {
   readonly level: Level;
   readonly memory: Memory;
   readonly isWindowOpen: boolean;
-  /** The moment painted last on this page; null: none yet. A visitor goes by the ways, a step at a time ([M6]). */
+  /** The moment painted last on this page; null: none yet. A visitor goes by the transitions, a step at a time ([M6]). */
   readonly moment: Moment | null;
   /** The invitation that is on the screen, since when. */
   readonly invited: { readonly id: string; readonly at: EpochMs } | null;

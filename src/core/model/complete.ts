@@ -1,4 +1,4 @@
-import { defaultLimits, defaultManner, defaultPlace, plainField } from './defaults';
+import { defaultLimits, defaultLauncherDetails, defaultPlace, plainField } from './defaults';
 import type { Design, Place, Widget } from './design';
 import type { Field } from './form';
 import type { Look } from './look';
@@ -22,7 +22,7 @@ function completedWidget(widget: Widget): Widget {
     cases: known.cases ?? [],
     look: completedLook(widget.look),
     place: completedPlace(widget.place),
-    launcher: { ...defaultManner(), ...widget.launcher },
+    launcher: { ...defaultLauncherDetails(), ...widget.launcher },
     timings: {
       ...widget.timings,
       slowReplyTalkingAfter: (widget.timings as Partial<Widget['timings']>).slowReplyTalkingAfter ?? null,

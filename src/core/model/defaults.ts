@@ -4,7 +4,7 @@ import type { Condition, ConditionBody } from './condition';
 import type { Design, Launcher, Place, Widget } from './design';
 import type { Field, FieldKind } from './form';
 import type { Invitation, InvitationLimits } from './invitation';
-import type { Deed, WidgetState } from './moment';
+import type { Behaviour, WidgetState } from './moment';
 import { defaultLook } from './starting-looks';
 import type { HexColor, Locale } from './units';
 
@@ -59,13 +59,13 @@ export const WIDGET_DEFAULTS = {
   invitationsBeforeClosing: { value: 600, why: 'nobody-invited-to-a-closing-door' },
   invitationsAfterTalk: { value: 24 * 3600, why: 'they-know-where-we-are' },
   restAfterNo: { value: 30, why: 'a-no-is-a-no' },
-  deeds: {
+  behaviours: {
     value: { in: 'chat', nearby: 'chat', busy: 'queue', nobody: 'note', closed: 'note' },
     why: 'say-who-is-there',
   },
 } as const satisfies Record<
   string,
-  Reasoned<string | number | boolean | Readonly<Record<WidgetState, Deed>>>
+  Reasoned<string | number | boolean | Readonly<Record<WidgetState, Behaviour>>>
 >;
 
 /** A complete, publishable widget after three answers. `ids` gives new ids. */
@@ -82,19 +82,19 @@ export function defaultDesign(siteName: string, locale: Locale, brand: HexColor,
 
 /** [I6], [I7] */
 export function defaultLimits(): InvitationLimits {
-  const ours = WIDGET_DEFAULTS;
+  const defaults = WIDGET_DEFAULTS;
   return {
-    perVisit: ours.invitationsPerVisit.value,
-    gap: ours.invitationGap.value,
-    beforeClosing: ours.invitationsBeforeClosing.value,
-    afterTalk: ours.invitationsAfterTalk.value,
-    restDays: ours.restAfterNo.value,
+    perVisit: defaults.invitationsPerVisit.value,
+    gap: defaults.invitationGap.value,
+    beforeClosing: defaults.invitationsBeforeClosing.value,
+    afterTalk: defaults.invitationsAfterTalk.value,
+    restDays: defaults.restAfterNo.value,
   };
 }
 
 /** Our widget on every page, answered by nobody's team in particular until teams are named. */
 export function defaultWidget(brand: HexColor, ids: () => string): Widget {
-  const ours = WIDGET_DEFAULTS;
+  const defaults = WIDGET_DEFAULTS;
   return {
     id: ids(),
     key: 'everywhere',
@@ -106,20 +106,20 @@ export function defaultWidget(brand: HexColor, ids: () => string): Widget {
     place: defaultPlace(),
     launcher: {
       form: 'lamp',
-      size: ours.launcherSize.value,
-      wordsFrom: ours.wordsFrom.value,
-      ...defaultManner(),
+      size: defaults.launcherSize.value,
+      wordsFrom: defaults.wordsFrom.value,
+      ...defaultLauncherDetails(),
     },
     look: defaultLook(brand),
-    deeds: ours.deeds.value,
+    behaviours: defaults.behaviours.value,
     timings: {
-      comfortAfter: ours.comfortAfter.value,
-      slowReplyAfter: ours.slowReplyAfter.value,
-      slowReplyNearbyAfter: ours.slowReplyNearbyAfter.value,
+      comfortAfter: defaults.comfortAfter.value,
+      slowReplyAfter: defaults.slowReplyAfter.value,
+      slowReplyNearbyAfter: defaults.slowReplyNearbyAfter.value,
       slowReplyTalkingAfter: null,
-      endsAfterQuiet: ours.endsAfterQuiet.value,
+      endsAfterQuiet: defaults.endsAfterQuiet.value,
     },
-    talks: { keepsWaiting: ours.keepsWaiting.value, offersAgain: ours.offersAgain.value },
+    talks: { keepsWaiting: defaults.keepsWaiting.value, offersAgain: defaults.offersAgain.value },
     forms: {
       before: [],
       note: [
@@ -137,22 +137,22 @@ export function defaultWidget(brand: HexColor, ids: () => string): Widget {
 
 /** Lower right, out of the way. */
 export function defaultPlace(): Place {
-  const ours = WIDGET_DEFAULTS;
+  const defaults = WIDGET_DEFAULTS;
   return {
-    corner: ours.corner.value,
+    corner: defaults.corner.value,
     phoneCorner: null,
-    offset: ours.offset.value,
-    phoneOffset: ours.phoneOffset.value,
-    lift: ours.lift.value,
-    phoneLift: ours.lift.value,
-    layer: ours.layer.value,
-    windowWidth: ours.windowWidth.value,
-    windowHeight: ours.windowHeight.value,
+    offset: defaults.offset.value,
+    phoneOffset: defaults.phoneOffset.value,
+    lift: defaults.lift.value,
+    phoneLift: defaults.lift.value,
+    layer: defaults.layer.value,
+    windowWidth: defaults.windowWidth.value,
+    windowHeight: defaults.windowHeight.value,
   };
 }
 
 /** How a launcher comes, and with which mark, unless it is said otherwise. */
-export function defaultManner(): Omit<Launcher, 'form' | 'size' | 'wordsFrom'> {
+export function defaultLauncherDetails(): Omit<Launcher, 'form' | 'size' | 'wordsFrom'> {
   return { icon: null, closedIcon: null, delay: WIDGET_DEFAULTS.delay.value, hiddenOn: [], element: null };
 }
 
@@ -182,7 +182,7 @@ export function preparedInvitations(ids: () => string): Invitation[] {
     items: bodies.map((body): Condition => ({ ...body, isNot: false })),
   });
   const someone: ConditionBody = { kind: 'state', states: ['in', 'nearby'] };
-  const base = { isOn: false, manner: 'speak', opensOnPhones: false, atMost: null, texts: {} } as const;
+  const base = { isOn: false, approach: 'speak', opensOnPhones: false, atMost: null, texts: {} } as const;
   const stayed = when({ kind: 'on-page', seconds: 40 }, { kind: 'scrolled', percent: 50 }, someone);
   const notOnPhones: Condition = { kind: 'device', devices: ['phone'], isNot: true };
   return [
@@ -192,7 +192,7 @@ export function preparedInvitations(ids: () => string): Invitation[] {
       name: 'Stayed and read',
       when: { ...stayed, items: [...stayed.items, notOnPhones] },
       oncePer: { kind: 'days', days: 14 },
-      ours: 'invitation.stayed',
+      defaultText: 'invitation.stayed',
     },
     {
       ...base,
@@ -200,7 +200,7 @@ export function preparedInvitations(ids: () => string): Invitation[] {
       name: 'Leaving a form behind',
       when: when({ kind: 'form-left' }, { kind: 'state', states: ['in'] }),
       oncePer: { kind: 'visit' },
-      ours: 'invitation.formLeft',
+      defaultText: 'invitation.formLeft',
     },
     {
       ...base,
@@ -208,7 +208,7 @@ export function preparedInvitations(ids: () => string): Invitation[] {
       name: 'Back again',
       when: when({ kind: 'visits-in-days', atLeast: 3, days: 14 }, { kind: 'state', states: ['in'] }),
       oncePer: { kind: 'visitor' },
-      ours: 'invitation.backAgain',
+      defaultText: 'invitation.backAgain',
     },
   ];
 }

@@ -4,7 +4,7 @@ import type { Condition } from './condition';
 import type { Field } from './form';
 import type { Invitation, InvitationLimits } from './invitation';
 import type { Device, Icon, LauncherForm, Look } from './look';
-import type { Deed, WidgetState } from './moment';
+import type { Behaviour, WidgetState } from './moment';
 import type { Locale, Px, Seconds } from './units';
 
 /** What an owner edits and publishes as one document. Plain data: it is compared, undone and sent as JSON. */
@@ -37,7 +37,7 @@ export interface Widget {
   readonly place: Place;
   readonly launcher: Launcher;
   readonly look: Look;
-  readonly deeds: Readonly<Record<WidgetState, Deed>>;
+  readonly behaviours: Readonly<Record<WidgetState, Behaviour>>;
   readonly timings: Timings;
   readonly talks: Talks;
   readonly forms: Forms;

@@ -3,8 +3,8 @@ import type { When } from './condition';
 import type { Locale, Seconds } from './units';
 
 /** What an invitation does ([I10]): it speaks beside the launcher, opens the window, or stirs the launcher once. */
-export const MANNERS = ['speak', 'open', 'stir'] as const;
-export type Manner = (typeof MANNERS)[number];
+export const APPROACHES = ['speak', 'open', 'stir'] as const;
+export type Approach = (typeof APPROACHES)[number];
 
 /** [I5] How often one visitor may get it. */
 export type OncePer =
@@ -15,7 +15,7 @@ export interface Invitation {
   readonly name: string;
   /** Off: prepared, and shown to nobody. */
   readonly isOn: boolean;
-  readonly manner: Manner;
+  readonly approach: Approach;
   /** [I10] On phones *open* speaks instead unless this says otherwise. */
   readonly opensOnPhones: boolean;
   readonly when: When;
@@ -23,7 +23,7 @@ export interface Invitation {
   /** At most so often in all for one visitor; null: no such limit. */
   readonly atMost: number | null;
   /** Ours that it says where the owner has not worded it; null: it has only words of the owner. */
-  readonly ours: CaseKey | null;
+  readonly defaultText: CaseKey | null;
   readonly texts: Readonly<Record<Locale, string>>;
 }
 

@@ -126,8 +126,8 @@ export type Device = (typeof DEVICES)[number];
 
 /** Marks of our own drawing (`icons.ts`). */
 export const ICON_NAMES = ['bell', 'door', 'letter', 'question', 'hand', 'telescope'] as const;
-/** One of ours, or a picture that was uploaded. */
-export type Icon = { readonly ours: (typeof ICON_NAMES)[number] } | { readonly picture: PictureRef };
+/** A drawing that comes with the product, or a picture that was uploaded. */
+export type Icon = { readonly drawing: (typeof ICON_NAMES)[number] } | { readonly picture: PictureRef };
 
 /** Forms of the launcher; `own-element`: there is none, an element of the page opens the window. */
 export const LAUNCHER_FORMS = [

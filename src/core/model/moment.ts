@@ -21,5 +21,5 @@ export const WIDGET_STATES = ['in', 'nearby', 'busy', 'nobody', 'closed'] as con
 export type WidgetState = (typeof WIDGET_STATES)[number];
 
 /** What a widget does in a state ([S5]). */
-export const DEEDS = ['chat', 'queue', 'note', 'answers', 'out-of-sight'] as const;
-export type Deed = (typeof DEEDS)[number];
+export const BEHAVIOURS = ['chat', 'queue', 'note', 'answers', 'out-of-sight'] as const;
+export type Behaviour = (typeof BEHAVIOURS)[number];

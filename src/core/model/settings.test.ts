@@ -11,10 +11,10 @@ describe('settings', () => {
   it('each stands where it says, is ours in a new design, and fits its own bounds', () => {
     for (const [id, setting] of Object.entries(SETTINGS)) {
       expect(setting.id).toBe(id);
-      expect(settingValue(design, widget, setting), id).toBe(setting.ours);
-      expect(settingFault(setting.ours, setting), id).toBeNull();
+      expect(settingValue(design, widget, setting), id).toBe(setting.defaultValue);
+      expect(settingFault(setting.defaultValue, setting), id).toBeNull();
       expect(Math.abs(setting.least % setting.size), id).toBe(0);
-      expect(setting.ours === null ? 0 : setting.ours % setting.size, id).toBe(0);
+      expect(setting.defaultValue === null ? 0 : setting.defaultValue % setting.size, id).toBe(0);
     }
   });
 

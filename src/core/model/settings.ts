@@ -42,13 +42,13 @@ export interface Setting {
   readonly least: number;
   readonly most: number;
   /** Our considered default, and why (a code); null: off. */
-  readonly ours: number | null;
+  readonly defaultValue: number | null;
   readonly why: string;
   /** It may be switched off: then it is null. */
   readonly canBeOff: boolean;
 }
 
-const ours = WIDGET_DEFAULTS;
+const defaults = WIDGET_DEFAULTS;
 type Bounds = readonly [least: number, most: number];
 
 function setting(
@@ -59,7 +59,7 @@ function setting(
   { value, why }: { readonly value: number | null; readonly why: string },
   canBeOff = false,
 ): Setting {
-  return { id, of, path: path, unit, size, least, most, ours: value, why, canBeOff };
+  return { id, of, path: path, unit, size, least, most, defaultValue: value, why, canBeOff };
 }
 
 const [SECONDS, MINUTES, HOURS] = [
@@ -84,44 +84,50 @@ export const SETTINGS: Readonly<Record<SettingId, Setting>> = {
     ['design', 'limits', 'perVisit'],
     ['times', 1],
     [0, 20],
-    ours.invitationsPerVisit,
+    defaults.invitationsPerVisit,
   ),
-  gap: setting('gap', ['design', 'limits', 'gap'], SECONDS, [0, 3600], ours.invitationGap),
+  gap: setting('gap', ['design', 'limits', 'gap'], SECONDS, [0, 3600], defaults.invitationGap),
   beforeClosing: setting(
     'beforeClosing',
     ['design', 'limits', 'beforeClosing'],
     MINUTES,
     [0, 4 * 3600],
-    ours.invitationsBeforeClosing,
+    defaults.invitationsBeforeClosing,
   ),
   afterTalk: setting(
     'afterTalk',
     ['design', 'limits', 'afterTalk'],
     HOURS,
     [0, 30 * 86_400],
-    ours.invitationsAfterTalk,
+    defaults.invitationsAfterTalk,
   ),
-  restDays: setting('restDays', ['design', 'limits', 'restDays'], ['days', 1], [1, 365], ours.restAfterNo),
+  restDays: setting(
+    'restDays',
+    ['design', 'limits', 'restDays'],
+    ['days', 1],
+    [1, 365],
+    defaults.restAfterNo,
+  ),
   comfortAfter: setting(
     'comfortAfter',
     ['widget', 'timings', 'comfortAfter'],
     SECONDS,
     [5, 3600],
-    ours.comfortAfter,
+    defaults.comfortAfter,
   ),
   slowReplyAfter: setting(
     'slowReplyAfter',
     ['widget', 'timings', 'slowReplyAfter'],
     SECONDS,
     [10, 3600],
-    ours.slowReplyAfter,
+    defaults.slowReplyAfter,
   ),
   slowReplyNearbyAfter: setting(
     'slowReplyNearbyAfter',
     ['widget', 'timings', 'slowReplyNearbyAfter'],
     SECONDS,
     [10, 3600],
-    ours.slowReplyNearbyAfter,
+    defaults.slowReplyNearbyAfter,
   ),
   slowReplyTalkingAfter: setting(
     'slowReplyTalkingAfter',
@@ -136,40 +142,46 @@ export const SETTINGS: Readonly<Record<SettingId, Setting>> = {
     ['widget', 'timings', 'endsAfterQuiet'],
     HOURS,
     [3600, 7 * 86_400],
-    ours.endsAfterQuiet,
+    defaults.endsAfterQuiet,
   ),
   keepsWaiting: setting(
     'keepsWaiting',
     ['widget', 'talks', 'keepsWaiting'],
     SWITCH,
     [0, 1],
-    asSwitch(ours.keepsWaiting),
+    asSwitch(defaults.keepsWaiting),
   ),
   offersAgain: setting(
     'offersAgain',
     ['widget', 'talks', 'offersAgain'],
     SWITCH,
     [0, 1],
-    asSwitch(ours.offersAgain),
+    asSwitch(defaults.offersAgain),
   ),
-  offset: setting('offset', ['widget', 'place', 'offset'], PX, [0, 400], ours.offset),
-  phoneOffset: setting('phoneOffset', ['widget', 'place', 'phoneOffset'], PX, [0, 400], ours.phoneOffset),
-  lift: setting('lift', ['widget', 'place', 'lift'], PX, [-400, 400], ours.lift),
-  phoneLift: setting('phoneLift', ['widget', 'place', 'phoneLift'], PX, [-400, 400], ours.lift),
-  layer: setting('layer', ['widget', 'place', 'layer'], ['times', 1], [1, 2_147_483_647], ours.layer),
-  windowWidth: setting('windowWidth', ['widget', 'place', 'windowWidth'], PX, [280, 640], ours.windowWidth),
+  offset: setting('offset', ['widget', 'place', 'offset'], PX, [0, 400], defaults.offset),
+  phoneOffset: setting('phoneOffset', ['widget', 'place', 'phoneOffset'], PX, [0, 400], defaults.phoneOffset),
+  lift: setting('lift', ['widget', 'place', 'lift'], PX, [-400, 400], defaults.lift),
+  phoneLift: setting('phoneLift', ['widget', 'place', 'phoneLift'], PX, [-400, 400], defaults.lift),
+  layer: setting('layer', ['widget', 'place', 'layer'], ['times', 1], [1, 2_147_483_647], defaults.layer),
+  windowWidth: setting(
+    'windowWidth',
+    ['widget', 'place', 'windowWidth'],
+    PX,
+    [280, 640],
+    defaults.windowWidth,
+  ),
   windowHeight: setting(
     'windowHeight',
     ['widget', 'place', 'windowHeight'],
     PX,
     [320, 900],
-    ours.windowHeight,
+    defaults.windowHeight,
   ),
-  delay: setting('delay', ['widget', 'launcher', 'delay'], SECONDS, [0, 120], ours.delay),
-  launcherSize: setting('launcherSize', ['widget', 'launcher', 'size'], PX, [44, 96], ours.launcherSize),
-  wordsFrom: setting('wordsFrom', ['widget', 'launcher', 'wordsFrom'], PX, [0, 10_000], ours.wordsFrom),
-  radius: setting('radius', ['widget', 'look', 'radius'], PX, [0, 40], ours.radius),
-  textSize: setting('textSize', ['widget', 'look', 'textSize'], PX, [12, 24], ours.textSize),
+  delay: setting('delay', ['widget', 'launcher', 'delay'], SECONDS, [0, 120], defaults.delay),
+  launcherSize: setting('launcherSize', ['widget', 'launcher', 'size'], PX, [44, 96], defaults.launcherSize),
+  wordsFrom: setting('wordsFrom', ['widget', 'launcher', 'wordsFrom'], PX, [0, 10_000], defaults.wordsFrom),
+  radius: setting('radius', ['widget', 'look', 'radius'], PX, [0, 40], defaults.radius),
+  textSize: setting('textSize', ['widget', 'look', 'textSize'], PX, [12, 24], defaults.textSize),
 };
 
 /** Which settings belong to a moment, or hold everywhere. What can be seen is edited on the stage. */
@@ -199,7 +211,7 @@ export const SETTINGS_AT: Readonly<Record<Moment | 'everywhere', readonly Settin
   ],
 };
 
-/** Which settings make a way what it is. Those of a way that is not here are texts, people, hours or fields. */
+/** Which settings make a transition what it is. Those of a transition that is not here are texts, people, hours or fields. */
 export const SETTINGS_OF_TRANSITION: Readonly<Partial<Record<TransitionId, readonly SettingId[]>>> = {
   'invitation-shown': ['perVisit', 'gap', 'beforeClosing', 'afterTalk'],
   'invitation-declined': ['restDays'],

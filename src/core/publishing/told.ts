@@ -40,7 +40,7 @@ export type Subject =
   | { readonly of: 'team'; readonly team: string }
   | { readonly of: 'page-rule'; readonly list: 'showOn' | 'neverOn' }
   | { readonly of: 'setting'; readonly id: SettingId }
-  | { readonly of: 'deed'; readonly state: WidgetState }
+  | { readonly of: 'behaviour'; readonly state: WidgetState }
   | { readonly of: 'text'; readonly key: CaseKey; readonly locale: Locale }
   | {
       readonly of: 'case' | 'case-key' | 'case-when';
@@ -99,7 +99,15 @@ export const LOOK_PARTS = [
 ] as const;
 export type LookPart = (typeof LOOK_PARTS)[number];
 
-const INVITATION_PARTS = ['name', 'isOn', 'manner', 'opensOnPhones', 'oncePer', 'atMost', 'ours'] as const;
+const INVITATION_PARTS = [
+  'name',
+  'isOn',
+  'approach',
+  'opensOnPhones',
+  'oncePer',
+  'atMost',
+  'defaultText',
+] as const;
 export type InvitationPart = (typeof INVITATION_PARTS)[number] | 'when';
 const FIELD_PARTS = [
   'kind',
@@ -192,7 +200,7 @@ function sayWidget(say: Say, design: Design, widget: Widget, all: Thing): void {
   say(own, 'teams', 'who-can-answer', { of: 'team-order' }, widget.teams, 'order');
   say(own, 'calendar', 'who-can-answer', { of: 'calendar' }, widget.calendarId);
   for (const state of WIDGET_STATES)
-    say(own, `deed/${state}`, 'who-can-answer', { of: 'deed', state }, widget.deeds[state]);
+    say(own, `behaviour/${state}`, 'who-can-answer', { of: 'behaviour', state }, widget.behaviours[state]);
   for (const part of LOOK_PARTS)
     say(own, `look/${part}`, 'everywhere', { of: 'look', part }, look[part] as Json);
   for (const scheme of ['day', 'evening'] as const)

@@ -68,7 +68,7 @@ describe('labelOfTransition', () => {
     expect(
       label(
         'opened-by-invitation',
-        invitations({ when: all(seconds(5)) }, { manner: 'open', when: all(seconds(20)) }),
+        invitations({ when: all(seconds(5)) }, { approach: 'open', when: all(seconds(20)) }),
       ),
     ).toEqual({
       code: 'opens-by-itself',
@@ -94,12 +94,12 @@ describe('labelOfTransition', () => {
       code: 'clicks-while',
       states: ['closed', 'nobody'],
     });
-    const deeds = { in: 'chat', nearby: 'chat', busy: 'note', nobody: 'chat', closed: 'note' } as const;
-    expect(label('opened-while-unavailable', { ...hours, deeds })).toEqual({
+    const behaviours = { in: 'chat', nearby: 'chat', busy: 'note', nobody: 'chat', closed: 'note' } as const;
+    expect(label('opened-while-unavailable', { ...hours, behaviours })).toEqual({
       code: 'clicks-while',
       states: ['closed', 'busy'],
     });
-    expect(label('availability-lost', { ...hours, deeds })).toEqual({
+    expect(label('availability-lost', { ...hours, behaviours })).toEqual({
       code: 'leave',
       closes: true,
       leaves: false,

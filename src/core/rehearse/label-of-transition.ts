@@ -16,7 +16,7 @@ export interface Headline {
   readonly scope: { readonly page: string } | { readonly pages: number } | null;
 }
 
-/** What a way says of itself: a code, and the values its words need. */
+/** What a transition says of itself: a code, and the values its words need. */
 export type TransitionLabel =
   | { readonly code: 'no-invitations' }
   | { readonly code: 'invitations'; readonly count: number; readonly first: Headline }
@@ -60,7 +60,7 @@ const LABELS: { readonly [K in TransitionId]: LabelFrom } = {
   'invitation-shown': (widget, _, first) => invitationsLabel('invitations', onOf(widget), first),
   'launcher-clicked': () => ({ code: 'by-hand' }),
   'opened-by-invitation': (widget, _, first) => {
-    const opening = onOf(widget).filter(({ manner }) => manner === 'open');
+    const opening = onOf(widget).filter(({ approach }) => approach === 'open');
     return opening.length === 0 ? null : invitationsLabel('opens-by-itself', opening, first);
   },
   'invitation-accepted': (widget, design) => ({
@@ -72,9 +72,11 @@ const LABELS: { readonly [K in TransitionId]: LabelFrom } = {
     words: buttonOf(design, widget, 'invitation.no'),
     restDays: design.limits.restDays,
   }),
-  'opened-while-unavailable': ({ deeds, calendarId }) => ({
+  'opened-while-unavailable': ({ behaviours, calendarId }) => ({
     code: 'clicks-while',
-    states: STATES.filter((state) => deeds[state] === 'note' && (state !== 'closed' || calendarId !== null)),
+    states: STATES.filter(
+      (state) => behaviours[state] === 'note' && (state !== 'closed' || calendarId !== null),
+    ),
   }),
   'first-message-sent': ({ forms }) => ({
     code: 'sends',
@@ -102,11 +104,14 @@ const LABELS: { readonly [K in TransitionId]: LabelFrom } = {
 };
 
 /** What can make a widget unable to answer: its hours, or that nobody is there. */
-function unavailabilityOf({ deeds, calendarId }: Widget): {
+function unavailabilityOf({ behaviours, calendarId }: Widget): {
   readonly closes: boolean;
   readonly leaves: boolean;
 } {
-  return { closes: calendarId !== null && deeds.closed === 'note', leaves: deeds.nobody === 'note' };
+  return {
+    closes: calendarId !== null && behaviours.closed === 'note',
+    leaves: behaviours.nobody === 'note',
+  };
 }
 
 function buttonOf(design: Design, widget: Widget, key: 'invitation.yes' | 'invitation.no'): string {

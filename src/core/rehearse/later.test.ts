@@ -32,14 +32,14 @@ describe('laterAt', () => {
 
   it('nobody knows when where there are no hours, where closing changes nothing, and where it never closes', () => {
     expect(later('availability-lost', '2026-11-25T20:30', { calendarId: null })).toBeNull();
-    const { deeds } = madeDesign().widgets[0] as Widget;
+    const { behaviours } = madeDesign().widgets[0] as Widget;
     expect(
-      later('availability-lost', '2026-11-25T20:30', { deeds: { ...deeds, closed: 'chat' } }),
+      later('availability-lost', '2026-11-25T20:30', { behaviours: { ...behaviours, closed: 'chat' } }),
     ).toBeNull();
     expect(later('availability-lost', '2026-11-25T20:30', {}, everyDay('00:00-00:00'))).toBeNull();
   });
 
-  it('other ways wait for no such change', () => {
+  it('other transitions wait for no such change', () => {
     expect([
       later('first-message-sent', '2026-11-25T20:30'),
       later('answer-overdue', '2026-11-25T20:30'),

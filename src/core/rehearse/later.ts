@@ -9,19 +9,19 @@ const BY_CLOSING: readonly TransitionId[] = ['availability-lost', 'availability-
 const BY_OPENING: readonly TransitionId[] = ['availability-gained'];
 
 /**
- * When the calendar leads along a way that waits for a change of the state ([M9]); null: nobody knows when, as people come
+ * When the calendar leads along a transition that waits for a change of the state ([M9]); null: nobody knows when, as people come
  * and go; undefined: the way waits for no such change.
  */
 export function laterAt(
   site: PublishedSite,
-  { calendarId, deeds }: Pick<Widget, 'calendarId' | 'deeds'>,
+  { calendarId, behaviours }: Pick<Widget, 'calendarId' | 'behaviours'>,
   transition: TransitionId,
   now: EpochMs,
 ): EpochMs | null | undefined {
   const isClosing = BY_CLOSING.includes(transition);
   if (!isClosing && !BY_OPENING.includes(transition)) return undefined;
   const own = hoursOf(site, calendarId);
-  if (own === null || deeds.closed !== 'note') return null;
+  if (own === null || behaviours.closed !== 'note') return null;
   const { isOpen, changesAt, opensAt } = hoursAt(own, now);
   if (isClosing) return isOpen && changesAt !== Infinity ? changesAt : null;
   return isOpen ? null : opensAt;

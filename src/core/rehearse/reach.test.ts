@@ -40,7 +40,7 @@ describe('reach', () => {
     });
   });
 
-  it('[M9] an invitation by time alone is on the way, one that needs a deed is possible, one that opens leads to the door', () => {
+  it('[M9] an invitation by time alone is on the way, one that needs a behaviour is possible, one that opens leads to the door', () => {
     const waits = { when: all(condition({ kind: 'on-page', seconds: 40 })) };
     const scrolls = {
       when: all(condition({ kind: 'on-page', seconds: 40 }), condition({ kind: 'scrolled', percent: 60 })),
@@ -48,7 +48,7 @@ describe('reach', () => {
     expect(nearness([waits]).invited).toBe('on-the-way');
     expect(made([waits]).invited.by).toEqual([{ wait: 40_000 }]);
     expect(nearness([scrolls]).invited).toBe('possible');
-    expect(nearness([{ ...waits, manner: 'open' }])).toMatchObject({
+    expect(nearness([{ ...waits, approach: 'open' }])).toMatchObject({
       invited: 'never',
       'at-the-door': 'on-the-way',
     });

@@ -105,7 +105,7 @@ describe('supposeCase', () => {
     });
   });
 
-  it('null where it never comes about: nothing is imported, and nobody is home only where a note is the deed', () => {
+  it('null where it never comes about: nothing is imported, and nobody is home only where a note is the behaviour', () => {
     expect(look([['closed-by', 'import']])).toBeNull();
     expect(look([['state', 'in']])).toBeNull();
     expect(

@@ -79,7 +79,7 @@ export interface KeptSituation {
 }
 
 /**
- * The situations that are worth looking at on this site (screens.md): worked out, never typed. Those that there are
+ * The situations that are worth looking at on this site: worked out, never typed. Those that there are
  * not, such as a closed hour where there are no hours, are left out. The page stays.
  */
 export function situationsOf(

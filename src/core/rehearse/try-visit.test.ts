@@ -189,7 +189,7 @@ describe('a visit that is tried', () => {
   });
 
   it('law: whatever can be done where one stands can be done, and the engine goes on', () => {
-    const site = siteOf([stay(5), { ...stay(9), manner: 'open' }]);
+    const site = siteOf([stay(5), { ...stay(9), approach: 'open' }]);
     fc.assert(
       fc.property(fc.array(fc.nat({ max: 9 }), { maxLength: 25 }), (picks) => {
         let steps: TriedStep[] = [];

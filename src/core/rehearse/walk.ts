@@ -3,7 +3,7 @@ import { type Decision, decide } from '../decide/decide';
 import { EMPTY_MEMORY } from '../decide/memory';
 import { originOf } from '../decide/origin';
 import { type Happening, isNoByClosing, remember, visitOf } from '../decide/remember';
-import { mannerHere } from '../invitations/manner';
+import { approachHere } from '../invitations/manner';
 import { type Circumstances, type Pulse, pageViewAt } from '../model/circumstances';
 import type { Moment } from '../model/moment';
 import { DAY_MS, type EpochMs, type Seconds } from '../model/units';
@@ -170,7 +170,7 @@ function heardNow({ isWindowOpen, now }: Circumstances): Partial<Circumstances> 
   return { heardAt: isWindowOpen ? now + STREAM_TELLS_MS : now };
 }
 
-/** Asks until nothing more follows: the pointer for a fresh word, a step along the ways, an invitation to show or take away. */
+/** Asks until nothing more follows: the pointer for a fresh word, a step along the transitions, an invitation to show or take away. */
 function settle(walk: Walk): Walk {
   let here = walk;
   for (let turn = 0; turn < TURNS_MAX; turn++) {
@@ -214,7 +214,7 @@ function invitedBy(walk: Walk, decision: Decision, id: string): Walk {
       id,
     },
   );
-  switch (mannerHere(invitation, circumstances)) {
+  switch (approachHere(invitation, circumstances)) {
     case 'speak':
       return having(shown, { invited: { id, at: now } });
     case 'open':

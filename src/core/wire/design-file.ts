@@ -1,7 +1,7 @@
 import type { ADDRESS_PARTS, Corner, PAGE_RULE_KINDS } from '../model/design';
 import type { Device, Font, LauncherForm } from '../model/look';
-import type { Manner } from '../model/invitation';
-import type { Deed, WidgetState } from '../model/moment';
+import type { Approach } from '../model/invitation';
+import type { Behaviour, WidgetState } from '../model/moment';
 import type { Locale, Px, Seconds } from '../model/units';
 import type { Automaton } from '../pages/automaton';
 import type { WireField } from './form-file';
@@ -60,7 +60,7 @@ export interface WireWidget {
   readonly headerPicture?: WirePicture;
   /** The owner's own CSS, written anew from what was parsed. */
   readonly css?: string;
-  readonly deeds: Readonly<Record<WidgetState, Deed>>;
+  readonly deeds: Readonly<Record<WidgetState, Behaviour>>;
   readonly timings: {
     readonly comfortAfter: Seconds;
     readonly slowReplyAfter: Seconds;
@@ -147,7 +147,7 @@ export type WireCondition =
 /** `needsMemory` ([I13]); its words stand under `invitation:<id>`; `days` of the own limit ([I5]): 0 a page view, -1 a visit, -2 for ever; `atMost` 0: none. */
 export type WireInvitation = readonly [
   id: string,
-  manner: Manner,
+  approach: Approach,
   opensOnPhones: 0 | 1,
   needsMemory: 0 | 1,
   days: number,

@@ -97,7 +97,7 @@ function toWireWidget(press: Press): WireWidget {
     ...toWirePlace(place),
     launcher: toWireLauncher(launcher),
     ...toWireLook(look),
-    deeds: widget.deeds,
+    deeds: widget.behaviours,
     timings: widget.timings,
     ...toWireTalks(widget),
     forms: {
@@ -149,12 +149,12 @@ function toWireText(press: Press, key: TextKey): WireText {
     return isCaseKey(other) ? compiled(other) : undefined;
   };
   const own = widget.cases.filter((one) => one.key === key).map((one) => toOwnCase(press, one));
-  const ours = entryOf(key).cases.map(({ id, when }): WireCase => {
+  const defaultText = entryOf(key).cases.map(({ id, when }): WireCase => {
     const second = without(`${key}#${id}`);
     const first = compiled(`${key}#${id}` as CaseKey, second);
     return second === undefined ? [when, first] : [when, first, second];
   });
-  const cases = [...own, ...ours];
+  const cases = [...own, ...defaultText];
   const second = without(key);
   const otherwise = compiled(key, second);
   if (cases.length === 0 && second === undefined) return otherwise;
@@ -174,11 +174,11 @@ function toOwnCase(press: Press, { id, key, when, texts, without }: OwnCase): Wi
   return second === undefined ? [when, first] : [when, first, second];
 }
 
-function toInvitationText(press: Press, { id, texts, ours, manner }: Invitation): Message {
+function toInvitationText(press: Press, { id, texts, defaultText, approach }: Invitation): Message {
   const { design, widget, locale } = press;
   const own = inLocale(texts, design, locale);
-  const text = own === '' && ours !== null ? textOf(design, widget, locale, ours) : own;
-  if (text === '' && manner !== 'stir')
+  const text = own === '' && defaultText !== null ? textOf(design, widget, locale, defaultText) : own;
+  if (text === '' && approach !== 'stir')
     press.faults.push({
       code: 'empty-text',
       at: 0,

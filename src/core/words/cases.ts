@@ -87,7 +87,7 @@ const CLOSED_BY: readonly ClosedBy[] = ['override', 'break', 'holiday', 'excepti
 function hearersOf(design: Design, widget: Widget, key: TextKey, isUsual = false): Asked[] {
   const { moment } = entryOf(key);
   const isAway = (state: WidgetState): boolean =>
-    isUsual && moment === 'at-the-door' && widget.deeds[state] === 'note';
+    isUsual && moment === 'at-the-door' && widget.behaviours[state] === 'note';
   const states = WIDGET_STATES.filter((state) => isSaidIn(widget, moment, state) && !isAway(state));
   const visits = ['first', 'returning', 'unknown'] as const;
   const teams = widget.teams.length === 0 ? [null] : widget.teams;
@@ -109,9 +109,13 @@ function hearersOf(design: Design, widget: Widget, key: TextKey, isUsual = false
 }
 
 /** Whether a moment's texts can be said in a state: a question is waiting only where somebody can answer, and nobody is home where not. */
-function isSaidIn({ deeds, calendarId }: Widget, moment: Moment | 'window', state: WidgetState): boolean {
+function isSaidIn(
+  { behaviours, calendarId }: Widget,
+  moment: Moment | 'window',
+  state: WidgetState,
+): boolean {
   if (state === 'closed' && calendarId === null) return false;
-  const isAnswered = deeds[state] === 'chat' || deeds[state] === 'queue';
+  const isAnswered = behaviours[state] === 'chat' || behaviours[state] === 'queue';
   if (moment === 'nobody-home') return !isAnswered;
   return moment !== 'waiting' || isAnswered;
 }

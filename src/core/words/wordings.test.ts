@@ -58,7 +58,7 @@ describe('pickedWording', () => {
 });
 
 describe('wordingPatches', () => {
-  const invitation = madeDesign().widgets[0]?.invitations.find(({ ours }) => ours !== null);
+  const invitation = madeDesign().widgets[0]?.invitations.find(({ defaultText }) => defaultText !== null);
   if (invitation === undefined) throw new Error('Expected an invitation of ours.');
   const asked: WordingKey = `invitation:${invitation.id}`;
   const cases = [
@@ -117,11 +117,9 @@ describe('words that would leave the draft unfit to be drawn', () => {
       const { design, widget } = made({ invitations: [{ ...first, ...change }] });
       return wordingFault(design, widget, 'en', `invitation:${first.id}`, '')?.code ?? null;
     };
-    expect([fault({ ours: null }), fault({ ours: null, manner: 'stir' }), fault({})]).toEqual([
-      'empty-text',
-      null,
-      null,
-    ]);
+    expect([fault({ defaultText: null }), fault({ defaultText: null, approach: 'stir' }), fault({})]).toEqual(
+      ['empty-text', null, null],
+    );
   });
 
   it('[T6] second words cannot be emptied while the first ones need them', () => {
@@ -156,7 +154,7 @@ describe('words that would leave the draft unfit to be drawn', () => {
     const invitations = (madeDesign().widgets[0]?.invitations ?? []).map((one) => ({
       ...one,
       isOn: true,
-      ours: null,
+      defaultText: null,
       texts: { en: 'Hello' },
     }));
     const asked: WordingKey = `invitation:${invitations[0]?.id}`;
@@ -239,8 +237,8 @@ describe('cases', () => {
     expect(unheard([own('all', [RETURNING]), own('en', [['language', 'en']])])).toEqual([]);
     const noted = [own('a', [['state', 'in']], { key: 'nobodyHome' })];
     expect(unheard(noted)).toEqual(['a']);
-    const { deeds } = made().widget;
-    expect(unheard(noted, { deeds: { ...deeds, in: 'note' } })).toEqual([]);
+    const { behaviours } = made().widget;
+    expect(unheard(noted, { behaviours: { ...behaviours, in: 'note' } })).toEqual([]);
     expect(
       unheard([own('a', [['closed-by', 'holiday']], { key: 'nobodyHome' })], { calendarId: null }),
     ).toEqual(['a']);

@@ -40,14 +40,18 @@ export function wordingOf(design: Design, widget: Widget, locale: Locale, key: W
   const invitation = invitationOf(widget, key);
   if (invitation === undefined) return '';
   const words = inLocale(invitation.texts, design, locale);
-  return words === '' && invitation.ours !== null ? textOf(design, widget, locale, invitation.ours) : words;
+  return words === '' && invitation.defaultText !== null
+    ? textOf(design, widget, locale, invitation.defaultText)
+    : words;
 }
 
 /** Whether there are own words in a locale that can give way to ours. */
 export function hasOursBeneath(widget: Widget, locale: Locale, key: WordingKey): boolean {
   if (isCaseKey(key)) return isOwnText(widget, locale, key);
   const invitation = invitationOf(widget, key);
-  return invitation !== undefined && invitation.ours !== null && Object.hasOwn(invitation.texts, locale);
+  return (
+    invitation !== undefined && invitation.defaultText !== null && Object.hasOwn(invitation.texts, locale)
+  );
 }
 
 /** The text of the catalogue that a wording is of: its moment, variables and bound come with it. */
@@ -96,7 +100,12 @@ export function wordingFault(
   const compiled = compileText(text, boundsOf(widget, key).variables);
   if (!compiled.ok) return compiled.errors;
   const invitation = invitationOf(widget, key);
-  if (text === '' && invitation !== undefined && invitation.ours === null && invitation.manner !== 'stir')
+  if (
+    text === '' &&
+    invitation !== undefined &&
+    invitation.defaultText === null &&
+    invitation.approach !== 'stir'
+  )
     return { code: 'empty-text', at: 0, name: '' };
   // Second words of an own case that are empty are none: then the first ones may need none either.
   const emptied = key.endsWith(WITHOUT) && text === '' ? ownCaseOf(widget, key) : undefined;

@@ -11,7 +11,7 @@ import {
   type Widget,
 } from '../../core/model/design';
 import { DEVICES, LAUNCHER_FORMS } from '../../core/model/look';
-import { DEEDS } from '../../core/model/moment';
+import { BEHAVIOURS } from '../../core/model/moment';
 import type { Condition } from '../../core/model/condition';
 import { OUR_TEXTS, entryOf, isCaseKey, textKeyOf } from '../../core/words/catalogue';
 import { WithinSetting } from './within-setting';
@@ -113,12 +113,12 @@ class TalksInput implements Talks {
   @IsBoolean() offersAgain!: boolean;
 }
 
-class DeedsInput {
-  @IsIn(DEEDS) in!: Widget['deeds']['in'];
-  @IsIn(DEEDS) nearby!: Widget['deeds']['in'];
-  @IsIn(DEEDS) busy!: Widget['deeds']['in'];
-  @IsIn(DEEDS) nobody!: Widget['deeds']['in'];
-  @IsIn(DEEDS) closed!: Widget['deeds']['in'];
+class BehavioursInput {
+  @IsIn(BEHAVIOURS) in!: Widget['behaviours']['in'];
+  @IsIn(BEHAVIOURS) nearby!: Widget['behaviours']['in'];
+  @IsIn(BEHAVIOURS) busy!: Widget['behaviours']['in'];
+  @IsIn(BEHAVIOURS) nobody!: Widget['behaviours']['in'];
+  @IsIn(BEHAVIOURS) closed!: Widget['behaviours']['in'];
 }
 
 /** Texts by locale and key: known keys only, each within its bound. */
@@ -159,7 +159,7 @@ class WidgetInput implements Widget {
   @ValidateNested() @Type(() => PlaceInput) place!: PlaceInput;
   @ValidateNested() @Type(() => LauncherInput) launcher!: LauncherInput;
   @ValidateNested() @Type(() => LookInput) look!: LookInput;
-  @ValidateNested() @Type(() => DeedsInput) deeds!: DeedsInput;
+  @ValidateNested() @Type(() => BehavioursInput) behaviours!: BehavioursInput;
   @ValidateNested() @Type(() => TimingsInput) timings!: TimingsInput;
   @ValidateNested() @Type(() => TalksInput) talks!: TalksInput;
   @ValidateNested() @Type(() => FormsInput) forms!: FormsInput;

@@ -3,7 +3,12 @@ import { isAudienceCondition, isWhen } from '../../core/invitations/check';
 import { LIMITS } from '../../core/limits';
 import type { When } from '../../core/model/condition';
 import { ADDRESS_PARTS, type OwnCase, PAGE_RULE_KINDS, type PageRule } from '../../core/model/design';
-import { type Invitation, type InvitationLimits, MANNERS, type OncePer } from '../../core/model/invitation';
+import {
+  type Invitation,
+  type InvitationLimits,
+  APPROACHES,
+  type OncePer,
+} from '../../core/model/invitation';
 import { type CaseKey, type TextKey, isCaseKey, textKeyOf } from '../../core/words/catalogue';
 import { isCaseWhen } from '../../core/words/check-case';
 import { ID, KnownKey, isRecord, wordsFit } from './shared.input';
@@ -63,13 +68,13 @@ export class InvitationInput implements Invitation {
   @Matches(ID) @IsString() id!: string;
   @MaxLength(60) @MinLength(1, { message: 'Give the invitation a name.' }) @IsString() name!: string;
   @IsBoolean() isOn!: boolean;
-  @IsIn(MANNERS) manner!: Invitation['manner'];
+  @IsIn(APPROACHES) approach!: Invitation['approach'];
   @IsBoolean() opensOnPhones!: boolean;
   @Validate(fits(isWhen, 'One of the conditions is not of a kind we know, or out of its bounds.'))
   when!: When;
   @Validate(fits(isOncePer, 'Once per page view, visit, visitor, or 1 to 365 days.')) oncePer!: OncePer;
   @Max(1000) @Min(1) @IsInt() @ValidateIf((one: Invitation) => one.atMost !== null) atMost!: number | null;
-  @Validate(KnownKey) @ValidateIf((one: Invitation) => one.ours !== null) ours!: CaseKey | null;
+  @Validate(KnownKey) @ValidateIf((one: Invitation) => one.defaultText !== null) defaultText!: CaseKey | null;
   @Validate(wordsFit(LIMITS.invitationChars)) texts!: Record<string, string>;
 }
 

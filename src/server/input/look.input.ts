@@ -75,13 +75,13 @@ class HeaderPictureInput extends PictureInput implements HeaderPicture {
 const oneOf = (name: keyof Styles): PropertyDecorator =>
   IsIn(STYLES[name], { message: `Choose one of: ${(STYLES[name] as readonly string[]).join(', ')}.` });
 
-/** A mark of ours by its name, or a picture by the names it has here. */
+/** A mark that comes with the product by its name, or a picture by the names it has here. */
 @ValidatorConstraint({ name: 'icon' })
 export class IconFits implements ValidatorConstraintInterface {
   validate(value: unknown): boolean {
     if (value === null) return true;
     if (!isRecord(value) || Object.keys(value).length !== 1) return false;
-    if ('ours' in value) return (ICON_NAMES as readonly unknown[]).includes(value['ours']);
+    if ('drawing' in value) return (ICON_NAMES as readonly unknown[]).includes(value['drawing']);
     return isRecord(value['picture']) && parseInput(PictureInput, value['picture']).ok;
   }
   defaultMessage(): string {

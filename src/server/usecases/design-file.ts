@@ -1,4 +1,5 @@
 import { completed } from '../../core/model/complete';
+import { withTodaysNames } from '../../core/model/earlier-names';
 import type { Design } from '../../core/model/design';
 import { type FieldErrors, type Result, fail, ok } from '../../core/result';
 import { publish } from '../../core/wire/publish';
@@ -31,7 +32,7 @@ function plainly(errors: FieldErrors): FieldErrors {
 /** A file that an earlier program wrote lacks what did not exist then; what is no design at all is judged as it is. */
 function asToday(value: unknown): unknown {
   try {
-    return completed(value as Design);
+    return completed(withTodaysNames(value) as Design);
   } catch {
     return value;
   }

@@ -15,7 +15,7 @@ interface ClashDialogProps {
   readonly onChoose: (which: 'mine' | 'theirs') => void;
 }
 
-/** Two people have changed the same thing: both ways, and the choice. Theirs is saved until then. */
+/** Two people have changed the same thing: both values, and the choice. Theirs is saved until then. */
 export function ClashDialog({ clashes, onChoose }: ClashDialogProps) {
   const [first] = clashes;
   if (first === undefined) return null;

@@ -23,8 +23,8 @@ import type { DraftSaver, DraftState } from './draft-saver';
 import { ClashDialog } from './ClashDialog';
 import { DeskCases } from './DeskCases';
 import { designEdits } from './design-edits';
-import { gateRows, teamRows } from './gate-rows';
-import { GateTable } from './GateTable';
+import { availabilityRows, teamRows } from './availability-rows';
+import { AvailabilityTable } from './AvailabilityTable';
 import { Here, Inspector, type InspectorProps } from './Inspector';
 import { InspectorSheet } from './InspectorSheet';
 import { Path } from './Path';
@@ -88,7 +88,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
     (key: TextKey) => set({ editing: key, cased: key, distance: 'near', isSheetOpen: false }),
     [set],
   );
-  const toGate = useCallback(() => chooseAside('gate'), [chooseAside]);
+  const toAvailability = useCallback(() => chooseAside('availability'), [chooseAside]);
   const tryIt = useCallback(() => (tried === null ? trying.begin() : trying.stop()), [tried, trying]);
   useDeskKeys({ undo, redo, because: openBecause, whole, flip, tryIt });
   const [backdrop, pictureActs] = usePagePictures(chosen.backdrop, supposed);
@@ -96,16 +96,16 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
   if (typeof rehearsed === 'string')
     return <Alert severity="error">The draft cannot be drawn: {rehearsed}. Undo the last change.</Alert>;
 
-  const { site, base, widget, state, stones, transitions, nameOfTeam } = rehearsed;
+  const { site, base, widget, state, momentCards, transitions, nameOfTeam } = rehearsed;
   const moment =
     chosen.moment ??
-    stones.find(({ moment: one, outOfReach }) => one !== 'passing-by' && outOfReach === null)?.moment ??
+    momentCards.find(({ moment: one, outOfReach }) => one !== 'passing-by' && outOfReach === null)?.moment ??
     'at-the-door';
-  const stone = stones.find((one) => one.moment === moment);
-  if (stone === undefined) return null;
-  const standpoint = tried === null ? stone.standpoint : tried.standpoint;
+  const momentCard = momentCards.find((one) => one.moment === moment);
+  if (momentCard === undefined) return null;
+  const standpoint = tried === null ? momentCard.standpoint : tried.standpoint;
   const momentNow = tried === null ? moment : decided(standpoint.site, standpoint.circumstances).moment;
-  const corner = mirrored(cornerFor(widget.place, supposed.device === 'phone'), stone.dir);
+  const corner = mirrored(cornerFor(widget.place, supposed.device === 'phone'), momentCard.dir);
   const ownTeams = overview.teams.filter(({ id }) => widget.teams.includes(id));
   const [ownTeam] = ownTeams;
   const teams = teamRows(widget, site, nameOfTeam);
@@ -115,7 +115,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
     widget,
     locale: supposed.locale,
     standpoint,
-    dir: stone.dir,
+    dir: momentCard.dir,
     edits,
     nameOfTeam,
   });
@@ -129,7 +129,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
   const follow = (link: ReasonLink): void => {
     setBecauseOpen(false);
     if (link.to === 'that-widget') lookAt(link.key);
-    else if (link.to === 'gate') chooseAside('gate');
+    else if (link.to === 'availability') chooseAside('availability');
     else if (link.to === 'invitation') {
       choose('invited');
       chooseAside('invitation-shown');
@@ -141,17 +141,17 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
     moment,
     design,
     aside:
-      chosen.aside === 'gate'
-        ? { kind: 'gate' }
+      chosen.aside === 'availability'
+        ? { kind: 'availability' }
         : transition === undefined
           ? null
-          : { kind: 'way', transition },
+          : { kind: 'transition', transition },
     stateNow: state,
     teams,
     widget,
     alsoSaid: texts.alsoSaid,
     onEdit: editText,
-    outOfReach: stone.outOfReach,
+    outOfReach: momentCard.outOfReach,
     findings: open.filter(({ widgetId }) => widgetId === null || widgetId === widget.id),
     onWidget: edits.setWidget,
     site,
@@ -165,12 +165,12 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
     onOpenParts: (lookParts) => set({ lookParts }),
     onCorner: edits.setCorner,
     onSetting: edits.setSetting,
-    onDeed: edits.setDeed,
+    onBehaviour: edits.setBehaviour,
     onChoose: (next) => {
       choose(next);
       toStage();
     },
-    onGate: () => chooseAside('gate'),
+    onAvailability: () => chooseAside('availability'),
     nameOfTeam,
   };
   const cases = (
@@ -212,13 +212,13 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
     base.now,
     ownTeam === undefined ? 'nobody' : nameOfTeam(ownTeam.id),
   );
-  const gateTable = (
-    <GateTable
-      rows={gateRows(widget, state, true)}
+  const availabilityTable = (
+    <AvailabilityTable
+      rows={availabilityRows(widget, state, true)}
       teams={teams}
-      isChosen={chosen.aside === 'gate'}
+      isChosen={chosen.aside === 'availability'}
       onChoose={() => {
-        chooseAside('gate');
+        chooseAside('availability');
         set({ isPhoneStageOpen: true });
       }}
     />
@@ -227,7 +227,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
     <Because
       verdicts={explain(
         standpoint.site,
-        tried !== null || stone.outOfReach === null ? standpoint.circumstances : base,
+        tried !== null || momentCard.outOfReach === null ? standpoint.circumstances : base,
       )}
       context={context}
       onLink={follow}
@@ -266,7 +266,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
         <>
           <Later>{because}</Later>
           <PhonePath
-            stones={stones}
+            momentCards={momentCards}
             transitions={transitions}
             isSought={rehearsed.isSought}
             chosen={chosen.isPhoneStageOpen ? moment : null}
@@ -275,7 +275,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
             stage={stage}
             cases={cases}
             inspector={<Inspector {...settings} />}
-            gate={gateTable}
+            availability={availabilityTable}
             onTry={trying.begin}
           />
         </>
@@ -283,7 +283,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
         <>
           <Later>{because}</Later>
           <WholePath
-            stones={stones}
+            momentCards={momentCards}
             transitions={transitions}
             chosen={moment}
             onChoose={(next) => {
@@ -296,7 +296,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
             }}
             chosenTransition={transition?.id ?? null}
             onTransition={chooseAside}
-            gate={gateTable}
+            availability={availabilityTable}
             onClose={toStage}
             card={
               chosen.isCardOpen ? (
@@ -333,16 +333,16 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
           </Box>
           <Later>{because}</Later>
           <Path
-            stones={stones}
+            momentCards={momentCards}
             transitions={transitions}
             chosen={moment}
             onChoose={choose}
             onEnter={firstText.focus}
             chosenTransition={transition?.id ?? null}
             onTransition={chooseAside}
-            gate={gateRows(widget, state)}
-            isGate={chosen.aside === 'gate'}
-            onGate={toGate}
+            availability={availabilityRows(widget, state)}
+            isAvailability={chosen.aside === 'availability'}
+            onAvailability={toAvailability}
             onWhole={() => set({ isWhole: true })}
             onTry={trying.begin}
           />

@@ -10,7 +10,7 @@ import type { CaseCondition } from '../../core/wire/design-file';
 import { casesOf, offeredConditions, unheardCases } from '../../core/words/cases';
 import type { TextKey } from '../../core/words/catalogue';
 import { caseWords } from '../wording/cases';
-import { CaseNotches } from './CaseNotches';
+import { CaseChips } from './CaseChips';
 import type { DesignEdits } from './design-edits';
 import type { MomentTexts } from './stage-texts';
 import type { Rehearsed } from './use-rehearsed';
@@ -78,7 +78,7 @@ export function DeskCases({
   };
   const own = cases.filter(({ isOwn }) => isOwn).map(({ when }) => when);
   return (
-    <CaseNotches
+    <CaseChips
       texts={texts.cased}
       text={text}
       onText={onText}

@@ -39,7 +39,7 @@ interface DeskStageProps {
   readonly firstTextRef: (button: HTMLButtonElement | null) => void;
 }
 
-/** The stage of the Design screen with all that stands on it: how it is looked at, who hears what, where the ways lead. */
+/** The stage of the Design screen with all that stands on it: how it is looked at, who hears what, where the transitions lead. */
 export function DeskStage(props: DeskStageProps) {
   const { widget, corner, supposed, suppose, chosen, distance, texts, edits, form, isTried, backdrop } =
     props;

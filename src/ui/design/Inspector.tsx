@@ -6,7 +6,7 @@ import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { type ReactNode, memo } from 'react';
 import type { Finding } from '../../core/findings/finding';
-import type { Deed, WidgetState } from '../../core/model/moment';
+import type { Behaviour, WidgetState } from '../../core/model/moment';
 import { SETTINGS_AT, settingValue } from '../../core/model/settings';
 import type { DrawnMoment } from '../../core/rehearse/stand-at';
 import type { TextKey } from '../../core/words/catalogue';
@@ -14,8 +14,8 @@ import type { MomentTexts } from './stage-texts';
 import { findingSentence } from '../wording/findings';
 import { MOMENT_WORDS } from '../wording/moments';
 import { LookPanel, type LookPanelProps } from '../look/LookPanel';
-import type { TeamRow } from './gate-rows';
-import { GateDeeds } from './GateDeeds';
+import type { TeamRow } from './availability-rows';
+import { AvailabilityRules } from './AvailabilityRules';
 import { Recipients } from './Recipients';
 import { SettingFields } from './SettingFields';
 import { useSame } from './use-same';
@@ -25,15 +25,17 @@ import type { DrawnTransition } from './transitions';
 
 export type Side = 'here' | 'everywhere';
 
-/** What is chosen beside the stones. */
+/** What is chosen beside the moment cards. */
 export type Aside =
-  { readonly kind: 'gate' } | { readonly kind: 'way'; readonly transition: DrawnTransition } | null;
+  | { readonly kind: 'availability' }
+  | { readonly kind: 'transition'; readonly transition: DrawnTransition }
+  | null;
 
 export interface InspectorProps extends LookPanelProps {
   readonly side: Side;
   readonly onSide: (side: Side) => void;
   readonly moment: DrawnMoment;
-  /** *Who can answer?*, or a way, is chosen instead of a moment. */
+  /** *Who can answer?*, or a transition, is chosen instead of a moment. */
   readonly aside: Aside;
   readonly stateNow: WidgetState;
   /** The teams of a widget that has several. */
@@ -45,9 +47,9 @@ export interface InspectorProps extends LookPanelProps {
   readonly outOfReach: string | null;
   /** findings of this widget, wherever they can be mended. */
   readonly findings: readonly Finding[];
-  readonly onDeed: (state: WidgetState, deed: Deed) => void;
+  readonly onBehaviour: (state: WidgetState, behaviour: Behaviour) => void;
   readonly onChoose: (moment: DrawnMoment) => void;
-  readonly onGate: () => void;
+  readonly onAvailability: () => void;
   readonly nameOfTeam: (id: string) => string;
 }
 
@@ -110,12 +112,12 @@ const Sides = memo(function Sides({ side, onSide }: Pick<InspectorProps, 'side' 
   );
 });
 
-/** The settings of what is chosen: a moment, a way or the gatepost. */
+/** The settings of what is chosen: a moment, a transition or the availability card. */
 export function Here(props: InspectorProps) {
-  const { aside, widget, stateNow, teams, onDeed } = props;
+  const { aside, widget, stateNow, teams, onBehaviour } = props;
   if (aside === null) return <OfMoment {...props} />;
-  return aside.kind === 'gate' ? (
-    <GateDeeds widget={widget} now={stateNow} teams={teams} onDeed={onDeed} />
+  return aside.kind === 'availability' ? (
+    <AvailabilityRules widget={widget} now={stateNow} teams={teams} onBehaviour={onBehaviour} />
   ) : (
     <TransitionSettings {...props} transition={aside.transition} />
   );
@@ -164,7 +166,7 @@ function OfMoment({
       <WhatItIs
         moment={moment}
         outOfReach={outOfReach}
-        findings={useSame(findings.filter((one) => one.moment === moment || one.crack === moment))}
+        findings={useSame(findings.filter((one) => one.moment === moment || one.deadEnd === moment))}
       />
       {ids.length === 0 ? null : (
         <Section title="What cannot be seen">

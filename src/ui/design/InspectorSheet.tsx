@@ -19,7 +19,7 @@ export function InspectorSheet({ onClose, children }: InspectorSheetProps) {
     const before = document.activeElement;
     box.current?.querySelector<HTMLElement>('[role=tab][aria-selected=true]')?.focus();
     return () => {
-      // Whoever has gone on to a stone keeps it; only a focus that went with the sheet is given back.
+      // Whoever has gone on to a moment card keeps it; only a focus that went with the sheet is given back.
       if (document.activeElement === document.body && before instanceof HTMLElement && before.isConnected)
         before.focus();
     };

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import { DRAWN_MOMENTS, type DrawnMoment } from '../../core/rehearse/stand-at';
 import type { Moment } from '../../core/model/moment';
 import { MOMENT_WORDS } from '../wording/moments';
-import { Footprints } from './Footprints';
+import { VisitedMark } from './VisitedMark';
 
 interface LowPathProps {
   readonly here: Moment;
@@ -10,7 +10,7 @@ interface LowPathProps {
   readonly walked: ReadonlySet<Moment>;
 }
 
-/** The path on one line: nine names, where the visit stands, and its footprints. */
+/** The path on one line: nine names, where the visit stands, and its visited marks. */
 export function LowPath({ here, walked }: LowPathProps) {
   const wordOf = (moment: DrawnMoment): string =>
     moment === here ? ', here' : walked.has(moment) ? ', was here' : '';
@@ -59,7 +59,7 @@ export function LowPath({ here, walked }: LowPathProps) {
             }}
           >
             {MOMENT_WORDS[moment].name}
-            {walked.has(moment) ? <Footprints size={12} /> : null}
+            {walked.has(moment) ? <VisitedMark size={12} /> : null}
           </Box>
         ))}
       </Box>

@@ -6,22 +6,22 @@ import { createContext, memo, useContext, useMemo, useRef } from 'react';
 import type { TransitionId } from '../../core/model/transition';
 import type { DrawnMoment, Standpoint } from '../../core/rehearse/stand-at';
 import { MOMENT_WORDS } from '../wording/moments';
-import { Crack } from './Crack';
-import { Footprints } from './Footprints';
-import { Gatepost, type GateRow } from './Gatepost';
+import { DeadEnd } from './DeadEnd';
+import { VisitedMark } from './VisitedMark';
+import { AvailabilityCard, type AvailabilityRow } from './AvailabilityCard';
 import {
   LANE_TOP,
   PATH_HEIGHT,
   type PathMeasures,
-  STONES,
-  STONE_HEIGHT,
+  CARD_PLACES,
+  CARD_HEIGHT,
   columnLeft,
   pathMeasures,
 } from './path-layout';
 import { PathTransitions } from './PathTransitions';
 import { PILL } from './pill';
-import { stoneName } from './stone-name';
-import type { Stone } from './stones';
+import { momentCardName } from './moment-card-name';
+import type { MomentCard } from './moment-cards';
 import { usePathKeys } from './use-path-keys';
 import { useSame } from './use-same';
 import { useSize } from './use-size';
@@ -30,15 +30,15 @@ import { type DrawnTransition, isVisitedTransition } from './transitions';
 import { WidgetTile } from './WidgetTile';
 
 export interface PathProps {
-  readonly stones: readonly Stone[];
+  readonly momentCards: readonly MomentCard[];
   readonly transitions: readonly DrawnTransition[];
   readonly chosen: DrawnMoment;
   readonly onChoose: (moment: DrawnMoment) => void;
   readonly onEnter: () => void;
-  readonly gate: readonly GateRow[];
+  readonly availability: readonly AvailabilityRow[];
   /** *Who can answer?* is chosen. */
-  readonly isGate: boolean;
-  readonly onGate: () => void;
+  readonly isAvailability: boolean;
+  readonly onAvailability: () => void;
   readonly chosenTransition: TransitionId | null;
   readonly onTransition: (transition: TransitionId) => void;
   /** To the whole path. */
@@ -47,16 +47,16 @@ export interface PathProps {
   readonly onTry: () => void;
 }
 
-/** The path at rest: fixed places, each stone drawn live. For a screen reader one ordered list, with its ways as "leads to". */
+/** The path at rest: fixed places, each moment card drawn live. For a screen reader one ordered list, with its transitions as "leads to". */
 export function Path({
-  stones,
+  momentCards,
   transitions,
   chosen,
   onChoose,
   onEnter,
-  gate,
-  isGate,
-  onGate,
+  availability,
+  isAvailability,
+  onAvailability,
   chosenTransition,
   onTransition,
   onWhole,
@@ -66,12 +66,12 @@ export function Path({
   const { width } = useSize(box);
   const measures = useMemo(() => pathMeasures(width === 0 ? 1280 : width), [width]);
   const walked = useSame(
-    transitions.filter((transition) => isVisitedTransition(transition, stones)).map(({ id }) => id),
+    transitions.filter((transition) => isVisitedTransition(transition, momentCards)).map(({ id }) => id),
   );
-  const rows = useSame(gate);
+  const rows = useSame(availability);
   const standpoints = useMemo(
-    () => new Map(stones.map(({ moment, standpoint }) => [moment, standpoint] as const)),
-    [stones],
+    () => new Map(momentCards.map(({ moment, standpoint }) => [moment, standpoint] as const)),
+    [momentCards],
   );
   const move = usePathKeys({ box, chosen, onChoose, onEnter });
   return (
@@ -102,24 +102,24 @@ export function Path({
       />
       <Box component="ol" onKeyDown={move} sx={{ m: 0, p: 0, listStyle: 'none' }}>
         <Standpoints value={standpoints}>
-          {stones.map((stone) => (
-            <StoneButton
-              key={stone.moment}
-              stone={stone}
+          {momentCards.map((momentCard) => (
+            <MomentCardButton
+              key={momentCard.moment}
+              momentCard={momentCard}
               transitions={transitions}
-              isChosen={stone.moment === chosen}
+              isChosen={momentCard.moment === chosen}
               measures={measures}
               onChoose={onChoose}
             />
           ))}
         </Standpoints>
       </Box>
-      <Gatepost
+      <AvailabilityCard
         rows={rows}
         left={columnLeft(1, measures)}
-        width={measures.pitch + measures.stoneWidth}
-        isChosen={isGate}
-        onChoose={onGate}
+        width={measures.pitch + measures.cardWidth}
+        isChosen={isAvailability}
+        onChoose={onAvailability}
       />
       <Box
         sx={{
@@ -158,11 +158,11 @@ const PathButton = memo(function PathButton({
   );
 });
 
-/** What the pictures of the stones show: it is another with each letter, though hardly a stone is. */
+/** What the pictures of the moment cards show: it is another with each letter, though hardly a moment card is. */
 const Standpoints = createContext<ReadonlyMap<DrawnMoment, Standpoint>>(new Map());
 
-interface StoneButtonProps {
-  readonly stone: Stone;
+interface MomentCardButtonProps {
+  readonly momentCard: MomentCard;
   readonly transitions: readonly DrawnTransition[];
   readonly isChosen: boolean;
   readonly measures: PathMeasures;
@@ -170,38 +170,38 @@ interface StoneButtonProps {
 }
 
 /** Drawn anew only where something of it but its picture is another. */
-const StoneButton = memo(
-  StoneDrawn,
-  ({ stone: before, ...was }, { stone: after, ...is }) =>
+const MomentCardButton = memo(
+  DrawnMomentCard,
+  ({ momentCard: before, ...was }, { momentCard: after, ...is }) =>
     was.transitions === is.transitions &&
     was.isChosen === is.isChosen &&
     was.measures === is.measures &&
     was.onChoose === is.onChoose &&
     before.cases.join() === after.cases.join() &&
-    (['words', 'dir', 'nearness', 'outOfReach', 'crack'] as const).every(
+    (['words', 'dir', 'nearness', 'outOfReach', 'deadEnd'] as const).every(
       (part) => before[part] === after[part],
     ),
 );
 
-function StoneDrawn({ stone, transitions, isChosen, measures, onChoose }: StoneButtonProps) {
-  const place = STONES.find(({ moment }) => moment === stone.moment);
-  const isWalked = stone.nearness === 'here' || stone.nearness === 'on-the-way';
-  const hasPicture = measures.stoneWidth >= 150;
+function DrawnMomentCard({ momentCard, transitions, isChosen, measures, onChoose }: MomentCardButtonProps) {
+  const place = CARD_PLACES.find(({ moment }) => moment === momentCard.moment);
+  const isWalked = momentCard.nearness === 'here' || momentCard.nearness === 'on-the-way';
+  const hasPicture = measures.cardWidth >= 150;
   if (place === undefined) return null;
   return (
     <li>
       <ButtonBase
-        data-stone={stone.moment}
+        data-moment-card={momentCard.moment}
         aria-current={isChosen ? 'true' : undefined}
-        aria-label={stoneName(stone, transitions)}
+        aria-label={momentCardName(momentCard, transitions)}
         tabIndex={isChosen ? 0 : -1}
-        onClick={() => onChoose(stone.moment)}
+        onClick={() => onChoose(momentCard.moment)}
         sx={{
           position: 'absolute',
           left: columnLeft(place.column, measures),
           top: LANE_TOP[place.lane],
-          width: measures.stoneWidth,
-          height: STONE_HEIGHT,
+          width: measures.cardWidth,
+          height: CARD_HEIGHT,
           p: '6px 8px',
           gap: 1,
           justifyContent: 'flex-start',
@@ -209,7 +209,7 @@ function StoneDrawn({ stone, transitions, isChosen, measures, onChoose }: StoneB
           textAlign: 'start',
           borderRadius: '16px 20px 17px 19px',
           bgcolor: 'background.paper',
-          border: edgeOf(stone),
+          border: edgeOf(momentCard),
           ...(isChosen
             ? {
                 outline: '2px solid var(--porch-door) !important',
@@ -220,14 +220,14 @@ function StoneDrawn({ stone, transitions, isChosen, measures, onChoose }: StoneB
           '&:focus-visible': { boxShadow: '0 0 0 4px var(--porch-board), 0 0 0 6px var(--porch-door)' },
         }}
       >
-        {stone.crack === null ? null : <Crack width={measures.stoneWidth} height={STONE_HEIGHT} />}
-        {hasPicture ? <PictureOf moment={stone.moment} /> : null}
-        <StoneWords
-          name={MOMENT_WORDS[stone.moment].name}
-          words={stone.words}
-          dir={stone.dir}
-          outOfReach={stone.outOfReach}
-          crack={stone.crack}
+        {momentCard.deadEnd === null ? null : <DeadEnd width={measures.cardWidth} height={CARD_HEIGHT} />}
+        {hasPicture ? <PictureOf moment={momentCard.moment} /> : null}
+        <CardWords
+          name={MOMENT_WORDS[momentCard.moment].name}
+          words={momentCard.words}
+          dir={momentCard.dir}
+          outOfReach={momentCard.outOfReach}
+          deadEnd={momentCard.deadEnd}
           isWalked={isWalked}
         />
       </ButtonBase>
@@ -235,20 +235,20 @@ function StoneDrawn({ stone, transitions, isChosen, measures, onChoose }: StoneB
   );
 }
 
-type StoneWordsProps = Pick<Stone, 'words' | 'dir' | 'outOfReach' | 'crack'> & {
+type CardWordsProps = Pick<MomentCard, 'words' | 'dir' | 'outOfReach' | 'deadEnd'> & {
   readonly name: string;
   readonly isWalked: boolean;
 };
 
-/** Name and first words of a stone; drawn anew only where they are others. */
-const StoneWords = memo(function StoneWords({
+/** Name and first words of a moment card; drawn anew only where they are others. */
+const CardWords = memo(function CardWords({
   name,
   words,
   dir,
   outOfReach,
-  crack,
+  deadEnd,
   isWalked,
-}: StoneWordsProps) {
+}: CardWordsProps) {
   return (
     <Box sx={{ minWidth: 0, flex: 1 }}>
       <Box
@@ -261,15 +261,15 @@ const StoneWords = memo(function StoneWords({
           textOverflow: 'ellipsis',
         }}
       >
-        {name} {isWalked ? <Footprints /> : null}
+        {name} {isWalked ? <VisitedMark /> : null}
       </Box>
       <Box
-        dir={outOfReach === null && crack === null ? dir : 'ltr'}
+        dir={outOfReach === null && deadEnd === null ? dir : 'ltr'}
         sx={{
           fontSize: 12,
           lineHeight: '14px',
           color:
-            crack !== null ? 'var(--porch-clay)' : outOfReach === null ? 'text.primary' : 'text.secondary',
+            deadEnd !== null ? 'var(--porch-clay)' : outOfReach === null ? 'text.primary' : 'text.secondary',
           position: 'relative',
           display: '-webkit-box',
           WebkitLineClamp: 2,
@@ -277,25 +277,25 @@ const StoneWords = memo(function StoneWords({
           overflow: 'hidden',
         }}
       >
-        {crack ?? outOfReach ?? words}
+        {deadEnd ?? outOfReach ?? words}
       </Box>
     </Box>
   );
 });
 
-/** The line around a stone: clay where it is cracked, dashed where this visitor cannot get. */
-export function edgeOf({ crack, outOfReach }: Stone): string {
-  const colour = crack === null ? 'var(--porch-edge)' : 'var(--porch-clay)';
-  return outOfReach === null ? `${crack === null ? 1 : 1.5}px solid ${colour}` : `1.5px dashed ${colour}`;
+/** The line around a moment card: clay where it is cracked, dashed where this visitor cannot get. */
+export function edgeOf({ deadEnd, outOfReach }: MomentCard): string {
+  const colour = deadEnd === null ? 'var(--porch-edge)' : 'var(--porch-clay)';
+  return outOfReach === null ? `${deadEnd === null ? 1 : 1.5}px solid ${colour}` : `1.5px dashed ${colour}`;
 }
 
 function PictureOf({ moment }: { moment: DrawnMoment }) {
   const standpoint = useContext(Standpoints).get(moment);
-  return standpoint === undefined ? null : <StonePicture standpoint={standpoint} />;
+  return standpoint === undefined ? null : <CardPicture standpoint={standpoint} />;
 }
 
 /** The runtime at 32×44: a silhouette, decorative. */
-export function StonePicture({ standpoint }: { standpoint: Standpoint }) {
+export function CardPicture({ standpoint }: { standpoint: Standpoint }) {
   const { site, circumstances, entries } = standpoint;
   const feed = useMemo(
     () => ({

@@ -6,8 +6,8 @@ import {
   LANE_TOP,
   PATH_HEIGHT,
   type PathMeasures,
-  STONES,
-  STONE_HEIGHT,
+  CARD_PLACES,
+  CARD_HEIGHT,
   TRANSITIONS_AT_REST,
   columnLeft,
 } from './path-layout';
@@ -34,8 +34,8 @@ interface Drawing {
 }
 
 /**
- * The ways at rest: fine curves with their short words, each of which opens its settings. Left out for a screen reader
- * and the Tab key: stones say where they lead, and signposts open the same settings.
+ * The transitions at rest: fine curves with their short words, each of which opens its settings. Left out for a screen reader
+ * and the Tab key: moment cards say where they lead, and signposts open the same settings.
  */
 export const PathTransitions = memo(function PathTransitions({
   measures,
@@ -45,7 +45,7 @@ export const PathTransitions = memo(function PathTransitions({
   chosen,
   onChoose,
 }: PathTransitionsProps) {
-  const fits = measures.stoneWidth >= 150 ? SHORT_SIGNS_MAX : 6;
+  const fits = measures.cardWidth >= 150 ? SHORT_SIGNS_MAX : 6;
   const drawn = TRANSITIONS_AT_REST.flatMap((id) => {
     const transition = transitions.find((one) => one.id === id);
     const drawing = DRAWINGS[id]?.(measures);
@@ -98,21 +98,21 @@ export const PathTransitions = memo(function PathTransitions({
 });
 
 const MIDDLE = {
-  upper: LANE_TOP.upper + STONE_HEIGHT / 2,
-  lower: LANE_TOP.lower + STONE_HEIGHT / 2,
+  upper: LANE_TOP.upper + CARD_HEIGHT / 2,
+  lower: LANE_TOP.lower + CARD_HEIGHT / 2,
 } as const;
 
 function edges(moment: string, measures: PathMeasures) {
-  const place = STONES.find((stone) => stone.moment === moment);
+  const place = CARD_PLACES.find((momentCard) => momentCard.moment === moment);
   if (place === undefined) throw new Error(`Expected a stone for "${moment}".`);
   const left = columnLeft(place.column, measures);
   return {
     left,
-    right: left + measures.stoneWidth,
-    centre: left + measures.stoneWidth / 2,
+    right: left + measures.cardWidth,
+    centre: left + measures.cardWidth / 2,
     middle: MIDDLE[place.lane],
     top: LANE_TOP[place.lane],
-    bottom: LANE_TOP[place.lane] + STONE_HEIGHT,
+    bottom: LANE_TOP[place.lane] + CARD_HEIGHT,
   };
 }
 
@@ -170,7 +170,7 @@ const DRAWINGS: Partial<Record<TransitionId, (measures: PathMeasures) => Drawing
     const d = `M${a.right - 30} ${a.bottom}C${a.right - 20} ${low} ${a.right - 4} ${low} ${a.right + 14} ${low}H${b.left - 14}C${b.left + 4} ${low} ${b.left + 20} ${low} ${b.left + 30} ${b.bottom}`;
     return {
       d,
-      x: a.right + (measures.pitch - measures.stoneWidth) / 2,
+      x: a.right + (measures.pitch - measures.cardWidth) / 2,
       y: a.bottom - 8,
       anchor: 'middle',
       isLow: true,

@@ -6,17 +6,17 @@ import ButtonBase from '@mui/material/ButtonBase';
 import { Fragment, useState, type ReactNode } from 'react';
 import type { DrawnMoment } from '../../core/rehearse/stand-at';
 import { MOMENT_WORDS } from '../wording/moments';
-import { Footprints } from './Footprints';
-import { StonePicture, edgeOf } from './Path';
-import type { Stone } from './stones';
+import { VisitedMark } from './VisitedMark';
+import { CardPicture, edgeOf } from './Path';
+import type { MomentCard } from './moment-cards';
 import type { DrawnTransition } from './transitions';
 
 interface PhonePathProps {
-  readonly stones: readonly Stone[];
+  readonly momentCards: readonly MomentCard[];
   readonly transitions: readonly DrawnTransition[];
   /** The search is over: the order stands. */
   readonly isSought: boolean;
-  /** The stone whose stage is open; null: the walk is shown. */
+  /** The moment card whose stage is open; null: the walk is shown. */
   readonly chosen: DrawnMoment | null;
   readonly onChoose: (moment: DrawnMoment) => void;
   readonly onBack: () => void;
@@ -25,22 +25,22 @@ interface PhonePathProps {
   readonly cases: ReactNode;
   readonly inspector: ReactNode;
   /** *Who can answer?* as a table. */
-  readonly gate: ReactNode;
+  readonly availability: ReactNode;
   /** To a visit that is tried. */
   readonly onTry: () => void;
 }
 
 /** What this visitor gets to by themselves goes first, then what they can reach, then the rest. */
-const RANKS: Readonly<Record<Stone['nearness'], number>> = {
+const RANKS: Readonly<Record<MomentCard['nearness'], number>> = {
   here: 0,
   'on-the-way': 1,
   possible: 2,
   never: 3,
 };
 
-/** On a phone the path is a walk downwards: what this visitor can reach first, then the rest, dashed. A stone opens its stage. */
+/** On a phone the path is a walk downwards: what this visitor can reach first, then the rest, dashed. A moment card opens its stage. */
 export function PhonePath({
-  stones,
+  momentCards,
   transitions,
   isSought,
   chosen,
@@ -49,10 +49,10 @@ export function PhonePath({
   stage,
   cases,
   inspector,
-  gate,
+  availability,
   onTry,
 }: PhonePathProps) {
-  const order = useSettledOrder(stones, isSought);
+  const order = useSettledOrder(momentCards, isSought);
   if (chosen !== null) {
     return (
       <Box>
@@ -72,15 +72,17 @@ export function PhonePath({
   return (
     <Box component="nav" aria-label="Path" sx={{ p: 1.5 }}>
       <Box component="ol" sx={{ m: 0, p: 0, listStyle: 'none' }}>
-        {order.map((stone, index) => {
+        {order.map((momentCard, index) => {
           const before = order[index - 1];
           const transition =
-            transitions.find(({ from, to }) => to === stone.moment && from === before?.moment) ??
-            transitions.find(({ to }) => to === stone.moment);
+            transitions.find(({ from, to }) => to === momentCard.moment && from === before?.moment) ??
+            transitions.find(({ to }) => to === momentCard.moment);
           const isLower =
-            stone.moment === 'nobody-home' || stone.moment === 'slow-reply' || stone.moment === 'note-left';
+            momentCard.moment === 'nobody-home' ||
+            momentCard.moment === 'slow-reply' ||
+            momentCard.moment === 'note-left';
           return (
-            <Fragment key={stone.moment}>
+            <Fragment key={momentCard.moment}>
               {index === 0 || transition === undefined ? null : (
                 <Box
                   component="li"
@@ -92,7 +94,7 @@ export function PhonePath({
                     display: 'flex',
                     alignItems: 'center',
                     fontSize: 12,
-                    borderLeft: `2px ${stone.outOfReach === null ? 'solid' : 'dashed'} var(--porch-edge)`,
+                    borderLeft: `2px ${momentCard.outOfReach === null ? 'solid' : 'dashed'} var(--porch-edge)`,
                   }}
                 >
                   {transition.from === before?.moment
@@ -102,7 +104,7 @@ export function PhonePath({
               )}
               <li>
                 <ButtonBase
-                  onClick={() => onChoose(stone.moment)}
+                  onClick={() => onChoose(momentCard.moment)}
                   sx={{
                     width: isLower ? 'calc(100% - 24px)' : '100%',
                     ml: isLower ? 3 : 0,
@@ -113,27 +115,32 @@ export function PhonePath({
                     textAlign: 'start',
                     bgcolor: 'background.paper',
                     borderRadius: '16px 20px 17px 19px',
-                    border: edgeOf(stone),
+                    border: edgeOf(momentCard),
                   }}
                 >
-                  <StonePicture standpoint={stone.standpoint} />
+                  <CardPicture standpoint={momentCard.standpoint} />
                   <Box sx={{ minWidth: 0 }}>
                     <Box sx={{ fontWeight: 600 }}>
-                      {MOMENT_WORDS[stone.moment].name} {RANKS[stone.nearness] < 2 ? <Footprints /> : null}
+                      {MOMENT_WORDS[momentCard.moment].name}{' '}
+                      {RANKS[momentCard.nearness] < 2 ? <VisitedMark /> : null}
                     </Box>
                     <Box
-                      dir={stone.outOfReach === null && stone.crack === null ? stone.dir : 'ltr'}
+                      dir={
+                        momentCard.outOfReach === null && momentCard.deadEnd === null ? momentCard.dir : 'ltr'
+                      }
                       sx={{
                         fontSize: 13,
                         color:
-                          stone.crack !== null
+                          momentCard.deadEnd !== null
                             ? 'var(--porch-clay)'
-                            : stone.outOfReach === null
+                            : momentCard.outOfReach === null
                               ? 'text.primary'
                               : 'text.secondary',
                       }}
                     >
-                      {stone.crack === null ? (stone.outOfReach ?? stone.words) : `Dead end: ${stone.crack}`}
+                      {momentCard.deadEnd === null
+                        ? (momentCard.outOfReach ?? momentCard.words)
+                        : `Dead end: ${momentCard.deadEnd}`}
                     </Box>
                   </Box>
                 </ButtonBase>
@@ -142,7 +149,7 @@ export function PhonePath({
           );
         })}
       </Box>
-      <Box sx={{ mt: 2 }}>{gate}</Box>
+      <Box sx={{ mt: 2 }}>{availability}</Box>
       <Button variant="outlined" fullWidth onClick={onTry} sx={{ mt: 2, minHeight: 44 }}>
         Try a visit
       </Button>
@@ -150,14 +157,19 @@ export function PhonePath({
   );
 }
 
-/** The stones, nearest first; while a search is under way they stay where they are. Null: none has ended yet. */
-function useSettledOrder(stones: readonly Stone[], isSought: boolean): readonly Stone[] | null {
+/** The moment cards, nearest first; while a search is under way they stay where they are. Null: none has ended yet. */
+function useSettledOrder(
+  momentCards: readonly MomentCard[],
+  isSought: boolean,
+): readonly MomentCard[] | null {
   const [order, setOrder] = useState<readonly DrawnMoment[] | null>(null);
   if (isSought) {
-    const sought = [...stones]
+    const sought = [...momentCards]
       .sort((a, b) => RANKS[a.nearness] - RANKS[b.nearness])
       .map(({ moment }) => moment);
     if (order === null || sought.some((moment, index) => moment !== order[index])) setOrder(sought);
   }
-  return order === null ? null : stones.toSorted((a, b) => order.indexOf(a.moment) - order.indexOf(b.moment));
+  return order === null
+    ? null
+    : momentCards.toSorted((a, b) => order.indexOf(a.moment) - order.indexOf(b.moment));
 }

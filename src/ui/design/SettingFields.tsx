@@ -15,16 +15,16 @@ interface SettingFieldsProps {
   readonly ids: readonly SettingId[];
   readonly valueOf: (setting: Setting) => number | null;
   /** Our default, where it is not the setting's own. */
-  readonly oursOf?: (setting: Setting) => number | null;
+  readonly defaultOf?: (setting: Setting) => number | null;
   readonly onChange: (setting: Setting, value: number | null) => void;
 }
 
-const OURS = ({ ours }: Setting): number | null => ours;
+const ownDefault = ({ defaultValue }: Setting): number | null => defaultValue;
 
 /** Settings of a moment: each with its considered default and why, what was changed, and the way back. */
-export function SettingFields({ ids, valueOf, oursOf = OURS, onChange }: SettingFieldsProps) {
-  const settings = ids.map((id) => ({ ...SETTINGS[id], ours: oursOf(SETTINGS[id]) }));
-  const changed = settings.filter((one) => valueOf(one) !== one.ours);
+export function SettingFields({ ids, valueOf, defaultOf = ownDefault, onChange }: SettingFieldsProps) {
+  const settings = ids.map((id) => ({ ...SETTINGS[id], defaultValue: defaultOf(SETTINGS[id]) }));
+  const changed = settings.filter((one) => valueOf(one) !== one.defaultValue);
   const many = `${settings.length} setting${settings.length === 1 ? '' : 's'}`;
   return (
     <Box>
@@ -51,7 +51,7 @@ export function SettingFields({ ids, valueOf, oursOf = OURS, onChange }: Setting
               type="button"
               variant="body2"
               onClick={() => {
-                for (const one of changed) onChange(one, one.ours);
+                for (const one of changed) onChange(one, one.defaultValue);
               }}
             >
               Back to ours
@@ -134,7 +134,9 @@ function SettingField({ setting, value, onChange }: SettingFieldProps) {
         />
       )}
       <Typography sx={{ fontSize: 12, color: 'text.secondary', mt: 0.25 }}>
-        {value === setting.ours ? what : `Ours: ${settingWords(setting.ours, setting)}. ${what}`}
+        {value === setting.defaultValue
+          ? what
+          : `Ours: ${settingWords(setting.defaultValue, setting)}. ${what}`}
       </Typography>
     </Box>
   );

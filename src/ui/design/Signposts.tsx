@@ -18,7 +18,7 @@ interface SignpostsProps {
 
 const POST = { ...PILL, textAlign: 'start' } as const;
 
-/** On the stage, away from the widget: where the chosen stone's ways lead. A stone is gone to, a way opens its settings. */
+/** On the stage, away from the widget: where the chosen moment card's transitions lead. A moment card is gone to, a transition opens its settings. */
 export const Signposts = memo(function Signposts({
   moment,
   transitions,
@@ -75,7 +75,7 @@ export const Signposts = memo(function Signposts({
   );
 });
 
-/** The ways of a stone, those that lead here first. */
+/** The transitions of a moment card, those that lead here first. */
 export function postsOf(transitions: readonly DrawnTransition[], moment: DrawnMoment) {
   const from = transitions
     .filter((transition) => transition.to === moment)

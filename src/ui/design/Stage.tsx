@@ -9,7 +9,7 @@ import type { Sight } from '../../core/look/deficiency';
 import type { Corner, Place } from '../../core/model/design';
 import type { PublishedSite } from '../../core/wire/published-site';
 import type { Standpoint } from '../../core/rehearse/stand-at';
-import { Awning } from './Awning';
+import { StageEdge } from './StageEdge';
 import { SightFilter } from '../look/SightFilter';
 import { type SaidKey, StageTexts, type StageText } from './StageTexts';
 import { PAGE_FONT } from './StandInPage';
@@ -115,7 +115,7 @@ export function Stage({
       aria-label="Stage"
       sx={{ position: 'relative', overflow: 'clip', bgcolor: 'var(--porch-page)', minHeight: 0, flex: 1 }}
     >
-      <Awning brand={brand} />
+      <StageEdge brand={brand} />
       <Box
         sx={{
           position: 'absolute',

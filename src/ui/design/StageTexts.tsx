@@ -23,7 +23,7 @@ export interface StageText {
   /** Null where the text can be used; else why not. */
   faultOf(key: WordingKey, text: string): string | null;
   change(key: WordingKey, text: string): void;
-  backToOurs(key: WordingKey): void;
+  restoreDefaults(key: WordingKey): void;
   readonly dir: 'ltr' | 'rtl';
 }
 

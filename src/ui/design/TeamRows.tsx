@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import { lampOf } from '../../core/model/lamp';
 import { LampMark } from '../frame/LampMark';
 import { STATE_WORDS } from '../wording/states';
-import { TEAMS_SHOWN, type TeamRow, foldedTeams } from './gate-rows';
+import { TEAMS_SHOWN, type TeamRow, foldedTeams } from './availability-rows';
 
 /** The teams of a widget that has several, each with its lamp; the best of them is the widget's state. */
 export function TeamRows({ rows }: { rows: readonly TeamRow[] }) {

@@ -118,7 +118,7 @@ export function TextEditor({ spot, stage, wording, texts, onClose }: TextEditorP
             type="button"
             sx={{ fontSize: 12, ml: 'auto' }}
             onClick={() => {
-              texts.backToOurs(wording);
+              texts.restoreDefaults(wording);
               onClose();
             }}
           >

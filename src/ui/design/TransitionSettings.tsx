@@ -20,11 +20,11 @@ export interface TransitionSettingsProps {
   readonly onSetting: (setting: Setting, value: number | null) => void;
   /** To the stage of a moment, where the words are edited. */
   readonly onChoose: (moment: DrawnMoment) => void;
-  readonly onGate: () => void;
+  readonly onAvailability: () => void;
   readonly nameOfTeam: (id: string) => string;
 }
 
-/** What makes a way what it is: its settings, or where they stand. */
+/** What makes a transition what it is: its settings, or where they stand. */
 export function TransitionSettings(props: TransitionSettingsProps) {
   const { transition, design, widget, onSetting } = props;
   const ids = SETTINGS_OF_TRANSITION[transition.id] ?? [];
@@ -49,16 +49,16 @@ export function TransitionSettings(props: TransitionSettingsProps) {
   );
 }
 
-/** What a way is made of besides numbers. */
-function Own({ transition, design, widget, onChoose, onGate, nameOfTeam }: TransitionSettingsProps) {
+/** What a transition is made of besides numbers. */
+function Own({ transition, design, widget, onChoose, onAvailability, nameOfTeam }: TransitionSettingsProps) {
   const toStage = (moment: DrawnMoment, words: string): ReactNode => (
-    <Deed onClick={() => onChoose(moment)}>{words}</Deed>
+    <TransitionSetting onClick={() => onChoose(moment)}>{words}</TransitionSetting>
   );
   switch (transition.id) {
     case 'invitation-shown':
     case 'opened-by-invitation': {
       const all = widget.invitations.filter(
-        ({ manner }) => transition.id === 'invitation-shown' || manner === 'open',
+        ({ approach }) => transition.id === 'invitation-shown' || approach === 'open',
       );
       return (
         <Listed title={all.length === 0 ? 'No invitations' : `Invitations, in their order`}>
@@ -88,7 +88,7 @@ function Own({ transition, design, widget, onChoose, onGate, nameOfTeam }: Trans
               ? 'This widget has no hours: it goes by who is in.'
               : 'It follows the hours and who is in, each with what was decided for it.'}
           </Typography>
-          <Deed onClick={onGate}>Who can answer?</Deed>
+          <TransitionSetting onClick={onAvailability}>Who can answer?</TransitionSetting>
         </>
       );
     case 'first-message-sent':
@@ -181,7 +181,7 @@ function Listed({ title, children }: { title: string; children: ReactNode }) {
   );
 }
 
-function Deed({ onClick, children }: { onClick: () => void; children: string }) {
+function TransitionSetting({ onClick, children }: { onClick: () => void; children: string }) {
   return (
     <Link component="button" type="button" variant="body2" onClick={onClick} sx={{ minHeight: 24 }}>
       {children}

@@ -7,13 +7,13 @@ import { type ReactNode, memo, useMemo, useRef } from 'react';
 import type { DrawnMoment, Standpoint } from '../../core/rehearse/stand-at';
 import type { TransitionId } from '../../core/model/transition';
 import { MOMENT_WORDS } from '../wording/moments';
-import { Crack } from './Crack';
-import { Footprints } from './Footprints';
+import { DeadEnd } from './DeadEnd';
+import { VisitedMark } from './VisitedMark';
 import { edgeOf } from './Path';
-import { STONES } from './path-layout';
+import { CARD_PLACES } from './path-layout';
 import { PAGE_FONT } from './StandInPage';
-import { stoneName } from './stone-name';
-import type { Stone } from './stones';
+import { momentCardName } from './moment-card-name';
+import type { MomentCard } from './moment-cards';
 import { usePathKeys } from './use-path-keys';
 import { useSize } from './use-size';
 import { type DrawnTransition, isVisitedTransition } from './transitions';
@@ -22,16 +22,16 @@ import { type WholeMeasures, pictureLeft, wholeDrawings, wholeMeasures } from '.
 import { WidgetTile } from './WidgetTile';
 
 interface WholePathProps {
-  readonly stones: readonly Stone[];
+  readonly momentCards: readonly MomentCard[];
   readonly transitions: readonly DrawnTransition[];
   readonly chosen: DrawnMoment;
   readonly onChoose: (moment: DrawnMoment) => void;
-  /** To the stage of the chosen stone. */
+  /** To the stage of the chosen moment card. */
   readonly onEnter: () => void;
   readonly chosenTransition: TransitionId | null;
   readonly onTransition: (transition: TransitionId) => void;
   /** *Who can answer?* as a table. */
-  readonly gate: ReactNode;
+  readonly availability: ReactNode;
   /** The settings of what is chosen, once they are asked for. */
   readonly card: ReactNode;
   /** Back to the stage, with the path at rest. */
@@ -40,14 +40,14 @@ interface WholePathProps {
 
 /** The whole path (key P): every moment as it looks, every way with all its words; to be read, printed and followed. */
 export function WholePath({
-  stones,
+  momentCards,
   transitions,
   chosen,
   onChoose,
   onEnter,
   chosenTransition,
   onTransition,
-  gate,
+  availability,
   card,
   onClose,
 }: WholePathProps) {
@@ -57,7 +57,7 @@ export function WholePath({
   const drawings = useMemo(() => wholeDrawings(measures), [measures]);
   const move = usePathKeys({ box, chosen, onChoose, onEnter });
   const { picture } = measures;
-  const note = stones.find(({ moment }) => moment === 'note-left');
+  const note = momentCards.find(({ moment }) => moment === 'note-left');
   const letterLeft = pictureLeft(6, measures);
   const letterTop = measures.top.lower + Math.round(picture.height * 0.64);
   return (
@@ -93,7 +93,7 @@ export function WholePath({
             <TransitionLine
               key={transition.id}
               d={drawings[transition.id]?.d ?? ''}
-              isWalked={isVisitedTransition(transition, stones)}
+              isWalked={isVisitedTransition(transition, momentCards)}
               isIdle={transition.isIdle}
               isUncertain={transition.isUncertain}
               isChosen={transition.id === chosenTransition}
@@ -108,11 +108,11 @@ export function WholePath({
           )}
         </svg>
         <Box component="ol" onKeyDown={move} sx={{ m: 0, p: 0, listStyle: 'none' }}>
-          {stones.map((stone) => (
-            <WholeStone
-              key={stone.moment}
-              stone={stone}
-              isChosen={stone.moment === chosen}
+          {momentCards.map((momentCard) => (
+            <WholeMomentCard
+              key={momentCard.moment}
+              momentCard={momentCard}
+              isChosen={momentCard.moment === chosen}
               measures={measures}
               transitions={transitions}
               onChoose={onChoose}
@@ -124,7 +124,7 @@ export function WholePath({
           {transitions.map((transition) => {
             const words = drawings[transition.id]?.words;
             if (words === undefined) return null;
-            const against = stones.find(({ moment }) => moment === transition.to)?.outOfReach ?? null;
+            const against = momentCards.find(({ moment }) => moment === transition.to)?.outOfReach ?? null;
             return (
               <Box
                 component="li"
@@ -209,7 +209,7 @@ export function WholePath({
           A letter to the visitor
         </Box>
         <Box sx={{ position: 'absolute', left: 16, bottom: 14, width: pictureLeft(3, measures) - 16 - 44 }}>
-          {gate}
+          {availability}
         </Box>
         <Box data-unprinted sx={{ position: 'absolute', right: 12, bottom: 10, display: 'flex', gap: 1 }}>
           <Button size="small" onClick={() => window.print()} sx={{ minHeight: 32 }}>
@@ -236,8 +236,8 @@ function LaneName({ top, children }: { top: number; children: string }) {
   );
 }
 
-interface WholeStoneProps {
-  readonly stone: Stone;
+interface WholeMomentCardProps {
+  readonly momentCard: MomentCard;
   readonly isChosen: boolean;
   readonly measures: WholeMeasures;
   readonly transitions: readonly DrawnTransition[];
@@ -245,23 +245,30 @@ interface WholeStoneProps {
   readonly onEnter: () => void;
 }
 
-function WholeStone({ stone, isChosen, measures, transitions, onChoose, onEnter }: WholeStoneProps) {
-  const place = STONES.find(({ moment }) => moment === stone.moment);
+function WholeMomentCard({
+  momentCard,
+  isChosen,
+  measures,
+  transitions,
+  onChoose,
+  onEnter,
+}: WholeMomentCardProps) {
+  const place = CARD_PLACES.find(({ moment }) => moment === momentCard.moment);
   if (place === undefined) return null;
   const { picture } = measures;
-  const { name } = MOMENT_WORDS[stone.moment];
-  const isWalked = stone.nearness === 'here' || stone.nearness === 'on-the-way';
+  const { name } = MOMENT_WORDS[momentCard.moment];
+  const isWalked = momentCard.nearness === 'here' || momentCard.nearness === 'on-the-way';
   return (
     <Box
       component="li"
       sx={{ position: 'absolute', left: pictureLeft(place.column, measures), top: measures.top[place.lane] }}
     >
       <ButtonBase
-        data-stone={stone.moment}
+        data-moment-card={momentCard.moment}
         aria-current={isChosen ? 'true' : undefined}
-        aria-label={stoneName(stone, transitions)}
+        aria-label={momentCardName(momentCard, transitions)}
         tabIndex={isChosen ? 0 : -1}
-        onClick={() => onChoose(stone.moment)}
+        onClick={() => onChoose(momentCard.moment)}
         onDoubleClick={onEnter}
         sx={{
           display: 'block',
@@ -282,7 +289,7 @@ function WholeStone({ stone, isChosen, measures, transitions, onChoose, onEnter 
             overflow: 'hidden',
             bgcolor: 'var(--porch-page)',
             position: 'relative',
-            border: edgeOf(stone),
+            border: edgeOf(momentCard),
             ...(isChosen
               ? {
                   outline: '2px solid var(--porch-door)',
@@ -293,33 +300,33 @@ function WholeStone({ stone, isChosen, measures, transitions, onChoose, onEnter 
           }}
         >
           <Thumbnail
-            standpoint={stone.standpoint}
-            isDim={stone.outOfReach !== null}
+            standpoint={momentCard.standpoint}
+            isDim={momentCard.outOfReach !== null}
             scale={picture.width / 360}
           />
-          {stone.crack === null ? null : <Crack width={picture.width} height={picture.height} />}
+          {momentCard.deadEnd === null ? null : <DeadEnd width={picture.width} height={picture.height} />}
         </Box>
         <Box sx={{ fontSize: 14, lineHeight: '20px', fontWeight: 600, mt: '4px', whiteSpace: 'nowrap' }}>
-          {name} {isWalked ? <Footprints /> : null}
+          {name} {isWalked ? <VisitedMark /> : null}
         </Box>
         <Box
-          dir={stone.outOfReach === null && stone.crack === null ? stone.dir : 'ltr'}
+          dir={momentCard.outOfReach === null && momentCard.deadEnd === null ? momentCard.dir : 'ltr'}
           sx={{
             fontSize: 12,
             lineHeight: '15px',
-            color: stone.crack === null ? 'text.secondary' : 'var(--porch-clay)',
+            color: momentCard.deadEnd === null ? 'text.secondary' : 'var(--porch-clay)',
             display: '-webkit-box',
-            WebkitLineClamp: stone.cases.length === 0 ? 2 : 1,
+            WebkitLineClamp: momentCard.cases.length === 0 ? 2 : 1,
             WebkitBoxOrient: 'vertical',
             overflow: 'hidden',
           }}
         >
-          {stone.crack ?? stone.outOfReach ?? stone.words}
+          {momentCard.deadEnd ?? momentCard.outOfReach ?? momentCard.words}
         </Box>
-        {stone.cases.length === 0 ? null : (
+        {momentCard.cases.length === 0 ? null : (
           <Box
             aria-hidden
-            title={stone.cases.join(', ')}
+            title={momentCard.cases.join(', ')}
             sx={{
               fontSize: 11,
               lineHeight: '15px',
@@ -329,7 +336,7 @@ function WholeStone({ stone, isChosen, measures, transitions, onChoose, onEnter 
               width: picture.width + 64,
             }}
           >
-            {stone.cases.map((one) => `‹${one}›`).join(' ')}
+            {momentCard.cases.map((one) => `‹${one}›`).join(' ')}
           </Box>
         )}
       </ButtonBase>

@@ -1,7 +1,7 @@
 import { cornerFor } from '../../core/look/place';
 import { differencesOf } from '../../core/draft/differences';
 import type { Corner, Place, Widget } from '../../core/model/design';
-import type { Deed, WidgetState } from '../../core/model/moment';
+import type { Behaviour, WidgetState } from '../../core/model/moment';
 import type { Setting } from '../../core/model/settings';
 import type { Json, Patch } from '../../core/draft/patch';
 import type { CaseCondition } from '../../core/wire/design-file';
@@ -21,9 +21,9 @@ export interface DesignEdits {
   setCorner(corner: Corner): void;
   setPlace(place: Place): void;
   setSetting(setting: Setting, value: number | null): void;
-  setDeed(state: WidgetState, deed: Deed): void;
+  setBehaviour(state: WidgetState, behaviour: Behaviour): void;
   setText(locale: string, key: WordingKey, text: string): void;
-  backToOurs(locale: string, key: WordingKey): void;
+  restoreDefaults(locale: string, key: WordingKey): void;
   /** After the owner's other ones, before ours; says what is said otherwise. */
   addCase(key: TextKey, when: readonly CaseCondition[]): void;
   setCase(id: string, when: readonly CaseCondition[]): void;
@@ -74,13 +74,13 @@ export function designEdits(saver: DraftSaver, widget: number): DesignEdits {
         ],
         SETTING_WORDS[id].name.toLowerCase(),
       ),
-    setDeed: (state, deed) =>
-      saver.change([{ op: 'set', path: [...at, 'deeds', state], value: deed }], 'who can answer'),
+    setBehaviour: (state, behaviour) =>
+      saver.change([{ op: 'set', path: [...at, 'behaviours', state], value: behaviour }], 'who can answer'),
     setText: (locale, key, text) => {
       const { design } = saver.state();
       saver.change(wordingPatches(design, widget, locale, key, text), nameOf(key).toLowerCase());
     },
-    backToOurs: (locale, key) =>
+    restoreDefaults: (locale, key) =>
       saver.change(
         wordingPatches(saver.state().design, widget, locale, key, null),
         `${nameOf(key).toLowerCase()} back to ours`,

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { TRANSITIONS } from '../../core/model/transition';
 import { MOMENTS } from '../../core/model/moment';
 import { MOMENT_WORDS } from '../wording/moments';
-import { STONES, TRANSITIONS_AT_REST, columnLeft, neighbourOf, pathMeasures } from './path-layout';
+import { CARD_PLACES, TRANSITIONS_AT_REST, columnLeft, neighbourOf, pathMeasures } from './path-layout';
 import { AWNING_PX, stageView } from './stage-geometry';
 
 describe('the stage', () => {
@@ -16,7 +16,7 @@ describe('the stage', () => {
     });
   });
 
-  it('a stage too low for the window is a low page: nothing of it hides behind the awning', () => {
+  it('a stage too low for the window is a low page: nothing of it hides behind the stage edge', () => {
     const view = stageView({ width: 744, height: 488 }, 'lower-right', 'near', true);
     expect([view.top, view.top + view.pageHeight]).toEqual([AWNING_PX, 488]);
   });
@@ -29,22 +29,22 @@ describe('the stage', () => {
 });
 
 describe('the path', () => {
-  it('stones never overlap and stay on the screen, from 1024 to 1440 px', () => {
+  it('moment cards never overlap and stay on the screen, from 1024 to 1440 px', () => {
     for (const width of [1024, 1200, 1280, 1440]) {
       const measures = pathMeasures(width);
       for (const lane of ['upper', 'lower'] as const) {
-        const lefts = STONES.filter((stone) => stone.lane === lane).map(({ column }) =>
+        const lefts = CARD_PLACES.filter((momentCard) => momentCard.lane === lane).map(({ column }) =>
           columnLeft(column, measures),
         );
         lefts.forEach((left, index) =>
-          expect((lefts[index + 1] ?? Infinity) - left).toBeGreaterThan(measures.stoneWidth),
+          expect((lefts[index + 1] ?? Infinity) - left).toBeGreaterThan(measures.cardWidth),
         );
-        expect((lefts.at(-1) ?? 0) + measures.stoneWidth, `${width}`).toBeLessThanOrEqual(width);
+        expect((lefts.at(-1) ?? 0) + measures.cardWidth, `${width}`).toBeLessThanOrEqual(width);
       }
     }
   });
 
-  it('arrows lead along a lane and to the nearest stone of the other, and nowhere at the ends', () => {
+  it('arrows lead along a lane and to the nearest moment card of the other, and nowhere at the ends', () => {
     expect(neighbourOf('passing-by', 'ArrowRight')).toBe('invited');
     expect(neighbourOf('nobody-home', 'ArrowRight')).toBe('slow-reply');
     expect(neighbourOf('passing-by', 'ArrowLeft')).toBeNull();
@@ -54,12 +54,12 @@ describe('the path', () => {
     expect(neighbourOf('waiting', 'x')).toBeNull();
   });
 
-  it('stands in nine fixed places, and draws at rest only ways that there are, between stones', () => {
-    expect(STONES.map(({ moment }) => moment).sort()).toEqual([...MOMENTS].sort());
-    expect(new Set(STONES.map(({ column, lane }) => `${column} ${lane}`)).size).toBe(STONES.length);
+  it('stands in nine fixed places, and draws at rest only transitions that there are, between moment cards', () => {
+    expect(CARD_PLACES.map(({ moment }) => moment).sort()).toEqual([...MOMENTS].sort());
+    expect(new Set(CARD_PLACES.map(({ column, lane }) => `${column} ${lane}`)).size).toBe(CARD_PLACES.length);
     for (const id of TRANSITIONS_AT_REST)
       expect(TRANSITIONS.map((transition) => transition.id)).toContain(id);
-    for (const { moment } of STONES) expect(MOMENT_WORDS[moment].name).not.toBe('');
+    for (const { moment } of CARD_PLACES) expect(MOMENT_WORDS[moment].name).not.toBe('');
   });
 });
 

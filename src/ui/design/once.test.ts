@@ -7,7 +7,7 @@ import { DRAWN_MOMENTS } from '../../core/rehearse/stand-at';
 import { supposedVisitor } from '../../core/rehearse/suppose';
 import type { Circumstances } from '../../core/model/circumstances';
 import type { PublishedSite } from '../../core/wire/published-site';
-import { stonesOf } from './stones';
+import { momentCardsOf } from './moment-cards';
 
 vi.mock('../../core/decide/decide', async (original) => {
   const real = await original<{ decide: typeof decide }>();
@@ -25,12 +25,12 @@ const base = supposedVisitor(
 describe('one change of the draft', () => {
   beforeEach(() => void vi.mocked(decide).mockClear());
 
-  /** As the screen does it: the base, the stones, and each tile's own question. */
-  const draw = (site: PublishedSite, near: Parameters<typeof stonesOf>[3] = null) => {
+  /** As the screen does it: the base, the moment cards, and each tile's own question. */
+  const draw = (site: PublishedSite, near: Parameters<typeof momentCardsOf>[3] = null) => {
     decided(site, base);
-    const stones = stonesOf(site, widget, base, near, String);
-    for (const { standpoint } of stones) decided(standpoint.site, standpoint.circumstances);
-    return stones;
+    const momentCards = momentCardsOf(site, widget, base, near, String);
+    for (const { standpoint } of momentCards) decided(standpoint.site, standpoint.circumstances);
+    return momentCards;
   };
 
   it('asks the engine once for each tile, once for the page and once for the door, whatever draws it', () => {
@@ -42,7 +42,7 @@ describe('one change of the draft', () => {
     expect(new Set(asked).size).toBe(asked.length);
   });
 
-  it('what the search tells later about an invitation is asked for that stone alone; the others stay the same objects', () => {
+  it('what the search tells later about an invitation is asked for that moment card alone; the others stay the same objects', () => {
     const site = madeSite({ design, teams: { [DESK]: 'in' } });
     const first = draw(site);
     vi.mocked(decide).mockClear();

@@ -2,15 +2,15 @@ import type { DrawnMoment } from '../../core/rehearse/stand-at';
 import type { Moment } from '../../core/model/moment';
 import type { TransitionId } from '../../core/model/transition';
 
-/** Where a stone stands: column 1 to 6, upper lane or lower. */
-export interface StonePlace {
+/** Where a moment card stands: column 1 to 6, upper lane or lower. */
+export interface CardPlace {
   readonly moment: DrawnMoment;
   readonly column: number;
   readonly lane: 'upper' | 'lower';
 }
 
-/** Fixed places, in visit order (screens.md). Slow reply is where “somebody” turns into “not yet”: it stands in the lower lane. */
-export const STONES: readonly StonePlace[] = [
+/** Fixed places, in visit order. Slow reply is where “somebody” turns into “not yet”: it stands in the lower lane. */
+export const CARD_PLACES: readonly CardPlace[] = [
   { moment: 'passing-by', column: 1, lane: 'upper' },
   { moment: 'invited', column: 2, lane: 'upper' },
   { moment: 'at-the-door', column: 3, lane: 'upper' },
@@ -22,7 +22,7 @@ export const STONES: readonly StonePlace[] = [
   { moment: 'note-left', column: 5, lane: 'lower' },
 ];
 
-/** The ways that stand between the stones at rest (screens.md); the others are said on the stage's signposts. */
+/** The transitions that stand between the moment cards at rest; the others are said on the stage's signposts. */
 export const TRANSITIONS_AT_REST: readonly TransitionId[] = [
   'invitation-shown',
   'launcher-clicked',
@@ -39,22 +39,22 @@ export const TRANSITIONS_AT_REST: readonly TransitionId[] = [
 ];
 
 export interface PathMeasures {
-  readonly stoneWidth: number;
+  readonly cardWidth: number;
   readonly pitch: number;
 }
 
-export const STONE_HEIGHT = 58;
+export const CARD_HEIGHT = 58;
 export const LANE_TOP = { upper: 8, lower: 90 } as const;
 export const PATH_HEIGHT = 156;
 const MARGIN = 16;
 const FREE_RIGHT = 74;
 
-/** Pitch and width of the stones for a width: 208 and 150 from 1280 on, narrower without pictures below. */
+/** Pitch and width of the moment cards for a width: 208 and 150 from 1280 on, narrower without pictures below. */
 export function pathMeasures(width: number): PathMeasures {
-  const stoneWidth = width < 1200 ? 116 : 150;
+  const cardWidth = width < 1200 ? 116 : 150;
   return {
-    stoneWidth,
-    pitch: Math.max(stoneWidth + 24, Math.floor((width - MARGIN - FREE_RIGHT - stoneWidth - 16) / 5)),
+    cardWidth,
+    pitch: Math.max(cardWidth + 24, Math.floor((width - MARGIN - FREE_RIGHT - cardWidth - 16) / 5)),
   };
 }
 
@@ -63,11 +63,11 @@ export function columnLeft(column: number, { pitch }: PathMeasures): number {
   return MARGIN + (column - 1) * pitch;
 }
 
-/** The stone an arrow key leads to from one: along a lane, or to the nearest column of the other. */
+/** The moment card an arrow key leads to from one: along a lane, or to the nearest column of the other. */
 export function neighbourOf(moment: DrawnMoment, key: string): DrawnMoment | null {
-  const here = STONES.find((stone) => stone.moment === moment);
+  const here = CARD_PLACES.find((momentCard) => momentCard.moment === moment);
   if (here === undefined) return null;
-  const lane = (name: 'upper' | 'lower') => STONES.filter((stone) => stone.lane === name);
+  const lane = (name: 'upper' | 'lower') => CARD_PLACES.filter((momentCard) => momentCard.lane === name);
   if (key === 'ArrowRight') return lane(here.lane).find(({ column }) => column > here.column)?.moment ?? null;
   if (key === 'ArrowLeft')
     return (
@@ -85,5 +85,5 @@ export function neighbourOf(moment: DrawnMoment, key: string): DrawnMoment | nul
 
 /** Whether a moment stands in the right half: a card beside it stands on the other side. */
 export function isFarRight(moment: Moment): boolean {
-  return (STONES.find((stone) => stone.moment === moment)?.column ?? 1) > 3;
+  return (CARD_PLACES.find((momentCard) => momentCard.moment === moment)?.column ?? 1) > 3;
 }

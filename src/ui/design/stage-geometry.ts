@@ -13,11 +13,11 @@ export interface StageView {
 }
 
 export const AWNING_PX = 14;
-/** The window's 500 px, its offset of 20, and a little air below the awning. */
+/** The window's 500 px, its offset of 20, and a little air below the stage edge. */
 const LOW_PX = 520;
 
 /**
- * *Near*: the page at 1:1, cropped to the widget's corner; the window hangs just below the awning. A stage too low for
+ * *Near*: the page at 1:1, cropped to the widget's corner; the window hangs just below the stage edge. A stage too low for
  * the window is a low page, on which the window is lower too. *Whole*: the page scaled to fit under it.
  */
 export function stageView(
@@ -51,7 +51,7 @@ export function stageView(
       left,
       top: isLow ? AWNING_PX : (stage.height + AWNING_PX - pageHeight) / 2,
     };
-  // The window still hangs just below the awning where it stands higher on the page.
+  // The window still hangs just below the stage edge where it stands higher on the page.
   const below = isWindowOpen && !isLow && corner.startsWith('lower') ? AWNING_PX + lift : 0;
   const top = !isLow && corner.startsWith('lower') ? stage.height - pageHeight + below : AWNING_PX;
   return { pageWidth, pageHeight, scale: 1, left, top };

@@ -82,7 +82,7 @@ export function stageTexts(
       return fault === null ? null : faultWords(fault, Object.keys(boundsOf(widget, key).variables));
     },
     change: (key, text) => edits.setText(locale, key, text),
-    backToOurs: (key) => edits.backToOurs(locale, key),
+    restoreDefaults: (key) => edits.restoreDefaults(locale, key),
     cased: moment === 'invited' ? [] : [...new Set([...first, ...standing])],
     alsoSaid: alsoSaidAt(moment, widget)
       .filter((key) => key === 'launcher.name' || !standing.includes(key))

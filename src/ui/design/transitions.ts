@@ -2,10 +2,10 @@ import type { Design, Widget } from '../../core/model/design';
 import { TRANSITIONS, TRANSITIONS_BY_TIME, type TransitionId } from '../../core/model/transition';
 import type { Moment } from '../../core/model/moment';
 import { type TransitionLabel, labelOfTransition } from '../../core/rehearse/label-of-transition';
-import type { Stone } from './stones';
+import type { MomentCard } from './moment-cards';
 import { type TransitionWords, laterWords, transitionWords } from '../wording/transitions';
 
-/** A way as it is drawn and said. */
+/** A transition as it is drawn and said. */
 export interface DrawnTransition extends TransitionWords {
   readonly id: TransitionId;
   readonly from: Moment;
@@ -16,10 +16,10 @@ export interface DrawnTransition extends TransitionWords {
   readonly isUncertain: boolean;
 }
 
-/** When a change of the state leads along a way, in words; null: nobody knows, undefined: it waits for none. */
+/** When a change of the state leads along a transition, in words; null: nobody knows, undefined: it waits for none. */
 export type LaterWords = (transition: TransitionId) => string | null | undefined;
 
-/** The ways of a widget that there are, in their order, with their words. */
+/** The transitions of a widget that there are, in their order, with their words. */
 export function transitionsOf(
   design: Design,
   widget: Widget,
@@ -47,7 +47,7 @@ export function transitionsOf(
   });
 }
 
-/** Labels of ways that lead nowhere as things are set. */
+/** Labels of transitions that lead nowhere as things are set. */
 const IDLE: ReadonlySet<TransitionLabel['code']> = new Set([
   'no-invitations',
   'never-slow',
@@ -55,9 +55,14 @@ const IDLE: ReadonlySet<TransitionLabel['code']> = new Set([
   'asks-nothing-else',
 ]);
 
-/** Whether this visitor goes along a way by themselves: both its ends are reached so, and time alone leads along it. */
-export function isVisitedTransition({ id, from, to }: DrawnTransition, stones: readonly Stone[]): boolean {
+/** Whether this visitor goes along a transition by themselves: both its ends are reached so, and time alone leads along it. */
+export function isVisitedTransition(
+  { id, from, to }: DrawnTransition,
+  momentCards: readonly MomentCard[],
+): boolean {
   const isWalked = (moment: Moment): boolean =>
-    stones.some((one) => one.moment === moment && (one.nearness === 'here' || one.nearness === 'on-the-way'));
+    momentCards.some(
+      (one) => one.moment === moment && (one.nearness === 'here' || one.nearness === 'on-the-way'),
+    );
   return TRANSITIONS_BY_TIME.includes(id) && isWalked(from) && isWalked(to);
 }

@@ -13,9 +13,9 @@ import type { SaidKey } from './StageTexts';
 
 /** What is chosen on the path, and how the screen is set up around it. */
 export interface Chosen {
-  /** Null: the first stone that this visitor can reach. */
+  /** Null: the first moment card that this visitor can reach. */
   readonly moment: DrawnMoment | null;
-  readonly aside: 'gate' | TransitionId | null;
+  readonly aside: 'availability' | TransitionId | null;
   readonly side: Side;
   /** Null: as the moment asks for. */
   readonly distance: 'near' | 'whole' | null;
@@ -41,17 +41,17 @@ export interface Chosen {
 
 export interface ChosenActs {
   choose(moment: DrawnMoment): void;
-  chooseAside(aside: 'gate' | TransitionId): void;
+  chooseAside(aside: 'availability' | TransitionId): void;
   set(part: Partial<Chosen>): void;
 }
 
-/** Begins with what the page's address names: `moment` (a stone or `gate`), `side`, `look` (a part of it), `path=whole`. */
+/** Begins with what the page's address names: `moment` (a moment card or `availability`), `side`, `look` (a part of it), `path=whole`. */
 export function useChosen(): readonly [Chosen, ChosenActs] {
   const params = useSearchParams();
   const look = LOOK_PARTS.find((one) => one === params.get('look'));
   const [chosen, setChosen] = useState<Chosen>(() => ({
     moment: DRAWN_MOMENTS.find((one) => one === params.get('moment')) ?? null,
-    aside: params.get('moment') === 'gate' ? 'gate' : null,
+    aside: params.get('moment') === 'availability' ? 'availability' : null,
     side: params.get('side') === 'everywhere' || look !== undefined ? 'everywhere' : 'here',
     distance: null,
     scheme: 'day',

@@ -23,7 +23,7 @@ export function usePathKeys({ box, chosen, onChoose, onEnter }: PathKeys): (even
       if (next === null) return;
       event.preventDefault();
       onChoose(next);
-      box.current?.querySelector<HTMLElement>(`[data-stone="${next}"]`)?.focus();
+      box.current?.querySelector<HTMLElement>(`[data-moment-card="${next}"]`)?.focus();
     },
     [box, chosen, onChoose, onEnter],
   );

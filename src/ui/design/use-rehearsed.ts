@@ -23,7 +23,7 @@ import { untilWords } from '../wording/times';
 import { teamName } from '../wording/states';
 import { draftSite } from './draft-site';
 import type { Near } from '../../core/rehearse/near';
-import { type Stone, stonesOf } from './stones';
+import { type MomentCard, momentCardsOf } from './moment-cards';
 import { useNear } from './use-near';
 import { useSame } from './use-same';
 import { type DrawnTransition, transitionsOf } from './transitions';
@@ -41,9 +41,9 @@ export interface Rehearsed {
   readonly shown: string | null;
   readonly state: WidgetState;
   readonly near: Near | null;
-  /** How near each stone is stands for these circumstances, and moves no more. */
+  /** How near each moment card is holds for these circumstances, and moves no more. */
   readonly isSought: boolean;
-  readonly stones: readonly Stone[];
+  readonly momentCards: readonly MomentCard[];
   readonly transitions: readonly DrawnTransition[];
   readonly situations: readonly Situation[];
   nameOfTeam(id: string): string;
@@ -72,13 +72,13 @@ export function useRehearsed(
     (id: string) => teamName(overview.teams.find((team) => team.id === id)),
     [overview.teams],
   );
-  // The search may follow a little later; what stands on the stones may not.
+  // The search may follow a little later; what stands on the moment cards may not.
   const { near, isOver: isSought } = useNear(site, base);
   const whole = useMemo(
-    () => (site !== null && widget !== undefined ? stonesOf(site, widget, base, near, nameOfTeam) : []),
+    () => (site !== null && widget !== undefined ? momentCardsOf(site, widget, base, near, nameOfTeam) : []),
     [site, widget, base, near, nameOfTeam],
   );
-  const stones = useMemo(() => withCracks(whole, findings, widget), [whole, findings, widget]);
+  const momentCards = useMemo(() => withDeadEnds(whole, findings, widget), [whole, findings, widget]);
   const calendarId = widget?.calendarId ?? null;
   const found = useMemo(
     () =>
@@ -123,25 +123,25 @@ export function useRehearsed(
     state: decision.state,
     near,
     isSought,
-    stones,
+    momentCards,
     transitions,
     situations,
     nameOfTeam,
   };
 }
 
-/** A finding without a widget of its own cracks the stones of every widget. */
-function withCracks(
-  stones: readonly Stone[],
+/** A finding without a widget of its own cracks the moment cards of every widget. */
+function withDeadEnds(
+  momentCards: readonly MomentCard[],
   findings: readonly Finding[],
   widget: Widget | undefined,
-): readonly Stone[] {
-  const cracks = findings.filter(
-    ({ crack, widgetId }) => crack !== null && (widgetId === null || widgetId === widget?.id),
+): readonly MomentCard[] {
+  const deadEnds = findings.filter(
+    ({ deadEnd, widgetId }) => deadEnd !== null && (widgetId === null || widgetId === widget?.id),
   );
-  if (cracks.length === 0) return stones;
-  return stones.map((stone) => {
-    const found = cracks.find(({ crack }) => crack === stone.moment);
-    return found === undefined ? stone : { ...stone, crack: findingSentence(found) };
+  if (deadEnds.length === 0) return momentCards;
+  return momentCards.map((momentCard) => {
+    const found = deadEnds.find(({ deadEnd }) => deadEnd === momentCard.moment);
+    return found === undefined ? momentCard : { ...momentCard, deadEnd: findingSentence(found) };
   });
 }

@@ -2,13 +2,13 @@
 
 import { useCallback, useLayoutEffect, useRef } from 'react';
 
-/** A deed that stays the same function while what it does follows the last drawing, so that what calls it is not drawn anew. */
+/** A function that stays the same while what it does follows the last drawing, so that what calls it is not drawn anew. */
 export function useStable<Asked extends readonly unknown[], Given>(
-  deed: (...asked: Asked) => Given,
+  behaviour: (...asked: Asked) => Given,
 ): (...asked: Asked) => Given {
-  const latest = useRef(deed);
+  const latest = useRef(behaviour);
   useLayoutEffect(() => {
-    latest.current = deed;
+    latest.current = behaviour;
   });
   return useCallback((...asked: Asked) => latest.current(...asked), []);
 }

@@ -1,6 +1,6 @@
 import type { Px } from '../../core/model/units';
 import type { TransitionId } from '../../core/model/transition';
-import { STONES } from './path-layout';
+import { CARD_PLACES } from './path-layout';
 
 /** Where the whole path's pictures stand, in px of its ground. */
 export interface WholeMeasures {
@@ -36,7 +36,7 @@ export function pictureLeft(column: number, { pitch }: WholeMeasures): Px {
   return FIRST_LEFT + (column - 1) * pitch;
 }
 
-/** A way as it is drawn, and where its words stand: in a box of that width, above or below a height. */
+/** A transition as it is drawn, and where its words stand: in a box of that width, above or below a height. */
 export interface WholeDrawing {
   readonly d: string;
   readonly words: {
@@ -58,11 +58,11 @@ interface Edges {
   readonly bottom: Px;
 }
 
-/** All ways at once; the words of none stand on those of another. */
+/** All transitions at once; the words of none stand on those of another. */
 export function wholeDrawings(measures: WholeMeasures): Readonly<Record<TransitionId, WholeDrawing>> {
   const { picture } = measures;
   const at = (moment: string): Edges => {
-    const place = STONES.find((stone) => stone.moment === moment);
+    const place = CARD_PLACES.find((momentCard) => momentCard.moment === moment);
     if (place === undefined) throw new Error(`Expected a stone for "${moment}".`);
     const left = pictureLeft(place.column, measures);
     const top = measures.top[place.lane];
@@ -114,7 +114,7 @@ export function wholeDrawings(measures: WholeMeasures): Readonly<Record<Transiti
       (passing.right + door.left) / 2,
     ),
     'invitation-accepted': along(invited, door, middle),
-    // Back again, under the way that leads there.
+    // Back again, under the transition that leads there.
     'invitation-declined': {
       d: `M${invited.left} ${middle + 22}C${invited.left - gap / 2} ${middle + 27} ${passing.right + gap / 2} ${middle + 17} ${passing.right} ${middle + 22}`,
       words: { left: passing.right + 4, width: gap - 8, y: middle + 28, side: 'below', align: 'center' },

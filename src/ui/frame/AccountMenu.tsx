@@ -15,7 +15,7 @@ interface AccountMenuProps {
   readonly onSheet: () => void;
 }
 
-/** Who one is, the ways around, light or evening, and the way out. */
+/** Who one is, the keys, light or evening, and the way out. */
 export function AccountMenu({ signOut, onPalette, onSheet }: AccountMenuProps) {
   const { personName, overview } = useSite();
   const { mode, setMode } = useColorScheme();

@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import { useRouter } from 'next/navigation';
 import { type ReactNode, useEffect, useState } from 'react';
 import { tinykeys } from 'tinykeys';
-import { Beam, type BeamProps } from './Beam';
+import { TopBar, type TopBarProps } from './TopBar';
 import { KeySheet } from './KeySheet';
 import { Palette } from './Palette';
 import { SignInAgain, type SignInAction } from './SignInAgain';
@@ -13,7 +13,7 @@ import { SiteProvider, type SiteShared } from './SiteContext';
 interface SiteFrameProps
   extends
     Pick<SiteShared, 'siteKey' | 'siteName' | 'zone' | 'role' | 'personName'>,
-    Pick<BeamProps, 'sites' | 'signOut'> {
+    Pick<TopBarProps, 'sites' | 'signOut'> {
   readonly personId: string;
   readonly signIn: SignInAction;
   readonly children: ReactNode;
@@ -40,7 +40,7 @@ export function SiteFrame({ children, sites, signOut, signIn, ...site }: SiteFra
   return (
     <SiteProvider {...site}>
       <Box sx={{ minHeight: '100vh', display: 'flex', flexDirection: 'column' }}>
-        <Beam
+        <TopBar
           sites={sites}
           signOut={signOut}
           onPalette={() => setPaletteOpen(true)}

@@ -76,7 +76,7 @@ export interface SitePort {
   getConversation(id: string): Promise<DeskTalk>;
   reply(id: string, said: { clientId: string; body: string }): Promise<VisitorEntry>;
   end(id: string): Promise<void>;
-  /** Listens to the desk's stream; answers its pings by itself. Gives the way to stop. */
+  /** Listens to the desk's stream; answers its pings by itself. Gives what stops it. */
   listen(hear: (event: DeskEvent) => void): () => void;
 }
 

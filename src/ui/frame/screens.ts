@@ -1,4 +1,4 @@
-/** The screens in the order of the beam, and what stands in those that are still to come. */
+/** The screens in the order of the top bar, and what stands in those that are still to come. */
 export interface Screen {
   readonly path: string;
   readonly name: string;

@@ -22,7 +22,7 @@ const RETRY_MS = [1000, 3000, 10_000, 30_000] as const;
  * The desk's stream, once per browser however many tabs are open: a browser keeps six connections to a server, and
  * seven streams would leave none for anything else. Whichever tab holds the lock keeps the stream and tells the others;
  * when it is closed the next one goes on. Tabs of somebody else (`who`) in the same browser have a stream of their own. `only`
- * hears what one tab alone must answer; what it gives is heard by all. Gives the way to stop.
+ * hears what one tab alone must answer; what it gives is heard by all. Gives what stops it.
  */
 export function shareStream(
   address: string,

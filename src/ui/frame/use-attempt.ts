@@ -10,7 +10,7 @@ export interface Attempt {
   readonly fault: string | null;
   /** The same by field, where the server named one. */
   readonly errors: Readonly<Record<string, string>>;
-  run(deed: () => Promise<void>): Promise<void>;
+  run(behaviour: () => Promise<void>): Promise<void>;
 }
 
 /** Something that is asked of the server by a button: one at a time, and what went wrong is said. `otherwise`: where nobody says what. */
@@ -18,11 +18,11 @@ export function useAttempt(otherwise: string): Attempt {
   const { notice } = useSite();
   const [isBusy, setBusy] = useState(false);
   const [{ fault, errors }, setFault] = useState<Pick<Attempt, 'fault' | 'errors'>>(FINE);
-  const run = async (deed: () => Promise<void>): Promise<void> => {
+  const run = async (behaviour: () => Promise<void>): Promise<void> => {
     setBusy(true);
     setFault(FINE);
     try {
-      await deed();
+      await behaviour();
     } catch (error) {
       notice(error);
       setFault(

@@ -14,7 +14,7 @@ interface ColourFieldProps {
   readonly onChange: (color: HexColor) => void;
 }
 
-/** A colour, typed or pasted in any of the usual ways, or picked; what cannot be read is said in words. */
+/** A colour, typed or pasted in any of the usual notations, or picked; what cannot be read is said in words. */
 export function ColourField({ label, value, onChange }: ColourFieldProps) {
   const [typed, setTyped] = useState<string | null>(null);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);

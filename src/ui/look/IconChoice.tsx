@@ -27,7 +27,7 @@ export function IconChoice({ label, otherwise, value, onChange }: IconChoiceProp
     onChange({ picture: { once, twice, width, height } });
   });
   const picture = value !== null && 'picture' in value ? value.picture : null;
-  const ours = value !== null && 'ours' in value ? value.ours : null;
+  const drawing = value !== null && 'drawing' in value ? value.drawing : null;
   return (
     <Box
       {...sending.place}
@@ -47,8 +47,8 @@ export function IconChoice({ label, otherwise, value, onChange }: IconChoiceProp
           <Mark
             key={name}
             name={ICON_WORDS[name] ?? name}
-            isChosen={ours === name}
-            onChoose={() => onChange({ ours: name })}
+            isChosen={drawing === name}
+            onChoose={() => onChange({ drawing: name })}
           >
             <Drawing path={ICONS[name]} />
           </Mark>

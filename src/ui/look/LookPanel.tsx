@@ -87,7 +87,7 @@ export function LookPanel(props: LookPanelProps) {
       key={widget.id}
       ids={ids}
       valueOf={(one) => settingValue(design, widget, one)}
-      oursOf={(one) => oursOf(widget, one)}
+      defaultOf={(one) => defaultOf(widget, one)}
       onChange={onSetting}
     />
   );
@@ -197,10 +197,10 @@ export function LookPanel(props: LookPanelProps) {
 }
 
 /** What the look that was taken has, where it has its own. */
-function oursOf({ look }: Widget, { id, ours }: Setting): number | null {
+function defaultOf({ look }: Widget, { id, defaultValue }: Setting): number | null {
   const { radius, textSize, size } = STARTING_LOOKS[look.name];
   const own: Partial<Record<SettingId, number>> = { radius, textSize, launcherSize: size };
-  return own[id] ?? ours;
+  return own[id] ?? defaultValue;
 }
 
 /** Names of the teams that answer at a widget, as links name them. */

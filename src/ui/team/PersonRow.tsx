@@ -19,7 +19,7 @@ export function PersonRow({ person, onPeople }: PersonRowProps) {
   const { id, name, face, isIn, isYou, teamIds } = person;
   const take = (people: readonly PersonView[]): void => {
     onPeople(people);
-    void reload(); // the stage and the beam show one's own
+    void reload(); // the stage and the top bar show one's own
   };
   const sending = useSending(async (file) => take(await port.setFace(id, file)));
   const mayChange = isYou || role === 'owner';

@@ -5,9 +5,9 @@ import { LANGUAGES } from './languages';
 import { MOMENT_WORDS } from './moments';
 import { lengthWords } from './times';
 
-/** The setting a reason comes from: a part of the circumstances, a widget, an invitation, the gatepost. */
+/** The setting a reason comes from: a part of the circumstances, a widget, an invitation, the availability card. */
 export type ReasonLink =
-  | { readonly to: 'where' | 'when' | 'visitor' | 'with' | 'gate' | 'widget' }
+  | { readonly to: 'where' | 'when' | 'visitor' | 'with' | 'availability' | 'widget' }
   /** Looked at on a page of its own. */
   | { readonly to: 'that-widget'; readonly key: string }
   | { readonly to: 'invitation'; readonly id: string };
@@ -188,7 +188,7 @@ export function wordsOf(reason: Reason, context: ReasonContext): ReasonWords {
     case 'spoken-in':
       return { text: `the words are ${languageName(String(reason.facts.locale))}`, link: { to: 'visitor' } };
     case 'deed-of-state':
-      return { text: 'the window was opened', link: { to: 'gate' } };
+      return { text: 'the window was opened', link: { to: 'availability' } };
     default:
       return { text: KEPT_BACK[reason.code] ?? momentWords(reason), link: null };
   }

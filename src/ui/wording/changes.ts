@@ -102,7 +102,7 @@ function subjectWords(subject: Subject, { teamName }: ChangeContext): string {
       return `${COLOUR_WORDS[subject.colour]}, ${subject.scheme === 'day' ? 'by day' : 'in the evening'}`;
     case 'setting':
       return SETTING_WORDS[subject.id].name;
-    case 'deed':
+    case 'behaviour':
       return `While ${STATES[subject.state]}`;
     case 'text':
       return `${textName(subject.key)} in ${languageName(subject.locale)}`;
@@ -156,8 +156,8 @@ function valueWords(subject: Subject, value: Json | undefined, context: ChangeCo
     case 'corner':
     case 'phone-corner':
       return cornerWords(plain(value));
-    case 'deed':
-      return DEEDS[plain(value)] ?? plain(value);
+    case 'behaviour':
+      return BEHAVIOURS[plain(value)] ?? plain(value);
     case 'default-locale':
       return languageName(plain(value));
     case 'calendar':
@@ -217,15 +217,15 @@ function wordsOf(texts: Json | undefined): string {
 const INVITATION_PARTS: Readonly<Record<InvitationPart, string>> = {
   name: 'its name',
   isOn: 'shown',
-  manner: 'what it does',
+  approach: 'what it does',
   opensOnPhones: 'opens on phones too',
   oncePer: 'how often',
   atMost: 'at most, in all',
-  ours: 'our words for it',
+  defaultText: 'our words for it',
   when: 'comes',
 };
 
-const MANNERS: Readonly<Record<string, string>> = {
+const APPROACHES: Readonly<Record<string, string>> = {
   speak: 'speaks beside the launcher',
   open: 'opens the window',
   stir: 'stirs the launcher',
@@ -234,8 +234,8 @@ const MANNERS: Readonly<Record<string, string>> = {
 function invitationPart(part: InvitationPart, value: Json): string {
   if (part === 'when') return whenWords(value as unknown as When);
   if (part === 'oncePer') return oncePerWords(value as unknown as OncePer);
-  if (part === 'manner') return MANNERS[plain(value)] ?? plain(value);
-  if (part === 'ours') return typeof value === 'string' && isCaseKey(value) ? textName(value) : 'none';
+  if (part === 'approach') return APPROACHES[plain(value)] ?? plain(value);
+  if (part === 'defaultText') return typeof value === 'string' && isCaseKey(value) ? textName(value) : 'none';
   if (part === 'atMost') return value === null ? 'no limit' : `${plain(value)} times`;
   return part === 'name' ? `“${plain(value)}”` : yesNo(value);
 }
@@ -297,7 +297,7 @@ const STATES: Readonly<Record<string, string>> = {
   nobody: 'nobody is in',
   closed: 'closed',
 };
-const DEEDS: Readonly<Record<string, string>> = {
+const BEHAVIOURS: Readonly<Record<string, string>> = {
   chat: 'a chat',
   queue: 'a chat in line',
   note: 'a note',

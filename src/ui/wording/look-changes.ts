@@ -34,8 +34,8 @@ export function launcherPartWords(part: LauncherPart, value: Json): string {
 
 function iconWords(icon: Icon | null, otherwise: string): string {
   if (icon === null) return otherwise;
-  return 'ours' in icon
-    ? (ICON_WORDS[icon.ours] ?? icon.ours)
+  return 'drawing' in icon
+    ? (ICON_WORDS[icon.drawing] ?? icon.drawing)
     : pictureWords(icon.picture as unknown as Json);
 }
 

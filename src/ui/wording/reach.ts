@@ -9,7 +9,7 @@ const WHILE: Readonly<Record<WidgetState, string>> = {
   closed: 'not while closed',
 };
 
-/** Why a moment cannot be reached in these circumstances, as short as a stone. */
+/** Why a moment cannot be reached in these circumstances, as short as a moment card. */
 export function againstWords(
   moment: DrawnMoment,
   {

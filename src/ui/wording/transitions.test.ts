@@ -19,11 +19,11 @@ const THREE = {
   ...invitations(
     { when: all(seconds(40), tonight) },
     { when: all(condition({ kind: 'leaving' })) },
-    { manner: 'open', when: all(seconds(90)) },
+    { approach: 'open', when: all(seconds(90)) },
   ),
 };
 
-describe('the words of ways', () => {
+describe('the words of transitions', () => {
   it.each([
     ['invitation-shown', '40 s +2', '3 invitations, first: 40 s on /tonight'],
     ['launcher-clicked', 'by hand', 'clicks the launcher'],

@@ -10,7 +10,7 @@ import { orList } from './conditions';
 import { LANGUAGES } from './languages';
 import { lengthWords } from './times';
 
-/** A way in words: at most ten signs beside its line, and the whole of it. */
+/** A transition in words: at most ten signs beside its line, and the whole of it. */
 export interface TransitionWords {
   readonly short: string;
   readonly full: string;
@@ -23,7 +23,7 @@ export interface TransitionContext {
   readonly teamName: (id: string) => string;
 }
 
-/** A way that the calendar leads along later on: beside its line the time, if there is room for it. */
+/** A transition that the calendar leads along later on: beside its line the time, if there is room for it. */
 export function laterWords({ short, full }: TransitionWords, when: string): TransitionWords {
   return {
     short: when.length <= SHORT_SIGNS_MAX - 3 ? `at ${when}` : short,
@@ -31,7 +31,7 @@ export function laterWords({ short, full }: TransitionWords, when: string): Tran
   };
 }
 
-/** A label in words (screens.md, "Label grammar"). */
+/** A label in words (the label grammar of docs/screens.md). */
 export function transitionWords(label: TransitionLabel, { teamName }: TransitionContext): TransitionWords {
   switch (label.code) {
     case 'no-invitations':
@@ -120,7 +120,7 @@ export function transitionWords(label: TransitionLabel, { teamName }: Transition
   }
 }
 
-/** When an invitation is due, in the words of a way. */
+/** When an invitation is due, in the words of a transition. */
 export function headlineOfInvitation(invitation: Parameters<typeof headlineOf>[0]): string {
   return headlineWords(headlineOf(invitation));
 }

@@ -54,7 +54,7 @@ describe('what will change, in words', () => {
     expect(
       sentences({ op: 'set', path: [...at, 'texts'], value: { pt: { greeting: 'Boa noite' } } }),
     ).toEqual(['At the door: Greeting in Português: ours → “Boa noite”']);
-    expect(sentences({ op: 'set', path: [...at, 'deeds', 'closed'], value: 'out-of-sight' })).toEqual([
+    expect(sentences({ op: 'set', path: [...at, 'behaviours', 'closed'], value: 'out-of-sight' })).toEqual([
       'Who can answer?: While closed: a note → out of sight',
     ]);
     expect(sentences({ op: 'set', path: [...at, 'timings', 'slowReplyAfter'], value: 75 })).toEqual([

@@ -10,7 +10,7 @@ import {
   withinLevel,
 } from '../../core/decide/remember';
 import { dueOf } from '../../core/invitations/due';
-import { mannerHere, selectorsOf } from '../../core/invitations/manner';
+import { approachHere, selectorsOf } from '../../core/invitations/manner';
 import type { Circumstances, Level } from '../../core/model/circumstances';
 import type { WireInvitation } from '../../core/wire/design-file';
 import type { PublishedSite } from '../../core/wire/published-site';
@@ -102,15 +102,15 @@ export function startWatch(port: WatchPort): Watch {
     if (invitation === undefined || (hasLocks && decision.show !== id)) return;
     view.put({ shown: [...view.read().shown, id] });
     if (hasLocks) happen({ kind: 'invitation-shown', id, at });
-    const manner = mannerHere(invitation, here);
-    port.tell('invited', { invitation: id, manner });
-    if (manner === 'open') openedByItself = at;
+    const approach = approachHere(invitation, here);
+    port.tell('invited', { invitation: id, approach });
+    if (approach === 'open') openedByItself = at;
     else invited = { id, at };
-    if (manner === 'stir') {
+    if (approach === 'stir') {
       stir(port.launcher());
       left();
     }
-    if (manner === 'open') port.open();
+    if (approach === 'open') port.open();
     else look();
   };
 
@@ -238,7 +238,7 @@ const STIR: Keyframe[] = [
   {},
 ];
 
-/** [I10] The launcher moves once, and takes no focus. Under reduced motion nothing stirs: `manner` says so. */
+/** [I10] The launcher moves once, and takes no focus. Under reduced motion nothing stirs: `approach` says so. */
 function stir(launcher: HTMLElement | undefined): void {
   launcher?.animate(STIR, { id: 'stir', duration: 600, easing: 'ease-in-out' });
 }

@@ -18,7 +18,7 @@ import { SCREENS } from './screens';
 import { useSite } from './SiteContext';
 import { useWaitingCount } from './use-waiting-count';
 
-export interface BeamProps {
+export interface TopBarProps {
   readonly sites: readonly { readonly key: string; readonly name: string }[];
   readonly signOut: () => Promise<void>;
   readonly onPalette: () => void;
@@ -26,7 +26,7 @@ export interface BeamProps {
 }
 
 /** The bar at the top of every screen: where one is, who is in, and whose site it is. */
-export function Beam(props: BeamProps) {
+export function TopBar(props: TopBarProps) {
   const { siteKey, role, findings } = useSite();
   const here = usePathname().split('/')[3] ?? 'today';
   const waiting = useWaitingCount();
@@ -36,13 +36,13 @@ export function Beam(props: BeamProps) {
   const links = screens
     .filter(({ isAside }) => isAside !== true)
     .map((screen) => (
-      <BeamLink key={screen.path} href={`/s/${siteKey}/${screen.path}`} isHere={screen.path === here}>
+      <TopBarLink key={screen.path} href={`/s/${siteKey}/${screen.path}`} isHere={screen.path === here}>
         {screen.name}
         {screen.path === 'conversations' && waiting > 0 ? (
           <Count count={waiting} of="waiting for us" />
         ) : null}
         {screen.path === 'today' && toMend > 0 ? <Count count={toMend} of="to mend" /> : null}
-      </BeamLink>
+      </TopBarLink>
     ));
   return (
     <Box
@@ -128,7 +128,7 @@ export function Beam(props: BeamProps) {
   );
 }
 
-function BeamLink({ href, isHere, children }: { href: string; isHere: boolean; children: ReactNode }) {
+function TopBarLink({ href, isHere, children }: { href: string; isHere: boolean; children: ReactNode }) {
   return (
     <Box
       component={Link}
@@ -174,7 +174,7 @@ function Count({ count, of }: { count: number; of: string }) {
   );
 }
 
-function SitePicker({ sites }: Pick<BeamProps, 'sites'>) {
+function SitePicker({ sites }: Pick<TopBarProps, 'sites'>) {
   const { siteKey, siteName } = useSite();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   return (

@@ -8,21 +8,21 @@ import Typography from '@mui/material/Typography';
 import { WIDGET_DEFAULTS } from '../../core/model/defaults';
 import { lampOf } from '../../core/model/lamp';
 import type { Widget } from '../../core/model/design';
-import type { Deed, WidgetState } from '../../core/model/moment';
+import type { Behaviour, WidgetState } from '../../core/model/moment';
 import { LampMark } from '../frame/LampMark';
-import type { TeamRow } from './gate-rows';
+import type { TeamRow } from './availability-rows';
 import { TeamRows } from './TeamRows';
 
-interface GateDeedsProps {
+interface AvailabilityRulesProps {
   readonly widget: Widget;
   /** The state that holds in these circumstances. */
   readonly now: WidgetState;
   /** Empty: there is only one team. */
   readonly teams: readonly TeamRow[];
-  readonly onDeed: (state: WidgetState, deed: Deed) => void;
+  readonly onBehaviour: (state: WidgetState, behaviour: Behaviour) => void;
 }
 
-const ROWS: readonly (readonly [WidgetState, string, readonly Deed[]])[] = [
+const ROWS: readonly (readonly [WidgetState, string, readonly Behaviour[]])[] = [
   ['in', 'Somebody is in', ['chat', 'note', 'out-of-sight']],
   ['nearby', 'Somebody is nearby', ['chat', 'note', 'out-of-sight']],
   ['busy', 'Everybody is busy', ['queue', 'chat', 'note', 'out-of-sight']],
@@ -30,7 +30,7 @@ const ROWS: readonly (readonly [WidgetState, string, readonly Deed[]])[] = [
   ['closed', 'Closed by the hours', ['note', 'chat', 'out-of-sight']],
 ];
 
-const DEED_WORDS: Readonly<Record<Deed, string>> = {
+const BEHAVIOUR_WORDS: Readonly<Record<Behaviour, string>> = {
   chat: 'At the door: a chat',
   queue: 'At the door: in line',
   note: 'Nobody home: a note',
@@ -38,11 +38,11 @@ const DEED_WORDS: Readonly<Record<Deed, string>> = {
   'out-of-sight': 'Out of sight',
 };
 
-/** *Who can answer?*: what happens in each state, which decides the stone that the launcher leads to ([S5]). */
-export function GateDeeds({ widget, now, teams, onDeed }: GateDeedsProps) {
-  const ours = WIDGET_DEFAULTS.deeds.value;
+/** *Who can answer?*: what happens in each state, which decides the moment card that the launcher leads to ([S5]). */
+export function AvailabilityRules({ widget, now, teams, onBehaviour }: AvailabilityRulesProps) {
+  const ours = WIDGET_DEFAULTS.behaviours.value;
   const rows = ROWS.filter(([state]) => state !== 'closed' || widget.calendarId !== null);
-  const changed = rows.filter(([state]) => widget.deeds[state] !== ours[state]);
+  const changed = rows.filter(([state]) => widget.behaviours[state] !== ours[state]);
   return (
     <>
       <Typography variant="h2">Who can answer?</Typography>
@@ -54,8 +54,8 @@ export function GateDeeds({ widget, now, teams, onDeed }: GateDeedsProps) {
           <TeamRows rows={teams} />
         </Box>
       )}
-      {rows.map(([state, words, deeds]) => {
-        const deed = widget.deeds[state];
+      {rows.map(([state, words, behaviours]) => {
+        const behaviour = widget.behaviours[state];
         return (
           <Box key={state} sx={{ display: 'flex', gap: 1, alignItems: 'center', mb: 1.75 }}>
             <LampMark mark={lampOf(state, true)} size={22} />
@@ -64,12 +64,12 @@ export function GateDeeds({ widget, now, teams, onDeed }: GateDeedsProps) {
               fullWidth
               size="small"
               label={state === now ? `${words} (now)` : words}
-              value={deed}
-              onChange={(event) => onDeed(state, event.target.value as Deed)}
+              value={behaviour}
+              onChange={(event) => onBehaviour(state, event.target.value as Behaviour)}
             >
-              {(deeds.includes(deed) ? deeds : [...deeds, deed]).map((one) => (
+              {(behaviours.includes(behaviour) ? behaviours : [...behaviours, behaviour]).map((one) => (
                 <MenuItem key={one} value={one}>
-                  {DEED_WORDS[one]}
+                  {BEHAVIOUR_WORDS[one]}
                 </MenuItem>
               ))}
             </TextField>
@@ -87,7 +87,7 @@ export function GateDeeds({ widget, now, teams, onDeed }: GateDeedsProps) {
               type="button"
               variant="body2"
               onClick={() => {
-                for (const [state] of changed) onDeed(state, ours[state]);
+                for (const [state] of changed) onBehaviour(state, ours[state]);
               }}
             >
               Back to ours

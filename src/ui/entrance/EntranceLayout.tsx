@@ -4,7 +4,15 @@ import type { ReactNode } from 'react';
 import { PorchMark } from '../frame/PorchMark';
 
 /** A page in front of the house: one card, the lamp, and what is asked. */
-export function Doorway({ title, lead, children }: { title: string; lead?: string; children: ReactNode }) {
+export function EntranceLayout({
+  title,
+  lead,
+  children,
+}: {
+  title: string;
+  lead?: string;
+  children: ReactNode;
+}) {
   return (
     <Box component="main" sx={{ minHeight: '100vh', display: 'grid', placeItems: 'center', p: 2 }}>
       <Box

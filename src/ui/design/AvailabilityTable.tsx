@@ -2,19 +2,19 @@ import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { lampOf } from '../../core/model/lamp';
 import { LampMark } from '../frame/LampMark';
-import { type TeamRow, foldedTeams } from './gate-rows';
-import type { GateRow } from './Gatepost';
+import { type TeamRow, foldedTeams } from './availability-rows';
+import type { AvailabilityRow } from './AvailabilityCard';
 
-interface GateTableProps {
-  readonly rows: readonly GateRow[];
+interface AvailabilityTableProps {
+  readonly rows: readonly AvailabilityRow[];
   /** Empty: there is only one team. */
   readonly teams: readonly TeamRow[];
   readonly isChosen: boolean;
   readonly onChoose: () => void;
 }
 
-/** *Who can answer?* as a table, with the row that holds now. Choosing it opens its deeds. */
-export function GateTable({ rows, teams, isChosen, onChoose }: GateTableProps) {
+/** *Who can answer?* as a table, with the row that holds now. Choosing it opens its behaviours. */
+export function AvailabilityTable({ rows, teams, isChosen, onChoose }: AvailabilityTableProps) {
   return (
     <ButtonBase
       aria-label={`Who can answer? ${rows.map((row) => `${row.isNow ? 'Now ' : ''}${row.words}: ${row.leadsTo}`).join('. ')}`}

@@ -1,5 +1,5 @@
-/** Two small soles: where this visitor gets by themselves. Decorative; the stone's name says it too. */
-export function Footprints({ size = 14 }: { readonly size?: number }) {
+/** Two small soles: where this visitor gets by themselves. Decorative; the moment card's name says it too. */
+export function VisitedMark({ size = 14 }: { readonly size?: number }) {
   return (
     <svg aria-hidden viewBox="0 0 20 20" width={size} height={size} style={{ flex: 'none' }}>
       <path

@@ -1,10 +1,10 @@
 import { MOMENT_WORDS } from '../wording/moments';
-import type { Stone } from './stones';
+import type { MomentCard } from './moment-cards';
 import type { DrawnTransition } from './transitions';
 
-/** What a stone is called for a screen reader: all that is drawn on it, and where its ways lead. */
-export function stoneName(
-  { moment, nearness, words, outOfReach, crack, cases }: Stone,
+/** What a moment card is called for a screen reader: all that is drawn on it, and where its transitions lead. */
+export function momentCardName(
+  { moment, nearness, words, outOfReach, deadEnd, cases }: MomentCard,
   transitions: readonly DrawnTransition[],
 ): string {
   const isWalked = nearness === 'here' || nearness === 'on-the-way';
@@ -14,7 +14,7 @@ export function stoneName(
     words,
     cases.length === 0 ? '' : `said differently for: ${cases.join('; ')}`,
     outOfReach ?? '',
-    crack === null ? '' : `Dead end: ${crack}`,
+    deadEnd === null ? '' : `Dead end: ${deadEnd}`,
     ...transitions
       .filter(({ from }) => from === moment)
       .map(({ to, full }) => `leads to ${MOMENT_WORDS[to].name}: ${full}`),

@@ -1,7 +1,7 @@
 import { memo } from 'react';
 
-/** The scalloped edge in two tones of the site's colour; it hangs from the beam over the stage and nowhere else. */
-export const Awning = memo(function Awning({ brand }: { brand: string }) {
+/** The scalloped edge in two tones of the site's colour; it hangs from the top bar over the stage and nowhere else. */
+export const StageEdge = memo(function StageEdge({ brand }: { brand: string }) {
   return (
     <svg
       aria-hidden
@@ -17,12 +17,12 @@ export const Awning = memo(function Awning({ brand }: { brand: string }) {
       }}
     >
       <defs>
-        <pattern id="awning" width="48" height="14" patternUnits="userSpaceOnUse">
+        <pattern id="stage-edge" width="48" height="14" patternUnits="userSpaceOnUse">
           <path d="M0 0h24v4a12 10 0 0 1-24 0z" fill={brand} />
           <path d="M24 0h24v4a12 10 0 0 1-24 0z" fill={`color-mix(in oklab, ${brand} 40%, white)`} />
         </pattern>
       </defs>
-      <rect width="100%" height="14" fill="url(#awning)" />
+      <rect width="100%" height="14" fill="url(#stage-edge)" />
     </svg>
   );
 });

@@ -14,10 +14,10 @@ import type { WordingKey } from '../../core/words/wordings';
 import { caseWords } from '../wording/cases';
 import { textName } from '../wording/texts';
 import { CaseSheet } from './CaseSheet';
-import { Footprints } from './Footprints';
+import { VisitedMark } from './VisitedMark';
 import { PILL } from './pill';
 
-export interface CaseNotchesProps {
+export interface CaseChipsProps {
   /** The texts of the moment that may have cases, and the one whose cases are shown. */
   readonly texts: readonly TextKey[];
   readonly text: TextKey;
@@ -41,8 +41,8 @@ export interface CaseNotchesProps {
   onRemove(id: string): void;
 }
 
-/** A text said differently for somebody, as a row of notches in the order in which they are asked; `otherwise` is last. */
-export function CaseNotches(props: CaseNotchesProps) {
+/** A text said differently for somebody, as a row of chips in the order in which they are asked; `otherwise` is last. */
+export function CaseChips(props: CaseChipsProps) {
   const { texts, text, onText, cases, picked, unheard, offered, corner, nameOfTeam, onLook, onAdd } = props;
   const [menu, setMenu] = useState<{ readonly of: 'texts' | 'new'; readonly anchor: HTMLElement } | null>(
     null,
@@ -79,7 +79,7 @@ export function CaseNotches(props: CaseNotchesProps) {
         aria-label={`Cases of: ${textName(text)}`}
         onClick={(event) => setMenu({ of: 'texts', anchor: event.currentTarget })}
         sx={{
-          ...NOTCH,
+          ...CHIP,
           fontWeight: 600,
           border: '1px solid transparent',
           bgcolor: 'var(--porch-ink)',
@@ -105,7 +105,7 @@ export function CaseNotches(props: CaseNotchesProps) {
                 }
                 onClick={() => onLook(one)}
                 sx={{
-                  ...NOTCH,
+                  ...CHIP,
                   ...(one.isOwn
                     ? { borderStartEndRadius: 0, borderEndEndRadius: 0 }
                     : { borderStyle: one.when.length === 0 ? 'solid' : 'dashed' }),
@@ -126,7 +126,7 @@ export function CaseNotches(props: CaseNotchesProps) {
                 >
                   {words}
                 </Box>
-                {isSaid ? <Footprints /> : null}
+                {isSaid ? <VisitedMark /> : null}
               </ButtonBase>
               {one.isOwn ? (
                 <ButtonBase
@@ -134,7 +134,7 @@ export function CaseNotches(props: CaseNotchesProps) {
                   aria-haspopup="dialog"
                   onClick={(event) => setSheet({ id: idOf(one.wording), anchor: event.currentTarget })}
                   sx={{
-                    ...NOTCH,
+                    ...CHIP,
                     px: 0.75,
                     borderStartStartRadius: 0,
                     borderEndStartRadius: 0,
@@ -152,7 +152,7 @@ export function CaseNotches(props: CaseNotchesProps) {
       <ButtonBase
         aria-haspopup="menu"
         onClick={(event) => setMenu({ of: 'new', anchor: event.currentTarget })}
-        sx={{ ...NOTCH, borderStyle: 'dotted', color: 'text.secondary' }}
+        sx={{ ...CHIP, borderStyle: 'dotted', color: 'text.secondary' }}
       >
         + for somebody else
       </ButtonBase>
@@ -211,7 +211,7 @@ export function CaseNotches(props: CaseNotchesProps) {
   );
 }
 
-const NOTCH = { ...PILL, gap: 0.5, minWidth: 0 } as const;
+const CHIP = { ...PILL, gap: 0.5, minWidth: 0 } as const;
 
 function idOf(wording: WordingKey): string {
   return wording.replace(/^case:/, '');

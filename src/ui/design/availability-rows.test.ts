@@ -1,14 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { madeDesign, madeSite } from '../../../tests/made/site';
 import type { Widget } from '../../core/model/design';
-import { foldedTeams, gateRows, teamRows } from './gate-rows';
+import { foldedTeams, availabilityRows, teamRows } from './availability-rows';
 
 const widgetOf = (change: Partial<Widget>) => madeDesign(change).widgets[0] as Widget;
 
 describe('Who can answer?', () => {
   it('has a row for every state there can be; at rest *nearby* only while it holds', () => {
     const states = (widget: Widget, now: 'in' | 'nearby', areAll = false) =>
-      gateRows(widget, now, areAll).map(({ state }) => state);
+      availabilityRows(widget, now, areAll).map(({ state }) => state);
     expect(states(widgetOf({}), 'in')).toEqual(['in', 'busy', 'nobody']);
     expect(states(widgetOf({}), 'nearby')).toEqual(['in', 'nearby', 'busy', 'nobody']);
     expect(states(widgetOf({ calendarId: 'night' }), 'in', true)).toEqual([

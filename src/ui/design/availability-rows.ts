@@ -1,9 +1,9 @@
-import type { Deed, TeamState, WidgetState } from '../../core/model/moment';
+import type { Behaviour, TeamState, WidgetState } from '../../core/model/moment';
 import type { PublishedSite } from '../../core/wire/published-site';
 import type { Widget } from '../../core/model/design';
-import type { GateRow } from './Gatepost';
+import type { AvailabilityRow } from './AvailabilityCard';
 
-const DEED_WORDS: Readonly<Record<Deed, string>> = {
+const BEHAVIOUR_WORDS: Readonly<Record<Behaviour, string>> = {
   chat: 'At the door',
   queue: 'in line',
   note: 'Nobody home',
@@ -31,14 +31,14 @@ export interface TeamRow {
 
 /** The teams that answer in a widget, in their order; empty where there is only one: it is what the widget's state says. */
 export function teamRows(
-  { teams, deeds }: Widget,
+  { teams, behaviours }: Widget,
   { pointer }: PublishedSite,
   nameOfTeam: (id: string) => string,
 ): TeamRow[] {
   if (teams.length < 2) return [];
   return teams.map((id) => {
     const state = pointer.teams[id] ?? 'nobody';
-    return { id, name: nameOfTeam(id), state, leadsTo: DEED_WORDS[deeds[state]] };
+    return { id, name: nameOfTeam(id), state, leadsTo: BEHAVIOUR_WORDS[behaviours[state]] };
   });
 }
 
@@ -51,7 +51,7 @@ export function foldedTeams(rows: readonly Pick<TeamRow, 'state'>[]): string {
 }
 
 /** The rows of *Who can answer?*: every state this widget can be in, where it leads, and which one holds. At rest there is no room for *nearby* unless it holds. */
-export function gateRows(widget: Widget, now: WidgetState, areAll = false): GateRow[] {
+export function availabilityRows(widget: Widget, now: WidgetState, areAll = false): AvailabilityRow[] {
   const states: readonly WidgetState[] = STATES.filter(
     (state) =>
       (state !== 'closed' || widget.calendarId !== null) &&
@@ -60,7 +60,7 @@ export function gateRows(widget: Widget, now: WidgetState, areAll = false): Gate
   return states.map((state) => ({
     state,
     words: SHORT[state],
-    leadsTo: DEED_WORDS[widget.deeds[state]],
+    leadsTo: BEHAVIOUR_WORDS[widget.behaviours[state]],
     isNow: state === now,
   }));
 }

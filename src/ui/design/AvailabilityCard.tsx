@@ -4,9 +4,9 @@ import { lampOf } from '../../core/model/lamp';
 import type { WidgetState } from '../../core/model/moment';
 import { memo } from 'react';
 import { LampMark } from '../frame/LampMark';
-import { LANE_TOP, STONE_HEIGHT } from './path-layout';
+import { LANE_TOP, CARD_HEIGHT } from './path-layout';
 
-export interface GateRow {
+export interface AvailabilityRow {
   readonly state: WidgetState;
   readonly words: string;
   readonly leadsTo: string;
@@ -14,20 +14,26 @@ export interface GateRow {
 }
 
 /** *Who can answer?* as it stands on the path: which state leads where. Choosing it opens its settings. */
-interface GatepostProps {
-  readonly rows: readonly GateRow[];
+interface AvailabilityCardProps {
+  readonly rows: readonly AvailabilityRow[];
   readonly left: number;
   readonly width: number;
   readonly isChosen: boolean;
   readonly onChoose: () => void;
 }
 
-export const Gatepost = memo(function Gatepost({ rows, left, width, isChosen, onChoose }: GatepostProps) {
+export const AvailabilityCard = memo(function AvailabilityCard({
+  rows,
+  left,
+  width,
+  isChosen,
+  onChoose,
+}: AvailabilityCardProps) {
   return (
     <Box
       component="section"
       aria-label="Who can answer?"
-      sx={{ position: 'absolute', left, top: LANE_TOP.lower - 4, width, height: STONE_HEIGHT + 6 }}
+      sx={{ position: 'absolute', left, top: LANE_TOP.lower - 4, width, height: CARD_HEIGHT + 6 }}
     >
       <ButtonBase
         aria-pressed={isChosen}

@@ -11,7 +11,7 @@ import { say } from '../../core/words/say';
 import { caseWords } from '../wording/cases';
 import { againstWords } from '../wording/reach';
 
-export interface Stone {
+export interface MomentCard {
   readonly moment: DrawnMoment;
   readonly standpoint: Standpoint;
   readonly words: string;
@@ -22,20 +22,20 @@ export interface Stone {
   /** Why it cannot be reached in these circumstances; null: it can. */
   readonly outOfReach: string | null;
   /** Why a visitor does not get on from here, as far as the findings tell; null: they do. */
-  readonly crack: string | null;
+  readonly deadEnd: string | null;
 }
 
 /**
- * Every stone as the engine draws it for these circumstances, with the first words said there. Until the search has
- * followed, a stone is as far as the two doors tell.
+ * Every moment card as the engine draws it for these circumstances, with the first words said there. Until the search has
+ * followed, a moment card is as far as the two doors tell.
  */
-export function stonesOf(
+export function momentCardsOf(
   site: PublishedSite,
   widget: Widget,
   base: Circumstances,
   near: Near | null,
   nameOfTeam: (id: string) => string,
-): Stone[] {
+): MomentCard[] {
   const { widget: shown, state } = decided(site, base);
   const known =
     near !== null && near.base === base && near.shown === shown && near.state === state ? near : null;
@@ -45,7 +45,7 @@ export function stonesOf(
     hasInvitations: widget.invitations.some(({ isOn }) => isOn),
     why: null,
   };
-  return DRAWN_MOMENTS.map((moment): Stone => {
+  return DRAWN_MOMENTS.map((moment): MomentCard => {
     const standpoint = standAt(site, base, moment, known?.invitation ?? null);
     const nearness =
       known === null ? guessed(moment, standpoint, ground) : (known.moments[moment] ?? 'never');
@@ -57,7 +57,7 @@ export function stonesOf(
       dir: site.design.dir,
       nearness,
       outOfReach: nearness === 'never' ? againstWords(moment, ground) : null,
-      crack: null,
+      deadEnd: null,
     };
   });
 }
