@@ -51,7 +51,7 @@ const OVER_ALL = [
   ),
   rule(
     'porch-has-no-packages',
-    { path: '^src/widget/(watch/)?[^/]+\\.ts$', pathNot: TEST },
+    { path: '^src/widget/(visit/)?[^/]+\\.ts$', pathNot: TEST },
     { path: 'node_modules' },
   ),
   rule(

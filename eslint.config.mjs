@@ -29,7 +29,7 @@ const CORE = [
   },
   {
     selector: 'CallExpression[callee.property.name=/^toLocale/]',
-    message: 'Only words/say.ts formats, with Intl and a locale.',
+    message: 'Only words/format-text.ts formats, with Intl and a locale.',
   },
 ];
 const MODULE_STATE = {
@@ -111,8 +111,8 @@ export default tseslint.config(
   {
     files: [
       'src/server/entry.ts',
-      'src/widget/calm.ts',
-      'src/widget/panel/rooms.ts',
+      'src/widget/guard.ts',
+      'src/widget/panel/window-file-loader.ts',
       'src/demo/**/*.ts',
       'bench/**/*.ts',
     ],

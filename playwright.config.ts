@@ -1,6 +1,6 @@
 import { defineConfig } from '@playwright/test';
 
-/** No web server here: each file forks the built entry on a port of its own (tests/e2e/house.ts). */
+/** No web server here: each file forks the built entry on a port of its own (tests/e2e/test-server.ts). */
 export default defineConfig({
   testDir: 'tests/e2e',
   testMatch: '*.spec.ts',

@@ -1,5 +1,5 @@
 import { randomBytes } from 'node:crypto';
-import { SITE_ORIGIN } from './house';
+import { SITE_ORIGIN } from './bench-server';
 
 const id = () => randomBytes(13).toString('hex');
 

@@ -6,7 +6,7 @@ import Database from 'better-sqlite3';
 import { readLogLine } from '../src/formats/traffic/access-log';
 import { hashOf, newSecret } from '../src/server/ids';
 import { benchDecide, benchHours, benchPages, benchRule, perSecond } from './engine';
-import { type Running, fill, start, stop } from './house';
+import { type Running, fill, start, stop } from './bench-server';
 import { typeOnStage } from './stage';
 import { barePairs, roundTrips } from './round-trip';
 

@@ -27,7 +27,7 @@ const common = {
 };
 const porch = await bundle('src/widget/porch.ts', 'iife');
 const panel = await bundle('src/widget/panel/mount-panel.tsx', 'esm');
-const watch = await bundle('src/widget/watch/watch.ts', 'esm');
+const watch = await bundle('src/widget/visit/visit-runtime.ts', 'esm');
 const draft = await bundle('src/widget/draft/draft.ts', 'esm');
 const named = (name, contents) =>
   `${name}-${createHash('sha256').update(contents).digest('hex').slice(0, 16)}.js`;

@@ -34,6 +34,7 @@ function lint() {
     DEPCRUISE: 'values',
   });
   check('rules have tests', 'scripts/rules.mjs', []);
+  check('names are declared once', 'scripts/names.mjs', []);
 }
 
 function check(name, program, args, env = {}) {

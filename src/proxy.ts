@@ -1,7 +1,7 @@
 import { randomBytes } from 'node:crypto';
 import { type NextRequest, NextResponse } from 'next/server';
 import { NONCE_HEADER, contentPolicy } from './server/http/content-policy';
-import { ORIGIN_REFUSAL, passesOriginGate } from './server/http/origin-gate';
+import { ORIGIN_ERROR, passesOriginGate } from './server/http/origin-gate';
 
 /** Every page has a policy with a nonce of its own; and the origin gate for plain `next start`: the entry has the same one in front of everything. */
 export function proxy(request: NextRequest): NextResponse {
@@ -15,7 +15,7 @@ export function proxy(request: NextRequest): NextResponse {
     { publicUrl },
     headers.get('host'),
   );
-  if (!passes) return NextResponse.json({ errors: { '': ORIGIN_REFUSAL } }, { status: 403 });
+  if (!passes) return NextResponse.json({ errors: { '': ORIGIN_ERROR } }, { status: 403 });
   if (nextUrl.pathname.startsWith('/w/')) return NextResponse.next();
   const nonce = randomBytes(16).toString('base64');
   const policy = contentPolicy(nonce);

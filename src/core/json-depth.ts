@@ -4,13 +4,13 @@ export function depthOf(json: string): number {
   let deepest = 0;
   let isInString = false;
   for (let at = 0; at < json.length; at++) {
-    const sign = json[at];
+    const character = json[at];
     if (isInString) {
-      if (sign === '\\') at++;
-      else if (sign === '"') isInString = false;
-    } else if (sign === '"') isInString = true;
-    else if (sign === '{' || sign === '[') deepest = Math.max(deepest, ++depth);
-    else if (sign === '}' || sign === ']') depth--;
+      if (character === '\\') at++;
+      else if (character === '"') isInString = false;
+    } else if (character === '"') isInString = true;
+    else if (character === '{' || character === '[') deepest = Math.max(deepest, ++depth);
+    else if (character === '}' || character === ']') depth--;
   }
   return deepest;
 }

@@ -6,13 +6,13 @@ import { deskEndpoint } from './desk/endpoint';
 import { readEnv } from './env';
 import { PEER_HEADER, clientAddress } from './http/address';
 import { sendWebResponse, toWebRequest } from './http/node-bridge';
-import { ORIGIN_REFUSAL, passesOriginGate } from './http/origin-gate';
+import { ORIGIN_ERROR, passesOriginGate } from './http/origin-gate';
 import { takeLock } from './lock';
 import { startState } from './start-state';
 import type { State } from './state';
 import { visitorEndpoint } from './visitor/endpoint';
-import { codedFor } from './visitor/file-shelf';
-import { refusal } from './visitor/replies';
+import { codedFor } from './visitor/widget-files';
+import { errorResponse } from './visitor/replies';
 
 /** The one process: visitors and desks are answered here, before Next; pages by Next. */
 async function main(): Promise<void> {
@@ -55,11 +55,13 @@ async function answer(
       host,
     )
   ) {
-    return sendWebResponse(refusal(403, ORIGIN_REFUSAL, {}), response);
+    return sendWebResponse(errorResponse(403, ORIGIN_ERROR, {}), response);
   }
   // What never changes goes out as it lies on the shelf: making a web Request of it would cost more than sending it.
   const shelved =
-    request.method === 'GET' && path.startsWith('/w/') ? state.shelf.get(path.slice('/w/'.length)) : null;
+    request.method === 'GET' && path.startsWith('/w/')
+      ? state.widgetFiles.get(path.slice('/w/'.length))
+      : null;
   if (shelved !== null) {
     const { headers, body } = codedFor(shelved, request.headers['accept-encoding']?.toString() ?? null);
     return void response.writeHead(200, headers).end(body);
@@ -83,7 +85,7 @@ function fall(error: unknown, response: ServerResponse): void {
   console.error('A request failed:', error instanceof Error ? (error.stack ?? error.message) : error);
   if (!response.headersSent)
     void sendWebResponse(
-      refusal(
+      errorResponse(
         500,
         'Something broke on our side. Nothing you sent was acknowledged; keep it and try again.',
         {},

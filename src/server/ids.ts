@@ -1,19 +1,19 @@
 import { createHash, randomBytes } from 'node:crypto';
 import type { EpochMs } from '../core/model/units';
 
-const SIGNS = '0123456789abcdefghjkmnpqrstvwxyz';
+const CHARACTERS = '0123456789abcdefghjkmnpqrstvwxyz';
 
-/** 26 signs that sort by time: 48 bits of milliseconds, 80 random ones. Never a secret. */
+/** 26 characters that sort by time: 48 bits of milliseconds, 80 random ones. Never a secret. */
 export function newId(at: EpochMs): string {
   let time = '';
   for (let left = at, count = 0; count < 10; count++, left = Math.floor(left / 32))
-    time = SIGNS[left % 32] + time;
-  return time + Array.from(randomBytes(16), (byte) => SIGNS[byte % 32]).join('');
+    time = CHARACTERS[left % 32] + time;
+  return time + Array.from(randomBytes(16), (byte) => CHARACTERS[byte % 32]).join('');
 }
 
-/** A site's public key: 12 signs. */
+/** A site's public key: 12 characters. */
 export function newSiteKey(): string {
-  return Array.from(randomBytes(12), (byte) => SIGNS[byte % 32]).join('');
+  return Array.from(randomBytes(12), (byte) => CHARACTERS[byte % 32]).join('');
 }
 
 /** 32 random bytes for a token or a session. Only its hash is stored. */

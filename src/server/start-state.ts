@@ -16,7 +16,7 @@ import { watchFacts } from './usecases/renew-facts';
 import { tellTeams } from './usecases/presence';
 import { newSecret } from './ids';
 import { makePasswords } from './passwords';
-import { makeFileShelf } from './visitor/file-shelf';
+import { makeWidgetFiles } from './visitor/widget-files';
 
 /** Opens the database, brings it up to date, and makes what lives longer than a request. Harmless when done already. */
 export async function startState(env: Env): Promise<State> {
@@ -32,7 +32,7 @@ export async function startState(env: Env): Promise<State> {
     hub: makeHub(clock),
     board: makePresenceBoard(clock),
     rates: makeLimits(),
-    shelf: makeFileShelf(),
+    widgetFiles: makeWidgetFiles(),
     facts: makeFactsCache(),
     passwords,
     peerSeal: newSecret(),
@@ -55,7 +55,7 @@ function watchPresence(made: State): void {
   });
 }
 
-/** Eight signs in two groups, without those that are mistaken for one another: 40 bits, good for one start. */
+/** Eight characters in two groups, without those that are mistaken for one another: 40 bits, good for one start. */
 function newSetupCode(): string {
   const signs = 'ABCDEFGHJKLMNPQRSTUVWXYZ23456789';
   const code = Array.from(randomBytes(8), (byte) => signs[byte % 32]).join('');

@@ -38,7 +38,7 @@ describe('the lock', () => {
 });
 
 describe('ids', () => {
-  it('sort by time, also across a change of length, and are of signs that cannot be mistaken', () => {
+  it('sort by time, also across a change of length, and are of characters that cannot be mistaken', () => {
     const times = [1, 31, 32, 1023, 1024, 1_795_640_400_000, 2 ** 47];
     const ids = times.map((at) => newId(at));
     expect([...ids].sort()).toEqual(ids);
@@ -46,7 +46,7 @@ describe('ids', () => {
     expect(newSiteKey()).toMatch(/^[0-9a-hjkmnp-tv-z]{12}$/);
   });
 
-  it('a secret is 43 signs and its hash is not it', () => {
+  it('a secret is 43 characters and its hash is not it', () => {
     const secret = newSecret();
     expect([secret.length, hashOf(secret).length, hashOf(secret).includes(secret)]).toEqual([43, 64, false]);
   });

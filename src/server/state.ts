@@ -1,22 +1,22 @@
 import type { Env } from './env';
 import type { Db } from './db/open';
-import type { Clock } from './live/clock';
+import type { ServerTime } from './live/clock';
 import type { FactsCache } from './live/facts-cache';
 import type { Hub } from './live/hub';
 import type { Limits } from './live/rates';
 import type { PresenceBoard } from './live/presence-board';
 import type { Passwords } from './passwords';
-import type { FileShelf } from './visitor/file-shelf';
+import type { WidgetFiles } from './visitor/widget-files';
 
 /** Whatever lives longer than a request. The entry and Next are two bundles in one process and share this one. */
 export interface State {
   readonly env: Env;
   readonly db: Db;
-  readonly clock: Clock;
+  readonly clock: ServerTime;
   readonly hub: Hub;
   readonly board: PresenceBoard;
   readonly rates: Limits;
-  readonly shelf: FileShelf;
+  readonly widgetFiles: WidgetFiles;
   readonly facts: FactsCache;
   readonly passwords: Passwords;
   /** Goes before the peer's address in the header by which the entry tells it to pages: nobody outside can write it. */
@@ -28,11 +28,11 @@ export interface State {
 }
 
 const KEY = Symbol.for('sunny-porch');
-type Shelf = typeof globalThis & { [KEY]?: State };
+type StateHolder = typeof globalThis & { [KEY]?: State };
 
 /** The one state. Throws where nothing has started it: a route was reached outside a running server. */
 export function state(): State {
-  const found = (globalThis as Shelf)[KEY];
+  const found = (globalThis as StateHolder)[KEY];
   if (found === undefined)
     throw new Error('The server has not started: state() was asked for before startState().');
   return found;
@@ -40,11 +40,11 @@ export function state(): State {
 
 /** Whether the state was made. */
 export function hasState(): boolean {
-  return (globalThis as Shelf)[KEY] !== undefined;
+  return (globalThis as StateHolder)[KEY] !== undefined;
 }
 
 /** Puts the state in its place; tests replace it. */
 export function setState(made: State | undefined): void {
-  if (made === undefined) delete (globalThis as Shelf)[KEY];
-  else (globalThis as Shelf)[KEY] = made;
+  if (made === undefined) delete (globalThis as StateHolder)[KEY];
+  else (globalThis as StateHolder)[KEY] = made;
 }

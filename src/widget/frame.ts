@@ -1,10 +1,10 @@
 import { lampOf } from '../core/model/lamp';
 import type { WirePicture } from '../core/wire/design-file';
-import type { Heard } from '../core/words/hearer';
+import type { PaintedText } from '../core/words/reader';
 import { drawLamp, drawMark } from './lamp';
 import { LAUNCHER_CSS } from './launcher-style';
 import type { Surroundings } from './surroundings';
-import type { Voice } from './voice';
+import type { FormatText } from './format-text';
 
 /** What stands in the shadow root: the root element with the launcher, and the place of the window. */
 export interface Frame {
@@ -12,7 +12,7 @@ export interface Frame {
   readonly launcher: HTMLButtonElement;
   /** Empty until the panel comes. */
   readonly place: HTMLElement;
-  paint(heard: Heard, voice: Voice): void;
+  paint(painted: PaintedText, formatText: FormatText): void;
 }
 
 /** Puts the frame into the shadow root once. Built with DOM calls only: no markup is ever parsed. `base`: where the site's pictures are. */
@@ -28,36 +28,36 @@ export function buildFrame(surroundings: Surroundings, base: string): Frame {
   const place = element('div', 'place');
   root.append(launcher, place);
   surroundings.root.append(root);
-  let painted = '';
+  let facePainted = '';
   let dressedIn = '';
   const own = addSheet(surroundings.root, '');
-  const paint = (heard: Heard, voice: Voice): void => {
-    const { decision, circumstances } = heard;
+  const paint = (painted: PaintedText, formatText: FormatText): void => {
+    const { decision, circumstances } = painted;
     const { unread, isWindowOpen } = circumstances;
-    dress(root, heard, surroundings);
-    const { css = '' } = heard.widget;
+    dress(root, painted, surroundings);
+    const { css = '' } = painted.widget;
     if (css !== dressedIn) own.replaceSync((dressedIn = css));
     const lamp = lampOf(decision.state, decision.isStateKnown);
-    const { launcher: shape, logo } = heard.widget;
+    const { launcher: shape, logo } = painted.widget;
     const [usual = '', closed = usual] = shape.icons ?? [];
     const icon =
       shape.form === 'picture-card' && logo ? logo : lamp === 'unlit' || lamp === 'shutter' ? closed : usual;
     const face = lamp + String(icon);
-    if (painted !== face)
+    if (facePainted !== face)
       mark.replaceChildren(
         icon === ''
           ? drawLamp(lamp)
           : typeof icon === 'string'
             ? drawMark([['lamp-line', icon]])
-            : drawSign(base, icon, () => drawLamp(lamp)),
+            : drawLogo(base, icon, () => drawLamp(lamp)),
       );
-    painted = face;
-    words.textContent = voice('launcher.words');
+    facePainted = face;
+    words.textContent = formatText('launcher.words');
     count.textContent = unread > 0 ? String(unread) : '';
-    const name = voice('launcher.name');
+    const name = formatText('launcher.name');
     launcher.setAttribute(
       'aria-label',
-      unread > 0 ? `${voice('launcher.unread', { count: unread })}. ${name}` : name,
+      unread > 0 ? `${formatText('launcher.unread', { count: unread })}. ${name}` : name,
     );
     launcher.setAttribute('aria-expanded', String(isWindowOpen));
     const isAway =
@@ -73,7 +73,7 @@ export function buildFrame(surroundings: Surroundings, base: string): Frame {
 }
 
 /** A picture of the owner's; where it cannot be had, what stands there otherwise. */
-function drawSign(base: string, [once, twice]: WirePicture, otherwise: () => Element): HTMLImageElement {
+function drawLogo(base: string, [once, twice]: WirePicture, otherwise: () => Element): HTMLImageElement {
   const sign = element('img', 'sign');
   sign.alt = '';
   sign.onerror = () => sign.replaceWith(otherwise());
@@ -84,7 +84,7 @@ function drawSign(base: string, [once, twice]: WirePicture, otherwise: () => Ele
 
 function dress(
   root: HTMLElement,
-  { site, widget, decision, circumstances }: Heard,
+  { site, widget, decision, circumstances }: PaintedText,
   surroundings: Surroundings,
 ): void {
   const { launcher, fonts, place, zIndex = '', window: [width, height] = [] } = widget;

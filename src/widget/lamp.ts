@@ -1,9 +1,9 @@
-import { LAMP_OUTLINE, LAMP_PATHS, type LampMark } from '../core/model/lamp';
+import { LAMP_OUTLINE, LAMP_PATHS, type LampSign } from '../core/model/lamp';
 
 const SVG = 'http://www.w3.org/2000/svg';
 
 /** The lamp as an SVG element; decorative, as the word always stands with it. */
-export function drawLamp(mark: LampMark): SVGSVGElement {
+export function drawLamp(mark: LampSign): SVGSVGElement {
   const [light, over] = LAMP_PATHS[mark];
   const svg = drawMark([
     ['lamp-light', light],

@@ -13,7 +13,7 @@ const UNREACHABLE = 'The server is out of reach.';
 
 export interface Loader {
   /** Reads the pointer, and the files it names that are not here yet. Null: nothing is published. Throws with a sentence for the webmaster’s console. */
-  load(wishes: readonly string[]): Promise<PublishedSite | null>;
+  load(preferredLocales: readonly string[]): Promise<PublishedSite | null>;
 }
 
 /** Fetches what is published. Files are immutable, so a name that is known is never asked for again. */
@@ -22,12 +22,12 @@ export function siteLoader(base: string, clock: ServerClock): Loader {
   let known: Told | null = null;
   let facts: { name: string; file: FactsFileV1 } | null = null;
   return {
-    async load(wishes) {
+    async load(preferredLocales) {
       const heard = await getPointer(base, clock);
       known = newerOf(known, heard);
       const { pointer } = known;
       if (pointer.design === null) return null;
-      const locale = chooseLocale(wishes, pointer.locales, pointer.locales[0] ?? 'en');
+      const locale = chooseLocale(preferredLocales, pointer.locales, pointer.locales[0] ?? 'en');
       const designName = `${pointer.design}.${locale}.json`;
       const [newDesign, newFacts] = await Promise.all([
         design?.name === designName ? design.file : getFile<DesignFileV1>(`${base}/${designName}`),

@@ -33,7 +33,7 @@ export function pageFont(): string {
 }
 
 /** Wishes for a language in order ([T1]): the tag's, the page's, the browser's. */
-export function languageWishes(tagLang: string | null): string[] {
+export function preferredLocalesFor(tagLang: string | null): string[] {
   return [tagLang, document.documentElement.lang, ...navigator.languages].filter((one): one is string =>
     Boolean(one),
   );

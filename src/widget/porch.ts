@@ -7,35 +7,42 @@ import type { Moment } from '../core/model/moment';
 import type { WireWidget } from '../core/wire/design-file';
 import type { PublishedSite } from '../core/wire/published-site';
 import type { ConversationFacts } from '../core/wire/talk';
-import { calmly, guarded, say } from './calm';
+import { inBackground, guarded, warn } from './guard';
 import { serverClock } from './clock';
 import { type Frame, buildFrame, setFont } from './frame';
-import { keepFor } from './keep';
+import { visitorStoreFor } from './visitor-store';
 import { NO_SITE, siteLoader } from './load';
-import { languageWishes, pageFont, pageSurroundings } from './page-surroundings';
-import type { DraftModule, MountedPanel, PanelModule, PanelPort, Watch, WatchModule } from './port';
+import { preferredLocalesFor, pageFont, pageSurroundings } from './page-surroundings';
+import type {
+  DraftModule,
+  MountedPanel,
+  PanelModule,
+  PanelPort,
+  VisitRuntime,
+  VisitRuntimeModule,
+} from './port';
 import { type Off, listen } from './surroundings';
 import { type Tag, readTag } from './tag';
-import { voiceOf } from './voice';
+import { formatTextFor } from './format-text';
 import { whenIdle } from './when-idle';
 
 /** The whole guest: reads the tag, loads what is published, decides, paints, and waits for the next occasion. */
-function porch(tag: Tag, shelf: Shelf): void {
+function porch(tag: Tag, queue: CallQueue): void {
   const startedAt = Math.round(performance.now());
   const clock = serverClock();
   const { host, surroundings } = pageSurroundings(clock);
   const base = `${tag.origin}/w/${tag.siteKey}`;
   let loader = siteLoader(base, clock);
   const passKey = `sunny-porch:draft:${tag.siteKey}`;
-  const keep = keepFor(tag.siteKey, tag.level);
-  const wishes = languageWishes(tag.lang);
+  const store = visitorStoreFor(tag.siteKey, tag.level);
+  const preferredLocales = preferredLocalesFor(tag.lang);
 
   let site: PublishedSite | null = null;
   let frame: Frame | null = null;
   let panel: Promise<MountedPanel> | null = null;
   let mounted: MountedPanel | null = null;
-  let watch: Watch | null = null;
-  let watching: Promise<void> | null = null;
+  let runtime: VisitRuntime | null = null;
+  let runtimeComes: Promise<void> | null = null;
   let cancelWake: Off = () => undefined;
   let cancelAsk: Off = () => undefined;
   let cancelArrival: Off = () => undefined;
@@ -56,7 +63,7 @@ function porch(tag: Tag, shelf: Shelf): void {
   let page = pageViewAt(location.href, clock.now());
 
   const circumstances = (): Circumstances => {
-    if (watch === null && page.address !== location.href) page = pageViewAt(location.href, clock.now());
+    if (runtime === null && page.address !== location.href) page = pageViewAt(location.href, clock.now());
     const plain: Circumstances = {
       now: clock.now(),
       heardAt,
@@ -66,14 +73,14 @@ function porch(tag: Tag, shelf: Shelf): void {
       visitor: {
         visit: 'unknown',
         device: surroundings.device(),
-        isStill: false, // only invitations ask: the watch looks
+        isStill: false, // only invitations ask: the visit runtime looks
         languages: navigator.languages,
         ...originOf(location.href, document.referrer),
         country: attributes['country'] ?? tag.country,
         attributes,
       },
-      level: keep.level(),
-      memory: keep.read(),
+      level: store.level(),
+      memory: store.read(),
       moment,
       isWindowOpen,
       invited: null,
@@ -82,11 +89,11 @@ function porch(tag: Tag, shelf: Shelf): void {
       asksAgain,
       asksFor,
     };
-    return watch?.enrich(plain) ?? plain;
+    return runtime?.enrich(plain) ?? plain;
   };
 
   const decideHere = (live: PublishedSite, here: Circumstances): Decision =>
-    decideWith(live, here, { stand: mounted?.stand, why: mounted?.why, due: watch?.due });
+    decideWith(live, here, { momentResultOf: mounted?.momentResultOf, why: mounted?.why, due: runtime?.due });
 
   /** The whole loop: decide, paint, one timer for when time alone may change something. */
   const look = guarded((): void => {
@@ -106,14 +113,14 @@ function porch(tag: Tag, shelf: Shelf): void {
     tell('decided', decision);
     if (decision.wantsFresh && performance.now() - askedAt >= FRESH_MS) {
       const asking = ask().catch(unheard);
-      watch?.asked(asking);
+      runtime?.asked(asking);
     }
     // A case of the launcher's own words may ask why it is closed, which the window knows.
     if (decision.state === 'closed' && mounted === null && widget !== undefined && asksWhy(widget))
-      calmly(fetchPanel().then(look));
-    if (watch !== null) watch.follow(site, decision);
-    else if (widget !== undefined && (widget.invitations.length > 0 || keep.level() === 'kept'))
-      calmly(fetchWatch(site));
+      inBackground(fetchPanel().then(look));
+    if (runtime !== null) runtime.follow(site, decision);
+    else if (widget !== undefined && (widget.invitations.length > 0 || store.level() === 'kept'))
+      inBackground(fetchVisitRuntime(site));
   });
 
   const paint = (live: PublishedSite, here: Circumstances, decision: Decision): WireWidget | undefined => {
@@ -126,9 +133,9 @@ function porch(tag: Tag, shelf: Shelf): void {
       if (arrivesIn > 0 && !isAwaited) cancelArrival = surroundings.wakeAt(clock.now() + arrivesIn, look);
       else if (!host.isConnected) document.documentElement.append(host);
       setFont(own.root, pageFont());
-      const heard = { site: live, widget, decision, circumstances: here };
-      own.paint(heard, voiceOf(heard));
-      mounted?.paint({ ...heard, isWindowOpen });
+      const painted = { site: live, widget, decision, circumstances: here };
+      own.paint(painted, formatTextFor(painted));
+      mounted?.paint({ ...painted, isWindowOpen });
     }
     return widget;
   };
@@ -136,24 +143,24 @@ function porch(tag: Tag, shelf: Shelf): void {
   const firstFrame = (): Frame => {
     const made = buildFrame(surroundings, base);
     for (const kind of ['pointerenter', 'focus', 'touchstart'])
-      listen(made.launcher, kind, () => calmly(prepare()), { passive: true });
-    listen(made.launcher, 'click', () => calmly(open()));
+      listen(made.launcher, kind, () => inBackground(prepare()), { passive: true });
+    listen(made.launcher, 'click', () => inBackground(open()));
     return made;
   };
 
   /** An occasion to ask how things stand ([S7]); never a rhythm. */
   const ask = async (): Promise<void> => {
     askedAt = performance.now();
-    const live = await loader.load(wishes);
+    const live = await loader.load(preferredLocales);
     heardAt = live === null ? null : clock.now();
     site = live;
     if (live === null) host.remove();
-    else watch?.learnt(live);
+    else runtime?.learnt(live);
     const { askBefore = null } = live?.pointer ?? {};
     cancelAsk();
     // [L5] When another version comes into force; pages do not all ask at once.
     if (askBefore !== null)
-      cancelAsk = surroundings.wakeAt(askBefore + Math.random() * SPREAD_MS, () => calmly(ask()));
+      cancelAsk = surroundings.wakeAt(askBefore + Math.random() * SPREAD_MS, () => inBackground(ask()));
     look();
   };
 
@@ -188,14 +195,15 @@ function porch(tag: Tag, shelf: Shelf): void {
   const fetchModule = <T>(name: string): Promise<T> =>
     import(/* @vite-ignore */ `${tag.origin}/w/${name}`) as Promise<T>;
 
-  const fetchWatch = (live: PublishedSite): Promise<void> => (watching ??= importWatch(live));
+  const fetchVisitRuntime = (live: PublishedSite): Promise<void> =>
+    (runtimeComes ??= importVisitRuntime(live));
 
-  const importWatch = async (live: PublishedSite): Promise<void> => {
+  const importVisitRuntime = async (live: PublishedSite): Promise<void> => {
     if (live.pointer.watch === undefined) return;
-    const { startWatch } = await fetchModule<WatchModule>(live.pointer.watch);
-    watch = startWatch({
+    const { startVisitRuntime } = await fetchModule<VisitRuntimeModule>(live.pointer.watch);
+    runtime = startVisitRuntime({
       base,
-      keep,
+      store,
       lockName: `sunny-porch:${tag.siteKey}`,
       startedAt,
       now: clock.now,
@@ -216,7 +224,7 @@ function porch(tag: Tag, shelf: Shelf): void {
       moveTo,
       tell,
     });
-    watch.learnt(live);
+    runtime.learnt(live);
     look();
   };
 
@@ -224,7 +232,7 @@ function porch(tag: Tag, shelf: Shelf): void {
     frame: own,
     surroundings,
     base,
-    memory: keep,
+    memory: store,
     passKey,
     page: () => circumstances().page.address,
     hearTeams: (teams, at) => {
@@ -245,17 +253,17 @@ function porch(tag: Tag, shelf: Shelf): void {
       asksAgain = value;
       look();
     },
-    ask: () => calmly(ask()),
+    ask: () => inBackground(ask()),
     close,
-    accept: () => calmly(open()),
-    decline: () => watch?.declined(),
+    accept: () => inBackground(open()),
+    decline: () => runtime?.declined(),
     designName: () => site?.pointer.design ?? '',
   });
 
-  const open = async (wish?: string): Promise<void> => {
+  const open = async (openRequest?: string): Promise<void> => {
     await prepare();
-    if (wish) mounted?.wish(wish);
-    watch?.opened();
+    if (openRequest) mounted?.openRequest(openRequest);
+    runtime?.opened();
     isWindowOpen = true;
     unread = 0;
     look();
@@ -265,7 +273,7 @@ function porch(tag: Tag, shelf: Shelf): void {
 
   const close = (): void => {
     isWindowOpen = false;
-    watch?.closed();
+    runtime?.closed();
     look();
     (opener ?? frame?.launcher)?.focus();
     opener = null;
@@ -275,8 +283,8 @@ function porch(tag: Tag, shelf: Shelf): void {
   /** The page says that it shows another address, or came back from the cache. */
   const moveTo = (address: string): void => {
     page = pageViewAt(new URL(address, location.href).href, clock.now());
-    watch?.moveTo(address);
-    calmly(askIfStale());
+    runtime?.moveTo(address);
+    inBackground(askIfStale());
   };
 
   /** A link or button of the page's opens the window; its value may name a team, and a first question. */
@@ -288,20 +296,20 @@ function porch(tag: Tag, shelf: Shelf): void {
     if (from === null) return;
     event.preventDefault();
     opener = from;
-    calmly(open(from.dataset.porchOpen));
+    inBackground(open(from.dataset.porchOpen));
   });
 
   /** Another page view may have begun, whatever the server says then ([P17]). */
   const route = (): void => {
     look();
-    calmly(askIfStale());
+    inBackground(askIfStale());
   };
 
-  /** What a page may call, also before the script has come ([widget.md]); what is asked for seldom comes with the watch. */
+  /** What a page may call, also before the script has come ([widget.md]); what is asked for seldom comes with the visit runtime. */
   const call = (name: string, value: unknown): void => {
-    if (name === 'open') calmly(open());
+    if (name === 'open') inBackground(open());
     else if (name === 'close') close();
-    else if (site !== null) calmly(fetchWatch(site).then(() => watch?.call(name, value)));
+    else if (site !== null) inBackground(fetchVisitRuntime(site).then(() => runtime?.call(name, value)));
   };
 
   const start = async (): Promise<void> => {
@@ -315,22 +323,22 @@ function porch(tag: Tag, shelf: Shelf): void {
     await ask();
     listen(document, 'visibilitychange', () => {
       const isVisible = document.visibilityState === 'visible';
-      watch?.turn(isVisible);
-      if (isVisible) calmly(askIfStale());
+      runtime?.turn(isVisible);
+      if (isVisible) inBackground(askIfStale());
     });
-    listen(window, 'pagehide', () => watch?.turn(false));
+    listen(window, 'pagehide', () => runtime?.turn(false));
     listen(window, 'pageshow', (event) => (event as PageTransitionEvent).persisted && moveTo(location.href));
     listen(document, 'click', openFrom as (event: Event) => void);
     for (const kind of ['resize', 'storage']) listen(window, kind, look);
     const { navigation = window } = window as { navigation?: EventTarget };
     for (const kind of ['popstate', 'hashchange']) listen(window, kind, route);
     listen(navigation, 'currententrychange', route);
-    shelf.call = guarded(call);
-    for (const [name, value] of shelf.q.splice(0)) shelf.call(name, value);
-    if ((keep.read().token !== null || keep.hasUnsent()) && site !== null) await fetchPanel(); // a running conversation goes on
+    queue.call = guarded(call);
+    for (const [name, value] of queue.q.splice(0)) queue.call(name, value);
+    if ((store.read().token !== null || store.hasUnsent()) && site !== null) await fetchPanel(); // a running conversation goes on
   };
 
-  start().catch(({ message }: Error) => say(message));
+  start().catch(({ message }: Error) => warn(message));
 }
 
 /** A selector that this browser cannot read finds nothing. */
@@ -366,7 +374,7 @@ function isLitBy({ state, isStateKnown }: Decision): boolean {
 }
 
 /** What the page may call; calls before the guest stands wait in `q`. */
-interface Shelf {
+interface CallQueue {
   readonly q: [name: string, value: unknown][];
   call(name: string, value: unknown): void;
 }
@@ -375,14 +383,14 @@ interface Shelf {
 function begin(): void {
   const tag = readTag(document.currentScript as HTMLScriptElement | null);
   const here = window as unknown as { SunnyPorch?: { isHere?: true; q?: ArrayLike<unknown>[] } };
-  if (tag === null) return say(NO_SITE);
-  if (here.SunnyPorch?.isHere) return say('The tag stands twice on this page; the first one works.');
+  if (tag === null) return warn(NO_SITE);
+  if (here.SunnyPorch?.isHere) return warn('The tag stands twice on this page; the first one works.');
   const q = (here.SunnyPorch?.q ?? []).map((call): [string, unknown] => [String(call[0]), call[1]]);
-  const shelf: Shelf = { q, call: (name, value) => void q.push([name, value]) };
-  here.SunnyPorch = Object.assign((name: string, value: unknown) => shelf.call(name, value), {
+  const queue: CallQueue = { q, call: (name, value) => void q.push([name, value]) };
+  here.SunnyPorch = Object.assign((name: string, value: unknown) => queue.call(name, value), {
     isHere: true as const,
   });
-  whenIdle(guarded(() => porch(tag, shelf)));
+  whenIdle(guarded(() => porch(tag, queue)));
 }
 
 guarded(begin)();

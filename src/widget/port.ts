@@ -7,9 +7,9 @@ import type { EpochMs } from '../core/model/units';
 import type { PublishedSite } from '../core/wire/published-site';
 import type { TeamState } from '../core/model/moment';
 import type { ConversationFacts } from '../core/wire/talk';
-import type { Heard } from '../core/words/hearer';
+import type { PaintedText } from '../core/words/reader';
 import type { Frame } from './frame';
-import type { Keep } from './keep';
+import type { VisitorStore } from './visitor-store';
 import type { Surroundings } from './surroundings';
 
 /** What the launcher's script lends the panel's. The panel decides nothing: it tells what it heard, and is told what to paint. */
@@ -18,8 +18,8 @@ export interface PanelPort {
   readonly surroundings: Surroundings;
   /** Address of the site's visitor endpoints, without a final slash. */
   readonly base: string;
-  readonly memory: Pick<Keep, 'level' | 'read' | 'write' | 'tabKey'>;
-  /** Name in this tab's own storage under which the pass of a private view is kept ([threat 18]). */
+  readonly memory: Pick<VisitorStore, 'level' | 'read' | 'write' | 'tabKey'>;
+  /** Name in this tab's own storage under which the token of a private view is kept ([threat 18]). */
   readonly passKey: string;
   /** The address of the page, as it is said with a message. */
   page(): string;
@@ -40,30 +40,30 @@ export interface PanelPort {
 }
 
 /** What the panel paints. */
-export interface PanelPicture extends Heard {
+export interface PanelPicture extends PaintedText {
   readonly isWindowOpen: boolean;
 }
 
 /** The panel once it has been fetched. */
 export interface MountedPanel {
   /** The engine's part that an open window, or an invitation beside the launcher, needs. */
-  readonly stand: NonNullable<Parts['stand']>;
+  readonly momentResultOf: NonNullable<Parts['momentResultOf']>;
   readonly why: NonNullable<Parts['why']>;
   paint(picture: PanelPicture): void;
   focus(): void;
   /** What the link that was followed asks: `team: question`, either of them. */
-  wish(text: string): void;
+  openRequest(text: string): void;
 }
 
 export interface PanelModule {
   mountPanel(port: PanelPort): MountedPanel;
 }
 
-/** What the launcher's script lends the watch over the page. */
-export interface WatchPort {
+/** What the launcher's script lends the visit runtime. */
+export interface VisitRuntimePort {
   /** Address of the site's visitor endpoints, without a final slash. */
   readonly base: string;
-  readonly keep: Keep;
+  readonly store: VisitorStore;
   readonly lockName: string;
   /** When the page view began, in ms of the page's monotonic clock. */
   readonly startedAt: number;
@@ -83,7 +83,7 @@ export interface WatchPort {
 }
 
 /** The watch over a page, once it has been fetched: only where something can be invited to, or visits are remembered. */
-export interface Watch {
+export interface VisitRuntime {
   readonly due: NonNullable<Parts['due']>;
   /** The circumstances with what is known of page view, visit and memory. */
   enrich(base: Circumstances): Circumstances;
@@ -102,8 +102,8 @@ export interface Watch {
   call(name: string, value: unknown): void;
 }
 
-export interface WatchModule {
-  startWatch(port: WatchPort): Watch;
+export interface VisitRuntimeModule {
+  startVisitRuntime(port: VisitRuntimePort): VisitRuntime;
 }
 
 /** The file for a private view of the draft. */

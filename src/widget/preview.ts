@@ -6,8 +6,8 @@ import { addSheet, buildFrame, setFont } from './frame';
 import { askFonts } from './panel/fonts';
 import { paintStill } from './panel/paint-still';
 import { deviceOf } from './surroundings';
-import type { Heard } from '../core/words/hearer';
-import { type Voice, voiceOf } from './voice';
+import type { PaintedText } from '../core/words/reader';
+import { type FormatText, formatTextFor } from './format-text';
 
 /** What a tile shows: a published site, made-up circumstances, and what was said so far. */
 export interface Feed {
@@ -39,14 +39,14 @@ interface Drawn {
   readonly look: string;
   readonly said: readonly Said[];
 }
-type Said = readonly [key: Parameters<Voice>[0], values: Parameters<Voice>[1], words: string];
+type Said = readonly [key: Parameters<FormatText>[0], values: Parameters<FormatText>[1], words: string];
 
-function saysTheSame(said: readonly Said[], voice: Voice): boolean {
-  return said.every(([key, values, words]) => voice(key, values) === words);
+function saysTheSame(said: readonly Said[], formatText: FormatText): boolean {
+  return said.every(([key, values, words]) => formatText(key, values) === words);
 }
 
 /** Everything but the words that a picture is made of: where it is equal, so is the picture. */
-function lookOf({ site, circumstances, entries, ...how }: Feed, { widget, decision }: Heard): string {
+function lookOf({ site, circumstances, entries, ...how }: Feed, { widget, decision }: PaintedText): string {
   const { state, isStateKnown, closedBy, moment, isCountOnly, lines } = decision;
   const {
     key,
@@ -129,21 +129,21 @@ export function mount(place: HTMLElement, first: Feed): Tile {
       drawn = null;
       return true;
     }
-    const heard = { site, widget, decision, circumstances };
-    const voice = voiceOf(heard);
-    const look = lookOf(next, heard);
-    if (drawn !== null && drawn.look === look && saysTheSame(drawn.said, voice)) return false;
+    const painted = { site, widget, decision, circumstances };
+    const formatText = formatTextFor(painted);
+    const look = lookOf(next, painted);
+    if (drawn !== null && drawn.look === look && saysTheSame(drawn.said, formatText)) return false;
     const said: Said[] = [];
-    const listening: Voice = (key, values) => {
-      const words = voice(key, values);
+    const listening: FormatText = (key, values) => {
+      const words = formatText(key, values);
       said.push([key, values, words]);
       return words;
     };
     askFonts(widget.fonts?.load ?? [], next.base);
     setFont(frame.root, next.font);
-    frame.paint(heard, listening);
+    frame.paint(painted, listening);
     if (next.hasNoLauncher === true) frame.launcher.hidden = true;
-    paintStill(root, frame.place, { heard, voice: listening, entries: next.entries, base: next.base });
+    paintStill(root, frame.place, { painted, formatText: listening, entries: next.entries, base: next.base });
     drawn = { look, said };
     return true;
   };

@@ -16,7 +16,7 @@ const gz = (bytes: Uint8Array) => gzipSync(bytes, { level: 9 }).length;
 const KB = 1024;
 
 describe('the guest’s bytes', () => {
-  it('as sent, porch.js is at most 12 KB, the watch 7 KB, the panel 28 KB', () => {
+  it('as sent, porch.js is at most 12 KB, the visit runtime 7 KB, the panel 28 KB', () => {
     const most = { 'porch.js': 12, [watchName]: 7, [panelName]: 28 };
     for (const [name, kb] of Object.entries(most)) {
       const sent = bundle(`${name}.gz`);

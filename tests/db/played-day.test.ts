@@ -51,9 +51,14 @@ function tablesOf(connection: Database.Database): string[] {
 const TABLES: Readonly<Record<string, string>> = { board_aside: 'dismissed_finding' };
 const COLUMNS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   board_aside: { board_key: 'finding_key' },
+  kept_situation: { supposed_json: 'assumptions_json' },
+  presence: { wish: 'choice' },
+  conversation: { standing: 'status' },
 };
 /** Values that are written otherwise today. */
 const VALUES: Readonly<Record<string, (value: unknown) => unknown>> = {
+  'entry.author': (author) => (author === 'house' ? 'system' : author),
+  'kept_visit.visit_json': (json) => String(json).replace('{"supposed":', '{"assumptions":'),
   'draft.design_json': underTodaysNames,
   'version.design_json': underTodaysNames,
   'draft_change.patch_json': underTodaysNames,

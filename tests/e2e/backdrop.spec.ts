@@ -1,15 +1,15 @@
-import { enterAs, expect, expectNoAxe, test, useHouse, visit } from './house';
+import { enterAs, expect, expectNoAxe, test, useTestServer, visit } from './test-server';
 import { partsScreen } from './screens/parts';
 import { stageScreen } from './screens/stage';
 
-const house = useHouse();
+const testServer = useTestServer();
 
 test('a picture of the owner’s page stands behind the widget; what is no picture is refused in a sentence; it can be taken away', async ({
   browser,
 }) => {
-  const visitor = await visit(browser, `${house.site}/tonight`);
+  const visitor = await visit(browser, `${testServer.site}/tonight`);
   const picture = await visitor.page.screenshot();
-  const page = await enterAs(browser, house, 'design?on=/tonight&moment=at-the-door&with=in');
+  const page = await enterAs(browser, testServer, 'design?on=/tonight&moment=at-the-door&with=in');
   const stage = page.locator('section[aria-label=Stage]');
   await stageScreen.backdropDrawn(page).click();
   const sheet = stageScreen.backdropMenu(page);
@@ -43,11 +43,11 @@ test('a picture of the owner’s page stands behind the widget; what is no pictu
 test('[threat 30] the owner’s page itself stands in a frame without scripts, with the draft over it', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'design?on=/tonight&moment=passing-by');
+  const page = await enterAs(browser, testServer, 'design?on=/tonight&moment=passing-by');
   await stageScreen.backdropDrawn(page).click();
   await stageScreen.backdropFramed(page).click();
   const frame = page.locator('section[aria-label=Stage]').locator('iframe');
-  await expect(frame).toHaveAttribute('src', `${house.site}/tonight`);
+  await expect(frame).toHaveAttribute('src', `${testServer.site}/tonight`);
   await expect(frame).toHaveAttribute('sandbox', 'allow-same-origin');
   const inside = frame.contentFrame();
   await expect(inside.locator('h1')).toBeVisible();

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { beIn, enterAs, expect, expectNoAxe, test, useHouse, visit } from './house';
+import { beIn, enterAs, expect, expectNoAxe, test, useTestServer, visit } from './test-server';
 import { casesScreen } from './screens/cases';
 import { circumstancesScreen } from './screens/circumstances';
 import { designScreen } from './screens/design';
@@ -7,7 +7,7 @@ import { partsScreen } from './screens/parts';
 import { pathScreen } from './screens/path';
 import { publishingScreen } from './screens/publishing';
 
-const house = useHouse();
+const testServer = useTestServer();
 
 const stage = (page: Page) => designScreen.stage(page);
 const chips = (page: Page) => casesScreen.group(page);
@@ -27,7 +27,7 @@ async function write(page: Page, name: RegExp, text: string): Promise<void> {
 test('a case is added for somebody, worded on the stage, put first, heard by them alone, and taken away', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'design?on=/tonight&moment=at-the-door&with=in');
+  const page = await enterAs(browser, testServer, 'design?on=/tonight&moment=at-the-door&with=in');
   await beIn(page, true);
   await expect(chip(page, /^otherwise, said now/)).toHaveAttribute('aria-pressed', 'true');
   await areNamed(page, ['returning, Português', 'returning', 'otherwise']);
@@ -52,7 +52,7 @@ test('a case is added for somebody, worded on the stage, put first, heard by the
   // What asks for less stands before what asks for more: nobody hears that any longer.
   await expect(chip(page, /^returning, Português, nobody hears it/)).toBeVisible();
 
-  // Whoever is asked for by a chip is supposed: a first visit, then somebody who was here.
+  // Whoever is asked for by a chip is assumed: a first visit, then somebody who was here.
   await chip(page, /^otherwise/).click();
   await expect(circumstancesScreen.toFirstVisit(page)).toBeVisible();
   await expect(said(page, 'greeting')).toHaveText(/^Good evening/);
@@ -66,7 +66,7 @@ test('a case is added for somebody, worded on the stage, put first, heard by the
   await expect(page.getByRole('dialog')).toContainText('New: “Greeting” said differently (returning)');
   await publishingScreen.publish(page.getByRole('dialog')).click();
   await expect(publishingScreen.isLive(page)).toBeVisible();
-  const visitor = await visit(browser, `${house.site}/tonight`);
+  const visitor = await visit(browser, `${testServer.site}/tonight`);
   await visitor.launcher.click();
   await expect(visitor.window.locator('[data-say=greeting]')).toHaveText(/^Good evening/);
 
@@ -81,7 +81,7 @@ test('a case is added for somebody, worded on the stage, put first, heard by the
 test('a chip finds the hour in which it is said: the next break, a holiday; ours can be worded, not taken away', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'design?on=/tonight&moment=nobody-home');
+  const page = await enterAs(browser, testServer, 'design?on=/tonight&moment=nobody-home');
   await chip(page, /^a holiday/).click();
   await expect(chip(page, /^a holiday, said now, ours/)).toBeVisible();
   await expect(said(page, 'nobodyHome')).toContainText(/: back/);
@@ -100,7 +100,7 @@ test('a chip finds the hour in which it is said: the next break, a holiday; ours
 test('an invitation and its replies are worded where they show; a text that does not stand there is edited over the window', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'design?on=/tonight&moment=invited&with=in');
+  const page = await enterAs(browser, testServer, 'design?on=/tonight&moment=invited&with=in');
   // Which invitation this visitor gets first is found a little after the stage stands.
   await expect(stage(page).locator('sunny-porch .invitation-words')).toContainText('Clear skies');
   await write(page, /Invitation “/, 'The sky has cleared. Shall we tell you the way up?');
@@ -111,7 +111,7 @@ test('an invitation and its replies are worded where they show; a text that does
   await expect(pathScreen.invited(pathScreen.path(page))).toContainText('The sky has cleared');
   await isSaved(page);
 
-  await page.goto(`${house.app}/s/${house.siteKey}/design?on=/tonight&moment=nobody-home`);
+  await page.goto(`${testServer.app}/s/${testServer.siteKey}/design?on=/tonight&moment=nobody-home`);
   const inspector = designScreen.inspector(page);
   await designScreen.emailErrorText(inspector).click();
   const field = designScreen.emailErrorField(stage(page));
@@ -126,7 +126,7 @@ test('one’s own circumstances are kept under a name, flipped through like ours
 }) => {
   const page = await enterAs(
     browser,
-    house,
+    testServer,
     'design?on=/groups/schools&visit=returning&device=phone&locale=pt',
   );
   const situation = circumstancesScreen.situation(page);
@@ -138,7 +138,7 @@ test('one’s own circumstances are kept under a name, flipped through like ours
   await page.keyboard.press(']');
   await expect(situation).toContainText('Now, 1 of');
 
-  const colleague = await enterAs(browser, house, 'design');
+  const colleague = await enterAs(browser, testServer, 'design');
   await expect(circumstancesScreen.situation(colleague)).toContainText('Now, 1 of 9');
   await colleague.keyboard.press('[');
   await expect(circumstancesScreen.toReturningOnPhone(colleague)).toBeVisible();
@@ -150,7 +150,7 @@ test('one’s own circumstances are kept under a name, flipped through like ours
 test('an invitation that is emptied while it is worded is said to be so, and the stage goes on showing the last words', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'design?on=/tonight&moment=invited&with=in');
+  const page = await enterAs(browser, testServer, 'design?on=/tonight&moment=invited&with=in');
   const words = stage(page).locator('sunny-porch .invitation-words');
   await expect(words).toContainText(/sky|skies/);
   const before = (await words.textContent()) ?? '';

@@ -1,7 +1,7 @@
 import { readFileSync, readdirSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
-import { beIn, enterAs, expect, test, useHouse, visit } from './house';
+import { beIn, enterAs, expect, test, useTestServer, visit } from './test-server';
 import { circumstancesScreen } from './screens/circumstances';
 import { designScreen } from './screens/design';
 import { entranceScreen } from './screens/entrance';
@@ -11,7 +11,7 @@ import { pathScreen } from './screens/path';
 import { publishingScreen } from './screens/publishing';
 import { widgetScreen } from './screens/widget';
 
-const house = useHouse();
+const testServer = useTestServer();
 
 const stage = (page: Page) => designScreen.stage(page);
 const momentCard = (page: Page, name: string) => pathScreen.moment(name)(pathScreen.path(page));
@@ -45,8 +45,8 @@ function filesIn(dir: string): Record<string, string> {
 test('colour, corner and words reach the stage at once, the draft soon, and visitors with Publish; the tag stays as it was pasted', async ({
   browser,
 }) => {
-  const before = filesIn(house.siteDir);
-  const page = await enterAs(browser, house, 'design');
+  const before = filesIn(testServer.siteDir);
+  const page = await enterAs(browser, testServer, 'design');
   await momentCard(page, 'At the door').click();
   await designScreen.lookTab(page).click();
   await lookScreen.brandColour(page).fill('#e79a1b');
@@ -62,7 +62,7 @@ test('colour, corner and words reach the stage at once, the draft soon, and visi
   await momentCard(page, 'Passing by').click();
   await isSaved(page);
 
-  const visitor = await visit(browser, `${house.site}/tonight`);
+  const visitor = await visit(browser, `${testServer.site}/tonight`);
   await expect(visitor.launcher).toHaveCSS('background-color', 'rgb(122, 46, 93)');
   await publishingScreen.publishCount(3)(page).click();
   const dialog = page.getByRole('dialog');
@@ -77,15 +77,15 @@ test('colour, corner and words reach the stage at once, the draft soon, and visi
   await expect(visitor.launcher).toHaveCSS('background-color', 'rgb(47, 111, 143)');
   const box = await visitor.launcher.boundingBox();
   expect(box?.x).toBe(20);
-  expect(filesIn(house.siteDir)).toEqual(before);
+  expect(filesIn(testServer.siteDir)).toEqual(before);
 });
 
 test('[L7] an open window keeps the look and words it was opened with, and learns of what is new; closed, it shows it', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'design');
+  const page = await enterAs(browser, testServer, 'design');
   await beIn(page, true);
-  const visitor = await visit(browser, `${house.site}/tonight`);
+  const visitor = await visit(browser, `${testServer.site}/tonight`);
   await visitor.launcher.click();
   const head = visitor.window.locator('.head');
   const colour = await head.evaluate((one) => getComputedStyle(one).backgroundColor);
@@ -114,7 +114,7 @@ test('[L7] an open window keeps the look and words it was opened with, and learn
 test('the words on the launcher are edited where they stand, and a text without its other brace is not saved', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'design');
+  const page = await enterAs(browser, testServer, 'design');
   await momentCard(page, 'Passing by').click();
   await editOnStage(page, 'Words on the launcher', 'Write to us');
   await expect(stage(page).locator('sunny-porch .words')).toHaveText('Write to us');
@@ -129,7 +129,7 @@ test('the words on the launcher are edited where they stand, and a text without 
 });
 
 test('undo and redo, by button and by keyboard, survive a reload', async ({ browser }) => {
-  const page = await enterAs(browser, house, 'design');
+  const page = await enterAs(browser, testServer, 'design');
   await designScreen.lookTab(page).click();
   const colour = lookScreen.brandColour(page);
   const first = await colour.inputValue();
@@ -151,15 +151,15 @@ test('undo and redo, by button and by keyboard, survive a reload', async ({ brow
 test('the server is killed before a save is answered: not saved is said, and the change is stored when it is back', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'design');
+  const page = await enterAs(browser, testServer, 'design');
   await momentCard(page, 'At the door').click();
-  await house.kill();
+  await testServer.kill();
   await editOnStage(page, 'Greeting', 'Written while the power was off.');
   await expect(page.getByRole('status').filter({ hasText: 'not saved' })).toBeVisible();
   await expect(stage(page).locator('sunny-porch [data-say=greeting]')).toHaveText(
     'Written while the power was off.',
   );
-  await house.restart();
+  await testServer.restart();
   await expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible({ timeout: 20_000 });
   await page.reload();
   await momentCard(page, 'At the door').click();
@@ -169,7 +169,7 @@ test('the server is killed before a save is answered: not saved is said, and the
 });
 
 test('a session that ran out: sign in where one was, the draft intact', async ({ browser }) => {
-  const page = await enterAs(browser, house, 'design');
+  const page = await enterAs(browser, testServer, 'design');
   await designScreen.lookTab(page).click();
   await expect(frameScreen.mustFix(page)).toBeVisible(); // everything the screen asks for has come
   await page.context().clearCookies();
@@ -188,8 +188,8 @@ test('a session that ran out: sign in where one was, the draft intact', async ({
 });
 
 test('two people at once: each other’s changes are kept, and undo is not lost', async ({ browser }) => {
-  const first = await enterAs(browser, house, 'design');
-  const second = await enterAs(browser, house, 'design');
+  const first = await enterAs(browser, testServer, 'design');
+  const second = await enterAs(browser, testServer, 'design');
   await designScreen.lookTab(first).click();
   await designScreen.lookTab(second).click();
   await lookScreen.brickSwatch(first).click();
@@ -206,7 +206,7 @@ test('two people at once: each other’s changes are kept, and undo is not lost'
 test('the circumstances ask the engine: another page, another language, somebody in or not, and Because says why', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'design');
+  const page = await enterAs(browser, testServer, 'design');
   const because = designScreen.reasons(page);
   await expect(because).toContainText('“Everywhere” takes /');
   await circumstancesScreen.onPage(page).click();
@@ -235,7 +235,7 @@ test('the circumstances ask the engine: another page, another language, somebody
 test('the situations of this site are flipped by button and by key, stand in the address, and what cannot be reached says why', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'design?on=/tonight');
+  const page = await enterAs(browser, testServer, 'design?on=/tonight');
   await beIn(page, true);
   const situation = circumstancesScreen.situation(page);
   await expect(situation).toContainText('Now, 1 of 8');
@@ -248,7 +248,7 @@ test('the situations of this site are flipped by button and by key, stand in the
   await expect(pathScreen.availability(page)).toContainText('now closed → Nobody home');
   await expect(page).toHaveURL(/at=20\d\d-/);
 
-  const colleague = await enterAs(browser, house, `design${new URL(page.url()).search}`);
+  const colleague = await enterAs(browser, testServer, `design${new URL(page.url()).search}`);
   await expect(circumstancesScreen.situation(colleague)).toContainText('The next closed hour, 3 of 8');
   await expect(momentCard(colleague, 'Waiting')).toHaveAccessibleName(/not while closed/);
 
@@ -266,7 +266,7 @@ test('the situations of this site are flipped by button and by key, stand in the
 test('another widget is looked at on a page of its own, at a time by the site’s clock, on a phone', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'design?on=/tonight&moment=at-the-door');
+  const page = await enterAs(browser, testServer, 'design?on=/tonight&moment=at-the-door');
   await circumstancesScreen.widget(page).click();
   await circumstancesScreen.telescopeLoansWidget(page).click();
   await expect(circumstancesScreen.onTelescopes(page)).toBeVisible();
@@ -288,7 +288,7 @@ test('another widget is looked at on a page of its own, at a time by the site’
 test('what cannot be seen is set beside the stage: at once in the words of the way, within bounds, and back to ours in one click', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'design?on=/tonight&moment=waiting');
+  const page = await enterAs(browser, testServer, 'design?on=/tonight&moment=waiting');
   const inspector = designScreen.inspector(page);
   await expect(inspector).toContainText('4 settings, as we would have them.');
   const offered = designScreen.slowReplyAfter(inspector);
@@ -319,7 +319,7 @@ test('what cannot be seen is set beside the stage: at once in the words of the w
 test('Who can answer? is its own editor: what happens in each state, and where it leads', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'design?on=/tonight&with=nobody');
+  const page = await enterAs(browser, testServer, 'design?on=/tonight&with=nobody');
   const availability = pathScreen.availability(page);
   await pathScreen.availabilityCard(availability).click();
   const inspector = designScreen.inspector(page);
@@ -337,7 +337,7 @@ test('Who can answer? is its own editor: what happens in each state, and where i
 test('by keyboard alone: along the path, between its lanes, to the stage, and a text changed', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'design?moment=passing-by');
+  const page = await enterAs(browser, testServer, 'design?moment=passing-by');
   await momentCard(page, 'Passing by').focus();
   await page.keyboard.press('ArrowRight');
   await expect(momentCard(page, 'Invited')).toBeFocused();
@@ -363,7 +363,7 @@ test('by keyboard alone: along the path, between its lanes, to the stage, and a 
 test('for a screen reader the path is one ordered list in visit order, with its ways as leads to', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'design');
+  const page = await enterAs(browser, testServer, 'design');
   const momentCards = pathScreen.path(page).getByRole('list').first().getByRole('button');
   await expect(momentCards).toHaveCount(9);
   const names = await momentCards.evaluateAll((all) =>
@@ -389,12 +389,12 @@ test('for a screen reader the path is one ordered list in visit order, with its 
 test('publishing what somebody else changed meanwhile is refused until it was looked at', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'design');
+  const page = await enterAs(browser, testServer, 'design');
   await designScreen.lookTab(page).click();
   await lookScreen.violetSwatch(page).click();
   await isSaved(page);
   await publishingScreen.publishChanges(page).click();
-  const other = await enterAs(browser, house, 'design');
+  const other = await enterAs(browser, testServer, 'design');
   await designScreen.lookTab(other).click();
   await lookScreen.inkSwatch(other).click();
   await isSaved(other);

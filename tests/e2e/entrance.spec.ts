@@ -1,21 +1,21 @@
-import { expect, expectNoAxe, expectNoSidewaysScroll, test, useHouse } from './house';
+import { expect, expectNoAxe, expectNoSidewaysScroll, test, useTestServer } from './test-server';
 import { entranceScreen } from './screens/entrance';
 import { publishingScreen } from './screens/publishing';
 
 // One story: an empty installation can be opened only once.
 test.describe.configure({ mode: 'serial' });
-const house = useHouse({ isEmpty: true });
+const testServer = useTestServer({ isEmpty: true });
 const PASSWORD = 'clear skies tonight';
 
 test('[threat 5] without the code nothing is made; the code travels in the form, never in an address', async ({
   page,
 }) => {
-  expect(house.printed).toContain(`/start#${house.setupCode}`);
-  expect(house.printed).toContain('Public address    not set: the tag will work on this computer only.');
+  expect(testServer.printed).toContain(`/start#${testServer.setupCode}`);
+  expect(testServer.printed).toContain('Public address    not set: the tag will work on this computer only.');
   const asked: string[] = [];
   page.on('request', (request) => asked.push(request.url()));
-  await page.goto(`${house.app}/`);
-  await expect(page).toHaveURL(`${house.app}/start`);
+  await page.goto(`${testServer.app}/`);
+  await expect(page).toHaveURL(`${testServer.app}/start`);
   await entranceScreen.setupCode(page).fill('AAAA-AAAA');
   await entranceScreen.siteName(page).fill('Farrow Isle');
   await entranceScreen.email(page).fill('ines@farrowisle.example');
@@ -23,16 +23,16 @@ test('[threat 5] without the code nothing is made; the code travels in the form,
   await entranceScreen.create(page).click();
   await expect(entranceScreen.setupCodeNeeded(page)).toBeVisible();
   await page.goto('about:blank');
-  await page.goto(`${house.app}/start#${house.setupCode}`);
+  await page.goto(`${testServer.app}/start#${testServer.setupCode}`);
   await expect(entranceScreen.setupCode(page)).toBeHidden();
-  expect(asked.filter((url) => url.includes(house.setupCode ?? 'never'))).toEqual([]);
+  expect(asked.filter((url) => url.includes(testServer.setupCode ?? 'never'))).toEqual([]);
 });
 
 test('five answers make owner, site and a widget that can be published; the door is gone afterwards', async ({
   page,
   request,
 }) => {
-  await page.goto(`${house.app}/start#${house.setupCode}`);
+  await page.goto(`${testServer.app}/start#${testServer.setupCode}`);
   await expect(entranceScreen.languageAndZone(page)).toBeVisible();
   await expect(entranceScreen.siteName(page)).toBeFocused();
   await expectNoAxe(page, 'the first page');
@@ -42,7 +42,7 @@ test('five answers make owner, site and a widget that can be published; the door
 
   await entranceScreen.siteName(page).fill('Farrow Isle');
   await expect(entranceScreen.preview(page).locator('sunny-porch .title')).toHaveText(/Farrow Isle/);
-  await entranceScreen.siteAddress(page).fill(house.site);
+  await entranceScreen.siteAddress(page).fill(testServer.site);
   await entranceScreen.colour(page).fill('#7a2e5d');
   await expect(entranceScreen.whiteTextRatio(page)).toBeVisible();
   await page.reload();
@@ -53,7 +53,7 @@ test('five answers make owner, site and a widget that can be published; the door
   await page.waitForURL(/\/s\/[a-z0-9]{12}\/design$/);
   await expect(publishingScreen.publishFirst(page)).toBeEnabled();
 
-  expect((await request.get(`${house.app}/start`)).status()).toBe(404);
+  expect((await request.get(`${testServer.app}/start`)).status()).toBe(404);
   await publishingScreen.publishFirst(page).click();
   await expect(page.getByRole('dialog')).toContainText('A widget where there was none.');
   await publishingScreen.publish(page).click();
@@ -63,7 +63,7 @@ test('five answers make owner, site and a widget that can be published; the door
 test('[threat 6] a real installation has no demo door; wrong mail and wrong password are told alike', async ({
   page,
 }) => {
-  await page.goto(`${house.app}/signin?next=/`);
+  await page.goto(`${testServer.app}/signin?next=/`);
   await expect(entranceScreen.demoDoor(page)).toHaveCount(0);
   await expectNoAxe(page, 'signing in');
   for (const [mail, password] of [
@@ -88,19 +88,19 @@ test('signing in leads where one was going, and nowhere else', async ({ page }) 
     ['//evil.example', /\/signin|127\.0\.0\.1/],
   ] as const) {
     await page.context().clearCookies();
-    await page.goto(`${house.app}/signin?next=${encodeURIComponent(next)}`);
+    await page.goto(`${testServer.app}/signin?next=${encodeURIComponent(next)}`);
     await entranceScreen.email(page).fill('ines@farrowisle.example');
     await entranceScreen.password(page).fill(PASSWORD);
     await entranceScreen.signIn(page).click();
     await expect(page).toHaveURL(lands);
-    expect(new URL(page.url()).host).toBe(new URL(house.app).host);
+    expect(new URL(page.url()).host).toBe(new URL(testServer.app).host);
   }
 });
 
 test('another site of the same person, by the same first page without an account; on a phone', async ({
   page,
 }) => {
-  await page.goto(`${house.app}/signin?next=/new`);
+  await page.goto(`${testServer.app}/signin?next=/new`);
   await entranceScreen.email(page).fill('ines@farrowisle.example');
   await entranceScreen.password(page).fill(PASSWORD);
   await entranceScreen.signIn(page).click();

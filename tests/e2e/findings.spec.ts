@@ -1,15 +1,15 @@
-import { enterAs, expect, expectNoAxe, test, useHouse } from './house';
+import { enterAs, expect, expectNoAxe, test, useTestServer } from './test-server';
 import { designScreen } from './screens/design';
 import { frameScreen } from './screens/frame';
 import { partsScreen } from './screens/parts';
 import { todayScreen } from './screens/today';
 
-const house = useHouse();
+const testServer = useTestServer();
 
 test('findings: counted on the top bar, listed on Today with a place to mend each, dismissed with a reason and taken back', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'today');
+  const page = await enterAs(browser, testServer, 'today');
   const findings = todayScreen.findings(page);
   const topBar = frameScreen.screens(page);
   await expect(findings.getByRole('listitem')).toHaveCount(1);
@@ -39,7 +39,7 @@ test('findings: counted on the top bar, listed on Today with a place to mend eac
 test('a dead end is a cracked moment card that says why, as soon as it is made, and none once it is taken back', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'design?on=/tonight&moment=invited&with=in');
+  const page = await enterAs(browser, testServer, 'design?on=/tonight&moment=invited&with=in');
   const momentCard = page.locator('[data-moment-card=invited]');
   await expect(momentCard).not.toHaveAccessibleName(/Dead end/);
   const inspector = designScreen.inspector(page);
@@ -53,7 +53,7 @@ test('a dead end is a cracked moment card that says why, as soon as it is made, 
 });
 
 test('whoever only answers is not asked to mend anything', async ({ browser }) => {
-  const page = await enterAs(browser, house, 'today', { who: 'Rui' });
+  const page = await enterAs(browser, testServer, 'today', { who: 'Rui' });
   await expect(todayScreen.heading(page)).toBeVisible();
   await expect(todayScreen.findings(page)).toHaveCount(0);
 });

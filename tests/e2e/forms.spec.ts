@@ -1,17 +1,17 @@
 import type { DesignFileV1 } from '../../src/core/wire/design-file';
 import { splitDesign } from '../../src/core/wire/split';
-import { beIn, enterAs, expect, expectNoAxe, test, useHouse, visit } from './house';
+import { beIn, enterAs, expect, expectNoAxe, test, useTestServer, visit } from './test-server';
 import { conversationsScreen } from './screens/conversations';
 import { widgetScreen } from './screens/widget';
 
-const house = useHouse();
+const testServer = useTestServer();
 
 test('before a chat and after it: the first words wait for what is asked, the desk reads both, and nothing typed is lost', async ({
   browser,
 }) => {
-  const desk = await enterAs(browser, house, 'conversations', { who: 'Rui' });
+  const desk = await enterAs(browser, testServer, 'conversations', { who: 'Rui' });
   await beIn(desk, true);
-  const visitor = await visit(browser, `${house.site}/telescopes`);
+  const visitor = await visit(browser, `${testServer.site}/telescopes`);
   await visitor.page.evaluate(() =>
     (window as unknown as { SunnyPorch(name: string, value: object): void }).SunnyPorch('attributes', {
       booking: 'FI-2031',
@@ -68,9 +68,9 @@ test('before a chat and after it: the first words wait for what is asked, the de
 test('[M5] a form that is half filled in stays so when everybody leaves and comes back', async ({
   browser,
 }) => {
-  const desk = await enterAs(browser, house, 'conversations', { who: 'Rui' });
+  const desk = await enterAs(browser, testServer, 'conversations', { who: 'Rui' });
   await beIn(desk, true);
-  const visitor = await visit(browser, `${house.site}/telescopes`, { locale: 'en' });
+  const visitor = await visit(browser, `${testServer.site}/telescopes`, { locale: 'en' });
   await visitor.launcher.click();
   const before = visitor.window.locator('[data-form=before]');
   await before.getByRole('radio', { name: 'A group' }).check();
@@ -87,7 +87,7 @@ test('[M5] a form that is half filled in stays so when everybody leaves and come
 test('a design that came in two files: the launcher stands by the first, the window waits for the second even when it is cut off once, and is focused then', async ({
   browser,
 }) => {
-  const desk = await enterAs(browser, house, 'conversations', { who: 'Rui' });
+  const desk = await enterAs(browser, testServer, 'conversations', { who: 'Rui' });
   await beIn(desk, true);
   const page = await (await browser.newContext()).newPage();
   let come = (): void => undefined;
@@ -107,7 +107,7 @@ test('a design that came in two files: the launcher stands by the first, the win
       headers: { 'Access-Control-Allow-Origin': '*' },
     });
   });
-  await page.goto(`${house.site}/telescopes`);
+  await page.goto(`${testServer.site}/telescopes`);
   const launcher = page.locator('sunny-porch .launcher');
   await expect(launcher).toHaveText('Ask us');
   expect(asked).toEqual(['.json']);
@@ -126,9 +126,9 @@ test('a design that came in two files: the launcher stands by the first, the win
 test('a visitor whose token ran out in an open page begins anew: the words come back to the field, with the form that goes before them', async ({
   browser,
 }) => {
-  const desk = await enterAs(browser, house, 'conversations', { who: 'Rui' });
+  const desk = await enterAs(browser, testServer, 'conversations', { who: 'Rui' });
   await beIn(desk, true);
-  const visitor = await visit(browser, `${house.site}/telescopes`);
+  const visitor = await visit(browser, `${testServer.site}/telescopes`);
   await visitor.launcher.click();
   const before = visitor.window.locator('[data-form=before]');
   await before.getByRole('radio', { name: 'Just me' }).check();
@@ -136,7 +136,7 @@ test('a visitor whose token ran out in an open page begins anew: the words come 
   await expect(before).toHaveCount(0);
   await conversationsScreen.list(desk).getByText('Is the small one free?').click();
   await expect(conversationsScreen.reply(desk)).toBeVisible();
-  const allowed = { 'Access-Control-Allow-Origin': new URL(house.site).origin };
+  const allowed = { 'Access-Control-Allow-Origin': new URL(testServer.site).origin };
   let tries = 0;
   await visitor.page.route('**/messages', async (route) => {
     if (tries++ === 0) return route.fulfill({ status: 401, json: {}, headers: allowed });

@@ -3,16 +3,26 @@ import type { Server } from 'node:http';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
-import { type Visitor, beIn, beStill, enterAs, expect, expectNoAxe, test, useHouse, visit } from './house';
+import {
+  type Visitor,
+  beIn,
+  beStill,
+  enterAs,
+  expect,
+  expectNoAxe,
+  test,
+  useTestServer,
+  visit,
+} from './test-server';
 
-const house = useHouse();
+const testServer = useTestServer();
 
 /** A page of the site as somebody could have written it, with the tag pasted in. */
-function writePage(name: string, { head = '', body = '', lang = 'en', tag = house.tag() } = {}): string {
+function writePage(name: string, { head = '', body = '', lang = 'en', tag = testServer.tag() } = {}): string {
   const html = `<!doctype html><html lang="${lang}"><head><meta charset="utf-8"><title>${name}</title><link rel="icon" href="data:,">
 <style>body{font-family:Georgia,serif;font-size:17px;margin:0}</style>${head}</head><body><main><h1>${name}</h1>${body}</main>${tag}</body></html>`;
-  writeFileSync(join(house.siteDir, `${name}.html`), html);
-  return `${house.site}/${name}.html`;
+  writeFileSync(join(testServer.siteDir, `${name}.html`), html);
+  return `${testServer.site}/${name}.html`;
 }
 
 /** What can be measured of the guest from outside: its boxes, fonts, colours, and what is hit where it stands. */
@@ -62,7 +72,7 @@ const HOSTILE: Readonly<Record<string, () => string>> = {
     }),
   'strict-policy': () =>
     writePage('strict-policy', {
-      head: `<meta http-equiv="Content-Security-Policy" content="default-src 'none'; img-src data:; script-src ${house.app} 'nonce-${NONCE}'; connect-src ${house.app}; style-src 'nonce-${NONCE}'; require-trusted-types-for 'script'">`,
+      head: `<meta http-equiv="Content-Security-Policy" content="default-src 'none'; img-src data:; script-src ${testServer.app} 'nonce-${NONCE}'; connect-src ${testServer.app}; style-src 'nonce-${NONCE}'; require-trusted-types-for 'script'">`,
     }),
 };
 
@@ -88,11 +98,11 @@ test('[threat 9] on hostile pages box, font, colours and hit area equal those on
 test('under a strict policy with the lines that Install lists, the owner’s logo and fonts are there too', async ({
   browser,
 }) => {
-  const install = await enterAs(browser, house, 'install');
+  const install = await enterAs(browser, testServer, 'install');
   const lines = (await install.getByTestId('policy').textContent())?.split('\n') ?? [];
   expect(lines).toHaveLength(3);
   const policy = `default-src 'none'; style-src 'nonce-${NONCE}'; ${lines.join('; ')}`;
-  const tag = house.tag().replace('><', ' data-widget="schools"><');
+  const tag = testServer.tag().replace('><', ' data-widget="schools"><');
   const visitor = await visit(
     browser,
     writePage('with-our-lines', {
@@ -154,7 +164,7 @@ test('the launcher comes with four small requests, shifts nothing, and stores no
   page.on(
     'request',
     (request) =>
-      request.url().startsWith(house.app) &&
+      request.url().startsWith(testServer.app) &&
       asked.push(new URL(request.url()).pathname.split('/').at(-1) ?? ''),
   );
   await page.addInitScript(() => {
@@ -167,7 +177,7 @@ test('the launcher comes with four small requests, shifts nothing, and stores no
       buffered: true,
     });
   });
-  await page.goto(`${house.site}/tonight`);
+  await page.goto(`${testServer.site}/tonight`);
   await expect(page.locator('sunny-porch .launcher')).toBeVisible();
   // What watches for invitations comes later, and only where there are some.
   const first = asked.filter((name) => !name.startsWith('watch-'));
@@ -188,7 +198,7 @@ test('the launcher comes with four small requests, shifts nothing, and stores no
 });
 
 test('an unknown key: the widget stays away, with one line in the console', async ({ browser }) => {
-  const visitor = await visit(browser, writePage('unknown-key', { tag: house.tag('zzzzzzzzzzzz') }));
+  const visitor = await visit(browser, writePage('unknown-key', { tag: testServer.tag('zzzzzzzzzzzz') }));
   await expect
     .poll(() => visitor.lines.filter((line) => line.startsWith('Sunny Porch:')))
     .toEqual(['Sunny Porch: No site has this data-site. Copy the tag anew from Install.']);
@@ -197,16 +207,16 @@ test('an unknown key: the widget stays away, with one line in the console', asyn
 });
 
 test('no key at all, and the tag pasted twice: one line each, one widget at most', async ({ browser }) => {
-  const none = await visit(browser, writePage('no-key', { tag: house.tag('oops') }));
+  const none = await visit(browser, writePage('no-key', { tag: testServer.tag('oops') }));
   await expect.poll(() => none.lines.join()).toContain('No site has this data-site.');
-  const twice = await visit(browser, writePage('twice', { tag: house.tag() + house.tag() }));
+  const twice = await visit(browser, writePage('twice', { tag: testServer.tag() + testServer.tag() }));
   await expect(twice.launcher).toBeVisible();
   await expect(twice.page.locator('sunny-porch')).toHaveCount(1);
   expect(twice.lines.filter((line) => line.includes('twice'))).toHaveLength(1);
 });
 
 test('[threat 17] on a foreign site the widget stays away, and says why once', async ({ browser }) => {
-  const html = `<!doctype html><title>elsewhere</title><h1>Elsewhere</h1>${house.tag()}`;
+  const html = `<!doctype html><title>elsewhere</title><h1>Elsewhere</h1>${testServer.tag()}`;
   const elsewhere: Server = createServer((_request, response) =>
     response.writeHead(200, { 'Content-Type': 'text/html' }).end(html),
   );
@@ -228,14 +238,14 @@ test('never on /privacy; on the others by the language of the page, mirrored in 
       Object.assign(window, { decided: (event as CustomEvent<unknown>).detail }),
     );
   });
-  await quiet.goto(`${house.site}/privacy`);
+  await quiet.goto(`${testServer.site}/privacy`);
   await expect
     .poll(() =>
       quiet.evaluate(() => (window as unknown as { decided?: { widget: string | null } }).decided?.widget),
     )
     .toBeNull();
   await expect(quiet.locator('sunny-porch')).toHaveCount(0);
-  const portuguese = await visit(browser, `${house.site}/pt/tonight`);
+  const portuguese = await visit(browser, `${testServer.site}/pt/tonight`);
   await expect(portuguese.launcher).toHaveText('Deixar uma nota');
   const arabic = await visit(browser, writePage('arabic', { lang: 'ar' }));
   await expect(arabic.launcher).toBeVisible();
@@ -249,7 +259,7 @@ test('never on /privacy; on the others by the language of the page, mirrored in 
 test('the evening look comes only where the page declares it, and axe finds nothing on the open window in either', async ({
   browser,
 }) => {
-  const desk = await enterAs(browser, house, 'conversations');
+  const desk = await enterAs(browser, testServer, 'conversations');
   await beIn(desk, true);
   const light = await visit(browser, writePage('light-page'), { colorScheme: 'dark' });
   await expect(light.page.locator('sunny-porch .root')).toHaveAttribute('data-scheme', 'day');
@@ -272,7 +282,7 @@ test('the evening look comes only where the page declares it, and axe finds noth
 test('a page that replaces its body keeps its widget, and a page that stores nothing still talks', async ({
   browser,
 }) => {
-  const desk = await enterAs(browser, house, 'conversations');
+  const desk = await enterAs(browser, testServer, 'conversations');
   await beIn(desk, true);
   const visitor = await visit(
     browser,

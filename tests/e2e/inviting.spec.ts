@@ -1,20 +1,20 @@
 import type { Browser, BrowserContext, Page } from '@playwright/test';
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { beIn, enterAs, expect, expectNoAxe, test, useHouse, visit } from './house';
+import { beIn, enterAs, expect, expectNoAxe, test, useTestServer, visit } from './test-server';
 import { widgetScreen } from './screens/widget';
 
-const house = useHouse();
+const testServer = useTestServer();
 
 /** A page on which time is ours, and what watches over it has come; the server goes by its own time. */
 async function clocked(browser: Browser, path: string, context?: BrowserContext): Promise<Page> {
   const page = await (context ?? (await browser.newContext())).newPage();
   await page.clock.install({ time: Date.now() });
-  await watched(page, () => page.goto(`${house.site}${path}`));
+  await watched(page, () => page.goto(`${testServer.site}${path}`));
   return page;
 }
 
-/** Goes somewhere, lets the launcher come, and the watch over the page after it. */
+/** Goes somewhere, lets the launcher come, and the visit runtime after it. */
 async function watched(page: Page, go: () => Promise<unknown>): Promise<void> {
   const watch = page.waitForResponse((response) => response.url().includes('/watch-'));
   await go();
@@ -29,7 +29,7 @@ const invitation = (page: Page) => page.locator('sunny-porch .invitation');
 test('[I3] forty seconds on /tonight while somebody is in: the invitation speaks on a fresh word, and accepting leads to the door', async ({
   browser,
 }) => {
-  await beIn(await enterAs(browser, house, 'conversations'), true);
+  await beIn(await enterAs(browser, testServer, 'conversations'), true);
   const page = await clocked(browser, '/tonight');
   const asked: string[] = [];
   page.on('request', (request) => request.url().endsWith('/live.json') && asked.push(request.url()));
@@ -53,7 +53,7 @@ test('[I3] forty seconds on /tonight while somebody is in: the invitation speaks
 test('[I7] a no is a no: by keyboard, on the next page and in the next language too, and nothing else is kept', async ({
   browser,
 }) => {
-  await beIn(await enterAs(browser, house, 'conversations'), true);
+  await beIn(await enterAs(browser, testServer, 'conversations'), true);
   const page = await clocked(browser, '/pt/tonight');
   await page.clock.runFor(40_000);
   await expect(invitation(page).getByText('Céu limpo esta noite.')).toBeVisible();
@@ -64,7 +64,7 @@ test('[I7] a no is a no: by keyboard, on the next page and in the next language 
   );
   expect(kept).toHaveLength(1);
   expect(kept[0]).toMatchObject({ token: null, visit: null, trail: [], counts: {} });
-  await watched(page, () => page.goto(`${house.site}/tonight`));
+  await watched(page, () => page.goto(`${testServer.site}/tonight`));
   await page.clock.runFor(3_600_000);
   await expect(page.locator('sunny-porch .launcher')).toBeVisible();
   await expect(invitation(page)).toHaveCount(0);
@@ -73,11 +73,11 @@ test('[I7] a no is a no: by keyboard, on the next page and in the next language 
 test('[I12] two tabs of one browser that may be remembered: one of them invites, once for the visit', async ({
   browser,
 }) => {
-  await beIn(await enterAs(browser, house, 'conversations'), true);
-  mkdirSync(join(house.siteDir, 'kept', 'tonight'), { recursive: true });
-  const tag = house.tag().replace('<script', '<script data-consent="given"');
+  await beIn(await enterAs(browser, testServer, 'conversations'), true);
+  mkdirSync(join(testServer.siteDir, 'kept', 'tonight'), { recursive: true });
+  const tag = testServer.tag().replace('<script', '<script data-consent="given"');
   const html = `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>Kept</title><link rel="icon" href="data:,"></head><body><main><h1>Kept</h1></main>${tag}</body></html>`;
-  writeFileSync(join(house.siteDir, 'kept', 'tonight', 'index.html'), html);
+  writeFileSync(join(testServer.siteDir, 'kept', 'tonight', 'index.html'), html);
   const context = await browser.newContext();
   const tabs: Page[] = [];
   for (let count = 0; count < 2; count++) {
@@ -99,7 +99,7 @@ test('[I12] two tabs of one browser that may be remembered: one of them invites,
 test('[I2] a form of the page begun and left: five seconds later somebody offers to help, and is told nothing of what was typed', async ({
   browser,
 }) => {
-  await beIn(await enterAs(browser, house, 'conversations', { who: 'Rui' }), true);
+  await beIn(await enterAs(browser, testServer, 'conversations', { who: 'Rui' }), true);
   const page = await clocked(browser, '/telescopes/loan');
   const sent: string[] = [];
   page.on('request', (request) => sent.push(`${request.url()} ${request.postData() ?? ''}`));
@@ -116,7 +116,7 @@ test('[I2] a form of the page begun and left: five seconds later somebody offers
 test('[P17] [V1] a page that changes its address without loading begins a new page view: rules and seconds anew; page() holds until it really moves', async ({
   browser,
 }) => {
-  await beIn(await enterAs(browser, house, 'conversations'), true);
+  await beIn(await enterAs(browser, testServer, 'conversations'), true);
   const page = await clocked(browser, '/volunteer');
   const launcher = page.locator('sunny-porch .launcher');
   await page.clock.runFor(35_000);
@@ -138,7 +138,7 @@ test('[P17] [V1] a page that changes its address without loading begins a new pa
 test('[V1] back from the cache a page view begins anew; a page that is only prerendered asks nothing until it is seen', async ({
   browser,
 }) => {
-  await beIn(await enterAs(browser, house, 'conversations'), true);
+  await beIn(await enterAs(browser, testServer, 'conversations'), true);
   const page = await clocked(browser, '/tonight');
   await page.clock.runFor(30_000);
   await page.evaluate(() => window.dispatchEvent(new PageTransitionEvent('pageshow', { persisted: true })));
@@ -153,7 +153,7 @@ test('[V1] back from the cache a page view begins anew; a page that is only prer
   await early.addInitScript(() =>
     Object.defineProperty(document, 'prerendering', { value: true, configurable: true }),
   );
-  await early.goto(`${house.site}/tonight`, { waitUntil: 'networkidle' });
+  await early.goto(`${testServer.site}/tonight`, { waitUntil: 'networkidle' });
   await early.evaluate(() => new Promise((resolve) => requestIdleCallback(resolve)));
   expect(asked).toEqual([]);
   await early.evaluate(() => document.dispatchEvent(new Event('prerenderingchange')));
@@ -164,7 +164,7 @@ test('[V1] back from the cache a page view begins anew; a page that is only prer
 test('forms come from the design: what fails is said at its field, what depends appears, and the note keeps it all', async ({
   browser,
 }) => {
-  const visitor = await visit(browser, `${house.site}/groups/schools`);
+  const visitor = await visit(browser, `${testServer.site}/groups/schools`);
   await visitor.launcher.click();
   await expect(widgetScreen.noteText(visitor.window)).toBeVisible();
   await widgetScreen.noteText(visitor.window).fill('We would come on a Thursday.');
@@ -192,7 +192,7 @@ test('[S3] [T8] outside of the hours: closed, with the next opening by the islan
   const monday = new Date(Date.now() + 2 * day);
   while (monday.getUTCDay() !== 1) monday.setTime(monday.getTime() + day);
   monday.setUTCHours(12, 0, 0, 0);
-  await house.moveTo(monday.getTime());
+  await testServer.moveTo(monday.getTime());
   const page = await (await browser.newContext()).newPage();
   const decided: unknown[] = [];
   await page.exposeFunction('tellDecided', (detail: unknown) => decided.push(detail));
@@ -205,7 +205,7 @@ test('[S3] [T8] outside of the hours: closed, with the next opening by the islan
         ),
     );
   });
-  await page.goto(`${house.site}/tonight`);
+  await page.goto(`${testServer.site}/tonight`);
   const launcher = page.locator('sunny-porch .launcher');
   await expect(launcher).toBeVisible();
   await expect(launcher.locator('[data-lamp]')).toHaveAttribute('data-lamp', 'shutter');
@@ -223,7 +223,7 @@ test('[S3] [T8] outside of the hours: closed, with the next opening by the islan
 test('[I10] a stir moves the launcher each time it is shown and takes no focus; under reduced motion nothing moves', async ({
   browser,
 }) => {
-  await beIn(await enterAs(browser, house, 'conversations'), true);
+  await beIn(await enterAs(browser, testServer, 'conversations'), true);
   const stirs = (page: Page) =>
     page.evaluate(() => {
       const launcher = document.querySelector('sunny-porch')?.shadowRoot?.querySelector('.launcher');

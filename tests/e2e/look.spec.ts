@@ -10,9 +10,9 @@ import {
   expectNoAxe,
   expectNoSidewaysScroll,
   test,
-  useHouse,
+  useTestServer,
   visit,
-} from './house';
+} from './test-server';
 import { designScreen } from './screens/design';
 import { lookScreen } from './screens/look';
 import { partsScreen } from './screens/parts';
@@ -21,10 +21,10 @@ import { publishingScreen } from './screens/publishing';
 import { stageScreen } from './screens/stage';
 import { todayScreen } from './screens/today';
 
-const house = useHouse();
+const testServer = useTestServer();
 
 async function lookPanel(browser: Parameters<typeof enterAs>[0], moment = 'Talking'): Promise<Page> {
-  const page = await enterAs(browser, house, 'design?side=everywhere');
+  const page = await enterAs(browser, testServer, 'design?side=everywhere');
   await pathScreen.moment(moment)(pathScreen.path(page)).click();
   await designScreen.lookTab(page).click();
   return page;
@@ -240,7 +240,7 @@ test('the forms of the launcher on the observatory’s site: as published, on a 
   await expect(page.getByRole('dialog')).toContainText('Launcher: lamp → bottom bar');
   await publishingScreen.publish(page.getByRole('dialog')).click();
   await expect(publishingScreen.isLive(page)).toBeVisible();
-  const { page: there, launcher, window } = await visit(browser, `${house.site}/tonight`);
+  const { page: there, launcher, window } = await visit(browser, `${testServer.site}/tonight`);
   await expect(launcher).toBeVisible();
   const box = await launcher.boundingBox();
   const height = there.viewportSize()?.height ?? 0;
@@ -264,10 +264,10 @@ test('a link of the page opens the window with a team and a first question; wher
   await expect(tile(page, '.launcher .mark path')).toHaveAttribute('d', /^M5 17h14/);
   await expectCalmAxe(page, 'the launcher’s part');
   await publish(page);
-  const address = `${house.site}/asks.html`;
+  const address = `${testServer.site}/asks.html`;
   writeFileSync(
-    join(house.siteDir, 'asks.html'),
-    `<!doctype html><meta name="viewport" content="width=device-width"><title>Ask</title><body>${house.tag()}<a id="a" href="/groups/schools" data-porch-open="night-desk: Note: is it dark at ten?">Ask us</a></body>`,
+    join(testServer.siteDir, 'asks.html'),
+    `<!doctype html><meta name="viewport" content="width=device-width"><title>Ask</title><body>${testServer.tag()}<a id="a" href="/groups/schools" data-porch-open="night-desk: Note: is it dark at ten?">Ask us</a></body>`,
   );
   const {
     page: there,
@@ -308,14 +308,14 @@ test('an element of the page instead of a launcher; in the middle of an edge; a 
   await expectCalmAxe(page, 'the place’s part');
   await publish(page);
   writeFileSync(
-    join(house.siteDir, 'own.html'),
-    `<!doctype html><title>Own</title><body>${house.tag()}<button class="ours" style="margin-top:90px">Write to us</button><div style="position:fixed;inset:0 0 auto;height:60px;background:#eee;z-index:9">bar</div></body>`,
+    join(testServer.siteDir, 'own.html'),
+    `<!doctype html><title>Own</title><body>${testServer.tag()}<button class="ours" style="margin-top:90px">Write to us</button><div style="position:fixed;inset:0 0 auto;height:60px;background:#eee;z-index:9">bar</div></body>`,
   );
   const {
     page: there,
     launcher,
     window,
-  } = await visit(browser, `${house.site}/own.html`, { viewport: { width: 1280, height: 800 } });
+  } = await visit(browser, `${testServer.site}/own.html`, { viewport: { width: 1280, height: 800 } });
   const box = await launcher.boundingBox();
   expect(Math.round((box?.y ?? 0) + (box?.height ?? 0) / 2)).toBe(400);
   await expect(there.locator('sunny-porch')).toHaveCSS('z-index', '5');
@@ -368,16 +368,19 @@ test('launcher and invitation are judged against the page behind them, and one t
     ])
     .png()
     .toBuffer();
-  const sent = await page.request.post(`${house.app}/api/s/${house.siteKey}/page-pictures/desktop`, {
-    data: picture,
-    headers: { 'Content-Type': 'image/png', Origin: house.app },
-  });
+  const sent = await page.request.post(
+    `${testServer.app}/api/s/${testServer.siteKey}/page-pictures/desktop`,
+    {
+      data: picture,
+      headers: { 'Content-Type': 'image/png', Origin: testServer.app },
+    },
+  );
   expect(sent.status()).toBe(200);
   await saved(page);
   await page.reload();
   await designScreen.lookTab(page).click();
   await expect(part(page, 'Colours')).toContainText(/\d to mend/);
-  const today = await enterAs(browser, house, 'today');
+  const today = await enterAs(browser, testServer, 'today');
   await expect(lookScreen.launcherHardlySeen(today)).toBeVisible();
   await today.close();
   await unfold(page, 'Colours');
@@ -407,7 +410,7 @@ test('a font of ours comes with the window and not before; fixed to the evening 
     page: there,
     launcher,
     window,
-  } = await visit(browser, `${house.site}/tonight`, { reducedMotion: 'reduce' });
+  } = await visit(browser, `${testServer.site}/tonight`, { reducedMotion: 'reduce' });
   const asked: string[] = [];
   there.on('request', (request) => asked.push(request.url()));
   await expect(launcher).toBeVisible();
@@ -460,7 +463,7 @@ test('a cookie bar is marked; what lies over it is told for every screen; the la
   await expect(page.locator('[data-bar=lower]')).toBeVisible();
   await expectCalmAxe(page, 'a covered bar');
   await saved(page);
-  const today = await enterAs(browser, house, 'today');
+  const today = await enterAs(browser, testServer, 'today');
   await todayScreen.suggestions(today).click();
   const finding = today
     .getByRole('listitem')

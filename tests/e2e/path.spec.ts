@@ -1,19 +1,19 @@
 import type { Page } from '@playwright/test';
-import { enterAs, expect, expectNoAxe, test, useHouse } from './house';
+import { enterAs, expect, expectNoAxe, test, useTestServer } from './test-server';
 import { designScreen } from './screens/design';
 import { frameScreen } from './screens/frame';
 import { partsScreen } from './screens/parts';
 import { pathScreen } from './screens/path';
 import { trialScreen } from './screens/trial';
 
-const house = useHouse();
+const testServer = useTestServer();
 
 const whole = (page: Page) => pathScreen.whole(page);
 
 test('the whole path: every moment as it looks and every way with all its words, by key and by button; a transition opens its settings', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'design?on=/tonight&moment=waiting&with=in');
+  const page = await enterAs(browser, testServer, 'design?on=/tonight&moment=waiting&with=in');
   await pathScreen.openWhole(page).click();
   await expect(designScreen.stage(page)).toHaveCount(0);
   await expect(whole(page).locator('sunny-porch')).toHaveCount(9);
@@ -83,7 +83,7 @@ test('the whole path: every moment as it looks and every way with all its words,
 });
 
 test('printed, the whole path stands alone', async ({ browser }) => {
-  const page = await enterAs(browser, house, 'design?path=whole');
+  const page = await enterAs(browser, testServer, 'design?path=whole');
   await expect(whole(page).locator('sunny-porch')).toHaveCount(9);
   await page.emulateMedia({ media: 'print' });
   await expect(pathScreen.print(page)).toBeHidden();
@@ -95,7 +95,7 @@ test('printed, the whole path stands alone', async ({ browser }) => {
 test('at rest the short words of a transition open its settings, and a signpost does the same for the keyboard', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'design?on=/tonight&moment=waiting&with=in');
+  const page = await enterAs(browser, testServer, 'design?on=/tonight&moment=waiting&with=in');
   const inspector = designScreen.inspector(page);
   await page.locator('[data-transition-words=conversation-ended]').click();
   await expect(pathScreen.goodbyeCard(inspector)).toBeVisible();
@@ -109,7 +109,7 @@ test('at rest the short words of a transition open its settings, and a signpost 
 });
 
 test('on a phone *Who can answer?* stands below the walk, and opens its behaviours', async ({ browser }) => {
-  const page = await enterAs(browser, house, 'design?on=/tonight&with=nobody', {
+  const page = await enterAs(browser, testServer, 'design?on=/tonight&with=nobody', {
     viewport: { width: 390, height: 844 },
   });
   await pathScreen.availabilityToNobodyHome(page).click();
@@ -121,7 +121,7 @@ test('on a phone *Who can answer?* stands below the walk, and opens its behaviou
 test('on a narrow screen what cannot be seen lies over the stage while it is asked for, and Escape gives the stage back', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'design?on=/tonight&moment=waiting&with=in', {
+  const page = await enterAs(browser, testServer, 'design?on=/tonight&moment=waiting&with=in', {
     viewport: { width: 1024, height: 768 },
   });
   const inspector = designScreen.inspector(page);
@@ -146,7 +146,7 @@ test('on a narrow screen what cannot be seen lies over the stage while it is ask
 test('on a phone a visit is tried with stage, behaviours and what is due below one another', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'design?on=/tonight&with=in', {
+  const page = await enterAs(browser, testServer, 'design?on=/tonight&with=in', {
     viewport: { width: 390, height: 844 },
   });
   await trialScreen.open(page).click();

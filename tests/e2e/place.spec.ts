@@ -1,11 +1,11 @@
 import type { Page } from '@playwright/test';
-import { enterAs, expect, expectNoAxe, test, useHouse, visit } from './house';
+import { enterAs, expect, expectNoAxe, test, useTestServer, visit } from './test-server';
 import { designScreen } from './screens/design';
 import { lookScreen } from './screens/look';
 import { publishingScreen } from './screens/publishing';
 import { stageScreen } from './screens/stage';
 
-const house = useHouse();
+const testServer = useTestServer();
 
 const grip = (page: Page) => lookScreen.grip(designScreen.stage(page));
 const inspector = (page: Page) => designScreen.inspector(page);
@@ -23,7 +23,7 @@ async function drag(page: Page, by: { x: number; y: number }): Promise<void> {
 test('the launcher is dragged along the edges, says where it stands, snaps into corners, and is moved by keys as well', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'design?on=/tonight&moment=passing-by');
+  const page = await enterAs(browser, testServer, 'design?on=/tonight&moment=passing-by');
   await expect(grip(page)).toHaveAccessibleName(/^Place: lower right, 20 px from both edges/);
   await expectNoAxe(page, 'the stage with its grip');
   await drag(page, { x: 0, y: -50 });
@@ -59,7 +59,7 @@ test('the launcher is dragged along the edges, says where it stands, snaps into 
 test('with the window open its head is the grip; in Arabic the page is the mirror; visitors get what was dropped', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'design?on=/tonight&moment=at-the-door&with=in&locale=ar');
+  const page = await enterAs(browser, testServer, 'design?on=/tonight&moment=at-the-door&with=in&locale=ar');
   await expect(grip(page)).toHaveAccessibleName(/^Place: lower right, 20 px from both edges/);
   await drag(page, { x: 0, y: -40 });
   await page.mouse.up();
@@ -70,7 +70,7 @@ test('with the window open its head is the grip; in Arabic the page is the mirro
 
   const site = await (await browser.newContext({ locale: 'en' })).newPage();
   await site.setViewportSize({ width: 1000, height: 700 });
-  await site.goto(`${house.site}/tonight`);
+  await site.goto(`${testServer.site}/tonight`);
   const launcher = site.locator('sunny-porch .launcher');
   await expect.poll(async () => (await launcher.boundingBox())?.y).toBe(700 - 60 - 56);
   await launcher.click();
@@ -83,7 +83,7 @@ test('with the window open its head is the grip; in Arabic the page is the mirro
 test('on a phone it may stand in another corner: dragged there, told so before publishing, and only phones see it', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'design?on=/tonight&moment=passing-by&device=phone');
+  const page = await enterAs(browser, testServer, 'design?on=/tonight&moment=passing-by&device=phone');
   await expect(grip(page)).toHaveAccessibleName(/^Place: lower right, 16 px/);
   await drag(page, { x: -130, y: 0 });
   await page.mouse.up();
@@ -96,7 +96,7 @@ test('on a phone it may stand in another corner: dragged there, told so before p
   await publishingScreen.anyPublish(page.getByRole('dialog')).click();
   await expect(page.getByRole('dialog')).toHaveCount(0);
   const sides = async (viewport: { width: number; height: number }) => {
-    const visitor = await visit(browser, `${house.site}/tonight`, { viewport });
+    const visitor = await visit(browser, `${testServer.site}/tonight`, { viewport });
     await expect(visitor.launcher).toBeVisible();
     const box = await visitor.launcher.boundingBox();
     return box !== null && box.x > viewport.width / 2 ? 'right' : 'left';

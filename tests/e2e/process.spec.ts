@@ -5,10 +5,10 @@ import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
-import { expect, test, useHouse, visit } from './house';
+import { expect, test, useTestServer, visit } from './test-server';
 import { widgetScreen } from './screens/widget';
 
-const house = useHouse();
+const testServer = useTestServer();
 
 /** Runs a program of ours to its end and gives what it said. */
 async function endOf(
@@ -24,7 +24,10 @@ async function endOf(
 }
 
 test('a second process on the same data says who holds them, and ends', async () => {
-  const { code, said } = await endOf(['dist/server/entry.mjs'], { PORT: '0', PORCH_DATA: house.dataDir });
+  const { code, said } = await endOf(['dist/server/entry.mjs'], {
+    PORT: '0',
+    PORCH_DATA: testServer.dataDir,
+  });
   expect(code).toBe(1);
   expect(said).toContain('Sunny Porch is running on these data already');
 });
@@ -86,28 +89,33 @@ test('a busy port is said in one sentence with the way out, by the server and by
 });
 
 test('[threat 4] nothing changes without an Origin of our own: not by null, another port, the demo site', async () => {
-  const paths = ['/signin', `/api/s/${house.siteKey}/presence`, `/api/s/${house.siteKey}/publish`];
+  const paths = ['/signin', `/api/s/${testServer.siteKey}/presence`, `/api/s/${testServer.siteKey}/publish`];
   for (const path of paths)
-    for (const origin of [undefined, 'null', house.site, house.app.replace('127.0.0.1', 'localhost')]) {
+    for (const origin of [
+      undefined,
+      'null',
+      testServer.site,
+      testServer.app.replace('127.0.0.1', 'localhost'),
+    ]) {
       const headers: Record<string, string> = {
         'Content-Type': 'application/json',
         ...(origin === undefined ? {} : { Origin: origin }),
       };
-      const response = await fetch(house.app + path, { method: 'POST', body: '{}', headers });
+      const response = await fetch(testServer.app + path, { method: 'POST', body: '{}', headers });
       expect([path, origin, response.status]).toEqual([path, origin, 403]);
     }
 });
 
 test('[threat 7] no page of the application may stand in a frame; what visitors are sent may be read anywhere', async () => {
-  for (const path of ['/signin', '/', '/start', `/s/${house.siteKey}/design`]) {
-    const { headers } = await fetch(house.app + path, { redirect: 'manual' });
+  for (const path of ['/signin', '/', '/start', `/s/${testServer.siteKey}/design`]) {
+    const { headers } = await fetch(testServer.app + path, { redirect: 'manual' });
     expect([
       path,
       headers.get('X-Frame-Options'),
       headers.get('Content-Security-Policy')?.includes("frame-ancestors 'none'"),
     ]).toEqual([path, 'DENY', true]);
   }
-  const script = await fetch(`${house.app}/w/porch.js`);
+  const script = await fetch(`${testServer.app}/w/porch.js`);
   expect([script.headers.get('X-Frame-Options'), script.headers.get('Access-Control-Allow-Origin')]).toEqual([
     null,
     '*',
@@ -116,33 +124,33 @@ test('[threat 7] no page of the application may stand in a frame; what visitors 
 
 test('a broken request for a site’s files answers, and never with a page', async () => {
   for (const [path, status] of [
-    [`/w/${house.siteKey}/d1-0000000000000000.en.json`, 404],
-    [`/w/${house.siteKey}/../../etc/passwd`, 404],
-    [`/w/${house.siteKey}/live.json/more`, 404],
+    [`/w/${testServer.siteKey}/d1-0000000000000000.en.json`, 404],
+    [`/w/${testServer.siteKey}/../../etc/passwd`, 404],
+    [`/w/${testServer.siteKey}/live.json/more`, 404],
     ['/w/zzzzzzzzzzzz/live.json', 404],
-    [`/api/s/${house.siteKey}/draft`, 401],
+    [`/api/s/${testServer.siteKey}/draft`, 401],
     ['/api/s', 404],
   ] as const)
-    expect([path, (await fetch(house.app + path)).status]).toEqual([path, status]);
+    expect([path, (await fetch(testServer.app + path)).status]).toEqual([path, status]);
 });
 
 test('plain next start serves the same: the gate, the tag, and a question that is kept', async ({
   browser,
 }) => {
-  await house.kill();
-  const port = new URL(house.app).port;
+  await testServer.kill();
+  const port = new URL(testServer.app).port;
   const next = spawn(
     process.execPath,
     ['node_modules/next/dist/bin/next', 'start', '-p', port, '-H', '127.0.0.1'],
     {
-      env: { ...process.env, NODE_ENV: 'production', PORCH_DATA: house.dataDir, PORT: port },
+      env: { ...process.env, NODE_ENV: 'production', PORCH_DATA: testServer.dataDir, PORT: port },
     },
   );
   await new Promise<void>((resolve) =>
     next.stdout.on('data', (part: Buffer) => part.toString().includes('Ready') && resolve()),
   );
-  expect((await fetch(`${house.app}/signin`, { method: 'POST' })).status).toBe(403);
-  const visitor = await visit(browser, `${house.site}/tonight`);
+  expect((await fetch(`${testServer.app}/signin`, { method: 'POST' })).status).toBe(403);
+  const visitor = await visit(browser, `${testServer.site}/tonight`);
   await visitor.launcher.click();
   await widgetScreen.noteText(visitor.window).fill('Kept by the plain server too?');
   await widgetScreen.email(visitor.window).fill('joana@example.org');
@@ -151,5 +159,5 @@ test('plain next start serves the same: the gate, the tag, and a question that i
   const gone = new Promise((resolve) => next.once('exit', resolve));
   next.kill('SIGKILL');
   await gone;
-  await house.restart();
+  await testServer.restart();
 });

@@ -1,9 +1,17 @@
-import { beIn, enterAs, expect, expectNoAxe, expectNoSidewaysScroll, test, useHouse } from './house';
+import {
+  beIn,
+  enterAs,
+  expect,
+  expectNoAxe,
+  expectNoSidewaysScroll,
+  test,
+  useTestServer,
+} from './test-server';
 import { conversationsScreen } from './screens/conversations';
 import { frameScreen } from './screens/frame';
 import { pathScreen } from './screens/path';
 
-const house = useHouse();
+const testServer = useTestServer();
 const SCREENS = [
   'today',
   'design',
@@ -24,12 +32,12 @@ const VIEWS = [
 
 for (const { name, ...view } of VIEWS) {
   test(`no screen has anything for axe, scrolls sideways or logs an error ${name}`, async ({ browser }) => {
-    const page = await enterAs(browser, house, 'today', view);
+    const page = await enterAs(browser, testServer, 'today', view);
     const errors: string[] = [];
     page.on('console', (message) => message.type() === 'error' && errors.push(message.text()));
     page.on('pageerror', (error) => errors.push(error.message));
     for (const screen of SCREENS) {
-      await page.goto(`${house.app}/s/${house.siteKey}/${screen}`);
+      await page.goto(`${testServer.app}/s/${testServer.siteKey}/${screen}`);
       await expect(page.getByRole('heading', { level: 1 })).toBeAttached();
       await expect(page.getByRole('progressbar')).toHaveCount(0);
       await expectNoAxe(page, screen);
@@ -42,7 +50,7 @@ for (const { name, ...view } of VIEWS) {
 test('every moment card of the path and a chosen conversation have nothing for axe either', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'design');
+  const page = await enterAs(browser, testServer, 'design');
   for (const momentCard of [
     'Passing by',
     'At the door',
@@ -55,7 +63,7 @@ test('every moment card of the path and a chosen conversation have nothing for a
     await pathScreen.moment(momentCard)(pathScreen.path(page)).click();
     await expectNoAxe(page, momentCard);
   }
-  await page.goto(`${house.app}/s/${house.siteKey}/conversations`);
+  await page.goto(`${testServer.app}/s/${testServer.siteKey}/conversations`);
   await conversationsScreen.list(page).getByRole('button').first().click();
   await expect(conversationsScreen.messages(page)).toBeVisible();
   await expectNoAxe(page, 'a conversation');
@@ -64,7 +72,7 @@ test('every moment card of the path and a chosen conversation have nothing for a
 test('the palette finds a setting by the trade’s word and leads there; the sheet shows all keys', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'today');
+  const page = await enterAs(browser, testServer, 'today');
   for (const [word, place, lands] of [
     ['offline form', 'Note form, for when nobody is home', /design\?moment=nobody-home$/],
     ['embed', 'The tag', /install$/],
@@ -85,13 +93,13 @@ test('the palette finds a setting by the trade’s word and leads there; the she
 });
 
 test('a responder sees no Design, and its address says so', async ({ browser }) => {
-  const page = await enterAs(browser, house, 'today', { who: 'Rui' });
+  const page = await enterAs(browser, testServer, 'today', { who: 'Rui' });
   await expect(frameScreen.conversationsLink(page)).toBeVisible();
   await expect(frameScreen.designLink(page)).toHaveCount(0);
 });
 
 test('the theme that was chosen stays, and the lamp stands with its word', async ({ browser }) => {
-  const page = await enterAs(browser, house, 'today', { colorScheme: 'light' });
+  const page = await enterAs(browser, testServer, 'today', { colorScheme: 'light' });
   await beIn(page, true);
   await expect(page.getByRole('banner')).toContainText('Somebody is in');
   await frameScreen.account(page).click();
@@ -105,8 +113,8 @@ test('the theme that was chosen stays, and the lamp stands with its word', async
 test('an address of somebody else’s site, and one that leads nowhere, say so and lead home', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'today');
-  for (const address of [`${house.app}/s/zzzzzzzzzzzz/today`, `${house.app}/nowhere`]) {
+  const page = await enterAs(browser, testServer, 'today');
+  for (const address of [`${testServer.app}/s/zzzzzzzzzzzz/today`, `${testServer.app}/nowhere`]) {
     expect((await page.goto(address))?.status()).toBe(404);
     await expect(frameScreen.notFound(page)).toBeVisible();
   }

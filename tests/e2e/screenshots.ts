@@ -1,6 +1,6 @@
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
-import { House, beIn, enterAs, expect, test, useHouse, visit } from './house';
+import { TestServer, beIn, enterAs, expect, test, useTestServer, visit } from './test-server';
 import { conversationsScreen } from './screens/conversations';
 import { designScreen } from './screens/design';
 import { entranceScreen } from './screens/entrance';
@@ -14,7 +14,7 @@ import { teamScreen } from './screens/team';
 import { publishingScreen } from './screens/publishing';
 
 // Not a test of anything: takes the pictures that the README shows (npm run screenshots).
-const house = useHouse();
+const testServer = useTestServer();
 
 async function take(page: Page, name: string): Promise<void> {
   await page.evaluate(() => document.fonts.ready);
@@ -22,10 +22,10 @@ async function take(page: Page, name: string): Promise<void> {
 }
 
 test('Design, Conversations, Today, Install and the widget on the site', async ({ browser }) => {
-  const desk = await enterAs(browser, house, 'conversations');
+  const desk = await enterAs(browser, testServer, 'conversations');
   await beIn(desk, true);
   await expect(frameScreen.answering(desk)).toHaveCount(0);
-  const visitor = await visit(browser, `${house.site}/tonight`);
+  const visitor = await visit(browser, `${testServer.site}/tonight`);
   await visitor.launcher.click();
   await visitor.say('Is the last ferry back after the late look?');
   await conversationsScreen.list(desk).getByText('Is the last ferry back').click();
@@ -38,52 +38,54 @@ test('Design, Conversations, Today, Install and the widget on the site', async (
   await take(visitor.page, 'visitor');
   await expect(frameScreen.visitorsSeeThis(desk)).toHaveCount(0, { timeout: 15_000 });
   await take(desk, 'conversations');
-  await desk.goto(`${house.app}/s/${house.siteKey}/today`);
+  await desk.goto(`${testServer.app}/s/${testServer.siteKey}/today`);
   await expect(todayScreen.heading(desk)).toBeVisible();
   await expect(frameScreen.answeringSwitch(desk)).toBeVisible();
   await take(desk, 'today');
-  await desk.goto(`${house.app}/s/${house.siteKey}/versions`);
+  await desk.goto(`${testServer.app}/s/${testServer.siteKey}/versions`);
   await versionsScreen.compare(versionsScreen.third(desk)).click();
   await expect(versionsScreen.changes(desk)).toBeVisible();
   await take(desk, 'versions');
-  await desk.goto(`${house.app}/s/${house.siteKey}/team`);
+  await desk.goto(`${testServer.app}/s/${testServer.siteKey}/team`);
   await expect(teamScreen.inesHeading(desk)).toBeVisible();
   await take(desk, 'team');
-  await desk.goto(`${house.app}/s/${house.siteKey}/install`);
+  await desk.goto(`${testServer.app}/s/${testServer.siteKey}/install`);
   await expect(publishingScreen.fromNextPageView(desk)).toBeVisible();
   await take(desk, 'install');
-  await desk.goto(`${house.app}/s/${house.siteKey}/design?on=/tonight&moment=waiting`);
+  await desk.goto(`${testServer.app}/s/${testServer.siteKey}/design?on=/tonight&moment=waiting`);
   await expect(designScreen.stage(desk).locator('sunny-porch .window')).toBeVisible();
   // Footprints follow a little later than the stage.
   await expect(desk.locator('[data-moment-card=invited]')).toHaveAccessibleName(/gets here by themselves/);
   await take(desk, 'design');
-  await desk.goto(`${house.app}/s/${house.siteKey}/design?on=/tonight&path=whole`);
+  await desk.goto(`${testServer.app}/s/${testServer.siteKey}/design?on=/tonight&path=whole`);
   await expect(pathScreen.whole(desk).locator('sunny-porch .launcher').first()).toBeVisible();
   await expect(desk.locator('[data-moment-card=invited]')).toHaveAccessibleName(/gets here by themselves/);
   await take(desk, 'design-whole-path');
-  await desk.goto(`${house.app}/s/${house.siteKey}/design?on=/groups/schools&moment=talking&side=everywhere`);
+  await desk.goto(
+    `${testServer.app}/s/${testServer.siteKey}/design?on=/groups/schools&moment=talking&side=everywhere`,
+  );
   await lookScreen.startingLooks(desk).getByRole('button').first().click();
   await lookScreen.letterboxLook(desk).click();
   await expect(designScreen.stage(desk).locator('sunny-porch .logo')).toHaveJSProperty('complete', true);
   await take(desk, 'look');
-  await desk.goto(`${house.app}/s/${house.siteKey}/design?on=/tonight&try=w10~s50~w30`);
+  await desk.goto(`${testServer.app}/s/${testServer.siteKey}/design?on=/tonight&try=w10~s50~w30`);
   await expect(trialScreen.panel(desk)).toContainText('is on the screen');
   await take(desk, 'design-try');
 });
 
 test('Design in the evening in Arabic, and on a phone', async ({ browser }) => {
-  const evening = await enterAs(browser, house, 'design?on=/eclipse-2027&moment=at-the-door&locale=ar', {
+  const evening = await enterAs(browser, testServer, 'design?on=/eclipse-2027&moment=at-the-door&locale=ar', {
     colorScheme: 'dark',
   });
   await expect(designScreen.stage(evening).locator('sunny-porch .window')).toBeVisible();
   await take(evening, 'design-evening');
-  const phone = await enterAs(browser, house, 'design', { viewport: { width: 390, height: 844 } });
+  const phone = await enterAs(browser, testServer, 'design', { viewport: { width: 390, height: 844 } });
   await expect(pathScreen.passingBy(phone)).toBeVisible();
   await take(phone, 'design-phone');
 });
 
 test('the first page of an empty installation', async ({ browser }) => {
-  const empty = new House();
+  const empty = new TestServer();
   await empty.open({ isEmpty: true });
   const page = await (await browser.newContext()).newPage();
   await page.goto(`${empty.app}/start#${empty.setupCode}`);

@@ -8,9 +8,9 @@ import {
   expectNoAxe,
   expectNoSidewaysScroll,
   test,
-  useHouse,
+  useTestServer,
   visit,
-} from './house';
+} from './test-server';
 import { conversationsScreen } from './screens/conversations';
 import { entranceScreen } from './screens/entrance';
 import { frameScreen } from './screens/frame';
@@ -18,7 +18,7 @@ import { partsScreen } from './screens/parts';
 import { teamScreen } from './screens/team';
 import { widgetScreen } from './screens/widget';
 
-const house = useHouse();
+const testServer = useTestServer();
 
 const deskEntries = (page: Page) =>
   page
@@ -27,7 +27,7 @@ const deskEntries = (page: Page) =>
 
 /** Inês at her desk, who is in. */
 async function openDesk(browser: Browser): Promise<Page> {
-  const desk = await enterAs(browser, house, 'conversations');
+  const desk = await enterAs(browser, testServer, 'conversations');
   await beIn(desk, true);
   return desk;
 }
@@ -55,7 +55,7 @@ test('a question travels through the whole house and back, without a reload on e
   browser,
 }) => {
   const desk = await openDesk(browser);
-  const visitor = await visit(browser, `${house.site}/tonight`);
+  const visitor = await visit(browser, `${testServer.site}/tonight`);
   await expect(visitor.launcher.locator('[data-lamp]')).toHaveAttribute('data-lamp', 'lit');
   await visitor.launcher.click();
   await expect(visitor.window).toContainText('Somebody is in');
@@ -91,7 +91,7 @@ test('a question travels through the whole house and back, without a reload on e
 
 test('the visitor ends it, asks something else, and the same conversation goes on', async ({ browser }) => {
   const desk = await openDesk(browser);
-  const visitor = await visit(browser, `${house.site}/volunteer`);
+  const visitor = await visit(browser, `${testServer.site}/volunteer`);
   await visitor.launcher.click();
   await visitor.say('How large is the big mirror?');
   await choose(desk, 'How large is the big mirror?');
@@ -110,7 +110,7 @@ test('[M7] a reload in the middle repeats no line and loses none; a second tab s
   browser,
 }) => {
   const desk = await openDesk(browser);
-  const visitor = await visit(browser, `${house.site}/visit/access`);
+  const visitor = await visit(browser, `${testServer.site}/visit/access`);
   await visitor.launcher.click();
   await visitor.say('Is the lawn level?');
   await choose(desk, 'Is the lawn level?');
@@ -126,14 +126,14 @@ test('[M7] a reload in the middle repeats no line and loses none; a second tab s
   await expect.poll(() => visitor.entries()).toEqual(before);
   await expect(visitor.window.getByText('is here.')).toHaveCount(1);
   const tab = await visitor.page.context().newPage();
-  await tab.goto(`${house.site}/`);
+  await tab.goto(`${testServer.site}/`);
   await tab.locator('sunny-porch .launcher').click();
   await expect(tab.locator('sunny-porch [data-entry]')).toHaveCount(before.length);
 });
 
 test('a closed window counts what was answered meanwhile', async ({ browser }) => {
   const desk = await openDesk(browser);
-  const visitor = await visit(browser, `${house.site}/sky-log/3`);
+  const visitor = await visit(browser, `${testServer.site}/sky-log/3`);
   await visitor.launcher.click();
   await visitor.say('What are shearwaters?');
   await choose(desk, 'What are shearwaters?');
@@ -149,9 +149,9 @@ test('a closed window counts what was answered meanwhile', async ({ browser }) =
 test('nobody in: no lamp, no word of a person, and a note that is kept and stands in Conversations', async ({
   browser,
 }) => {
-  const desk = await enterAs(browser, house, 'conversations');
+  const desk = await enterAs(browser, testServer, 'conversations');
   await beIn(desk, false);
-  const visitor = await visit(browser, `${house.site}/telescopes/loan`);
+  const visitor = await visit(browser, `${testServer.site}/telescopes/loan`);
   await expect(visitor.launcher.locator('[data-lamp]')).toHaveAttribute('data-lamp', 'unlit');
   await expect(visitor.launcher).toHaveAccessibleName(/^Leave/);
   await visitor.launcher.click();
@@ -174,9 +174,9 @@ test('nobody in: no lamp, no word of a person, and a note that is kept and stand
 test('[V8] “Forget me”: asked once more, kept where the server was not reached, then gone here, at the desk, and after a reload', async ({
   browser,
 }) => {
-  const desk = await enterAs(browser, house, 'conversations');
+  const desk = await enterAs(browser, testServer, 'conversations');
   await beIn(desk, false);
-  const visitor = await visit(browser, `${house.site}/telescopes/loan`);
+  const visitor = await visit(browser, `${testServer.site}/telescopes/loan`);
   await visitor.launcher.click();
   await widgetScreen.noteText(visitor.window).fill('Please send me the loan form.');
   await widgetScreen.email(visitor.window).fill('ana@example.org');
@@ -211,7 +211,7 @@ test('[M5] everybody leaves while the question waits: it goes into the note, and
   browser,
 }) => {
   const desk = await openDesk(browser);
-  const visitor = await visit(browser, `${house.site}/eclipse-2027`);
+  const visitor = await visit(browser, `${testServer.site}/eclipse-2027`);
   await visitor.launcher.click();
   await visitor.say('Do we need filters?');
   await visitor.field.fill('And where do we');
@@ -228,8 +228,8 @@ test('[V9] whoever has written is followed from then on: the pages on the way st
   browser,
 }) => {
   const desk = await openDesk(browser);
-  const visitor = await visit(browser, `${house.site}/visit/getting-here?utm_source=letter`);
-  await visitor.page.goto(`${house.site}/tonight?utm_source=letter`);
+  const visitor = await visit(browser, `${testServer.site}/visit/getting-here?utm_source=letter`);
+  await visitor.page.goto(`${testServer.site}/tonight?utm_source=letter`);
   await visitor.launcher.click();
   await visitor.say('Do you have blankets?');
   await choose(desk, 'Do you have blankets?');
@@ -238,7 +238,7 @@ test('[V9] whoever has written is followed from then on: the pages on the way st
   await answer(desk, 'Plenty.');
   await conversationsScreen.end(desk).click();
   await expect(visitor.window).toHaveAttribute('data-moment', 'goodbye');
-  await visitor.page.goto(`${house.site}/sky-log`);
+  await visitor.page.goto(`${testServer.site}/sky-log`);
   await visitor.launcher.click();
   await widgetScreen.askAgain(visitor.window).click();
   await visitor.say('And tea?');
@@ -253,7 +253,7 @@ test('by keyboard alone: to the launcher, into the window, a question sent, and 
   browser,
 }) => {
   await openDesk(browser);
-  const visitor = await visit(browser, `${house.site}/volunteer`);
+  const visitor = await visit(browser, `${testServer.site}/volunteer`);
   await expect(visitor.launcher).toBeVisible();
   for (
     let count = 0;
@@ -279,7 +279,7 @@ test('on a phone the window is the whole screen, focus stays in it, and nothing 
   browser,
 }) => {
   await openDesk(browser);
-  const visitor = await visit(browser, `${house.site}/tonight`, {
+  const visitor = await visit(browser, `${testServer.site}/tonight`, {
     viewport: { width: 390, height: 844 },
     hasTouch: true,
     isMobile: true,
@@ -303,7 +303,7 @@ test('what is too long stays in the field and is told; the rest of the way is co
   browser,
 }) => {
   await openDesk(browser);
-  const visitor = await visit(browser, `${house.site}/tonight`);
+  const visitor = await visit(browser, `${testServer.site}/tonight`);
   await visitor.launcher.click();
   await visitor.field.fill('x'.repeat(4003));
   await visitor.field.press('Enter');
@@ -318,17 +318,17 @@ test('a line that is cut: what was written is kept, told, and goes out once when
   browser,
 }) => {
   const desk = await openDesk(browser);
-  const visitor = await visit(browser, `${house.site}/visit/getting-here`);
+  const visitor = await visit(browser, `${testServer.site}/visit/getting-here`);
   await visitor.launcher.click();
   await visitor.say('Does the minibus wait?');
-  await house.kill();
+  await testServer.kill();
   await visitor.field.fill('We are nine people');
   await visitor.field.press('Enter');
   await expect(visitor.window).toContainText('This has not reached us yet.');
   await expect(
     desk.getByRole('status').filter({ hasText: 'connection to the server is gone' }),
   ).toBeVisible();
-  await house.restart();
+  await testServer.restart();
   await expect(visitor.window.locator('[data-entry]', { hasText: 'We are nine people' })).toHaveCount(1, {
     timeout: 40_000,
   });
@@ -346,7 +346,7 @@ test('[threat 8] what a visitor sends is text and nothing else, on both sides', 
     dialogs.push(dialog.message());
     void dialog.dismiss();
   });
-  const visitor = await visit(browser, `${house.site}/privacy-not/../tonight`);
+  const visitor = await visit(browser, `${testServer.site}/privacy-not/../tonight`);
   await visitor.launcher.click();
   const texts = [
     '<img src=x onerror=alert(1)>',
@@ -371,7 +371,7 @@ test('[S7] the closed widget asks the pointer on occasions only: an hour of sile
   const asked: string[] = [];
   page.on('request', (request) => request.url().endsWith('/live.json') && asked.push(request.url()));
   await page.clock.install({ time: Date.now() });
-  await page.goto(`${house.site}/volunteer`);
+  await page.goto(`${testServer.site}/volunteer`);
   await page.clock.runFor(4000);
   const lamp = page.locator('sunny-porch .launcher [data-lamp]');
   await expect(lamp).toHaveAttribute('data-lamp', 'lit');
@@ -392,7 +392,7 @@ test('[L4] a device three hours wrong changes nothing: the widget goes by the se
   await openDesk(browser);
   const page = await (await browser.newContext()).newPage();
   await page.clock.install({ time: Date.now() - 3 * 3_600_000 });
-  await page.goto(`${house.site}/volunteer`);
+  await page.goto(`${testServer.site}/volunteer`);
   await page.clock.runFor(4000);
   const lamp = page.locator('sunny-porch .launcher [data-lamp]');
   await expect(lamp).toHaveAttribute('data-lamp', 'lit');
@@ -406,12 +406,12 @@ test('a month later: the session has run out where one is, and the visitor’s w
   browser,
 }) => {
   const desk = await openDesk(browser);
-  const visitor = await visit(browser, `${house.site}/sky-log/1`);
+  const visitor = await visit(browser, `${testServer.site}/sky-log/1`);
   await visitor.launcher.click();
   await visitor.say('Who counted the meteors?');
   await choose(desk, 'Who counted the meteors?');
   await conversationsScreen.reply(desk).fill('Somebody from the');
-  await house.moveTo(Date.now() + 31 * 86_400_000);
+  await testServer.moveTo(Date.now() + 31 * 86_400_000);
   const again = frameScreen.sessionEnded(desk);
   await entranceScreen.email(again).fill('ines@farrowisle.example');
   await entranceScreen.password(again).fill('clear skies tonight');
@@ -422,14 +422,14 @@ test('a month later: the session has run out where one is, and the visitor’s w
   await visitor.launcher.click();
   await expect(visitor.window).not.toHaveAttribute('data-moment', 'waiting');
   expect(await visitor.entries()).toEqual([]);
-  await house.moveTo(Date.now());
+  await testServer.moveTo(Date.now());
 });
 
 test('a page that is left before the server took the words: the next page sends them, once, from the page they were written on', async ({
   browser,
 }) => {
   const desk = await openDesk(browser);
-  const visitor = await visit(browser, `${house.site}/visit/night-programme`);
+  const visitor = await visit(browser, `${testServer.site}/visit/night-programme`);
   await visitor.launcher.click();
   await expect(visitor.field).toBeVisible();
   await visitor.page.route('**/messages', (route) => route.abort());
@@ -437,7 +437,7 @@ test('a page that is left before the server took the words: the next page sends 
   await visitor.field.press('Enter');
   await expect(visitor.window).toContainText('This has not reached us yet.');
   await visitor.page.unroute('**/messages');
-  await visitor.page.goto(`${house.site}/tonight`);
+  await visitor.page.goto(`${testServer.site}/tonight`);
   await choose(desk, 'Is Saturday for requests?');
   await expect(desk.getByRole('log')).toContainText('/visit/night-programme');
   await visitor.launcher.click();
@@ -450,12 +450,12 @@ test('a page that is left before the server took the words: the next page sends 
 test('a face chosen in Team & hours stands beside what one answers, at once, and is initials where it cannot be had', async ({
   browser,
 }) => {
-  const visitor = await visit(browser, `${house.site}/tonight`);
+  const visitor = await visit(browser, `${testServer.site}/tonight`);
   const desk = await openDesk(browser);
   await visitor.launcher.click();
   await visitor.say('Who am I talking to?');
   await choose(desk, 'Who am I talking to?');
-  await desk.goto(`${house.app}/s/${house.siteKey}/team`);
+  await desk.goto(`${testServer.app}/s/${testServer.siteKey}/team`);
   const own = desk.getByRole('listitem').filter({ hasText: 'Inês Matos (you)' });
   await partsScreen.remove(own).click();
   await expect(own.getByRole('img')).toHaveCount(0);
@@ -468,7 +468,7 @@ test('a face chosen in Team & hours stands beside what one answers, at once, and
   await expect(teamScreen.changePhoto(own)).toBeVisible();
   await expect(own.getByRole('alert')).toHaveCount(0);
 
-  await desk.goto(`${house.app}/s/${house.siteKey}/conversations`);
+  await desk.goto(`${testServer.app}/s/${testServer.siteKey}/conversations`);
   await choose(desk, 'Who am I talking to?');
   await answer(desk, 'To Inês, under the dome.');
   const face = visitor.window.locator('.card.person').filter({ hasText: 'under the dome' }).locator('.face');
@@ -494,11 +494,11 @@ test('eight tabs of one desk hear every word by one stream, and go on when the t
   const seen = (page: Page, text: string) => conversationsScreen.list(page).getByText(text);
   while (tabs.length < 8) {
     const tab = await first.context().newPage();
-    await tab.goto(`${house.app}/s/${house.siteKey}/conversations`);
+    await tab.goto(`${testServer.app}/s/${testServer.siteKey}/conversations`);
     await expect(conversationsScreen.list(tab)).toBeVisible();
     tabs.push(tab);
   }
-  const visitor = await visit(browser, `${house.site}/tonight`);
+  const visitor = await visit(browser, `${testServer.site}/tonight`);
   await visitor.launcher.click();
   await visitor.say('How many steps up to the dome?');
   for (const tab of tabs) await expect(seen(tab, 'How many steps up to the dome?')).toBeVisible();
@@ -514,14 +514,14 @@ test('eight tabs of one desk hear every word by one stream, and go on when the t
 test('whoever signs in in the same browser has a stream of their own: a tab that somebody else left open does not keep them out', async ({
   browser,
 }) => {
-  const left = await enterAs(browser, house, 'today');
+  const left = await enterAs(browser, testServer, 'today');
   await beIn(left, false);
   await left.context().clearCookies();
   const own = await left.context().newPage();
-  await own.goto(`${house.app}/signin`);
+  await own.goto(`${testServer.app}/signin`);
   await entranceScreen.demoDoorRui(own).click();
   await own.waitForURL(/\/s\/[a-z0-9]+\/today/);
-  await own.goto(`${house.app}/s/${house.siteKey}/today`);
+  await own.goto(`${testServer.app}/s/${testServer.siteKey}/today`);
   await beIn(own, true);
   await expect(own.getByRole('banner').getByRole('status')).toContainText('Somebody is in');
 });

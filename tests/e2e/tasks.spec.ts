@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { enterAs, expect, test, useHouse } from './house';
+import { enterAs, expect, test, useTestServer } from './test-server';
 import { circumstancesScreen } from './screens/circumstances';
 import { designScreen } from './screens/design';
 import { frameScreen } from './screens/frame';
@@ -7,7 +7,7 @@ import { lookScreen } from './screens/look';
 import { pathScreen } from './screens/path';
 import { todayScreen } from './screens/today';
 
-const house = useHouse();
+const testServer = useTestServer();
 
 /** Somebody who starts on Today; every press of the mouse counts, typing does not. */
 class Stranger {
@@ -26,7 +26,7 @@ class Stranger {
 }
 
 async function onToday(browser: Parameters<typeof enterAs>[0]): Promise<Stranger> {
-  const page = await enterAs(browser, house, 'today');
+  const page = await enterAs(browser, testServer, 'today');
   await expect(todayScreen.heading(page)).toBeVisible();
   return new Stranger(page);
 }

@@ -1,14 +1,14 @@
-import { enterAs, expect, test, useHouse } from './house';
+import { enterAs, expect, test, useTestServer } from './test-server';
 import { designScreen } from './screens/design';
 import { lookScreen } from './screens/look';
 import { pathScreen } from './screens/path';
 
-const house = useHouse();
+const testServer = useTestServer();
 
 test('a change paints the tiles it is seen in, and no other: neither words said elsewhere nor a delay touch them', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'design?on=/tonight&moment=at-the-door&with=in');
+  const page = await enterAs(browser, testServer, 'design?on=/tonight&moment=at-the-door&with=in');
   await expect(pathScreen.path(page).locator('sunny-porch')).toHaveCount(9);
   await expect(designScreen.stage(page).locator('sunny-porch .window')).toBeVisible();
   // The search for what comes first has come back: from here on only changes paint.
@@ -54,7 +54,7 @@ test('a change paints the tiles it is seen in, and no other: neither words said 
 test('law against settings beside a preview: no field beside the stage holds a text that is seen on it', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'design?on=/tonight&with=in');
+  const page = await enterAs(browser, testServer, 'design?on=/tonight&with=in');
   const inspector = designScreen.inspector(page);
   const momentCards = pathScreen.path(page).locator('[data-moment-card]');
   await expect(momentCards).toHaveCount(9);

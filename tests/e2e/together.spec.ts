@@ -1,12 +1,12 @@
 import type { Page } from '@playwright/test';
-import { beIn, enterAs, expect, expectNoAxe, test, useHouse, visit } from './house';
+import { beIn, enterAs, expect, expectNoAxe, test, useTestServer, visit } from './test-server';
 import { designScreen } from './screens/design';
 import { frameScreen } from './screens/frame';
 import { partsScreen } from './screens/parts';
 import { pathScreen } from './screens/path';
 import { publishingScreen } from './screens/publishing';
 
-const house = useHouse();
+const testServer = useTestServer();
 
 const stage = (page: Page) => designScreen.stage(page);
 const inspector = (page: Page) => designScreen.inspector(page);
@@ -24,8 +24,8 @@ async function greet(page: Page, text: string): Promise<void> {
 test('two people word the same text: the second one gets both wordings and the choice; different texts both stay', async ({
   browser,
 }) => {
-  const first = await enterAs(browser, house, 'design?moment=at-the-door&with=in');
-  const second = await enterAs(browser, house, 'design?moment=at-the-door&with=in');
+  const first = await enterAs(browser, testServer, 'design?moment=at-the-door&with=in');
+  const second = await enterAs(browser, testServer, 'design?moment=at-the-door&with=in');
   await expect(greeting(first)).toBeVisible();
   await expect(greeting(second)).toBeVisible();
   await greet(first, 'Good evening from the dome.');
@@ -54,7 +54,7 @@ test('two people word the same text: the second one gets both wordings and the c
 test('who gets the notes holds at once, outside of the draft, and is undone in one click', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'design?on=/tonight');
+  const page = await enterAs(browser, testServer, 'design?on=/tonight');
   const changes = await publishingScreen.button(page).textContent();
   await page.locator('[data-transition-words=note-sent]').click();
   await expect(inspector(page)).toContainText('of Night desk, under Conversations.');
@@ -78,7 +78,7 @@ test('who gets the notes holds at once, outside of the draft, and is undone in o
 test('[M4] [M5] whether a question stays when we close, and whether another may follow: set on the way, said by its label, heard by visitors', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'design?on=/tonight&moment=waiting&with=in');
+  const page = await enterAs(browser, testServer, 'design?on=/tonight&moment=waiting&with=in');
   await pathScreen.weCloseMeanwhile(stage(page)).click();
   await designScreen.keepsWaiting(inspector(page)).click();
   await expect(inspector(page)).toContainText('the question stays, and an answer by mail is offered');
@@ -94,7 +94,7 @@ test('[M4] [M5] whether a question stays when we close, and whether another may 
   await expect(publishingScreen.isLive(page)).toBeVisible();
 
   await beIn(page, true);
-  const visitor = await visit(browser, `${house.site}/tonight`);
+  const visitor = await visit(browser, `${testServer.site}/tonight`);
   await visitor.launcher.click();
   await visitor.say('Is the dome heated?');
   await expect(visitor.window.locator('[data-say="waiting.status"]')).toBeVisible();

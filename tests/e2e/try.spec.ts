@@ -1,16 +1,16 @@
-import { enterAs, expect, expectNoAxe, expectNoSidewaysScroll, test, useHouse } from './house';
+import { enterAs, expect, expectNoAxe, expectNoSidewaysScroll, test, useTestServer } from './test-server';
 import { circumstancesScreen } from './screens/circumstances';
 import { designScreen } from './screens/design';
 import { partsScreen } from './screens/parts';
 import { publishingScreen } from './screens/publishing';
 import { trialScreen } from './screens/trial';
 
-const house = useHouse();
+const testServer = useTestServer();
 
 test('a visit is tried step by step: what shows, what comes next and when, why the rest does not; it stands in the address', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'design?on=/tonight&with=in');
+  const page = await enterAs(browser, testServer, 'design?on=/tonight&with=in');
   await trialScreen.open(page).click();
   const visit = trialScreen.visit(page);
   const panel = trialScreen.panel(page);
@@ -58,7 +58,7 @@ test('a visit is tried step by step: what shows, what comes next and when, why t
 test('who arrives, when and with whom is what the circumstances say, and the engine goes by the draft as it stands', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'design?on=/tonight&with=nobody&try=open');
+  const page = await enterAs(browser, testServer, 'design?on=/tonight&with=nobody&try=open');
   const panel = trialScreen.panel(page);
   await expect(panel).toContainText('Nobody home');
   await circumstancesScreen.who(page).click();
@@ -71,7 +71,7 @@ test('who arrives, when and with whom is what the circumstances say, and the eng
 test('a visit is kept as a check: it is walked with every change of the draft, and told before publishing', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'design?on=/tonight&with=in&try=w40');
+  const page = await enterAs(browser, testServer, 'design?on=/tonight&with=in&try=w40');
   const panel = trialScreen.panel(page);
   const keep = trialScreen.keepForm(panel);
   await trialScreen.keepName(keep).fill('Somebody who stays');

@@ -1,6 +1,15 @@
 import { readFileSync } from 'node:fs';
 import type { Locator, Page } from '@playwright/test';
-import { beIn, enterAs, expect, expectNoAxe, expectNoSidewaysScroll, test, useHouse, visit } from './house';
+import {
+  beIn,
+  enterAs,
+  expect,
+  expectNoAxe,
+  expectNoSidewaysScroll,
+  test,
+  useTestServer,
+  visit,
+} from './test-server';
 import { designScreen } from './screens/design';
 import { frameScreen } from './screens/frame';
 import { lookScreen } from './screens/look';
@@ -9,7 +18,7 @@ import { pathScreen } from './screens/path';
 import { publishingScreen } from './screens/publishing';
 import { versionsScreen } from './screens/versions';
 
-const house = useHouse();
+const testServer = useTestServer();
 const DAY_MS = 86_400_000;
 
 /** What the observatory's clock reads at an instant, as a date field takes it. */
@@ -40,7 +49,7 @@ async function publish(page: Page, remark: string): Promise<void> {
 test('the versions of the demo: who, when, with which remark and for how long; any two compared in words', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'versions');
+  const page = await enterAs(browser, testServer, 'versions');
   await expect(version(page, 4)).toContainText('live now');
   await expect(version(page, 3)).toContainText('Two dark nights for the Leonids');
   await expect(version(page, 3)).toContainText(/Inês Matos\. For the time from \w+,? \d+ Nov/);
@@ -58,7 +67,7 @@ test('the versions of the demo: who, when, with which remark and for how long; a
 test('a version is looked at on the stage, where nothing can be changed, and the draft is as it was', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'versions');
+  const page = await enterAs(browser, testServer, 'versions');
   await versionsScreen.lookAt(version(page, 3)).click();
   const stage = designScreen.stage(page);
   await expect(page.getByRole('status').filter({ hasText: 'Version 3, to look at' })).toBeVisible();
@@ -75,13 +84,13 @@ test('a version is looked at on the stage, where nothing can be changed, and the
 test('task 12: last week’s version is brought back in three clicks; visitors get it, the draft follows, undo gives back what was there', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'design');
+  const page = await enterAs(browser, testServer, 'design');
   await paint(page, '#2f6f8f');
   await publish(page, 'bluer');
-  const visitor = await visit(browser, `${house.site}/tonight`);
+  const visitor = await visit(browser, `${testServer.site}/tonight`);
   await expect(visitor.launcher).toHaveCSS('background-color', 'rgb(47, 111, 143)');
 
-  await page.goto(`${house.app}/s/${house.siteKey}/today`);
+  await page.goto(`${testServer.app}/s/${testServer.siteKey}/today`);
   await versionsScreen.link(page).click(); // 1
   await versionsScreen.bringBack(version(page, 4)).click(); // 2
   const dialog = versionsScreen.bringBackFourth(page);
@@ -92,7 +101,7 @@ test('task 12: last week’s version is brought back in three clicks; visitors g
 
   await visitor.page.reload();
   await expect(visitor.launcher).toHaveCSS('background-color', 'rgb(122, 46, 93)');
-  await page.goto(`${house.app}/s/${house.siteKey}/design`);
+  await page.goto(`${testServer.app}/s/${testServer.siteKey}/design`);
   await expect(publishingScreen.nothing(page)).toBeVisible();
   await versionsScreen.undoBringBack(page).click();
   await expect(publishingScreen.publishCount(1)(page)).toBeEnabled();
@@ -104,7 +113,7 @@ test('task 9: a look for a few nights, set in six clicks, begins and ends by its
   browser,
 }) => {
   const now = Date.now();
-  const page = await enterAs(browser, house, 'today');
+  const page = await enterAs(browser, testServer, 'today');
   await frameScreen.designLink(frameScreen.screens(page)).click(); // 1
   await designScreen.lookTab(page).click(); // 2
   await lookScreen.brandColour(page).fill('#1f5b4a');
@@ -131,17 +140,17 @@ test('task 9: a look for a few nights, set in six clicks, begins and ends by its
   await expect(publishingScreen.nothing(page)).toBeVisible();
 
   const seen = async (): Promise<string> => {
-    const visitor = await visit(browser, `${house.site}/tonight`);
+    const visitor = await visit(browser, `${testServer.site}/tonight`);
     await expect(visitor.launcher).toBeVisible();
     return visitor.launcher.evaluate((one) => getComputedStyle(one).backgroundColor);
   };
   expect(await seen()).toBe('rgb(122, 46, 93)');
-  await house.moveTo(now + DAY_MS + 60_000);
+  await testServer.moveTo(now + DAY_MS + 60_000);
   expect(await seen()).toBe('rgb(31, 91, 74)');
-  const later = await enterAs(browser, house, 'versions');
+  const later = await enterAs(browser, testServer, 'versions');
   await expect(versionsScreen.scheduled(later)).toContainText(/^Set for later\s*Version \d+ until /);
   // [L6] Publishing meanwhile changes what comes after, and says so.
-  await later.goto(`${house.app}/s/${house.siteKey}/design`);
+  await later.goto(`${testServer.app}/s/${testServer.siteKey}/design`);
   await paint(later, '#2f6f8f');
   await publishingScreen.publishCount(1)(later).click();
   await expect(later.getByRole('note')).toContainText(
@@ -150,10 +159,10 @@ test('task 9: a look for a few nights, set in six clicks, begins and ends by its
   await partsScreen.cancel(later).click();
   await designScreen.undo(later).click();
   await expect(publishingScreen.nothing(later)).toBeVisible();
-  await house.moveTo(now + 3 * DAY_MS + 60_000);
+  await testServer.moveTo(now + 3 * DAY_MS + 60_000);
   expect(await seen()).toBe('rgb(122, 46, 93)');
-  await house.moveTo(now);
-  const again = await enterAs(browser, house, 'versions');
+  await testServer.moveTo(now);
+  const again = await enterAs(browser, testServer, 'versions');
   await versionsScreen.cancelScheduled(again).click();
   await expect(versionsScreen.scheduled(again)).toHaveCount(0);
 });
@@ -161,16 +170,16 @@ test('task 9: a look for a few nights, set in six clicks, begins and ends by its
 test('[M8] one switch pauses the whole widget: no page shows it, who talks goes on, and it comes back', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'versions');
+  const page = await enterAs(browser, testServer, 'versions');
   await beIn(page, true);
-  const talking = await visit(browser, `${house.site}/tonight`);
+  const talking = await visit(browser, `${testServer.site}/tonight`);
   await talking.launcher.click();
   await talking.say('Is the dome open?');
   await versionsScreen.pause(page).click();
   await expect(versionsScreen.isPaused(page)).toBeVisible();
   await expect(frameScreen.pausedLink(page)).toBeVisible();
   await expectNoAxe(page, 'paused');
-  const other = await visit(browser, `${house.site}/tonight`);
+  const other = await visit(browser, `${testServer.site}/tonight`);
   await other.page.waitForResponse(/live\.json/);
   await expect(other.launcher).toHaveCount(0);
   await talking.say('And may I bring a friend?');
@@ -184,7 +193,7 @@ test('[M8] one switch pauses the whole widget: no page shows it, who talks goes 
 test('the design goes out as a file, is changed there, and comes in: shown in words first, then in the draft; one that does not fit is told line by line', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'versions');
+  const page = await enterAs(browser, testServer, 'versions');
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     versionsScreen.exportDraft(page).click(),
@@ -211,7 +220,7 @@ test('the design goes out as a file, is changed there, and comes in: shown in wo
   await expect(dialog).toContainText('“Everywhere”: Brand colour: #7a2e5d → #1f6f6b');
   await versionsScreen.useFile(dialog).click();
   await expect(dialog).toHaveCount(0);
-  await page.goto(`${house.app}/s/${house.siteKey}/design`);
+  await page.goto(`${testServer.app}/s/${testServer.siteKey}/design`);
   await expect(publishingScreen.publishCount(1)(page)).toBeEnabled();
   await versionsScreen.undoFile(page).click();
   await expect(publishingScreen.nothing(page)).toBeVisible();
@@ -220,7 +229,7 @@ test('the design goes out as a file, is changed there, and comes in: shown in wo
 test('[threat 18] the draft on the real site, for one tab alone: a band says so, nobody else sees it, no address holds the secret, and it can be ended', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, house, 'design');
+  const page = await enterAs(browser, testServer, 'design');
   await paint(page, '#6b3fa0');
   await publishingScreen.publishCount(1)(page).click();
   await versionsScreen.privateLink(page).click();
@@ -238,14 +247,14 @@ test('[threat 18] the draft on the real site, for one tab alone: a band says so,
   await expect(band.getByRole('status')).toHaveText(
     'Only you see this: the draft of Farrow Isle Observatory.',
   );
-  expect(own.url()).toBe(`${house.site}/`);
+  expect(own.url()).toBe(`${testServer.site}/`);
   await expectNoAxe(own, 'the band of a private view');
-  await own.goto(`${house.site}/tonight`);
+  await own.goto(`${testServer.site}/tonight`);
   await expect(launcher).toHaveCSS('background-color', 'rgb(107, 63, 160)');
   expect(secret.length).toBe(43);
   expect(sent.filter((one) => one.includes(secret))).toEqual([]);
-  expect(house.printed).not.toContain(secret);
-  const other = await visit(browser, `${house.site}/tonight`);
+  expect(testServer.printed).not.toContain(secret);
+  const other = await visit(browser, `${testServer.site}/tonight`);
   await expect(other.launcher).toHaveCSS('background-color', 'rgb(122, 46, 93)');
   await expect(other.page.locator('sunny-porch-draft')).toHaveCount(0);
 

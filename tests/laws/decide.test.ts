@@ -42,15 +42,15 @@ function expectSilence(first: Decision, later: Decision): void {
 /** Something the page did: the facts that a signal carries. */
 function afterSignal(signal: Signal, visit: Circumstances): Circumstances {
   const { page } = visit;
-  if (page.pulse !== null && ['leave', 'click', 'form'].includes(signal)) return visit; // one at a time
+  if (page.instantEvent !== null && ['leave', 'click', 'form'].includes(signal)) return visit; // one at a time
   const changes: Readonly<Record<Signal, Partial<Circumstances['page']>>> = {
     scroll: { scrolled: 100 },
-    leave: { pulse: { kind: 'leaving' } },
+    leave: { instantEvent: { kind: 'leaving' } },
     activity: { idle: { doneMs: 0, since: page.isVisible ? visit.now : null } },
-    click: { pulse: { kind: 'clicked', selector: '.map' } },
+    click: { instantEvent: { kind: 'clicked', selector: '.map' } },
     seen: { seen: ['.map'] },
     focus: { isTyping: !page.isTyping },
-    form: { pulse: { kind: 'form-left' } },
+    form: { instantEvent: { kind: 'form-left' } },
   };
   return { ...visit, page: { ...page, ...changes[signal] } };
 }
@@ -132,21 +132,21 @@ describe('the laws of deciding', () => {
     forAll(4000, (_, site, visit) => {
       const decision = decide(site, visit);
       const verdicts = explain(site, visit);
-      expect(verdicts.filter(({ standing }) => standing === 'decided').map(({ reason }) => reason)).toEqual(
-        decision.because,
-      );
+      expect(
+        verdicts.filter(({ outcome: standing }) => standing === 'decided').map(({ reason }) => reason),
+      ).toEqual(decision.because);
       const kinds = decision.because.map(({ about }) => about);
       expect(new Set(kinds).size).toBe(kinds.length);
       const others = verdicts.filter(
-        ({ standing, reason }) => standing !== 'decided' && reason.about === 'invitation',
+        ({ outcome: standing, reason }) => standing !== 'decided' && reason.about === 'invitation',
       );
       if (decision.show !== null)
         expect(others.map(({ reason }) => reason.facts['invitation'])).not.toContain(decision.show);
       // Whatever explain calls free and ready would show if those before it did not.
-      for (const { reason, lacks } of others) {
-        if (reason.code === 'conditions-hold') expect(lacks).toEqual([]);
+      for (const { reason, unmet } of others) {
+        if (reason.code === 'conditions-hold') expect(unmet).toEqual([]);
         if (reason.code === 'condition-fails' || reason.code === 'not-yet')
-          expect(lacks?.length).toBeGreaterThan(0);
+          expect(unmet?.length).toBeGreaterThan(0);
       }
     });
   });

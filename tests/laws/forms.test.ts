@@ -9,7 +9,7 @@ import { AfterInput, MessageInput, NoteInput } from '../../src/server/input/visi
 import { parseInput } from '../../src/server/input/parse-input';
 import { checkForm } from '../../src/server/usecases/forms';
 import { type Dice, diceOf } from '../made/dice';
-import { madeHouse, madePorch } from '../made/house';
+import { makeTestServer, madePorch } from '../made/test-server';
 import { EVENING, madeSite } from '../made/site';
 
 const SEED = 20_261_126;
@@ -54,8 +54,8 @@ function anyFields(dice: Dice): WireField[] {
 
 describe('forms', () => {
   it('[L10] whatever validates in the widget validates on the server, and the reverse, with the same messages, by the design it was given under', async () => {
-    const house = await madeHouse();
-    const { siteId } = await madePorch(house, 'farrowisle');
+    const testServer = await makeTestServer();
+    const { siteId } = await madePorch(testServer, 'farrowisle');
     const published = madeSite().design;
     let [fits, fails] = [0, 0];
     for (let turn = 0; turn < 40; turn++) {
@@ -68,7 +68,7 @@ describe('forms', () => {
       const design = `d${turn + 50}-0123456789abcdef`;
       const body = gzipSync(JSON.stringify({ ...published, widgets }));
       await insertFile(
-        house.db,
+        testServer.db,
         siteId,
         { name: `${design}.en.json`, kind: 'design', versionNumber: null, factsRevision: null, body },
         EVENING,
@@ -101,7 +101,7 @@ describe('forms', () => {
               : place === 'before'
                 ? parseInput(MessageInput, { ...said, replies: given })
                 : parseInput(AfterInput, { ...under, replies: given });
-          return parsed.ok ? (await checkForm(house, siteId, place, parsed.value)).faults : null;
+          return parsed.ok ? (await checkForm(testServer, siteId, place, parsed.value)).faults : null;
         };
         if (Object.keys(own.faults).length === 0) {
           fits++;

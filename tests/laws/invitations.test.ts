@@ -5,14 +5,14 @@ import { EMPTY_MEMORY, type Memory } from '../../src/core/decide/memory';
 import { FRESH_MS } from '../../src/core/decide/state';
 import { arrivingAt } from '../../src/core/rehearse/arriving';
 import {
-  type Act,
+  type VisitStep,
   type VisitEvent,
-  type Walk,
+  type VisitSimulation,
   openTab,
-  doAct,
+  takeStep,
   replay,
   waitUntil,
-} from '../../src/core/rehearse/walk';
+} from '../../src/core/rehearse/visit-simulation';
 import { type Circumstances, type Level } from '../../src/core/model/circumstances';
 import { DAY_MS, MINUTE_MS, SECOND_MS } from '../../src/core/model/units';
 import type { WireInvitation } from '../../src/core/wire/design-file';
@@ -24,15 +24,15 @@ import { EVENING, madeTalk } from '../made/site';
 const SEED = 20_261_126;
 const PATHS = ['/', '/tonight', '/groups/schools', '/visit', '/visit#map', '/#/sky'];
 
-function anyAct(dice: Dice, now: number): Act {
-  const acts: (() => Act)[] = [
+function anyAct(dice: Dice, now: number): VisitStep {
+  const acts: (() => VisitStep)[] = [
     () => ({ kind: 'page', address: `https://farrowisle.example${dice.pick(PATHS)}` }),
     () => ({ kind: 'scroll', percent: dice.int(1, 101) }),
     () => ({ kind: 'scroll', percent: 100 }),
     () => ({ kind: 'seen', selector: '.map' }),
     () => ({
-      kind: 'pulse',
-      pulse: dice.pick([
+      kind: 'instant',
+      instantEvent: dice.pick([
         { kind: 'leaving' },
         { kind: 'form-left' },
         { kind: 'clicked', selector: '.map' },
@@ -76,7 +76,7 @@ interface Shown {
 
 /** A browser with up to four tabs over one memory. What it shows is written down by the test, not by the engine. */
 function browse(dice: Dice, site: PublishedSite, level: Level): number {
-  const tabs: Walk[] = [];
+  const tabs: VisitSimulation[] = [];
   const views: number[] = [];
   const opened: boolean[] = [];
   const shown: Shown[] = [];
@@ -85,7 +85,7 @@ function browse(dice: Dice, site: PublishedSite, level: Level): number {
   let restUntil = 0;
   let view = 0;
 
-  const put = (place: number, before: Walk, after: Walk): void => {
+  const put = (place: number, before: VisitSimulation, after: VisitSimulation): void => {
     tabs[place] = after;
     memory = after.circumstances.memory;
     for (const seen of after.seen.slice(before.seen.length))
@@ -110,7 +110,7 @@ function browse(dice: Dice, site: PublishedSite, level: Level): number {
     id: string,
     at: number,
     place: number,
-    { circumstances, site: told }: Walk,
+    { circumstances, site: told }: VisitSimulation,
   ): void => {
     const widget = told.design.widgets.find(({ invitations }) => invitations.some((one) => one[0] === id));
     const [, , , needsMemory, days, atMost] = widget?.invitations.find(
@@ -157,16 +157,19 @@ function browse(dice: Dice, site: PublishedSite, level: Level): number {
     if (atMost > 0) expect(same.length, 'so many in all').toBeLessThan(atMost);
   };
 
-  const shared = (walk: Walk): Walk => ({ ...walk, circumstances: { ...walk.circumstances, memory } });
+  const shared = (simulation: VisitSimulation): VisitSimulation => ({
+    ...simulation,
+    circumstances: { ...simulation.circumstances, memory },
+  });
 
   /** When the engine wants to be asked in each tab; asked anew only where the tab or the memory has changed. */
-  const wakes: { walk: Walk; memory: Memory; at: number }[] = [];
+  const wakes: { simulation: VisitSimulation; memory: Memory; at: number }[] = [];
   const wakeOf = (place: number): number => {
-    const walk = tabs[place] as Walk;
+    const simulation = tabs[place] as VisitSimulation;
     const known = wakes[place];
-    if (known !== undefined && known.walk === walk && known.memory === memory) return known.at;
-    const at = decide(walk.site, shared(walk).circumstances).askAgainAt ?? Infinity;
-    wakes[place] = { walk, memory, at };
+    if (known !== undefined && known.simulation === simulation && known.memory === memory) return known.at;
+    const at = decide(simulation.site, shared(simulation).circumstances).askAgainAt ?? Infinity;
+    wakes[place] = { simulation, memory, at };
     return at;
   };
 
@@ -177,11 +180,11 @@ function browse(dice: Dice, site: PublishedSite, level: Level): number {
       const first = Math.min(...all);
       if (first > until) break;
       const place = all.indexOf(first);
-      const before = tabs[place] as Walk;
+      const before = tabs[place] as VisitSimulation;
       put(place, before, waitUntil(shared(before), first));
     }
-    tabs.forEach((walk, place) => {
-      tabs[place] = { ...walk, circumstances: { ...walk.circumstances, now: until } };
+    tabs.forEach((simulation, place) => {
+      tabs[place] = { ...simulation, circumstances: { ...simulation.circumstances, now: until } };
     });
     now = until;
   };
@@ -207,7 +210,7 @@ function browse(dice: Dice, site: PublishedSite, level: Level): number {
     }
     const place = dice.int(0, tabs.length);
     const act = anyAct(dice, now);
-    const before = tabs[place] as Walk;
+    const before = tabs[place] as VisitSimulation;
     if (act.kind === 'page') {
       views[place] = view++; // a fragment may go on with the page view: then its counts only get stricter
       opened[place] = false;
@@ -217,7 +220,7 @@ function browse(dice: Dice, site: PublishedSite, level: Level): number {
       act.kind === 'decline' ||
       (act.kind === 'close' && before.openedByItselfAt !== null && now - before.openedByItselfAt <= 10_000);
     if (isNo && level !== 'none') restUntil = now + (site.design.limits?.[4] ?? 30) * DAY_MS;
-    put(place, before, doAct(shared(before), act));
+    put(place, before, takeStep(shared(before), act));
   }
   return shown.length;
 }
@@ -276,9 +279,12 @@ describe('the laws of inviting', () => {
         ...anyAct(dice, EVENING),
         after: dice.int(0, 60),
       }));
-      const walk = replay(site, startAt('kept', EVENING, EMPTY_MEMORY), before);
-      const after = waitUntil(doAct(walk, { kind: 'decline' }), walk.circumstances.now + DAY_MS / 2);
-      expect(after.seen.slice(walk.seen.length).filter(({ kind }) => kind === 'invited')).toEqual([]);
+      const simulation = replay(site, startAt('kept', EVENING, EMPTY_MEMORY), before);
+      const after = waitUntil(
+        takeStep(simulation, { kind: 'decline' }),
+        simulation.circumstances.now + DAY_MS / 2,
+      );
+      expect(after.seen.slice(simulation.seen.length).filter(({ kind }) => kind === 'invited')).toEqual([]);
     });
   });
 

@@ -3,7 +3,13 @@ import type { Moment } from '../../src/core/model/moment';
 import { TRANSITIONS } from '../../src/core/model/transition';
 import { HOUR_MS } from '../../src/core/model/units';
 import { arrivingAt } from '../../src/core/rehearse/arriving';
-import { type Act, type Walk, beginWalk, doAct, waitUntil } from '../../src/core/rehearse/walk';
+import {
+  type VisitStep,
+  type VisitSimulation,
+  beginSimulation,
+  takeStep,
+  waitUntil,
+} from '../../src/core/rehearse/visit-simulation';
 import type { ConversationFacts } from '../../src/core/wire/talk';
 import { type Dice, diceOf } from '../made/dice';
 import { all, condition, invitations } from '../made/invitations';
@@ -12,22 +18,22 @@ import { DESK, EVENING, madeDesign, madeSite, madeTalk } from '../made/site';
 const SEED = 20_261_126;
 
 /** What the server would answer to what somebody does; null: they cannot do it where they stand. */
-function nextAct(dice: Dice, walk: Walk): Act | null {
-  const { circumstances } = walk;
+function nextAct(dice: Dice, simulation: VisitSimulation): VisitStep | null {
+  const { circumstances } = simulation;
   const { conversation: talk, now, moment, isWindowOpen } = circumstances;
-  const told = (change: Partial<ConversationFacts>): Act => ({
+  const told = (change: Partial<ConversationFacts>): VisitStep => ({
     kind: 'told',
     conversation: { ...(talk ?? madeTalk({ askedMs: now, lastMs: now, waitingMs: now })), ...change },
   });
   // Twelve quiet hours have ended it, whether the server has looked yet or not.
   const isQuiet = talk !== null && now - talk.lastMs >= 12 * HOUR_MS;
   const isRunning = !isQuiet && (talk?.standing === 'asked' || talk?.standing === 'joined');
-  const says = (): Act => {
+  const says = (): VisitStep => {
     if (talk?.standing === 'note' || isRunning)
       return told({ lastMs: now, waitingMs: talk?.waitingMs ?? now });
     return told({ standing: 'asked', askedMs: now, lastMs: now, waitingMs: now, endedBy: null });
   };
-  const acts: (() => Act | null)[] = [
+  const acts: (() => VisitStep | null)[] = [
     () => ({ kind: 'open' }),
     () => (isWindowOpen ? { kind: 'close' } : null),
     () => (moment === 'invited' ? { kind: dice.pick(['accept', 'decline'] as const) } : null),
@@ -74,7 +80,7 @@ function isOutsideOfTheLaw(from: Moment, to: Moment, hadTalk: boolean): boolean 
 
 describe('moments', () => {
   it('[M6] two successive moments are equal or joined by one of the transitions, and each of the nineteen is walked', () => {
-    const walked = new Set<string>();
+    const visited = new Set<string>();
     const design = madeDesign({
       ...invitations(
         { when: all(condition({ kind: 'on-page', seconds: 20 })) },
@@ -94,31 +100,31 @@ describe('moments', () => {
         design,
         teams: { [DESK]: dice.pick(['in', 'nearby', 'nobody', 'busy'] as const) },
       });
-      let walk = beginWalk(site, {
+      let simulation = beginSimulation(site, {
         ...arrivingAt('https://farrowisle.example/tonight', EVENING),
         isLit: false,
       });
       for (let step = 0; step < 25; step++) {
-        const before = walk;
+        const before = simulation;
         const wait = dice.flip(0.03) ? 13 * HOUR_MS : dice.int(0, 150) * 1000;
-        walk = waitUntil(walk, walk.circumstances.now + wait);
-        const act = nextAct(dice, walk);
-        if (act !== null) walk = doAct(walk, act);
-        const moments = walk.seen.flatMap((seen) => (seen.kind === 'moment' ? [seen.moment] : []));
+        simulation = waitUntil(simulation, simulation.circumstances.now + wait);
+        const act = nextAct(dice, simulation);
+        if (act !== null) simulation = takeStep(simulation, act);
+        const moments = simulation.seen.flatMap((seen) => (seen.kind === 'moment' ? [seen.moment] : []));
         const from = before.seen.filter(({ kind }) => kind === 'moment').length - 1;
         for (let at = Math.max(0, from); at + 1 < moments.length; at++) {
           const [a, b] = [moments[at] as Moment, moments[at + 1] as Moment];
           const transitions = TRANSITIONS.filter(
             (transition) => transition.from === a && transition.to === b,
           );
-          const hadTalk = walk.circumstances.conversation !== null;
+          const hadTalk = simulation.circumstances.conversation !== null;
           if (transitions.length === 0 && !isOutsideOfTheLaw(a, b, hadTalk))
             throw new Error(
               `Failed for seed ${SEED + turn}: ${a} → ${b} is no way (${JSON.stringify(act)}).`,
             );
           if (!(a === 'passing-by' && hadTalk))
             for (const { id } of transitions)
-              walked.add(
+              visited.add(
                 id === 'launcher-clicked' || id === 'opened-by-invitation'
                   ? act?.kind === 'open'
                     ? 'launcher-clicked'
@@ -128,6 +134,6 @@ describe('moments', () => {
         }
       }
     }
-    expect(TRANSITIONS.map(({ id }) => id).filter((id) => !walked.has(id))).toEqual([]);
+    expect(TRANSITIONS.map(({ id }) => id).filter((id) => !visited.has(id))).toEqual([]);
   });
 });

@@ -110,7 +110,7 @@ function asExpression(source: string, part: 'path' | 'host'): string {
     if (token === '\\*') return '\\*';
     if (token === '**') return '.*';
     if (token === '*') return part === 'host' ? '[^.]*' : '[^/?#]*';
-    return token.replace(/[.?/-]/g, (sign) => (sign === '-' ? '\\x2d' : `\\${sign}`));
+    return token.replace(/[.?/-]/g, (character) => (character === '-' ? '\\x2d' : `\\${character}`));
   });
   return parent ? `${body}(?:\\/.*)?` : body;
 }

@@ -1,8 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { decide } from '../../src/core/decide/decide';
 import { arrivingAt } from '../../src/core/rehearse/arriving';
-import { heldStill, reach, taken } from '../../src/core/rehearse/reach';
-import { type Act, beginWalk, doAct, waitUntil } from '../../src/core/rehearse/walk';
+import { frozenSite, findReachability, taken } from '../../src/core/rehearse/find-reachability';
+import {
+  type VisitStep,
+  beginSimulation,
+  takeStep,
+  waitUntil,
+} from '../../src/core/rehearse/visit-simulation';
 import type { Moment } from '../../src/core/model/moment';
 import { MINUTE_MS } from '../../src/core/model/units';
 import { anySite } from '../made/chance';
@@ -14,14 +19,14 @@ const SITES = 100;
 const VISITS_EACH = 100;
 
 /** What a visitor does by chance, on the page they are on. */
-function anyAct(dice: Dice, moment: Moment | null): Act {
+function anyAct(dice: Dice, moment: Moment | null): VisitStep {
   if (moment === 'invited' && dice.flip()) return { kind: dice.pick(['accept', 'decline'] as const) };
-  return dice.pick<() => Act>([
+  return dice.pick<() => VisitStep>([
     () => ({ kind: 'scroll', percent: dice.int(1, 101) }),
     () => ({ kind: 'seen', selector: '.map' }),
     () => ({
-      kind: 'pulse',
-      pulse: dice.pick([
+      kind: 'instant',
+      instantEvent: dice.pick([
         { kind: 'leaving' },
         { kind: 'form-left' },
         { kind: 'clicked', selector: '.map' },
@@ -41,10 +46,10 @@ describe('reach', () => {
         ...arrivingAt('https://farrowisle.example/tonight', EVENING + dice.int(0, 1440) * MINUTE_MS),
         level: dice.pick(['kept', 'asked'] as const),
       };
-      const found = reach(site, start);
-      const nearness = new Map(found.map((one) => [one.moment, one.nearness]));
-      const still = heldStill(site, start).site;
-      const first = beginWalk(still, start);
+      const found = findReachability(site, start);
+      const reachability = new Map(found.map((one) => [one.moment, one.reachability]));
+      const still = frozenSite(site, start).site;
+      const first = beginSimulation(still, start);
       for (const { moment, by } of found) {
         if (by === null) continue;
         const there = by.reduce(taken, first);
@@ -55,20 +60,21 @@ describe('reach', () => {
       }
       for (let visit = 0; visit < VISITS_EACH; visit++) {
         const isIdle = visit === 0; // one of them only waits
-        let walk = first;
+        let simulation = first;
         for (let step = 0; step < 8; step++) {
-          walk = waitUntil(walk, walk.circumstances.now + dice.int(0, 120) * 1000);
-          const isShown = decide(walk.site, walk.circumstances).widget !== null; // nobody clicks what is not there
-          if (!isIdle && isShown) walk = doAct(walk, anyAct(dice, walk.circumstances.moment));
+          simulation = waitUntil(simulation, simulation.circumstances.now + dice.int(0, 120) * 1000);
+          const isShown = decide(simulation.site, simulation.circumstances).widget !== null; // nobody clicks what is not there
+          if (!isIdle && isShown)
+            simulation = takeStep(simulation, anyAct(dice, simulation.circumstances.moment));
         }
-        for (const seen of walk.seen) {
+        for (const seen of simulation.seen) {
           if (seen.kind !== 'moment') continue;
-          expect(nearness.get(seen.moment), `seed ${SEED + place}: ${seen.moment} was reached`).not.toBe(
+          expect(reachability.get(seen.moment), `seed ${SEED + place}: ${seen.moment} was reached`).not.toBe(
             'never',
           );
           if (isIdle)
             expect(['here', 'on-the-way'], `seed ${SEED + place}: ${seen.moment} by time alone`).toContain(
-              nearness.get(seen.moment),
+              reachability.get(seen.moment),
             );
         }
       }

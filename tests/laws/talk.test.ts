@@ -3,7 +3,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { EMPTY_MEMORY, type Memory } from '../../src/core/decide/memory';
 import type { VisitorEntry } from '../../src/core/wire/talk';
 import { mergeEntries } from '../../src/widget/panel/merge';
-import { type Talk, talkWith } from '../../src/widget/panel/talk';
+import { type TalkSession, talkWith } from '../../src/widget/panel/talk';
 import type { Unsent, UnsentStore } from '../../src/widget/panel/unsent';
 import type { PanelPort } from '../../src/widget/port';
 import { madeTalk } from '../made/site';
@@ -181,7 +181,7 @@ describe('the visitor’s side of a conversation', () => {
     );
   });
 
-  async function reloaded(keep: { memory: Memory }, entries: readonly VisitorEntry[]): Promise<Talk> {
+  async function reloaded(keep: { memory: Memory }, entries: readonly VisitorEntry[]): Promise<TalkSession> {
     const talk = talkWith(
       portWith(keep),
       () => 'everywhere',

@@ -13,7 +13,7 @@ import type { Invitation } from '../../src/core/model/invitation';
 import { BEHAVIOURS, TEAM_STATES } from '../../src/core/model/moment';
 import { DAY_MS, HOUR_MS, MINUTE_MS, SECOND_MS } from '../../src/core/model/units';
 import type { PublishedSite } from '../../src/core/wire/published-site';
-import type { Standing } from '../../src/core/wire/talk';
+import type { ConversationStatus } from '../../src/core/wire/talk';
 import { type Dice, diceOf } from './dice';
 import { calendar, everyDay } from './hours';
 import { madeInvitation } from './invitations';
@@ -24,7 +24,7 @@ import { DESK, EVENING, madeDesign, madeSite, madeTalk, pageRule } from './site'
 const PATHS = ['/', '/tonight', '/groups/schools', '/privacy', '/visit'];
 const STATES = [...TEAM_STATES, 'closed'] as const;
 
-/** A condition of any kind; pulses are never negated. */
+/** A condition of any kind; instant conditions are never negated. */
 export function anyCondition(dice: Dice): Condition {
   const bodies: (() => ConditionBody)[] = [
     () => ({
@@ -207,7 +207,7 @@ export function anyVisit(dice: Dice): Circumstances {
   const isVisible = dice.flip(0.9);
   const clock = { doneMs: dice.int(0, 60) * SECOND_MS, since: isVisible ? began : null };
   const standing = dice.flip(0.35)
-    ? dice.pick(['asked', 'joined', 'ended', 'note'] as const satisfies readonly Standing[])
+    ? dice.pick(['asked', 'joined', 'ended', 'note'] as const satisfies readonly ConversationStatus[])
     : null;
   const asked = now - dice.int(0, 200) * SECOND_MS - (dice.flip(0.2) ? 13 * HOUR_MS : 0);
   return {
@@ -221,7 +221,7 @@ export function anyVisit(dice: Dice): Circumstances {
       idle: { doneMs: 0, since: isVisible ? began + dice.int(0, 5) * SECOND_MS : null },
       scrolled: dice.int(0, 101),
       seen: dice.flip(0.3) ? ['.map'] : [],
-      pulse: dice.flip(0.1) ? { kind: 'leaving' } : null,
+      instantEvent: dice.flip(0.1) ? { kind: 'leaving' } : null,
       isTyping: dice.flip(0.15),
       hasOpened: dice.flip(0.1),
       shown: dice.flip(0.1) ? ['invite-0-1'] : [],

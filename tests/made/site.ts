@@ -15,7 +15,7 @@ import type { WireCalendar } from '../../src/core/wire/facts-file';
 import { publish } from '../../src/core/wire/publish';
 import type { PublishedSite } from '../../src/core/wire/published-site';
 import type { ConversationFacts } from '../../src/core/wire/talk';
-import type { Hearer } from '../../src/core/words/say';
+import type { Reader } from '../../src/core/words/format-text';
 import { toZone } from '../../src/core/hours/zone';
 import { AZORES, ZONES } from './hours';
 
@@ -140,7 +140,7 @@ export function pageRule(kind: PageRule['kind'], text: string): PageRule {
 }
 
 /** Somebody who hears a text: in English, while somebody is in, on the day of EVENING. */
-export function madeHearer(change: Partial<Hearer> = {}): Hearer {
+export function madeHearer(change: Partial<Reader> = {}): Reader {
   const zone = toZone(ZONES.offsetsOf(AZORES, Date.UTC(2025, 0, 1), Date.UTC(2038, 0, 1)) ?? []);
   return {
     state: 'in',

@@ -5,7 +5,7 @@ import { decide } from '../../src/core/decide/decide';
 import type { DesignFileV1 } from '../../src/core/wire/design-file';
 import type { FactsFileV1 } from '../../src/core/wire/facts-file';
 import type { PointerV1 } from '../../src/core/wire/pointer';
-import { say } from '../../src/core/words/say';
+import { formatText } from '../../src/core/words/format-text';
 import { madeHearer, madeVisit } from '../made/site';
 
 const sample = <T>(name: string): T =>
@@ -31,9 +31,9 @@ describe('wire version 1, frozen', () => {
 
   it('and its words are still said', () => {
     const words = site.design.widgets[0]?.words ?? {};
-    const hearer = madeHearer({ state: 'nobody', locale: 'pt' });
-    expect(say(words['launcher.words'] ?? '', {}, hearer)).toBe('Deixar uma nota');
-    expect(say(words['launcher.unread'] ?? '', { count: 2, siteName: 'x' }, hearer)).toContain(
+    const reader = madeHearer({ state: 'nobody', locale: 'pt' });
+    expect(formatText(words['launcher.words'] ?? '', {}, reader)).toBe('Deixar uma nota');
+    expect(formatText(words['launcher.unread'] ?? '', { count: 2, siteName: 'x' }, reader)).toContain(
       '2 mensagens novas',
     );
   });

@@ -1,31 +1,31 @@
 import type { DueVerdict } from '../invitations/due';
 import type { TeamState } from '../model/moment';
-import type { Settled } from './decide';
-import type { Nothing } from './decide-with';
+import type { DecisionContext } from './decide';
+import type { NoWidget } from './decide-with';
 import type { HoursNow } from './hours-now';
 import type { Reason, ReasonCode } from './reason';
-import type { Standing } from './stand';
+import type { MomentResult } from './moment-result';
 import type { Presence } from './state';
-import type { Chosen } from './widget';
+import type { ChosenWidget } from './widget';
 
-type Found = Settled & { readonly standing: Standing; readonly due: DueVerdict };
+type Found = DecisionContext & { readonly result: MomentResult; readonly due: DueVerdict };
 
 /** [D2] What decided: at most one reason of each kind, from what the engine settled. Never ships in the widget. */
-export function becauseOf(found: Nothing | Found): Reason[] {
+export function becauseOf(found: NoWidget | Found): Reason[] {
   if (!('site' in found)) return reasonsOfNothing(found);
-  const { site, page, widget, by, presence, standing, due } = found;
+  const { site, page, widget, by, presence, result, due } = found;
   const facts: Reason['facts'] =
     by === 'first' ? { widget: widget.key, path: page.address?.path ?? '' } : { widget: widget.key };
   return [
     { about: 'widget', code: CHOICES[by], facts },
     ...presenceReasons(presence, widget.teams[0] ?? ''),
-    { about: 'moment', code: standing.code, facts: { state: presence.state } },
+    { about: 'moment', code: result.code, facts: { state: presence.state } },
     ...invitationReasons(due),
     { about: 'locale', code: 'spoken-in', facts: { locale: site.design.locale } },
   ];
 }
 
-const CHOICES: Readonly<Record<Chosen['by'], ReasonCode>> = {
+const CHOICES: Readonly<Record<ChosenWidget['by'], ReasonCode>> = {
   running: 'keeps-its-widget',
   'left-out': 'left-out',
   forced: 'forced',
@@ -34,7 +34,7 @@ const CHOICES: Readonly<Record<Chosen['by'], ReasonCode>> = {
   first: 'first-that-takes-the-page',
 };
 
-function reasonsOfNothing({ by, path, presence, until }: Nothing): Reason[] {
+function reasonsOfNothing({ by, path, presence, until }: NoWidget): Reason[] {
   if (by === 'paused') return [{ about: 'pause', code: 'site-paused', facts: {} }];
   if (by === 'put-away')
     return [{ about: 'widget', code: 'put-away', facts: until === null ? {} : { until } }];

@@ -3,34 +3,34 @@ import type { Circumstances } from '../model/circumstances';
 import type { EpochMs } from '../model/units';
 import type { PublishedSite } from '../wire/published-site';
 import { closedLines } from '../words/closed-lines';
-import type { Decision, Settled } from './decide';
+import type { Decision, DecisionContext } from './decide';
 import type { WhyNow } from './hours-now';
 import { pageFactsOf } from './page-facts';
 import type { Reason } from './reason';
-import type { Standing } from './stand';
+import type { MomentResult } from './moment-result';
 import { FRESH_MS, type Presence, stateOf } from './state';
-import { type Chosen, chooseWidget, isRunning } from './widget';
+import { type ChosenWidget, chooseWidget, isRunning } from './widget';
 
 /** What of a decision nothing came of: why there is no widget, and until when. */
-export interface Nothing {
-  readonly by: Chosen['by'] | 'paused' | 'put-away' | 'out-of-sight';
+export interface NoWidget {
+  readonly by: ChosenWidget['by'] | 'paused' | 'put-away' | 'out-of-sight';
   readonly path: string;
   readonly presence: Presence | null;
   readonly until: EpochMs | null;
 }
 
 /**
- * The parts of the engine that a page may not have yet: the window brings `stand`, the watch over the page brings `due`,
+ * The parts of the engine that a page may not have yet: the window brings `stand`, the visit runtime brings `due`,
  * and only the application wants to know the reasons. Without them the decision is that of a closed window without
  * invitations.
  */
 export interface Parts {
-  readonly stand?: (settled: Settled) => Standing;
-  readonly due?: (settled: Settled) => DueVerdict;
+  readonly momentResultOf?: (context: DecisionContext) => MomentResult;
+  readonly due?: (context: DecisionContext) => DueVerdict;
   /** Comes with the window, which words it. */
   readonly why?: WhyNow | undefined;
   readonly because?: (
-    found: Nothing | (Settled & { readonly standing: Standing; readonly due: DueVerdict }),
+    found: NoWidget | (DecisionContext & { readonly result: MomentResult; readonly due: DueVerdict }),
   ) => Reason[];
 }
 
@@ -38,33 +38,43 @@ export interface Parts {
 export function decideWith(site: PublishedSite, circumstances: Circumstances, parts: Parts): Decision {
   const page = pageFactsOf(circumstances.page);
   const { now, isWindowOpen, forcedWidget, memory, invited } = circumstances;
-  const nothing = (by: Nothing['by'], presence: Presence | null, until: EpochMs | null): Decision => ({
-    ...NOTHING,
+  const noWidget = (by: NoWidget['by'], presence: Presence | null, until: EpochMs | null): Decision => ({
+    ...NO_WIDGET,
     withdraw: invited?.id ?? null,
     wantsFresh: presence?.wantsFresh ?? false,
     askAgainAt: until,
     because: parts.because?.({ by, path: page.address?.path ?? '', presence, until }) ?? [],
   });
   const goesOn = isRunning(circumstances);
-  if (site.pointer.paused && !goesOn) return nothing('paused', null, null);
+  if (site.pointer.paused && !goesOn) return noWidget('paused', null, null);
   const { widget, by } = chooseWidget(site, circumstances, page);
-  if (widget === null) return nothing(by, null, null);
+  if (widget === null) return noWidget(by, null, null);
   const presence = stateOf(site, widget, circumstances, parts.why);
   const behaviour = widget.deeds[presence.state];
   const isAway = !isWindowOpen && !goesOn;
   if (isAway && memory.putAwayUntil !== null && now < memory.putAwayUntil)
-    return nothing('put-away', null, memory.putAwayUntil);
-  if (isAway && behaviour === 'out-of-sight') return nothing('out-of-sight', presence, orNull(presence.next));
+    return noWidget('put-away', null, memory.putAwayUntil);
+  if (isAway && behaviour === 'out-of-sight')
+    return noWidget('out-of-sight', presence, orNull(presence.next));
 
   const isCountOnly = goesOn && forcedWidget !== widget.key && !page.accepts(widget);
-  const settled: Settled = { site, circumstances, page, widget, by, presence, behaviour, isCountOnly };
-  const standing = parts.stand?.(settled) ?? {
+  const context: DecisionContext = {
+    site,
+    circumstances,
+    page,
+    widget,
+    by,
+    presence,
+    behaviour,
+    isCountOnly,
+  };
+  const result = parts.momentResultOf?.(context) ?? {
     moment: 'passing-by',
     code: 'window-closed',
-    lines: closedLines(settled),
+    lines: closedLines(context),
     next: Infinity,
   };
-  const due = parts.due?.(settled) ?? NO_INVITATION;
+  const due = parts.due?.(context) ?? NO_INVITATION;
   const freshUntil = (circumstances.heardAt ?? -Infinity) + FRESH_MS;
   const isFresh = now < freshUntil;
   return {
@@ -72,17 +82,17 @@ export function decideWith(site: PublishedSite, circumstances: Circumstances, pa
     state: presence.state,
     isStateKnown: presence.isKnown,
     closedBy: presence.hours?.closedBy ?? null,
-    moment: standing.moment,
+    moment: result.moment,
     isCountOnly,
-    lines: standing.lines,
+    lines: result.lines,
     show: isFresh ? due.due : null,
     withdraw: due.withdraw,
     wantsFresh: presence.wantsFresh || (due.due !== null && !isFresh),
     askAgainAt: orNull(
-      Math.min(presence.next, standing.next, due.next, due.due !== null && isFresh ? freshUntil : Infinity),
+      Math.min(presence.next, result.next, due.next, due.due !== null && isFresh ? freshUntil : Infinity),
     ),
     askAgainOn: due.on,
-    because: parts.because?.({ ...settled, standing, due }) ?? [],
+    because: parts.because?.({ ...context, result, due }) ?? [],
   };
 }
 
@@ -92,7 +102,7 @@ function orNull(instant: EpochMs): EpochMs | null {
 
 const NO_INVITATION: DueVerdict = { due: null, withdraw: null, next: Infinity, on: [] };
 
-const NOTHING: Decision = {
+const NO_WIDGET: Decision = {
   widget: null,
   state: 'nobody',
   isStateKnown: false,

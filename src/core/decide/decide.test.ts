@@ -201,7 +201,7 @@ describe('which widget', () => {
     expect(decide(madeSite(), madeVisit({ memory, conversation: madeTalk() })).widget).toBe('everywhere');
   });
 
-  it('[M7] lines of the house come from the conversation’s own times: comfort after 45 s, once, also after a reload', () => {
+  it('[M7] lines of the server come from the conversation’s own times: comfort after 45 s, once, also after a reload', () => {
     const waits = (seconds: number) =>
       madeVisit({
         conversation: madeTalk(),
@@ -250,7 +250,7 @@ describe('explain', () => {
     });
     const told = explain(site, madeVisit())
       .slice(4)
-      .map(({ standing, reason }) => [standing, reason.code, reason.facts.widget]);
+      .map(({ outcome: standing, reason }) => [standing, reason.code, reason.facts.widget]);
     expect(told).toEqual([
       ['failed', 'never-here', 'never'],
       ['failed', 'not-among-its-pages', 'other'],
@@ -280,7 +280,7 @@ describe('explain', () => {
           conversation: conversation === null ? null : madeTalk({ standing: conversation }),
           page: { address: `https://farrowisle.example${path}` },
         });
-        const winners = explain(site, visit).filter(({ standing }) => standing === 'decided');
+        const winners = explain(site, visit).filter(({ outcome: standing }) => standing === 'decided');
         expect(winners.map(({ reason }) => reason)).toEqual(decide(site, visit).because);
       }),
       { numRuns: 1000, seed: 20261124 },

@@ -11,10 +11,10 @@ import { becauseOf } from './because';
 import { decideWith } from './decide-with';
 import type { PageFacts } from './page-facts';
 import type { Reason } from './reason';
-import { standOf } from './stand';
+import { momentResultOf } from './moment-result';
 import { whyNow } from './why-now';
 import type { Presence } from './state';
-import type { Chosen } from './widget';
+import type { ChosenWidget } from './widget';
 
 export type { Signal } from '../invitations/judge';
 
@@ -44,12 +44,12 @@ export interface Decision {
 }
 
 /** What is settled before anything is shown: the widget, its state and behaviour. */
-export interface Settled {
+export interface DecisionContext {
   readonly site: PublishedSite;
   readonly circumstances: Circumstances;
   readonly page: PageFacts;
   readonly widget: WireWidget;
-  readonly by: Chosen['by'];
+  readonly by: ChosenWidget['by'];
   readonly presence: Presence;
   readonly behaviour: Behaviour;
   readonly isCountOnly: boolean;
@@ -66,7 +66,12 @@ export function decide(site: PublishedSite, circumstances: Circumstances): Decis
 
 /** The same, worked out from the beginning. */
 export function decideAnew(site: PublishedSite, circumstances: Circumstances): Decision {
-  return decideWith(site, circumstances, { stand: standOf, due: dueOf, why: whyNow, because: becauseOf });
+  return decideWith(site, circumstances, {
+    momentResultOf: momentResultOf,
+    due: dueOf,
+    why: whyNow,
+    because: becauseOf,
+  });
 }
 
 interface Last {

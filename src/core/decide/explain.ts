@@ -1,12 +1,12 @@
 import { askedOf, closingEdge, freeAt, ownFreeAt } from '../invitations/due';
-import { type Asked, judge } from '../invitations/judge';
+import { type JudgeContext, judge } from '../invitations/judge';
 import type { Circumstances } from '../model/circumstances';
 import { DAY_MS, type EpochMs, SECOND_MS } from '../model/units';
 import { judgePage } from '../pages/match';
 import type { WireCondition, WireGroup, WireInvitation, WireItem, WireWidget } from '../wire/design-file';
 import type { PublishedSite } from '../wire/published-site';
 import { elapsedAt } from './clock';
-import { type Decision, type Settled, decide } from './decide';
+import { type Decision, type DecisionContext, decide } from './decide';
 import { visitClock } from './memory';
 import { type PageFacts, pageFactsOf } from './page-facts';
 import type { Reason, ReasonCode } from './reason';
@@ -15,32 +15,32 @@ import { whyNow } from './why-now';
 import { isAudience, isRunning } from './widget';
 
 /** How far something is from holding. */
-export type Short = { readonly ms: number } | { readonly count: number } | { readonly percent: number };
+export type Shortfall = { readonly ms: number } | { readonly count: number } | { readonly percent: number };
 
 /** A condition that does not hold yet, by its kind, and what it is short of where that can be counted. */
-export interface Lack {
+export interface UnmetCondition {
   readonly kind: string;
   readonly isNot: boolean;
-  readonly short: Short | null;
+  readonly shortfall: Shortfall | null;
   /** Whether time or an act of the visitor can still bring it in this page view. */
   readonly canCome: boolean;
 }
 
 /** One rule's verdict: whether it decided, stood ready, or lacked something ([D2]). */
 export interface Verdict {
-  readonly standing: 'decided' | 'ready' | 'failed';
+  readonly outcome: 'decided' | 'ready' | 'failed';
   readonly reason: Reason;
-  readonly short?: Short;
+  readonly shortfall?: Shortfall;
   /** Of an invitation: every condition that does not hold. */
-  readonly lacks?: readonly Lack[];
+  readonly unmet?: readonly UnmetCondition[];
 }
 
 /** Every rule's verdict, the winners first. Never ships in the widget. Its winners are those of `decide` ([D2]). */
 export function explain(site: PublishedSite, circumstances: Circumstances): Verdict[] {
   const decision = decide(site, circumstances);
   const page = pageFactsOf(circumstances.page);
-  const decided = decision.because.map((reason): Verdict => ({ standing: 'decided', reason }));
-  const scene: Scene = { site, circumstances, page, decision };
+  const decided = decision.because.map((reason): Verdict => ({ outcome: 'decided', reason }));
+  const scene: ExplainScene = { site, circumstances, page, decision };
   const others =
     page.address === null ? [] : site.design.widgets.filter((one) => one.key !== decision.widget);
   const shown = site.design.widgets.find((one) => one.key === decision.widget);
@@ -51,7 +51,7 @@ export function explain(site: PublishedSite, circumstances: Circumstances): Verd
   ];
 }
 
-interface Scene {
+interface ExplainScene {
   readonly site: PublishedSite;
   readonly circumstances: Circumstances;
   readonly page: PageFacts;
@@ -59,7 +59,10 @@ interface Scene {
 }
 
 /** A widget as if it were the one that shows. */
-function settledFor(widget: WireWidget, { site, circumstances, page, decision }: Scene): Settled {
+function contextFor(
+  widget: WireWidget,
+  { site, circumstances, page, decision }: ExplainScene,
+): DecisionContext {
   const presence = stateOf(site, widget, circumstances, whyNow);
   return {
     site,
@@ -73,7 +76,7 @@ function settledFor(widget: WireWidget, { site, circumstances, page, decision }:
   };
 }
 
-function judgeWidget(widget: WireWidget, scene: Scene): Verdict {
+function judgeWidget(widget: WireWidget, scene: ExplainScene): Verdict {
   const { circumstances, page, decision } = scene;
   const { address } = page;
   const verdict = address === null ? null : judgePage(widget.show, widget.never, address);
@@ -82,16 +85,16 @@ function judgeWidget(widget: WireWidget, scene: Scene): Verdict {
     const never = verdict !== null && verdict.rule !== null ? widget.never[verdict.rule] : undefined;
     const code = never === undefined ? 'not-among-its-pages' : 'never-here';
     const rule = typeof never?.[2] === 'string' ? never[2] : '';
-    return { standing: 'failed', reason: { about: 'widget', code, facts: { ...facts, rule } } };
+    return { outcome: 'failed', reason: { about: 'widget', code, facts: { ...facts, rule } } };
   }
-  const settled = settledFor(widget, scene);
+  const context = contextFor(widget, scene);
   if (!isAudience(widget, circumstances, page)) {
-    const lacks = lacksOf(['all', 0, ...(widget.audience ?? [])], askedOf(settled));
-    return { standing: 'failed', reason: { about: 'widget', code: 'not-its-audience', facts }, lacks };
+    const unmet = unmetIn(['all', 0, ...(widget.audience ?? [])], askedOf(context));
+    return { outcome: 'failed', reason: { about: 'widget', code: 'not-its-audience', facts }, unmet };
   }
-  const { state } = settled.presence;
+  const { state } = context.presence;
   return {
-    standing: 'ready',
+    outcome: 'ready',
     reason: {
       about: 'widget',
       code: 'after-another-widget',
@@ -100,51 +103,51 @@ function judgeWidget(widget: WireWidget, scene: Scene): Verdict {
   };
 }
 
-function judgeInvitations(widget: WireWidget, scene: Scene): Verdict[] {
-  const settled = settledFor(widget, scene);
+function judgeInvitations(widget: WireWidget, scene: ExplainScene): Verdict[] {
+  const context = contextFor(widget, scene);
   const winner = scene.decision.because.find(({ about }) => about === 'invitation')?.facts['invitation'];
   return widget.invitations
     .filter(([id]) => id !== winner)
-    .map((one) => judgeInvitation(one, settled, winner !== undefined));
+    .map((one) => judgeInvitation(one, context, winner !== undefined));
 }
 
-function judgeInvitation(invitation: WireInvitation, settled: Settled, hasWinner: boolean): Verdict {
-  const { circumstances } = settled;
-  const asked = askedOf(settled);
-  const lacks = lacksOf(invitation[6], asked);
+function judgeInvitation(invitation: WireInvitation, context: DecisionContext, hasWinner: boolean): Verdict {
+  const { circumstances } = context;
+  const asked = askedOf(context);
+  const unmet = unmetIn(invitation[6], asked);
   const isReady = judge(invitation[6], asked).is;
-  const because = ({ code, short }: Block): Verdict => {
+  const because = ({ code, shortfall }: BlockReason): Verdict => {
     const reason: Reason = { about: 'invitation', code, facts: { invitation: invitation[0] } };
     return {
-      standing: isReady ? 'ready' : 'failed',
+      outcome: isReady ? 'ready' : 'failed',
       reason,
-      lacks,
-      ...(short === undefined ? {} : { short }),
+      unmet,
+      ...(shortfall === undefined ? {} : { shortfall }),
     };
   };
-  const own = ownBlock(invitation, circumstances);
+  const own = ownBlockReason(invitation, circumstances);
   if (own !== null) return because(own);
   if (!isReady) {
-    const short = lacks.find(({ canCome }) => canCome)?.short;
+    const shortfall = unmet.find(({ canCome }) => canCome)?.shortfall;
     return because({
-      code: lacks.some(({ canCome }) => !canCome) ? 'condition-fails' : 'not-yet',
-      ...(short ? { short } : {}),
+      code: unmet.some(({ canCome }) => !canCome) ? 'condition-fails' : 'not-yet',
+      ...(shortfall ? { shortfall } : {}),
     });
   }
-  const block = siteBlock(settled);
-  if (block !== null) return because(block);
+  const blockReason = siteBlockReason(context);
+  if (blockReason !== null) return because(blockReason);
   if (invitation[1] === 'stir' && circumstances.visitor.isStill) return because({ code: 'keeps-still' });
   return because({ code: hasWinner ? 'after-another-invitation' : 'conditions-hold' });
 }
 
-interface Block {
+interface BlockReason {
   readonly code: ReasonCode;
-  readonly short?: Short;
+  readonly shortfall?: Shortfall;
 }
 
 /** What keeps every invitation of the site from showing now, if anything does ([I3], [I6]). */
-function siteBlock(settled: Settled): Block | null {
-  const { site, circumstances, isCountOnly } = settled;
+function siteBlockReason(context: DecisionContext): BlockReason | null {
+  const { site, circumstances, isCountOnly } = context;
   const { page, memory, invited, now, level, conversation } = circumstances;
   if (circumstances.isWindowOpen) return { code: 'window-open' };
   if (!page.isVisible) return { code: 'page-hidden' };
@@ -153,11 +156,11 @@ function siteBlock(settled: Settled): Block | null {
   if (page.hasDeclined || now < (memory.restUntil ?? 0))
     return { code: 'declined', ...until(memory.restUntil ?? now, now) };
   if (page.hasOpened) return { code: 'opened-already' };
-  const free = freeAt(settled);
+  const free = freeAt(context);
   if (free <= now) return page.isTyping ? { code: 'typing' } : null;
   if (isRunning(circumstances)) return { code: 'talked-lately' };
   if (free === Infinity) return { code: 'enough-this-visit' };
-  if (now >= closingEdge(settled) && free === settled.presence.hours?.changesAt)
+  if (now >= closingEdge(context) && free === context.presence.hours?.changesAt)
     return { code: 'about-to-close', ...until(free, now) };
   const left = Math.max(page.leftAt ?? 0, (level === 'kept' ? memory.visit?.leftAt : null) ?? 0);
   const isGap =
@@ -165,7 +168,7 @@ function siteBlock(settled: Settled): Block | null {
   return { code: isGap ? 'too-soon-after-another' : 'talked-lately', ...until(free, now) };
 }
 
-function ownBlock(invitation: WireInvitation, circumstances: Circumstances): Block | null {
+function ownBlockReason(invitation: WireInvitation, circumstances: Circumstances): BlockReason | null {
   const free = ownFreeAt(invitation, circumstances);
   if (free <= circumstances.now) return null;
   const isForgotten =
@@ -174,37 +177,37 @@ function ownBlock(invitation: WireInvitation, circumstances: Circumstances): Blo
   return { code: 'own-limit', ...(free === Infinity ? {} : until(free, circumstances.now)) };
 }
 
-function until(at: EpochMs, now: EpochMs): { short: Short } {
-  return { short: { ms: at - now } };
+function until(at: EpochMs, now: EpochMs): { shortfall: Shortfall } {
+  return { shortfall: { ms: at - now } };
 }
 
 /** The conditions of a group that keep it from holding. */
-function lacksOf(group: WireGroup, asked: Asked): Lack[] {
+function unmetIn(group: WireGroup, asked: JudgeContext): UnmetCondition[] {
   if (judge(group, asked).is) return [];
-  const lacks = (group.slice(2) as WireItem[]).flatMap((item) => {
+  const unmet = (group.slice(2) as WireItem[]).flatMap((item) => {
     const judged = judge(item, asked);
     if (judged.is) return [];
     if (item[0] === 'all' || item[0] === 'any')
-      return item[1] === 1 ? [lackOf(item, asked)] : lacksOf(item, asked);
-    return [lackOf(item, asked)];
+      return item[1] === 1 ? [unmetOf(item, asked)] : unmetIn(item, asked);
+    return [unmetOf(item, asked)];
   });
-  return lacks.length > 0 ? lacks : [lackOf(group, asked)]; // an empty *any of* lacks everything
+  return unmet.length > 0 ? unmet : [unmetOf(group, asked)]; // an empty *any of* lacks everything
 }
 
-function lackOf(item: WireItem, asked: Asked): Lack {
+function unmetOf(item: WireItem, asked: JudgeContext): UnmetCondition {
   const { next, on } = judge(item, asked);
   const isNot = item[1] === 1;
-  const short =
-    isNot || item[0] === 'all' || item[0] === 'any' ? null : shortOf(item as WireCondition, asked);
+  const shortfall =
+    isNot || item[0] === 'all' || item[0] === 'any' ? null : shortfallOf(item as WireCondition, asked);
   return {
     kind: item[0],
     isNot,
-    short: short ?? (next === Infinity ? null : { ms: next - asked.circumstances.now }),
+    shortfall: shortfall ?? (next === Infinity ? null : { ms: next - asked.circumstances.now }),
     canCome: next !== Infinity || on !== 0,
   };
 }
 
-function shortOf(condition: WireCondition, { circumstances }: Asked): Short | null {
+function shortfallOf(condition: WireCondition, { circumstances }: JudgeContext): Shortfall | null {
   const { page, memory, now } = circumstances;
   const { visit } = memory;
   switch (condition[0]) {

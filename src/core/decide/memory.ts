@@ -1,5 +1,5 @@
 import { type EpochMs, HOUR_MS, MINUTE_MS } from '../model/units';
-import type { Clock } from './clock';
+import type { PageClock } from './clock';
 
 /** What a browser keeps of a visitor under one key, at most 4 KB ([V7], [V8]). */
 export interface Memory {
@@ -61,7 +61,7 @@ export const TRAIL_MAX = 50;
 export const EARLIER_VISITS_MAX = 30;
 
 /** [V4] The visit's clock: it runs while any tab is visible, and two visible tabs do not count twice. */
-export function visitClock({ doneMs, tabs, lastAt }: VisitRecord): Clock {
+export function visitClock({ doneMs, tabs, lastAt }: VisitRecord): PageClock {
   return { doneMs, since: tabs > 0 ? lastAt : null };
 }
 

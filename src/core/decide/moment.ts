@@ -13,7 +13,7 @@ export interface MomentVerdict {
 }
 
 /** What a moment depends on besides the visitor. */
-export interface Ground {
+export interface MomentGround {
   readonly state: WidgetState;
   readonly behaviour: Behaviour;
   readonly timings: WireWidget['timings'];
@@ -24,7 +24,7 @@ export interface Ground {
 export const GOODBYE_HOLDS_MS = 10 * MINUTE_MS;
 
 /** Where a visitor stands ([M1]–[M5]), from the conversation's facts, the behaviour of the state and the widget's timings. */
-export function momentOf(circumstances: Circumstances, ground: Ground): MomentVerdict {
+export function momentOf(circumstances: Circumstances, ground: MomentGround): MomentVerdict {
   const { conversation, invited, isWindowOpen, now } = circumstances;
   if (!isWindowOpen)
     return invited === null ? verdict('passing-by', 'window-closed') : verdict('invited', 'invitation-shown');
@@ -46,7 +46,7 @@ export function momentOf(circumstances: Circumstances, ground: Ground): MomentVe
 function afterGoodbye(
   conversation: ConversationFacts,
   circumstances: Circumstances,
-  ground: Ground,
+  ground: MomentGround,
 ): MomentVerdict {
   if (circumstances.asksAgain) return byBehaviour(circumstances, ground, 'asks-again');
   if (ground.talks?.offersAgain !== false) return verdict('goodbye', 'ended');
@@ -57,7 +57,7 @@ function afterGoodbye(
 }
 
 /** [M6] From *goodbye* and *invited* the way leads to the door first (*asked again*, *invitation accepted*), and from there on (*availability lost*). */
-function byBehaviour({ moment }: Circumstances, ground: Ground, code: ReasonCode): MomentVerdict {
+function byBehaviour({ moment }: Circumstances, ground: MomentGround, code: ReasonCode): MomentVerdict {
   const isAtDoor = ground.behaviour !== 'note' || moment === 'goodbye' || moment === 'invited';
   return verdict(isAtDoor ? 'at-the-door' : 'nobody-home', code);
 }
@@ -71,12 +71,12 @@ export function hasGoneQuiet(
   return (standing === 'asked' || standing === 'joined') && now >= lastMs + endsAfterQuiet * SECOND_MS;
 }
 
-function quietAt({ lastMs }: ConversationFacts, { timings }: Ground): EpochMs {
+function quietAt({ lastMs }: ConversationFacts, { timings }: MomentGround): EpochMs {
   return lastMs + timings.endsAfterQuiet * SECOND_MS;
 }
 
 /** [M3] In *talking* a slow reply is offered only where it is switched on. */
-function whileTalking(conversation: ConversationFacts, ground: Ground, now: EpochMs): MomentVerdict {
+function whileTalking(conversation: ConversationFacts, ground: MomentGround, now: EpochMs): MomentVerdict {
   const after = ground.timings.slowReplyTalkingAfter ?? null;
   const { waitingMs } = conversation;
   const at = after === null || waitingMs === null ? Infinity : waitingMs + after * SECOND_MS;
@@ -93,7 +93,7 @@ function whileTalking(conversation: ConversationFacts, ground: Ground, now: Epoc
 function whileWaiting(
   conversation: ConversationFacts,
   { moment, now }: Circumstances,
-  ground: Ground,
+  ground: MomentGround,
 ): MomentVerdict {
   const ends = quietAt(conversation, ground);
   if (moment === 'slow-reply') return verdict('slow-reply', 'no-reply-yet', ends);
@@ -108,7 +108,7 @@ function whileWaiting(
     : verdict('slow-reply', 'no-reply-yet', ends);
 }
 
-function slowReplyAt({ waitingMs, askedMs }: ConversationFacts, { state, timings }: Ground): EpochMs {
+function slowReplyAt({ waitingMs, askedMs }: ConversationFacts, { state, timings }: MomentGround): EpochMs {
   const after = state === 'nearby' ? timings.slowReplyNearbyAfter : timings.slowReplyAfter;
   return (waitingMs ?? askedMs) + after * SECOND_MS;
 }

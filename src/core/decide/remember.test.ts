@@ -4,25 +4,25 @@ import { elapsedAt } from './clock';
 import { EMPTY_MEMORY, type Memory, visitClock } from './memory';
 import { originOf } from './origin';
 import { readMemory } from './read-memory';
-import { type Happening, isNoByClosing, pruned, remember, visitOf, withinLevel } from './remember';
+import { type MemoryEvent, isNoByClosing, pruned, remember, visitOf, withinLevel } from './remember';
 
 const TOKEN = 'a'.repeat(43);
 const NOW = 1_795_640_400_000;
-const view = (at: number, address = '/a'): Happening => ({
+const view = (at: number, address = '/a'): MemoryEvent => ({
   kind: 'page-view',
   at,
   address,
   referrer: null,
   campaign: null,
 });
-const played = (happenings: readonly Happening[], from: Memory = EMPTY_MEMORY) =>
-  happenings.reduce((memory, happening) => remember(memory, happening, 'kept'), from);
+const played = (happenings: readonly MemoryEvent[], from: Memory = EMPTY_MEMORY) =>
+  happenings.reduce((memory, event) => remember(memory, event, 'kept'), from);
 const visibleMs = (memory: Memory, at: number) =>
   memory.visit === null ? 0 : elapsedAt(visitClock(memory.visit), at);
 
 describe('remember', () => {
   it('[V7] at asked nothing is kept of a page view; then the token, the no and the put-away, and no more', () => {
-    const asked = (memory: Memory, happening: Happening) => remember(memory, happening, 'asked');
+    const asked = (memory: Memory, event: MemoryEvent) => remember(memory, event, 'asked');
     expect(asked(EMPTY_MEMORY, view(NOW))).toEqual(EMPTY_MEMORY);
     expect(asked(EMPTY_MEMORY, { kind: 'wrote', token: TOKEN })).toEqual({ ...EMPTY_MEMORY, token: TOKEN });
     expect(asked(EMPTY_MEMORY, { kind: 'declined', at: NOW, restDays: 30 }).restUntil).toBe(
@@ -143,7 +143,7 @@ describe('remember', () => {
   });
 
   it('[V8] never more than 4 KB: the oldest steps go first, then the oldest counters', () => {
-    const shown = Array.from({ length: 30 }, (_, index): Happening => ({
+    const shown = Array.from({ length: 30 }, (_, index): MemoryEvent => ({
       kind: 'invitation-shown',
       id: `invitation${index}`.padEnd(40, 'x'),
       at: NOW,

@@ -14,7 +14,7 @@ import {
 } from './memory';
 
 /** What happened to a visitor, as far as it may be remembered. */
-export type Happening =
+export type MemoryEvent =
   | { readonly kind: 'wrote'; readonly token: string }
   | { readonly kind: 'put-away'; readonly until: EpochMs }
   | { readonly kind: 'token-refused' }
@@ -38,9 +38,9 @@ export type Happening =
  * The memory after something happened, at the level that may be kept ([V7]). A level that keeps less touches only what is
  * its own: what was kept under an earlier consent waits until this page says whether it still holds ([V8]).
  */
-export function remember(memory: Memory, happening: Happening, level: Level): Memory {
-  if (happening.kind === 'forgotten') return EMPTY_MEMORY;
-  const next = after(withinLevel(memory, level), happening, level === 'kept');
+export function remember(memory: Memory, event: MemoryEvent, level: Level): Memory {
+  if (event.kind === 'forgotten') return EMPTY_MEMORY;
+  const next = after(withinLevel(memory, level), event, level === 'kept');
   if (level === 'kept') return fitted(next);
   const { token, putAwayUntil, restUntil, trail } = next;
   const own = { ...memory, token, putAwayUntil, restUntil };
@@ -50,24 +50,24 @@ export function remember(memory: Memory, happening: Happening, level: Level): Me
 
 function after(
   memory: Memory,
-  happening: Exclude<Happening, { kind: 'forgotten' }>,
+  event: Exclude<MemoryEvent, { kind: 'forgotten' }>,
   keepsVisits: boolean,
 ): Memory {
-  switch (happening.kind) {
+  switch (event.kind) {
     case 'wrote':
-      return { ...memory, token: happening.token };
+      return { ...memory, token: event.token };
     case 'put-away':
-      return { ...memory, putAwayUntil: happening.until };
+      return { ...memory, putAwayUntil: event.until };
     case 'token-refused':
       return { ...memory, token: null };
     case 'declined':
-      return { ...memory, restUntil: happening.at + happening.restDays * DAY_MS };
+      return { ...memory, restUntil: event.at + event.restDays * DAY_MS };
     case 'replied':
-      return { ...memory, replies: { ...memory.replies, ...happening.replies } };
+      return { ...memory, replies: { ...memory.replies, ...event.replies } };
     case 'page-view':
-      return keepsVisits ? afterPageView(memory, happening) : { ...memory, trail: onward(memory, happening) };
+      return keepsVisits ? afterPageView(memory, event) : { ...memory, trail: onward(memory, event) };
     default:
-      return memory.visit === null ? memory : afterInVisit(memory, memory.visit, happening);
+      return memory.visit === null ? memory : afterInVisit(memory, memory.visit, event);
   }
 }
 
@@ -93,12 +93,12 @@ function stepOf(address: string): string {
 /** [V2], [V5] A page view goes on with the visit, or begins the next one with its own referrer and campaign. */
 function afterPageView(
   memory: Memory,
-  { at, address, referrer, campaign }: Extract<Happening, { kind: 'page-view' }>,
+  { at, address, referrer, campaign }: Extract<MemoryEvent, { kind: 'page-view' }>,
 ): Memory {
   const { visit } = memory;
   if (visit !== null && goesOn(visit, at)) {
     const trail = [...memory.trail, [stepOf(address), at] as const];
-    return { ...memory, visit: { ...told(visit, at), pages: visit.pages + 1 }, trail };
+    return { ...memory, visit: { ...upToDate(visit, at), pages: visit.pages + 1 }, trail };
   }
   return {
     ...memory,
@@ -119,12 +119,12 @@ function afterPageView(
   };
 }
 
-type InVisit = Extract<Happening, { kind: 'seen' | 'hidden' | 'invitation-shown' | 'invitation-left' }>;
+type InVisit = Extract<MemoryEvent, { kind: 'seen' | 'hidden' | 'invitation-shown' | 'invitation-left' }>;
 
-function afterInVisit(memory: Memory, visit: VisitRecord, happening: InVisit): Memory {
-  const { at } = happening;
-  const now = told(visit, at);
-  switch (happening.kind) {
+function afterInVisit(memory: Memory, visit: VisitRecord, event: InVisit): Memory {
+  const { at } = event;
+  const now = upToDate(visit, at);
+  switch (event.kind) {
     case 'seen':
       return { ...memory, visit: { ...now, tabs: visit.tabs + 1 } };
     case 'hidden':
@@ -132,16 +132,15 @@ function afterInVisit(memory: Memory, visit: VisitRecord, happening: InVisit): M
     case 'invitation-left':
       return { ...memory, visit: { ...now, leftAt: at } };
     case 'invitation-shown': {
-      const total =
-        (Object.hasOwn(memory.counts, happening.id) ? (memory.counts[happening.id]?.[1] ?? 0) : 0) + 1;
-      const counts = { ...memory.counts, [happening.id]: [visit.number, total, at] as const };
+      const total = (Object.hasOwn(memory.counts, event.id) ? (memory.counts[event.id]?.[1] ?? 0) : 0) + 1;
+      const counts = { ...memory.counts, [event.id]: [visit.number, total, at] as const };
       return { ...memory, visit: { ...now, shown: visit.shown + 1 }, counts };
     }
   }
 }
 
 /** [V3], [V4] The visit with its clock brought up to an instant; time that was told already is not told again. */
-function told(visit: VisitRecord, at: EpochMs): VisitRecord {
+function upToDate(visit: VisitRecord, at: EpochMs): VisitRecord {
   return { ...visit, doneMs: elapsedAt(visitClock(visit), at), lastAt: Math.max(visit.lastAt, at) };
 }
 

@@ -7,13 +7,13 @@ import { SECOND_MS } from '../model/units';
 import { lampOf } from '../model/lamp';
 import { bestOf, stateOf } from './state';
 
-const stateAt = (told: TeamState, ageMs: number | null) => {
-  const site = madeSite({ teams: { [DESK]: told } });
+const stateAt = (lastReport: TeamState, ageMs: number | null) => {
+  const site = madeSite({ teams: { [DESK]: lastReport } });
   const [widget] = site.design.widgets;
   if (widget === undefined) throw new Error('Expected a widget.');
   return stateOf(site, widget, madeVisit(ageMs === null ? { heardAt: null } : { now: EVENING + ageMs }));
 };
-import { type Member, teamStateOf } from './team-state';
+import { type TeamMember, teamStateOf } from './team-state';
 
 describe('stateOf', () => {
   it('[S3] the best of several teams: in before nearby before busy before nobody', () => {
@@ -151,8 +151,8 @@ describe('stateOf', () => {
 });
 
 describe('teamStateOf', () => {
-  const team = (...members: [Member['presence'], number][]) =>
-    teamStateOf(members.map(([presence, room]) => ({ presence, room })));
+  const team = (...members: [TeamMember['presence'], number][]) =>
+    teamStateOf(members.map(([presence, freeSlots]) => ({ presence, freeSlots })));
 
   it('[S1] somebody in with room is in; room of who is only nearby makes nearby, not in, whoever else is full; out counts for nothing', () => {
     expect(team(['in', 0], ['in', 1], ['nearby', 1])).toBe('in');

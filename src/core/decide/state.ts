@@ -13,7 +13,7 @@ export interface Presence {
   readonly state: WidgetState;
   readonly isKnown: boolean;
   /** What was told last, however long ago: invitations wait by it, and a fresh word decides ([I3], [S6]). */
-  readonly told: WidgetState;
+  readonly lastReport: WidgetState;
   /** Null: it goes by who is in. */
   readonly hours: HoursNow | null;
   /** Somebody would be told to be there on a word that is no longer fresh: the pointer is to be asked first. */
@@ -37,19 +37,19 @@ export function stateOf(
   const hours = own && hoursAt(own, now, why);
   const changes = hours?.changesAt ?? Infinity;
   if (hours !== null && !hours.isOpen)
-    return { state: 'closed', isKnown: true, told: 'closed', hours, wantsFresh: false, next: changes };
-  const told = bestOf(widget.teams.map((id) => site.pointer.teams[id] ?? 'nobody'));
+    return { state: 'closed', isKnown: true, lastReport: 'closed', hours, wantsFresh: false, next: changes };
+  const lastReport = bestOf(widget.teams.map((id) => site.pointer.teams[id] ?? 'nobody'));
   const heard = heardAt ?? -Infinity;
-  const speaksOfPeople = now < heard + HELD_MS && told !== 'nobody';
+  const speaksOfPeople = now < heard + HELD_MS && lastReport !== 'nobody';
   const isFresh = now < heard + FRESH_MS;
   const wouldLight = speaksOfPeople && !isLit && !isFresh;
   // That nobody is in needs no fresh word: it is what would be said without one.
-  const isKnown = told === 'nobody' ? heardAt !== null : speaksOfPeople && !wouldLight;
+  const isKnown = lastReport === 'nobody' ? heardAt !== null : speaksOfPeople && !wouldLight;
   const minds = speaksOfPeople && (isWindowOpen || !isLit); // freshness
   return {
-    state: isKnown ? told : 'nobody',
+    state: isKnown ? lastReport : 'nobody',
     isKnown,
-    told: heardAt === null ? 'nobody' : told,
+    lastReport: heardAt === null ? 'nobody' : lastReport,
     hours,
     wantsFresh: minds && !isFresh,
     next: Math.min(

@@ -5,10 +5,10 @@ import type { PublishedSite } from '../wire/published-site';
 import type { PageFacts } from './page-facts';
 
 /** How a widget was chosen, or why there is none. */
-export type Choice = 'running' | 'left-out' | 'forced' | 'no-address' | 'none' | 'first';
-export interface Chosen {
+export type WidgetChoice = 'running' | 'left-out' | 'forced' | 'no-address' | 'none' | 'first';
+export interface ChosenWidget {
   readonly widget: WireWidget | null;
-  readonly by: Choice;
+  readonly by: WidgetChoice;
 }
 
 /**
@@ -19,7 +19,7 @@ export function chooseWidget(
   { design, pointer }: PublishedSite,
   circumstances: Circumstances,
   page: PageFacts,
-): Chosen {
+): ChosenWidget {
   const { widgets } = design;
   const { conversation, forcedWidget } = circumstances;
   const byKey = (key: string | null | undefined): WireWidget | undefined =>

@@ -33,13 +33,13 @@ describe('applyPatches', () => {
   it('law: undo after any edit gives the document back to the byte', () => {
     const design = madeDesign() as unknown as Json;
     const places: (string | number)[][] = [];
-    const walk = (node: Json, path: (string | number)[]): void => {
+    const simulation = (node: Json, path: (string | number)[]): void => {
       if (path.length > 0) places.push(path);
-      if (Array.isArray(node)) node.forEach((one: Json, index) => walk(one, [...path, index]));
+      if (Array.isArray(node)) node.forEach((one: Json, index) => simulation(one, [...path, index]));
       else if (typeof node === 'object' && node !== null)
-        for (const [name, one] of Object.entries(node)) walk(one, [...path, name]);
+        for (const [name, one] of Object.entries(node)) simulation(one, [...path, name]);
     };
-    walk(design, []);
+    simulation(design, []);
     const edit = fc.record({
       place: fc.constantFrom(...places),
       kind: fc.constantFrom('set', 'remove', 'add'),

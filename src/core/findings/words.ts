@@ -1,7 +1,7 @@
 import { FORMS } from '../forms/fill';
 import type { Design, Widget } from '../model/design';
 import type { Locale } from '../model/units';
-import { unheardCases } from '../words/cases';
+import { unreadCases } from '../words/cases';
 import { OUR_TEXTS } from '../words/catalogue';
 import { type Finding, type FindingContext, finding } from './finding';
 
@@ -20,7 +20,7 @@ export function wordFindings({ design }: FindingContext): Finding[] {
       ];
     });
   const unreachable = design.widgets.flatMap((widget) =>
-    unheardCases(design, widget).map(({ id, texts }) =>
+    unreadCases(design, widget).map(({ id, texts }) =>
       finding('case-unreachable', [widget.id, id], {
         widgetId: widget.id,
         values: { name: widget.name, text: Object.values(texts)[0] ?? '' },
@@ -35,13 +35,13 @@ function missingIn(design: Design, locale: Locale): { readonly count: number; re
   const { defaultLocale } = design;
   const base = locale.split('-')[0] ?? locale;
   const hasOurs = OUR_TEXTS[locale] !== undefined || OUR_TEXTS[base] !== undefined;
-  const lacks = (texts: Readonly<Record<Locale, string>>): boolean =>
+  const unmet = (texts: Readonly<Record<Locale, string>>): boolean =>
     (texts[defaultLocale] ?? '') !== '' && (texts[locale] ?? '') === '' && (texts[base] ?? '') === '';
   const ofWidget = (widget: Widget): { all: boolean[]; consent: boolean[] } => {
     const fields = FORMS.flatMap((place) => widget.forms[place]).filter(({ own }) => own !== null);
-    const labels = fields.map(({ own, kind }) => ({ kind, isMissing: lacks(own?.label ?? {}) }));
+    const labels = fields.map(({ own, kind }) => ({ kind, isMissing: unmet(own?.label ?? {}) }));
     const options = FORMS.flatMap((place) => widget.forms[place]).flatMap((field) =>
-      field.options.map(({ label }) => lacks(label)),
+      field.options.map(({ label }) => unmet(label)),
     );
     const own = hasOurs ? [] : Object.keys(widget.texts[defaultLocale] ?? {});
     const said = own.map(
@@ -54,8 +54,8 @@ function missingIn(design: Design, locale: Locale): { readonly count: number; re
         ...said,
         ...widget.invitations
           .filter(({ isOn, defaultText }) => isOn && (defaultText === null || !hasOurs))
-          .map(({ texts }) => lacks(texts)),
-        ...widget.cases.map(({ texts }) => lacks(texts)),
+          .map(({ texts }) => unmet(texts)),
+        ...widget.cases.map(({ texts }) => unmet(texts)),
       ],
       consent: labels.filter(({ kind }) => kind === 'consent').map(({ isMissing }) => isMissing),
     };

@@ -29,7 +29,7 @@ export type FormText =
   | 'form.tooFew'
   | 'form.tooMany';
 
-export interface Checked {
+export interface CheckedReplies {
   /** Only of fields that are shown, in one spelling: trimmed, without what was left empty. */
   readonly replies: Replies;
   readonly faults: Readonly<Record<string, ReplyFault>>;
@@ -43,7 +43,7 @@ export function checkReplies(
   fields: readonly WireField[],
   given: Replies,
   teams: readonly string[],
-): Checked {
+): CheckedReplies {
   const replies: Record<string, string | readonly string[]> = {};
   const faults: Record<string, ReplyFault> = {};
   for (const field of fields) {

@@ -2,10 +2,10 @@ import type { Field } from '../model/form';
 import type { Locale } from '../model/units';
 import type { WireField } from '../wire/form-file';
 
-/** A field as it is published in one locale; `say` resolves the owner's words ([T2]). */
+/** A field as it is published in one locale; `resolve` gives the owner's words ([T2]). */
 export function toWireField(
   field: Field,
-  say: (texts: Readonly<Record<Locale, string>>) => string,
+  resolve: (texts: Readonly<Record<Locale, string>>) => string,
 ): WireField {
   const {
     id,
@@ -27,10 +27,12 @@ export function toWireField(
     kind,
     isRequired,
     ...(label === null ? {} : { label }),
-    ...(own === null ? {} : { words: say(own.label), ...given('help', say(own.help)) }),
+    ...(own === null ? {} : { words: resolve(own.label), ...given('help', resolve(own.help)) }),
     ...(least === null ? {} : { least }),
     ...(most === null ? {} : { most }),
-    ...(options.length === 0 ? {} : { options: options.map((one) => [one.value, say(one.label)] as const) }),
+    ...(options.length === 0
+      ? {}
+      : { options: options.map((one) => [one.value, resolve(one.label)] as const) }),
     ...(asButtons ? { asButtons } : {}),
     ...(shownIf === null ? {} : { shownIf: [shownIf.field, shownIf.is] as const }),
     ...(isKept ? { isKept } : {}),

@@ -1,5 +1,5 @@
 import { LIMITS } from '../limits';
-import { AUDIENCE_KINDS, type Condition, type ConditionBody, PULSE_KINDS } from '../model/condition';
+import { AUDIENCE_KINDS, type Condition, type ConditionBody, INSTANT_KINDS } from '../model/condition';
 import { ADDRESS_PARTS, PAGE_RULE_KINDS } from '../model/design';
 import { WIDGET_STATES } from '../model/moment';
 
@@ -8,7 +8,7 @@ export function isCondition(value: unknown): value is Condition {
   if (!isRecord(value) || typeof value['isNot'] !== 'boolean') return false;
   const kind = value['kind'];
   if (typeof kind !== 'string' || !Object.hasOwn(SHAPES, kind)) return false;
-  if (value['isNot'] && PULSE_KINDS.includes(kind as ConditionBody['kind'])) return false; // [I1]
+  if (value['isNot'] && INSTANT_KINDS.includes(kind as ConditionBody['kind'])) return false; // [I1]
   return hasShape(value, {
     ...SHAPES[kind as ConditionBody['kind']],
     kind: isText(40),

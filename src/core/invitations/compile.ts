@@ -10,7 +10,7 @@ import type {
   WireLimits,
   WireRule,
 } from '../wire/design-file';
-import { PER_PAGE, PER_VISIT, PER_VISITOR } from './due';
+import { ONCE_PER_PAGE, PER_VISIT, PER_VISITOR } from './due';
 
 /** Told with the text of the rule that cannot be compiled. */
 export type HearFault = (fault: PatternFault, text: string) => void;
@@ -25,7 +25,7 @@ function toWireItem(item: Condition | Group, hear: HearFault): WireItem {
   return [item.join, item.isNot ? 1 : 0, ...item.conditions.map((one) => toWireCondition(one, hear))];
 }
 
-/** A condition as it is published; a pulse is never negated ([I1]). */
+/** A condition as it is published; an instant event is never negated ([I1]). */
 export function toWireCondition(condition: Condition, hear: HearFault): WireCondition {
   const isNot = condition.isNot ? 1 : 0;
   switch (condition.kind) {
@@ -99,7 +99,7 @@ export function toWireInvitation(invitation: Invitation, hear: HearFault): WireI
   const days =
     oncePer.kind === 'days'
       ? oncePer.days
-      : { page: PER_PAGE, visit: PER_VISIT, visitor: PER_VISITOR }[oncePer.kind];
+      : { page: ONCE_PER_PAGE, visit: PER_VISIT, visitor: PER_VISITOR }[oncePer.kind];
   return [
     id,
     approach,

@@ -8,7 +8,7 @@ import { EMPTY_MEMORY, type Memory } from '../decide/memory';
 import { remember } from '../decide/remember';
 import type { Invitation, InvitationLimits } from '../model/invitation';
 import { DAY_MS, SECOND_MS } from '../model/units';
-import { approachHere } from './manner';
+import { approachHere } from './approach';
 import { needsMemory } from './compile';
 
 const LIMITS: InvitationLimits = {
@@ -43,7 +43,9 @@ const kept = (change: Partial<NonNullable<Memory['visit']>> = {}, counts: Memory
   };
 };
 const whyNot = (...args: Parameters<typeof explain>) =>
-  explain(...args).find(({ reason, standing }) => reason.about === 'invitation' && standing !== 'decided');
+  explain(...args).find(
+    ({ reason, outcome: standing }) => reason.about === 'invitation' && standing !== 'decided',
+  );
 
 describe('an invitation', () => {
   it('[I3] shows while its conditions hold, its limits allow it, and nothing stands in the way', () => {
@@ -92,16 +94,17 @@ describe('an invitation', () => {
     expect(decide(site(list), madeVisit({ now: after(10) })).show).toBe(B);
   });
 
-  it('[I4] a pulse that a limit blocks is lost: it does not wait for the limit', () => {
+  it('[I4] an instant event that a limit blocks is lost: it does not wait for the limit', () => {
     const made = site([{ when: all(condition({ kind: 'leaving' })) }]);
     const leaving = madeVisit({
       ...kept({ leftAt: EVENING, shown: 1 }),
-      page: { pulse: { kind: 'leaving' } },
+      page: { instantEvent: { kind: 'leaving' } },
     });
     expect(decide(made, leaving).show).toBeNull();
     const free = after(121);
     expect(
-      decide(made, { ...leaving, now: free, heardAt: free, page: { ...leaving.page, pulse: null } }).show,
+      decide(made, { ...leaving, now: free, heardAt: free, page: { ...leaving.page, instantEvent: null } })
+        .show,
     ).toBeNull();
   });
 
@@ -222,11 +225,11 @@ describe('an invitation', () => {
       },
     ];
     const verdict = whyNot(site(list), madeVisit({ now: after(27), page: { scrolled: 35 } }));
-    expect(verdict).toMatchObject({ standing: 'failed', reason: { code: 'condition-fails' } });
-    expect(verdict?.lacks).toEqual([
-      { kind: 'on-page', isNot: false, short: { ms: 13_000 }, canCome: true },
-      { kind: 'scrolled', isNot: false, short: { percent: 25 }, canCome: true },
-      { kind: 'page', isNot: false, short: null, canCome: false },
+    expect(verdict).toMatchObject({ outcome: 'failed', reason: { code: 'condition-fails' } });
+    expect(verdict?.unmet).toEqual([
+      { kind: 'on-page', isNot: false, shortfall: { ms: 13_000 }, canCome: true },
+      { kind: 'scrolled', isNot: false, shortfall: { percent: 25 }, canCome: true },
+      { kind: 'page', isNot: false, shortfall: null, canCome: false },
     ]);
   });
 });

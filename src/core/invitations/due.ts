@@ -1,10 +1,18 @@
-import type { Settled } from '../decide/decide';
+import type { DecisionContext } from '../decide/decide';
 import { zoneOf } from '../decide/hours-now';
 import { isRunning } from '../decide/widget';
 import type { Circumstances } from '../model/circumstances';
 import { DAY_MS, type EpochMs, SECOND_MS } from '../model/units';
 import type { WireInvitation, WireLimits } from '../wire/design-file';
-import { type Asked, FOCUS, type Judgement, SIGNALS, type Signal, type SignalBits, judge } from './judge';
+import {
+  type JudgeContext,
+  FOCUS,
+  type Judgement,
+  SIGNALS,
+  type Signal,
+  type SignalBits,
+  judge,
+} from './judge';
 
 /** What becomes of the invitations of a widget right now. */
 export interface DueVerdict {
@@ -25,20 +33,20 @@ const NONE: DueVerdict = { due: null, withdraw: null, next: Infinity, on: [] };
  * [I3], [I4] The first in the list that is ready and free, while nothing is shown, the window is closed, launcher and
  * page are visible, and nobody is typing.
  */
-export function dueOf(settled: Settled): DueVerdict {
-  const { circumstances, isCountOnly } = settled;
+export function dueOf(context: DecisionContext): DueVerdict {
+  const { circumstances, isCountOnly } = context;
   const { invited } = circumstances;
-  const scanned = isCountOnly || settled.widget.invitations.length === 0 ? NONE : scan(settled);
+  const scanned = isCountOnly || context.widget.invitations.length === 0 ? NONE : scan(context);
   // What others wait for is heard also while one is on the screen: a latch that closes then stays closed.
-  return invited === null ? scanned : { ...stays(settled, invited.id), on: scanned.on };
+  return invited === null ? scanned : { ...stays(context, invited.id), on: scanned.on };
 }
 
-function scan(settled: Settled): DueVerdict {
-  const { circumstances, widget } = settled;
+function scan(context: DecisionContext): DueVerdict {
+  const { circumstances, widget } = context;
   const { page, now } = circumstances;
-  const free = freeAt(settled);
+  const free = freeAt(context);
   if (free === Infinity) return NONE;
-  const asked = askedOf(settled);
+  const asked = askedOf(context);
   const isBlocked = circumstances.isWindowOpen || !page.isVisible || circumstances.invited !== null;
   let due: string | null = null;
   let next = Infinity;
@@ -53,19 +61,19 @@ function scan(settled: Settled): DueVerdict {
     if (!ready.is || own > now) next = Math.min(next, Math.max(ready.is ? 0 : ready.next, own));
     else if (!page.isTyping) {
       due = invitation[0];
-      next = Math.min(next, ready.next, closingEdge(settled));
+      next = Math.min(next, ready.next, closingEdge(context));
     }
   }
   return { due, withdraw: null, next, on: signalsOf(on) };
 }
 
 /** What the conditions of a settled widget are held against. */
-export function askedOf({ site, circumstances, page, presence }: Settled): Asked {
+export function askedOf({ site, circumstances, page, presence }: DecisionContext): JudgeContext {
   return {
     circumstances,
     address: page.address,
     takes: page.takes(circumstances),
-    state: presence.told,
+    state: presence.lastReport,
     stateNext: presence.hours?.changesAt ?? Infinity,
     zone: zoneOf(site, site.facts.zone),
     statesOnly: false,
@@ -82,17 +90,17 @@ function isIdleStir(invitation: WireInvitation, { visitor }: Circumstances): boo
 }
 
 /** [I8] What is shown stays, unless one of its state conditions fails; it then goes without a *no*. */
-function stays(settled: Settled, id: string): DueVerdict {
-  const shown = settled.widget.invitations.find((one) => one[0] === id);
+function stays(context: DecisionContext, id: string): DueVerdict {
+  const shown = context.widget.invitations.find((one) => one[0] === id);
   const judged: Judgement | null =
-    shown === undefined ? null : judge(shown[6], { ...askedOf(settled), statesOnly: true });
-  const isOver = judged === null || !judged.is || settled.isCountOnly;
+    shown === undefined ? null : judge(shown[6], { ...askedOf(context), statesOnly: true });
+  const isOver = judged === null || !judged.is || context.isCountOnly;
   return { ...NONE, withdraw: isOver ? id : null, next: judged?.next ?? Infinity };
 }
 
 /** [I6] When the site's limits allow one again: an instant that may have passed, Infinity where time alone does not bring it. */
-export function freeAt(settled: Settled): EpochMs {
-  const { site, circumstances } = settled;
+export function freeAt(context: DecisionContext): EpochMs {
+  const { site, circumstances } = context;
   const [perVisit, gap, , afterTalk] = site.design.limits ?? OUR_LIMITS;
   const { page, memory, level, conversation, now } = circumstances;
   const visit = level === 'kept' ? memory.visit : null;
@@ -104,13 +112,16 @@ export function freeAt(settled: Settled): EpochMs {
   return Math.max(
     memory.restUntil ?? 0,
     left === 0 ? 0 : left + gap * SECOND_MS,
-    now >= closingEdge(settled) ? (settled.presence.hours?.changesAt ?? 0) : 0,
+    now >= closingEdge(context) ? (context.presence.hours?.changesAt ?? 0) : 0,
     conversation === null ? 0 : conversation.lastMs + afterTalk * SECOND_MS,
   );
 }
 
 /** [I6] From when on nobody is invited to a door that is about to close; Infinity: it does not close. */
-export function closingEdge({ site, presence: { hours } }: Pick<Settled, 'site' | 'presence'>): EpochMs {
+export function closingEdge({
+  site,
+  presence: { hours },
+}: Pick<DecisionContext, 'site' | 'presence'>): EpochMs {
   return hours !== null && hours.isOpen
     ? hours.changesAt - (site.design.limits ?? OUR_LIMITS)[2] * SECOND_MS
     : Infinity;
@@ -121,7 +132,7 @@ export function ownFreeAt(invitation: WireInvitation, { page, memory, level }: C
   const id = invitation[0];
   const days = invitation[4];
   if (invitation[3] && (level !== 'kept' || memory.visit === null)) return Infinity;
-  if (days === PER_PAGE && page.shown.includes(id)) return Infinity;
+  if (days === ONCE_PER_PAGE && page.shown.includes(id)) return Infinity;
   const counted = memory.counts[id];
   if (!Array.isArray(counted)) return 0; // also where the id is a name that every object has
   const [visit, total, at] = counted;
@@ -130,6 +141,6 @@ export function ownFreeAt(invitation: WireInvitation, { page, memory, level }: C
   return days > 0 ? at + days * DAY_MS : 0;
 }
 
-export const PER_PAGE = 0;
+export const ONCE_PER_PAGE = 0;
 export const PER_VISIT = -1;
 export const PER_VISITOR = -2;

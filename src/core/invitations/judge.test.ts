@@ -9,7 +9,7 @@ import type { Circumstances } from '../model/circumstances';
 import type { ConditionBody, When } from '../model/condition';
 import { DAY_MS, SECOND_MS } from '../model/units';
 import { toWireGroup } from './compile';
-import { type Asked, judge } from './judge';
+import { type JudgeContext, judge } from './judge';
 
 const ZONE = toZone(ZONES.offsetsOf(AZORES, Date.UTC(2025, 0, 1), Date.UTC(2038, 0, 1)) ?? []);
 const VISIT: VisitRecord = {
@@ -25,7 +25,7 @@ const VISIT: VisitRecord = {
   leftAt: null,
 };
 
-function askedFor(visit: Circumstances, change: Partial<Asked> = {}): Asked {
+function askedFor(visit: Circumstances, change: Partial<JudgeContext> = {}): JudgeContext {
   const page = pageFactsOf(visit.page);
   return {
     circumstances: visit,
@@ -39,9 +39,9 @@ function askedFor(visit: Circumstances, change: Partial<Asked> = {}): Asked {
   };
 }
 const wire = (when: When) => toWireGroup(when, (fault) => expect(fault).toBeNull());
-const judged = (when: When, visit: Circumstances = madeVisit(), change: Partial<Asked> = {}) =>
+const judged = (when: When, visit: Circumstances = madeVisit(), change: Partial<JudgeContext> = {}) =>
   judge(wire(when), askedFor(visit, change));
-const holds = (body: ConditionBody, visit: Circumstances = madeVisit(), change: Partial<Asked> = {}) =>
+const holds = (body: ConditionBody, visit: Circumstances = madeVisit(), change: Partial<JudgeContext> = {}) =>
   judged(all(condition(body)), visit, change).is;
 const kept = (change: Partial<VisitRecord>, before: number[] = []) =>
   madeVisit({ level: 'kept', memory: { ...EMPTY_MEMORY, visit: { ...VISIT, ...change }, before } });
@@ -153,11 +153,11 @@ describe('judge', () => {
     expect(judged(all(condition({ kind: 'on-page', seconds: 20 })))).toMatchObject({ on: 0 });
   });
 
-  it('[I2] a latch stays true; a pulse is an instant and only of its own selector', () => {
+  it('[I2] a latch stays true; an instant event is an instant and only of its own selector', () => {
     expect(holds({ kind: 'scrolled', percent: 60 }, madeVisit({ page: { scrolled: 60 } }))).toBe(true);
     expect(judged(all(condition({ kind: 'scrolled', percent: 60 }))).on).toBe(1);
     expect(holds({ kind: 'seen', selector: '.map' }, madeVisit({ page: { seen: ['.map'] } }))).toBe(true);
-    const clicked = madeVisit({ page: { pulse: { kind: 'clicked', selector: '.map' } } });
+    const clicked = madeVisit({ page: { instantEvent: { kind: 'clicked', selector: '.map' } } });
     expect(holds({ kind: 'clicked', selector: '.map' }, clicked)).toBe(true);
     expect(holds({ kind: 'clicked', selector: '.other' }, clicked)).toBe(false);
     expect(holds({ kind: 'leaving' }, clicked)).toBe(false);

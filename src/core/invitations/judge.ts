@@ -1,4 +1,4 @@
-import { type Clock, elapsedAt, reachesAt } from '../decide/clock';
+import { type PageClock, elapsedAt, reachesAt } from '../decide/clock';
 import { weekdayOf } from '../hours/days';
 import { localDayOf } from '../hours/hours';
 import { type Span, type Zone, spanOfWall } from '../hours/zone';
@@ -28,7 +28,7 @@ export interface Judgement {
 }
 
 /** All that conditions are held against. */
-export interface Asked extends Known {
+export interface JudgeContext extends Known {
   readonly state: WidgetState;
   /** When time alone may change the state. */
   readonly stateNext: EpochMs;
@@ -42,7 +42,7 @@ export interface Asked extends Known {
  * [I1] A condition, or a group of them: *all of* or *any of*. A group that one member alone keeps as it is asks for
  * nothing: neither an instant nor a signal.
  */
-export function judge(item: WireItem, asked: Asked): Judgement {
+export function judge(item: WireItem, asked: JudgeContext): Judgement {
   const judgement =
     item[0] === 'all' || item[0] === 'any' ? judgeGroup(item, asked) : judgeOne(item as WireCondition, asked);
   return item[1] && judgement !== ASSUMED && judgement !== UNKNOWN
@@ -50,7 +50,7 @@ export function judge(item: WireItem, asked: Asked): Judgement {
     : judgement;
 }
 
-function judgeGroup(group: WireGroup, asked: Asked): Judgement {
+function judgeGroup(group: WireGroup, asked: JudgeContext): Judgement {
   const decisive = group[0] === 'any'; // the verdict that one member alone brings about
   let isDecided = false;
   let decidedNext = 0;
@@ -79,7 +79,7 @@ const ASSUMED: Judgement = { is: true, next: Infinity, on: 0 };
 const UNKNOWN: Judgement = { is: false, next: Infinity, on: 0 };
 
 /** [I2] How one condition stands, before its negation. An unknown kind never holds ([D4]). */
-function judgeOne(condition: WireCondition, asked: Asked): Judgement {
+function judgeOne(condition: WireCondition, asked: JudgeContext): Judgement {
   const known = isKnown(condition, asked);
   if (known !== null) return still(known);
   const { visitor, memory, page, now } = asked.circumstances;
@@ -119,11 +119,11 @@ function judgeOne(condition: WireCondition, asked: Asked): Judgement {
     case 'seen':
       return page.seen.includes(condition[2]) ? HOLDS : awaited(false, 16);
     case 'clicked':
-      return awaited(page.pulse?.kind === 'clicked' && page.pulse.selector === condition[2], 8);
+      return awaited(page.instantEvent?.kind === 'clicked' && page.instantEvent.selector === condition[2], 8);
     case 'leaving':
-      return awaited(page.pulse?.kind === 'leaving', 2);
+      return awaited(page.instantEvent?.kind === 'leaving', 2);
     case 'form-left':
-      return awaited(page.pulse?.kind === 'form-left', 64);
+      return awaited(page.instantEvent?.kind === 'form-left', 64);
     default:
       return UNKNOWN;
   }
@@ -134,7 +134,7 @@ function awaited(is: boolean, on: SignalBits): Judgement {
 }
 
 /** A clock that reaches some seconds by itself, unless it stands ([A5]). */
-function reached(clock: Clock, seconds: number, now: EpochMs, on: SignalBits): Judgement {
+function reached(clock: PageClock, seconds: number, now: EpochMs, on: SignalBits): Judgement {
   const is = elapsedAt(clock, now) >= seconds * SECOND_MS;
   return { is, next: is ? Infinity : (reachesAt(clock, seconds * SECOND_MS) ?? Infinity), on };
 }

@@ -2,12 +2,12 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { defaultPlace } from '../model/defaults';
 import { CORNERS } from '../model/design';
-import { type Box, SCREENS, type Screen, clearOf, coveringsOn } from './collisions';
+import { type Box, MEASURED_SCREENS, type MeasuredScreen, clearOf, coveringsOn } from './collisions';
 import { cornerFor, cornerOf } from './place';
 
 const NONE = { upper: 0, lower: 0 };
 const COOKIES = { desktop: { upper: 0, lower: 64 }, phone: { upper: 0, lower: 120 } };
-const [COMPUTER, LARGE, PHONE] = SCREENS as [Screen, Screen, Screen];
+const [COMPUTER, LARGE, PHONE] = MEASURED_SCREENS as [MeasuredScreen, MeasuredScreen, MeasuredScreen];
 const boxAt = (left: number, top: number, width = 56, height = 56): Box => ({
   left,
   top,

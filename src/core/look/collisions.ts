@@ -28,9 +28,9 @@ export function hasBars({ desktop, phone }: BarsByDevice): boolean {
 }
 
 /** What can lie over a bar. On phones the window is the whole screen, and is meant to be. */
-export type Part = 'launcher' | 'window' | 'invitation';
+export type CoveredPart = 'launcher' | 'window' | 'invitation';
 
-export interface Screen {
+export interface MeasuredScreen {
   readonly name: 'computer' | 'large-text' | 'phone' | 'small-phone';
   readonly width: Px;
   readonly height: Px;
@@ -40,7 +40,7 @@ export interface Screen {
 }
 
 /** Where it is looked whether something is covered. Text at 200 % leaves a quarter of the screen. */
-export const SCREENS: readonly Screen[] = [
+export const MEASURED_SCREENS: readonly MeasuredScreen[] = [
   { name: 'computer', width: 1280, height: 800, device: 'desktop', bars: 'desktop' },
   { name: 'large-text', width: 640, height: 400, device: 'phone', bars: 'desktop' },
   { name: 'phone', width: 390, height: 844, device: 'phone', bars: 'phone' },
@@ -53,8 +53,8 @@ export const MEETS_PX = 4;
 const AIR_PX = 12;
 
 export interface Covering {
-  readonly screen: Screen['name'];
-  readonly part: Part;
+  readonly screen: MeasuredScreen['name'];
+  readonly part: CoveredPart;
   readonly bar: keyof Bars;
   /** How deep it reaches over the bar, in px. */
   readonly by: Px;
@@ -62,13 +62,13 @@ export interface Covering {
 
 /** What lies over a bar by more than 4 px on a screen; bars are as wide as it. */
 export function coveringsOn(
-  screen: Screen,
-  boxes: Readonly<Partial<Record<Part, Box>>>,
+  screen: MeasuredScreen,
+  boxes: Readonly<Partial<Record<CoveredPart, Box>>>,
   bars: BarsByDevice,
 ): Covering[] {
   const { upper, lower } = bars[screen.bars];
   const spans = { upper: [0, upper], lower: [screen.height - lower, screen.height] } as const;
-  return (Object.entries(boxes) as [Part, Box][]).flatMap(([part, box]) =>
+  return (Object.entries(boxes) as [CoveredPart, Box][]).flatMap(([part, box]) =>
     (['upper', 'lower'] as const).flatMap((bar): Covering[] => {
       const [top, bottom] = spans[bar];
       const by = Math.min(box.bottom, bottom) - Math.max(box.top, top);

@@ -36,7 +36,7 @@ export function tone(color: HexColor, lightness: number, chromaMax: number): Hex
 }
 
 /** The colour with its hue turned by degrees. */
-export function turned(color: HexColor, degrees: number): HexColor {
+export function rotated(color: HexColor, degrees: number): HexColor {
   const { l, c, h } = lchOf(color);
   return hexOf({ l, c, h: (h + degrees) % 360 });
 }

@@ -3,10 +3,10 @@ import { describe, expect, it } from 'vitest';
 import { CORNERS, type Place } from '../model/design';
 import { defaultPlace } from '../model/defaults';
 import { SETTINGS, settingFault } from '../model/settings';
-import { type Ground, SNAP_PX, cornerOf, placeAt, toWirePlace } from './place';
+import { type PlaceGround, SNAP_PX, cornerOf, placeAt, toWirePlace } from './place';
 
 const OURS: Place = defaultPlace();
-const PAGE: Ground = { width: 1280, height: 800, launcher: { width: 56, height: 56 }, isPhone: false };
+const PAGE: PlaceGround = { width: 1280, height: 800, launcher: { width: 56, height: 56 }, isPhone: false };
 
 describe('the place of the launcher', () => {
   it('above a bar at the lower edge: as far from the side, further from below', () => {

@@ -4,7 +4,7 @@ import type { Px } from '../model/units';
 import type { WireWidget } from '../wire/design-file';
 
 /** A page, and the launcher on it, in px of the page. */
-export interface Ground {
+export interface PlaceGround {
   readonly width: Px;
   readonly height: Px;
   readonly launcher: { readonly width: Px; readonly height: Px };
@@ -23,7 +23,7 @@ export const SNAP_PX = 12;
 export function placeAt(
   place: Place,
   { x, y }: { readonly x: Px; readonly y: Px },
-  ground: Ground,
+  ground: PlaceGround,
   snaps: boolean,
 ): Place {
   const { launcher, isPhone } = ground;
@@ -72,7 +72,7 @@ export function cornerFor(
 }
 
 /** Where a place puts the launcher's upper left corner. */
-export function cornerOf(place: Place, { width, height, launcher, isPhone }: Ground): { x: Px; y: Px } {
+export function cornerOf(place: Place, { width, height, launcher, isPhone }: PlaceGround): { x: Px; y: Px } {
   const corner = cornerFor(place, isPhone);
   const [offset, lift] = offsetsFor(place, isPhone);
   const x = corner.endsWith('right') ? width - launcher.width - offset : offset;

@@ -1,6 +1,6 @@
 import type { LookName, Scheme } from '../model/look';
 import type { HexColor } from '../model/units';
-import { hexOf, lchOf, tone, turned } from './oklch';
+import { hexOf, lchOf, tone, rotated } from './oklch';
 
 /** What a look takes from the brand colour; everything else follows from these (`palette.ts`). */
 export interface Main {
@@ -53,7 +53,7 @@ const evening = (brand: HexColor): Main => {
 /** The second colour: the owner's, or a turn of the brand's hue that is neither pale nor dark. */
 const secondOf = (brand: HexColor, second: HexColor | null): HexColor => {
   if (second !== null) return second;
-  const { c, h } = lchOf(turned(brand, 150));
+  const { c, h } = lchOf(rotated(brand, 150));
   return hexOf({ l: 0.52, c: Math.max(c, 0.08), h });
 };
 

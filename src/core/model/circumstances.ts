@@ -1,4 +1,4 @@
-import type { Clock } from '../decide/clock';
+import type { PageClock } from '../decide/clock';
 import type { Memory } from '../decide/memory';
 import type { ConversationFacts } from '../wire/talk';
 import type { Moment } from './moment';
@@ -41,15 +41,15 @@ export interface PageView {
   readonly address: string;
   readonly isVisible: boolean;
   /** Runs while the page is visible. */
-  readonly clock: Clock;
+  readonly clock: PageClock;
   /** The same since the last pointer, key, touch or scroll. */
-  readonly idle: Clock;
+  readonly idle: PageClock;
   /** Percent of the page that was above the lower edge at the furthest; a page that cannot scroll is 100. */
   readonly scrolled: number;
   /** Selectors of which half an element was seen. */
   readonly seen: readonly string[];
   /** What happened just now, until the ask it caused is answered ([I4]). */
-  readonly pulse: Pulse | null;
+  readonly instantEvent: InstantEvent | null;
   /** [I9] Focus is in an editable element of the page. */
   readonly isTyping: boolean;
   /** The visitor opened the window in it ([I6]). */
@@ -62,7 +62,7 @@ export interface PageView {
   readonly hasDeclined: boolean;
 }
 
-export type Pulse =
+export type InstantEvent =
   { readonly kind: 'leaving' | 'form-left' } | { readonly kind: 'clicked'; readonly selector: string };
 
 export interface Visitor {
@@ -91,7 +91,7 @@ export function pageViewAt(address: string, now: EpochMs): PageView {
     idle: runs,
     scrolled: 0,
     seen: [],
-    pulse: null,
+    instantEvent: null,
     isTyping: false,
     hasOpened: false,
     shown: [],

@@ -4,11 +4,11 @@ import type { WidgetState } from './moment';
 
 /**
  * What an invitation or an audience may ask ([I2]). *State* holds or not; *clock* comes to hold by time alone; *latch*
- * stays true in its page view once it was; *pulse* is an instant, and the only kind that cannot be negated.
+ * stays true in its page view once it was; *instant event* is an instant, and the only kind that cannot be negated.
  */
 export type Condition = ConditionBody & { readonly isNot: boolean };
 
-export type ConditionBody = StateCondition | ClockCondition | LatchCondition | PulseCondition;
+export type ConditionBody = StateCondition | ClockCondition | LatchCondition | InstantCondition;
 
 export type StateCondition =
   | { readonly kind: 'page'; readonly rules: readonly PageRule[] }
@@ -42,7 +42,7 @@ export type LatchCondition =
   | { readonly kind: 'scrolled'; readonly percent: number }
   | { readonly kind: 'seen'; readonly selector: string };
 
-export type PulseCondition =
+export type InstantCondition =
   | { readonly kind: 'leaving' }
   | { readonly kind: 'clicked'; readonly selector: string }
   | { readonly kind: 'form-left' };
@@ -60,7 +60,7 @@ export interface When {
   readonly items: readonly (Condition | Group)[];
 }
 
-/** [P15] What an audience may ask: states that are known on any page, never clocks or pulses. */
+/** [P15] What an audience may ask: states that are known on any page, never clocks or instant conditions. */
 export const AUDIENCE_KINDS = [
   'device',
   'language',
@@ -81,7 +81,7 @@ export const VISIT_KINDS: readonly ConditionBody['kind'][] = [
   'in-visit',
 ];
 
-export const PULSE_KINDS: readonly ConditionBody['kind'][] = ['leaving', 'clicked', 'form-left'];
+export const INSTANT_KINDS: readonly ConditionBody['kind'][] = ['leaving', 'clicked', 'form-left'];
 
 export function isGroup(item: Condition | Group): item is Group {
   return 'join' in item;

@@ -1,12 +1,12 @@
 import type { WidgetState } from './moment';
 
 /** How the lamp is drawn ([S4]); it means that somebody is there, and nothing else anywhere. */
-export type LampMark = 'lit' | 'half' | 'queue' | 'unlit' | 'shutter';
+export type LampSign = 'lit' | 'half' | 'queue' | 'unlit' | 'shutter';
 
 /** [S4] The lamp of a state; unknown is unlit. */
-export function lampOf(state: WidgetState, isKnown: boolean): LampMark {
+export function lampOf(state: WidgetState, isKnown: boolean): LampSign {
   if (!isKnown) return 'unlit';
-  const marks: Readonly<Record<WidgetState, LampMark>> = {
+  const marks: Readonly<Record<WidgetState, LampSign>> = {
     in: 'lit',
     nearby: 'half',
     busy: 'queue',
@@ -22,7 +22,7 @@ export const LAMP_OUTLINE =
 const GLASS = 'M7.4 7.9h9.2l-1.3 10H8.7z';
 
 /** What is filled with light, and what is drawn over the glass: three waiting dots, or the slats of a shutter. */
-export const LAMP_PATHS: Readonly<Record<LampMark, readonly [light: string, over: string]>> = {
+export const LAMP_PATHS: Readonly<Record<LampSign, readonly [light: string, over: string]>> = {
   lit: [GLASS, ''],
   half: ['M8.1 13h7.8l-.6 4.9H8.7z', ''],
   queue: [GLASS, 'M9.6 13h.01M12 13h.01M14.4 13h.01'],

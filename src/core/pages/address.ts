@@ -41,7 +41,7 @@ function parsed(href: string): URL | null {
 }
 
 /**
- * [P3] Percent triplets in one spelling: hex in capitals, those of unreserved signs (RFC 3986, 2.3) decoded once,
+ * [P3] Percent triplets in one spelling: hex in capitals, those of unreserved characters (RFC 3986, 2.3) decoded once,
  * left to right; malformed ones stay. A digit whose decoding would complete a broken triplet before it stays
  * escaped, or a second pass would read on (`%%37E`).
  */
@@ -53,9 +53,9 @@ export function canonicalEscapes(text: string): string {
       out += text[at];
       continue;
     }
-    const sign = String.fromCharCode(parseInt(triplet.slice(1), 16));
-    const completes = /[0-9a-f]/i.test(sign) && /%[0-9a-f]?$/i.test(out) && !/%[0-9a-f]{2}$/i.test(out);
-    out += /[\w.~-]/.test(sign) && !completes ? sign : triplet.toUpperCase();
+    const character = String.fromCharCode(parseInt(triplet.slice(1), 16));
+    const completes = /[0-9a-f]/i.test(character) && /%[0-9a-f]?$/i.test(out) && !/%[0-9a-f]{2}$/i.test(out);
+    out += /[\w.~-]/.test(character) && !completes ? character : triplet.toUpperCase();
     at += 2;
   }
   return out;

@@ -5,7 +5,7 @@
  */
 export type Automaton = readonly [
   words: number,
-  classes: readonly WireSigns[],
+  classes: readonly WireCharacters[],
   follow: readonly number[],
   anywhere: readonly number[],
   atEnd: readonly number[],
@@ -16,7 +16,7 @@ export type Automaton = readonly [
 ];
 
 /** One sign, or pairs of code points; -1 before them: any but those. */
-export type WireSigns = string | readonly number[];
+export type WireCharacters = string | readonly number[];
 
 /** Whether a pattern is found before any sign is taken: never, at once, or at the end of the text only. */
 export type Finds = 0 | 1 | 2;
@@ -53,10 +53,10 @@ export function finds(
   return againFinds > 0 && text !== '';
 }
 
-function isIn(code: number, signs: WireSigns): boolean {
-  if (typeof signs === 'string') return signs.codePointAt(0) === code;
-  const isNot = signs[0] === -1;
-  for (let at = isNot ? 1 : 0; at < signs.length; at += 2)
-    if (code >= (signs[at] ?? 0) && code <= (signs[at + 1] ?? 0)) return !isNot;
+function isIn(code: number, characters: WireCharacters): boolean {
+  if (typeof characters === 'string') return characters.codePointAt(0) === code;
+  const isNot = characters[0] === -1;
+  for (let at = isNot ? 1 : 0; at < characters.length; at += 2)
+    if (code >= (characters[at] ?? 0) && code <= (characters[at + 1] ?? 0)) return !isNot;
   return isNot;
 }

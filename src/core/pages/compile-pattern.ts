@@ -1,7 +1,13 @@
 import type { AddressPart } from '../model/design';
 import { type Result, fail, ok } from '../result';
-import type { Automaton, Finds, WireSigns } from './automaton';
-import { type Node, type PatternFault, type SignClass, readExpression, readWildcard } from './pattern-tree';
+import type { Automaton, Finds, WireCharacters } from './automaton';
+import {
+  type Node,
+  type PatternFault,
+  type CharacterClass,
+  readExpression,
+  readWildcard,
+} from './pattern-tree';
 
 /** [P11] States of one pattern, and of all patterns of a site. */
 export const PATTERN_STATES_MAX = 100;
@@ -28,7 +34,7 @@ export function statesOf([, classes]: Automaton): number {
   return classes.length;
 }
 
-/** [P11] The plain signs an expression begins with, wherever it is searched; empty where it begins with something else. */
+/** [P11] The plain characters an expression begins with, wherever it is searched; empty where it begins with something else. */
 export function literalStartOf(text: string): string {
   const read = readExpression(text);
   if (!read.ok) return '';
@@ -37,12 +43,12 @@ export function literalStartOf(text: string): string {
   for (const node of nodes.slice(nodes[0]?.kind === 'start' ? 1 : 0)) {
     if (
       node.kind !== 'sign' ||
-      node.sign.not ||
-      node.sign.ranges.length !== 2 ||
-      node.sign.ranges[0] !== node.sign.ranges[1]
+      node.character.not ||
+      node.character.ranges.length !== 2 ||
+      node.character.ranges[0] !== node.character.ranges[1]
     )
       break;
-    start += String.fromCodePoint(node.sign.ranges[0] ?? 0);
+    start += String.fromCodePoint(node.character.ranges[0] ?? 0);
   }
   return start;
 }
@@ -63,7 +69,7 @@ function costOf(node: Node): number {
 }
 
 type Part =
-  | { readonly kind: 'sign'; readonly sign: SignClass; readonly to: number; readonly state: number }
+  | { readonly kind: 'sign'; readonly character: CharacterClass; readonly to: number; readonly state: number }
   | { readonly kind: 'split'; to: number[] }
   | { readonly kind: 'start' | 'end'; readonly to: number }
   | { readonly kind: 'found' };
@@ -79,7 +85,7 @@ function compile(root: Node, text: string, folds: boolean): Result<Automaton, Pa
   const put = (node: Node, to: number): number => {
     switch (node.kind) {
       case 'sign':
-        return add({ kind: 'sign', sign: node.sign, to, state: states++ });
+        return add({ kind: 'sign', character: node.character, to, state: states++ });
       case 'start':
       case 'end':
         return add({ kind: node.kind, to });
@@ -120,7 +126,7 @@ function reach(parts: readonly Part[], from: number, isAtStart: boolean): Reache
   const states = new Set<number>();
   const seen = new Set<string>();
   let found: Finds = 0;
-  const walk = (index: number, isAtEnd: boolean): void => {
+  const simulation = (index: number, isAtEnd: boolean): void => {
     const key = `${index} ${isAtEnd}`;
     const part = parts[index];
     if (part === undefined || seen.has(key)) return;
@@ -128,26 +134,26 @@ function reach(parts: readonly Part[], from: number, isAtStart: boolean): Reache
     if (part.kind === 'found') found = isAtEnd && found !== 1 ? 2 : isAtEnd ? found : 1;
     else if (part.kind === 'sign') {
       if (!isAtEnd) states.add(part.state);
-    } else if (part.kind === 'split') part.to.forEach((to) => walk(to, isAtEnd));
-    else if (part.kind === 'end') walk(part.to, true);
-    else if (isAtStart) walk(part.to, isAtEnd);
+    } else if (part.kind === 'split') part.to.forEach((to) => simulation(to, isAtEnd));
+    else if (part.kind === 'end') simulation(part.to, true);
+    else if (isAtStart) simulation(part.to, isAtEnd);
   };
-  walk(from, false);
+  simulation(from, false);
   return { states: [...states], finds: found };
 }
 
 function toAutomaton(parts: readonly Part[], entry: number, states: number, folds: boolean): Automaton {
   const words = Math.max(1, Math.ceil(states / 32));
-  const signs = parts
+  const characters = parts
     .filter((part): part is Extract<Part, { kind: 'sign' }> => part.kind === 'sign')
     .sort((a, b) => a.state - b.state);
-  const after = signs.map(({ to }) => reach(parts, to, false));
+  const after = characters.map(({ to }) => reach(parts, to, false));
   const finding = (finds: Finds): number[] =>
     after.flatMap((one, state) => (one.finds === finds ? [state] : []));
   const [start, again] = [reach(parts, entry, true), reach(parts, entry, false)];
   return [
     words,
-    signs.map(({ sign }) => toWireSigns(folds ? folded(sign) : sign)),
+    characters.map(({ character }) => toWireCharacters(folds ? folded(character) : character)),
     after.flatMap((one) => bitsOf(one.states, words)),
     bitsOf(finding(1), words),
     bitsOf(finding(2), words),
@@ -165,7 +171,7 @@ function bitsOf(states: readonly number[], words: number): number[] {
 }
 
 /** [P8] The class with the small letter of each capital in it; the text it is held against has small ones only. */
-function folded({ not, ranges }: SignClass): SignClass {
+function folded({ not, ranges }: CharacterClass): CharacterClass {
   const more: number[] = [];
   for (let at = 0; at < ranges.length; at += 2) {
     const from = Math.max(ranges[at] ?? 0, 65);
@@ -177,7 +183,7 @@ function folded({ not, ranges }: SignClass): SignClass {
   return { not, ranges: isOneCapital ? more : [...ranges, ...more] };
 }
 
-function toWireSigns({ not, ranges }: SignClass): WireSigns {
+function toWireCharacters({ not, ranges }: CharacterClass): WireCharacters {
   const [from, to] = ranges;
   if (!not && ranges.length === 2 && from === to) return String.fromCodePoint(from ?? 0);
   return not ? [-1, ...ranges] : ranges;

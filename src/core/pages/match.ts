@@ -60,5 +60,5 @@ function isBareParent(seen: string, wanted: string): boolean {
 
 /** [P8] A–Z only; no locale has a say. */
 export function lowered(text: string): string {
-  return text.replace(/[A-Z]/g, (sign) => sign.toLowerCase());
+  return text.replace(/[A-Z]/g, (character) => character.toLowerCase());
 }

@@ -2,19 +2,19 @@ import type { AddressPart } from '../model/design';
 import { type Result, fail, ok } from '../result';
 
 /** One sign, any of some ranges, or any but them; ranges are pairs of code points. */
-export type SignClass = { readonly not: boolean; readonly ranges: readonly number[] };
+export type CharacterClass = { readonly not: boolean; readonly ranges: readonly number[] };
 
 /** What a pattern says, before it is compiled. */
 export type Node =
-  | { readonly kind: 'sign'; readonly sign: SignClass }
+  | { readonly kind: 'sign'; readonly character: CharacterClass }
   | { readonly kind: 'start' | 'end' }
   | { readonly kind: 'row' | 'either'; readonly nodes: readonly Node[] }
   | { readonly kind: 'repeat'; readonly node: Node; readonly least: number; readonly most: number | null };
 
-export const PATTERN_SIGNS_MAX = 200;
+export const PATTERN_CHARACTERS_MAX = 200;
 export const REPEAT_MAX = 50;
 
-/** Why a pattern is refused, and at which of its signs ([P11]). */
+/** Why a pattern is refused, and at which of its characters ([P11]). */
 export interface PatternFault {
   readonly code: PatternFaultCode;
   readonly at: number;
@@ -40,23 +40,23 @@ export type PatternFaultCode =
   | 'unknown-escape'
   | 'lone-bracket';
 
-class Refusal extends Error {
+class PatternError extends Error {
   constructor(readonly fault: PatternFault) {
     super(`A pattern was refused: ${fault.code} at ${fault.at}.`);
   }
 }
 
-const literal = (sign: string): Node => {
-  const code = sign.codePointAt(0) ?? 0;
-  return { kind: 'sign', sign: { not: false, ranges: [code, code] } };
+const literal = (character: string): Node => {
+  const code = character.codePointAt(0) ?? 0;
+  return { kind: 'sign', character: { not: false, ranges: [code, code] } };
 };
-const codes = (text: string): number[] => [...text].map((sign) => sign.codePointAt(0) ?? 0);
-const anyBut = (signs: string): Node => ({
+const codes = (text: string): number[] => [...text].map((character) => character.codePointAt(0) ?? 0);
+const anyBut = (characters: string): Node => ({
   kind: 'sign',
-  sign: { not: true, ranges: codes(signs).flatMap((code) => [code, code]) },
+  character: { not: true, ranges: codes(characters).flatMap((code) => [code, code]) },
 });
 const anyRun = (node: Node): Node => ({ kind: 'repeat', node, least: 0, most: null });
-const EVERY: Node = { kind: 'sign', sign: { not: true, ranges: [] } };
+const EVERY: Node = { kind: 'sign', character: { not: true, ranges: [] } };
 
 /**
  * [P10] A wildcard covers its whole part: `*` is any run without `/ ? #` (in a host: without `.`), `**` any run, a final
@@ -64,17 +64,17 @@ const EVERY: Node = { kind: 'sign', sign: { not: true, ranges: [] } };
  */
 export function readWildcard(text: string, part: AddressPart): Result<Node, PatternFault> {
   if (text === '') return fail({ code: 'empty', at: 0 });
-  if (text.length > PATTERN_SIGNS_MAX) return fail({ code: 'too-long', at: PATTERN_SIGNS_MAX });
+  if (text.length > PATTERN_CHARACTERS_MAX) return fail({ code: 'too-long', at: PATTERN_CHARACTERS_MAX });
   const nodes: Node[] = [{ kind: 'start' }];
   const takesParent = text.endsWith('/**') && text !== '/**';
   const body = takesParent ? text.slice(0, -3) : text;
   for (let at = 0; at < body.length;) {
-    const sign = String.fromCodePoint(body.codePointAt(at) ?? 0);
+    const character = String.fromCodePoint(body.codePointAt(at) ?? 0);
     if (body.startsWith('\\*', at)) nodes.push(literal('*'));
     else if (body.startsWith('**', at)) nodes.push(anyRun(EVERY));
-    else if (sign === '*') nodes.push(anyRun(part === 'host' ? anyBut('.') : anyBut('/?#')));
-    else nodes.push(literal(sign));
-    at += body.startsWith('\\*', at) || body.startsWith('**', at) ? 2 : sign.length;
+    else if (character === '*') nodes.push(anyRun(part === 'host' ? anyBut('.') : anyBut('/?#')));
+    else nodes.push(literal(character));
+    at += body.startsWith('\\*', at) || body.startsWith('**', at) ? 2 : character.length;
   }
   if (takesParent)
     nodes.push({
@@ -90,14 +90,14 @@ export function readWildcard(text: string, part: AddressPart): Result<Node, Patt
 /** [P11] An expression: searched anywhere unless it is anchored. What is not offered is refused with its place. */
 export function readExpression(text: string): Result<Node, PatternFault> {
   if (text === '') return fail({ code: 'empty', at: 0 });
-  if (text.length > PATTERN_SIGNS_MAX) return fail({ code: 'too-long', at: PATTERN_SIGNS_MAX });
+  if (text.length > PATTERN_CHARACTERS_MAX) return fail({ code: 'too-long', at: PATTERN_CHARACTERS_MAX });
   const reader = new Reader(text);
   try {
     const node = reader.either();
-    if (reader.at < text.length) throw new Refusal({ code: 'unopened-group', at: reader.at });
+    if (reader.at < text.length) throw new PatternError({ code: 'unopened-group', at: reader.at });
     return ok(node);
   } catch (error) {
-    if (error instanceof Refusal) return fail(error.fault);
+    if (error instanceof PatternError) return fail(error.fault);
     throw error;
   }
 }
@@ -106,7 +106,7 @@ const DIGITS = [48, 57];
 const WORDS = [48, 57, 65, 90, 95, 95, 97, 122];
 const SPACES = [9, 13, 32, 32];
 const LINE_ENDS = [10, 10, 13, 13, 0x2028, 0x2029];
-const CLASSES: Readonly<Record<string, SignClass>> = {
+const CLASSES: Readonly<Record<string, CharacterClass>> = {
   d: { not: false, ranges: DIGITS },
   D: { not: true, ranges: DIGITS },
   w: { not: false, ranges: WORDS },
@@ -137,9 +137,9 @@ class Reader {
     const times = this.times();
     if (times === null) return node;
     if (this.text[began] === '^' || this.text[began] === '$')
-      throw new Refusal({ code: 'nothing-to-repeat', at: began });
-    if (this.sees('?') || this.sees('+')) throw new Refusal({ code: 'lazy-repeat', at: this.at });
-    if (this.sees('*') || this.sees('{')) throw new Refusal({ code: 'nothing-to-repeat', at: this.at });
+      throw new PatternError({ code: 'nothing-to-repeat', at: began });
+    if (this.sees('?') || this.sees('+')) throw new PatternError({ code: 'lazy-repeat', at: this.at });
+    if (this.sees('*') || this.sees('{')) throw new PatternError({ code: 'nothing-to-repeat', at: this.at });
     return { kind: 'repeat', node, ...times };
   }
 
@@ -149,26 +149,26 @@ class Reader {
     if (this.takes('?')) return { least: 0, most: 1 };
     if (!this.sees('{')) return null;
     const match = /^\{(\d+)(,(\d*))?\}/.exec(this.text.slice(this.at));
-    if (match === null) throw new Refusal({ code: 'not-a-repeat', at: this.at });
+    if (match === null) throw new PatternError({ code: 'not-a-repeat', at: this.at });
     const least = Number(match[1]);
     const most = match[2] === undefined ? least : match[3] === '' ? null : Number(match[3]);
     if (least > REPEAT_MAX || (most ?? 0) > REPEAT_MAX)
-      throw new Refusal({ code: 'repeat-too-large', at: this.at });
-    if (most !== null && most < least) throw new Refusal({ code: 'repeat-backwards', at: this.at });
+      throw new PatternError({ code: 'repeat-too-large', at: this.at });
+    if (most !== null && most < least) throw new PatternError({ code: 'repeat-backwards', at: this.at });
     this.at += match[0].length;
     return { least, most };
   }
 
   private one(): Node {
     const at = this.at;
-    const sign = this.next();
-    switch (sign) {
+    const character = this.next();
+    switch (character) {
       case '(':
         return this.group(at);
       case '[':
-        return { kind: 'sign', sign: this.signClass(at) };
+        return { kind: 'sign', character: this.characterClass(at) };
       case '.':
-        return { kind: 'sign', sign: { not: true, ranges: LINE_ENDS } };
+        return { kind: 'sign', character: { not: true, ranges: LINE_ENDS } };
       case '^':
         return { kind: 'start' };
       case '$':
@@ -178,47 +178,48 @@ class Reader {
       case '*':
       case '+':
       case '?':
-        throw new Refusal({ code: 'nothing-to-repeat', at });
+        throw new PatternError({ code: 'nothing-to-repeat', at });
       case '{':
-        throw new Refusal({ code: 'not-a-repeat', at });
+        throw new PatternError({ code: 'not-a-repeat', at });
       case ']':
       case '}':
-        throw new Refusal({ code: 'lone-bracket', at });
+        throw new PatternError({ code: 'lone-bracket', at });
       default:
-        return literal(sign);
+        return literal(character);
     }
   }
 
   private group(at: number): Node {
     if (this.takes('?')) {
-      if (/^(<?[=!])/.test(this.text.slice(this.at))) throw new Refusal({ code: 'look-around', at });
-      if (this.sees('<') || this.sees('P')) throw new Refusal({ code: 'named-group', at });
-      if (!this.takes(':')) throw new Refusal({ code: 'flag', at });
+      if (/^(<?[=!])/.test(this.text.slice(this.at))) throw new PatternError({ code: 'look-around', at });
+      if (this.sees('<') || this.sees('P')) throw new PatternError({ code: 'named-group', at });
+      if (!this.takes(':')) throw new PatternError({ code: 'flag', at });
     }
     const node = this.either();
-    if (!this.takes(')')) throw new Refusal({ code: 'unclosed-group', at });
+    if (!this.takes(')')) throw new PatternError({ code: 'unclosed-group', at });
     return node;
   }
 
   private escaped(at: number): Node {
-    const sign = this.next();
-    const known = CLASSES[sign];
-    if (known !== undefined) return { kind: 'sign', sign: known };
-    return literal(this.plain(sign, at));
+    const character = this.next();
+    const known = CLASSES[character];
+    if (known !== undefined) return { kind: 'sign', character: known };
+    return literal(this.plain(character, at));
   }
 
   /** A sign that stands for itself behind a backslash; every other one is refused. */
-  private plain(sign: string, at: number): string {
-    if (/^[1-9k]$/.test(sign)) throw new Refusal({ code: 'back-reference', at });
-    if (sign === '' || /^[\p{L}\p{N}]$/u.test(sign)) throw new Refusal({ code: 'unknown-escape', at });
-    return sign;
+  private plain(character: string, at: number): string {
+    if (/^[1-9k]$/.test(character)) throw new PatternError({ code: 'back-reference', at });
+    if (character === '' || /^[\p{L}\p{N}]$/u.test(character))
+      throw new PatternError({ code: 'unknown-escape', at });
+    return character;
   }
 
-  private signClass(at: number): SignClass {
+  private characterClass(at: number): CharacterClass {
     const not = this.takes('^');
     const ranges: number[] = [];
     while (!this.takes(']')) {
-      if (this.at >= this.text.length) throw new Refusal({ code: 'unclosed-class', at });
+      if (this.at >= this.text.length) throw new PatternError({ code: 'unclosed-class', at });
       const began = this.at;
       const from = this.member();
       if (typeof from !== 'number') {
@@ -232,17 +233,17 @@ class Reader {
       }
       this.at++;
       const to = this.member();
-      if (typeof to !== 'number' || to < from) throw new Refusal({ code: 'range-backwards', at: began });
+      if (typeof to !== 'number' || to < from) throw new PatternError({ code: 'range-backwards', at: began });
       ranges.push(from, to);
     }
-    if (ranges.length === 0) throw new Refusal({ code: 'empty-class', at });
+    if (ranges.length === 0) throw new PatternError({ code: 'empty-class', at });
     return { not, ranges };
   }
 
-  private member(): number | SignClass {
+  private member(): number | CharacterClass {
     const at = this.at;
-    const sign = this.next();
-    if (sign !== '\\') return sign.codePointAt(0) ?? 0;
+    const character = this.next();
+    if (character !== '\\') return character.codePointAt(0) ?? 0;
     const escaped = this.next();
     return CLASSES[escaped] ?? this.plain(escaped, at).codePointAt(0) ?? 0;
   }
@@ -250,17 +251,17 @@ class Reader {
   private next(): string {
     const code = this.text.codePointAt(this.at);
     if (code === undefined) return '';
-    const sign = String.fromCodePoint(code);
-    this.at += sign.length;
-    return sign;
+    const character = String.fromCodePoint(code);
+    this.at += character.length;
+    return character;
   }
 
-  private sees(sign: string): boolean {
-    return this.text[this.at] === sign;
+  private sees(character: string): boolean {
+    return this.text[this.at] === character;
   }
 
-  private takes(sign: string): boolean {
-    if (!this.sees(sign)) return false;
+  private takes(character: string): boolean {
+    if (!this.sees(character)) return false;
     this.at++;
     return true;
   }

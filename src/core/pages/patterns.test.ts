@@ -125,7 +125,7 @@ describe('expressions', () => {
     expect(statesOf(expression('a{50}b{50}'))).toBe(100);
   });
 
-  it('[P11] the plain signs it begins with are known, to be held against what it takes', () => {
+  it('[P11] the plain characters it begins with are known, to be held against what it takes', () => {
     expect(literalStartOf('/groups/(schools|visits)')).toBe('/groups/');
     expect(literalStartOf('^/sky-log')).toBe('/sky-log');
     expect(literalStartOf('[ab]c')).toBe('');

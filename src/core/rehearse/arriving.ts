@@ -1,5 +1,5 @@
 import { EMPTY_MEMORY } from '../decide/memory';
-import { type Happening, remember } from '../decide/remember';
+import { type MemoryEvent, remember } from '../decide/remember';
 import { type Circumstances, UNKNOWN_VISITOR, pageViewAt } from '../model/circumstances';
 import { DAY_MS, type EpochMs } from '../model/units';
 
@@ -12,7 +12,7 @@ export function arrivingAt(
   now: EpochMs,
   visit: 'first' | 'returning' = 'first',
 ): Circumstances {
-  const came = (at: EpochMs): Happening => ({
+  const came = (at: EpochMs): MemoryEvent => ({
     kind: 'page-view',
     at,
     address,

@@ -6,7 +6,7 @@ import { type Expectation, checkVisit, heldAt, readExpectation } from './kept-vi
 
 const stay = (seconds: number) =>
   invitations({ when: all(condition({ kind: 'on-page', seconds })), oncePer: { kind: 'visit' } });
-const supposed = {
+const assumptions = {
   page: '/tonight',
   at: EVENING,
   visit: 'first',
@@ -17,7 +17,7 @@ const supposed = {
 } as const;
 const check = (seconds: number, steps: string, expects: Expectation, team: 'in' | 'nobody' = 'nobody') =>
   checkVisit(madeSite({ design: madeDesign(stay(seconds)), teams: { [DESK]: team } }), {
-    supposed,
+    assumptions,
     held: {},
     steps,
     expects,
@@ -40,7 +40,11 @@ describe('a kept visit', () => {
     const design = madeDesign({ ...stay(40), calendarId: 'night' });
     const now = { night: { isOpen: true, until: EVENING + 60_000, reason: '' } };
     const site = madeSite({ design, calendars: [calendar({})], overrides: now });
-    const visit = { supposed, steps: 'open', expects: { kind: 'ends-at', moment: 'at-the-door' } as const };
+    const visit = {
+      assumptions,
+      steps: 'open',
+      expects: { kind: 'ends-at', moment: 'at-the-door' } as const,
+    };
     expect(checkVisit(site, { ...visit, held: heldAt(now, EVENING) }).holds).toBe(true);
     expect(
       checkVisit(

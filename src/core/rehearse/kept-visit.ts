@@ -2,7 +2,7 @@ import { decide } from '../decide/decide';
 import { MOMENTS, type Moment } from '../model/moment';
 import { DAY_MS, type EpochMs } from '../model/units';
 import type { PublishedSite } from '../wire/published-site';
-import { type Supposed, supposedSite, supposedVisitor } from './suppose';
+import { type Assumptions, assumedSite, assumedVisitor } from './assumptions';
 import { readSteps, tryVisit } from './try-visit';
 
 /** What a kept visit must come to. */
@@ -16,7 +16,7 @@ export type Expectation =
 export interface KeptVisit {
   readonly id: string;
   readonly name: string;
-  readonly supposed: Supposed & { readonly at: EpochMs };
+  readonly assumptions: Assumptions & { readonly at: EpochMs };
   /** Calendars that were held open or closed by hand then, by id. */
   readonly held: Readonly<Record<string, boolean>>;
   /** As they stand in an address. */
@@ -34,19 +34,19 @@ export interface CheckResult {
 /** Walks a kept visit through a site as it would be if it were published now, and holds it against what it must come to. */
 export function checkVisit(
   site: PublishedSite,
-  { supposed, held, steps, expects }: Pick<KeptVisit, 'supposed' | 'held' | 'steps' | 'expects'>,
+  { assumptions, held, steps, expects }: Pick<KeptVisit, 'assumptions' | 'held' | 'steps' | 'expects'>,
 ): CheckResult {
-  const until = supposed.at + DAY_MS;
+  const until = assumptions.at + DAY_MS;
   const overrides = Object.fromEntries(
     Object.entries(held).map(([id, isOpen]) => [id, { isOpen, until, reason: '' }]),
   );
   const then = { ...site, pointer: { ...site.pointer, overrides } };
-  const walks = tryVisit(
-    supposedSite(then, supposed),
-    supposedVisitor(supposed, supposed.at),
+  const simulations = tryVisit(
+    assumedSite(then, assumptions),
+    assumedVisitor(assumptions, assumptions.at),
     readSteps(steps),
   );
-  const last = walks[walks.length - 1];
+  const last = simulations[simulations.length - 1];
   if (last === undefined) throw new Error('Expected a walk: it begins with the arrival.');
   const { moment } = decide(last.site, last.circumstances);
   const got = last.seen.flatMap((one) => (one.kind === 'invited' ? [one.id] : []));

@@ -6,12 +6,12 @@ import type { TransitionId } from '../model/transition';
 import { textOf } from '../words/texts-of';
 
 /** One condition as a label says it. What it asks stands in the condition itself; words are made in `ui/wording`. */
-export type Part = Condition;
+export type LabelPart = Condition;
 
 /** The condition of an invitation that is usually the last to come true, and where it is asked. */
 export interface Headline {
   /** Two or more: any of them is enough. Empty: it is due at once. */
-  readonly anyOf: readonly Part[];
+  readonly anyOf: readonly LabelPart[];
   /** Where, if that is narrower than all pages and not said already: one pattern, or how many. */
   readonly scope: { readonly page: string } | { readonly pages: number } | null;
 }
@@ -143,7 +143,7 @@ export function earliest({ when }: Pick<Invitation, 'when'>): number {
     if (isGroup(item)) return item.isNot ? 0 : joined(item.join, item.conditions.map(secondsOf));
     if (item.isNot) return 0;
     if (item.kind === 'on-page' || item.kind === 'in-visit' || item.kind === 'idle') return item.seconds;
-    return ACTS.has(item.kind) ? ACT_SECONDS : 0;
+    return VISITOR_ACTS.has(item.kind) ? ACT_SECONDS : 0;
   };
   return joined(when.join, when.items.map(secondsOf));
 }
@@ -164,7 +164,7 @@ export function headlineOf({ when }: Pick<Invitation, 'when'>): Headline {
 }
 
 /** What of an item is spoken: a condition, or the parts of *any of*; of *all of* inside, the one that comes last. */
-function partsOf(item: Condition | Group): Part[] {
+function partsOf(item: Condition | Group): LabelPart[] {
   if (!isGroup(item)) return isSpoken(item) ? [item] : [];
   const spoken = item.conditions.filter(isSpoken);
   const parts =
@@ -181,7 +181,7 @@ function isSpoken(condition: Condition): boolean {
   );
 }
 
-const ACTS = new Set<Condition['kind']>(['leaving', 'form-left', 'clicked', 'seen', 'scrolled']);
+const VISITOR_ACTS = new Set<Condition['kind']>(['leaving', 'form-left', 'clicked', 'seen', 'scrolled']);
 
 /** Act of the visitor > time > pages seen > page > who > date. */
 const RANKS: Readonly<Record<Condition['kind'], number>> = {
@@ -212,7 +212,7 @@ const RANKS: Readonly<Record<Condition['kind'], number>> = {
 };
 
 /** What is only excluded is rarely what comes true last: it goes behind everything else. */
-function rankOf(parts: readonly Part[]): number {
+function rankOf(parts: readonly LabelPart[]): number {
   return Math.min(...parts.map(({ kind, isNot }) => RANKS[kind] + (isNot ? 10 : 0)));
 }
 

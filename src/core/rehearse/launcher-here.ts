@@ -1,7 +1,7 @@
 import { decide } from '../decide/decide';
 import { type EpochMs, SECOND_MS } from '../model/units';
 import type { WireWidget } from '../wire/design-file';
-import type { Walk } from './walk';
+import type { VisitSimulation } from './visit-simulation';
 
 /** How a launcher stands on a page: it is there, it comes by itself at an instant, or there is none to be clicked. */
 export type LauncherHere =
@@ -14,10 +14,10 @@ const NONE: LauncherHere = { kind: 'none' };
  * As the guest does it on a page: a delay counts from when the page was loaded, and nobody who was invited or has an
  * answer to read waits for it; on a device without launcher an unread answer brings it back.
  */
-export function launcherHere(walk: Walk): LauncherHere {
-  const { site, circumstances, loadedAt } = walk;
+export function launcherHere(simulation: VisitSimulation): LauncherHere {
+  const { site, circumstances, loadedAt } = simulation;
   const { visitor, unread, invited, isWindowOpen, now } = circumstances;
-  const widget = widgetOf(walk, decide(site, circumstances).widget);
+  const widget = widgetOf(simulation, decide(site, circumstances).widget);
   if (widget === undefined) return NONE;
   const { hiddenOn = [], delay = 0 } = widget.launcher;
   if (hiddenOn.includes(visitor.device) && unread === 0) return NONE;
@@ -25,6 +25,6 @@ export function launcherHere(walk: Walk): LauncherHere {
   return at > now && !isWindowOpen && invited === null && unread === 0 ? { kind: 'comes', at } : THERE;
 }
 
-function widgetOf({ site }: Walk, key: string | null): WireWidget | undefined {
+function widgetOf({ site }: VisitSimulation, key: string | null): WireWidget | undefined {
   return site.design.widgets.find((one) => one.key === key);
 }

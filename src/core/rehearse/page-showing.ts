@@ -2,7 +2,7 @@ import { decide } from '../decide/decide';
 import type { Widget } from '../model/design';
 import type { EpochMs } from '../model/units';
 import type { PublishedSite } from '../wire/published-site';
-import { type Supposed, supposedVisitor } from './suppose';
+import { type Assumptions, assumedVisitor } from './assumptions';
 
 /**
  * A page on which a widget is the one that shows, for the stage to go to; null: none was found. Its own rules are
@@ -11,18 +11,18 @@ import { type Supposed, supposedVisitor } from './suppose';
 export function pageShowing(
   site: PublishedSite,
   widget: Widget,
-  supposed: Supposed,
+  assumptions: Assumptions,
   now: EpochMs,
 ): string | null {
   const tried = [
-    supposed.page,
+    assumptions.page,
     ...widget.pages.showOn.flatMap(({ kind, part, text }) =>
       part === 'path' ? [exampleOf(kind, text)] : [],
     ),
     '/',
   ];
   const shows = (page: string): boolean =>
-    decide(site, supposedVisitor({ ...supposed, page }, now)).widget === widget.key;
+    decide(site, assumedVisitor({ ...assumptions, page }, now)).widget === widget.key;
   return tried.find(shows) ?? null;
 }
 

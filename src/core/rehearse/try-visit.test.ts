@@ -15,20 +15,20 @@ import {
   doableSteps,
   nextThing,
   readSteps,
-  standingsOf,
+  statusesOf,
   tryVisit,
   writeSteps,
 } from './try-visit';
-import type { Walk } from './walk';
+import type { VisitSimulation } from './visit-simulation';
 
 const siteOf = (list: Partial<Invitation>[], team: TeamState = 'in') =>
   madeSite({ design: madeDesign(invitations(...list)), teams: { [DESK]: team } });
 const start = arrivingAt('https://your-site.example/tonight', EVENING);
-const walk = (list: Partial<Invitation>[], steps: TriedStep[], team?: TeamState) => {
-  const walks = tryVisit(siteOf(list, team), start, steps);
-  const last = walks[walks.length - 1];
+const simulation = (list: Partial<Invitation>[], steps: TriedStep[], team?: TeamState) => {
+  const simulations = tryVisit(siteOf(list, team), start, steps);
+  const last = simulations[simulations.length - 1];
   if (last === undefined) throw new Error('Expected a walk.');
-  return { walks, last, momentNow: decide(last.site, last.circumstances).moment };
+  return { simulations, last, momentNow: decide(last.site, last.circumstances).moment };
 };
 const stay = (seconds: number) => ({
   when: all(condition({ kind: 'on-page', seconds })),
@@ -43,17 +43,17 @@ describe('a visit that is tried', () => {
       stay(25),
       { ...stay(5), when: all(condition({ kind: 'scrolled', percent: 60 })) },
     ];
-    const { last } = walk(list, [wait(10)]);
+    const { last } = simulation(list, [wait(10)]);
     expect(nextThing(last)?.seconds ?? null).toBe(15);
     expect(nextThing(last)?.seen).toMatchObject({ kind: 'invited', id: 'invitation-b' });
-    const { shown, ready, not } = standingsOf(last);
+    const { shown, ready, not } = statusesOf(last);
     expect([shown, ready.length]).toEqual([null, 0]);
-    expect(not.map(({ reason, short }) => [reason.facts['invitation'], short])).toEqual([
+    expect(not.map(({ reason, shortfall }) => [reason.facts['invitation'], shortfall])).toEqual([
       ['invitation-a', { ms: 30_000 }],
       ['invitation-b', { ms: 15_000 }],
       ['invitation-c', { percent: 60 }],
     ]);
-    expect(standingsOf(walk(list, [wait(25)]).last).shown).toBe('invitation-b');
+    expect(statusesOf(simulation(list, [wait(25)]).last).shown).toBe('invitation-b');
   });
 
   it('the launcher comes after its delay, on each page anew, and cannot be clicked before; an invitation does not wait for it', () => {
@@ -68,15 +68,15 @@ describe('a visit that is tried', () => {
         launcher: { ...one.launcher, delay: 8, hiddenOn: ['phone'] as const },
       }));
       const at = { ...start, visitor: { ...start.visitor, device } };
-      const walks = tryVisit(madeSite({ design: { ...design, widgets } }), at, steps);
-      return { walks, last: walks[walks.length - 1] as Walk };
+      const simulations = tryVisit(madeSite({ design: { ...design, widgets } }), at, steps);
+      return { simulations, last: simulations[simulations.length - 1] as VisitSimulation };
     };
     const early = delayed([], [wait(3)]).last;
     expect([launcherHere(early).kind, doableSteps(early).includes('open')]).toEqual(['comes', false]);
     expect(nextThing(early)).toEqual({ seconds: 5, seen: { at: EVENING + 8000, kind: 'launcher' } });
     const late = delayed([], [wait(8)]);
     expect([launcherHere(late.last).kind, doableSteps(late.last).includes('open')]).toEqual(['there', true]);
-    expect(axisOf(late.walks, [wait(8)]).filter(({ kind }) => kind === 'launcher')).toEqual([
+    expect(axisOf(late.simulations, [wait(8)]).filter(({ kind }) => kind === 'launcher')).toEqual([
       { at: 8000, kind: 'launcher', step: null, what: null },
     ]);
     expect(launcherHere(delayed([], [wait(20), { kind: 'page', path: '/visit' }]).last).kind).toBe('comes');
@@ -86,62 +86,72 @@ describe('a visit that is tried', () => {
   });
 
   it('the clock of a page stands still while its tab is hidden', () => {
-    const hidden = walk([stay(40)], [wait(20), { kind: 'hide' }, wait(100), { kind: 'show' }]);
-    expect(standingsOf(hidden.last).shown).toBeNull();
+    const hidden = simulation([stay(40)], [wait(20), { kind: 'hide' }, wait(100), { kind: 'show' }]);
+    expect(statusesOf(hidden.last).shown).toBeNull();
     expect(nextThing(hidden.last)?.seconds ?? null).toBe(20);
-    expect(doableSteps(walk([], [{ kind: 'hide' }]).last)).toEqual(['show']);
+    expect(doableSteps(simulation([], [{ kind: 'hide' }]).last)).toEqual(['show']);
   });
 
   it('a no lasts over pages and into the next day; another page counts anew', () => {
-    const no = walk([stay(10)], [wait(10), { kind: 'no' }, { kind: 'page', path: '/groups' }, wait(3600)]);
-    expect(standingsOf(no.last).ready[0]?.reason.code).toBe('own-limit');
-    const later = walk(
+    const no = simulation(
+      [stay(10)],
+      [wait(10), { kind: 'no' }, { kind: 'page', path: '/groups' }, wait(3600)],
+    );
+    expect(statusesOf(no.last).ready[0]?.reason.code).toBe('own-limit');
+    const later = simulation(
       [{ ...stay(10), oncePer: { kind: 'page' } }],
       [wait(10), { kind: 'no' }, { kind: 'tomorrow' }, wait(60)],
     );
-    expect(standingsOf(later.last)).toMatchObject({ shown: null, ready: [{ reason: { code: 'declined' } }] });
-    const anew = walk([stay(10)], [wait(8), { kind: 'page', path: '/groups' }, wait(8)]);
+    expect(statusesOf(later.last)).toMatchObject({ shown: null, ready: [{ reason: { code: 'declined' } }] });
+    const anew = simulation([stay(10)], [wait(8), { kind: 'page', path: '/groups' }, wait(8)]);
     expect(nextThing(anew.last)?.seconds ?? null).toBe(2);
   });
 
   it('tomorrow is a visit of its own: what is shown once a visit is shown again, and it returns', () => {
-    const { last } = walk([stay(10)], [wait(10), { kind: 'open' }, { kind: 'close' }, { kind: 'tomorrow' }]);
+    const { last } = simulation(
+      [stay(10)],
+      [wait(10), { kind: 'open' }, { kind: 'close' }, { kind: 'tomorrow' }],
+    );
     expect([
       last.circumstances.visitor.visit,
-      standingsOf(last).shown,
+      statusesOf(last).shown,
       nextThing(last)?.seconds ?? null,
     ]).toEqual(['returning', null, 10]);
     expect(
-      standingsOf(
-        walk([stay(10)], [wait(10), { kind: 'open' }, { kind: 'close' }, { kind: 'tomorrow' }, wait(10)])
-          .last,
+      statusesOf(
+        simulation(
+          [stay(10)],
+          [wait(10), { kind: 'open' }, { kind: 'close' }, { kind: 'tomorrow' }, wait(10)],
+        ).last,
       ).shown,
     ).toBe('invitation-a');
   });
 
   it('through a conversation, with what can be done at each stand', () => {
-    const door = walk([], [{ kind: 'open' }]);
+    const door = simulation([], [{ kind: 'open' }]);
     expect([door.momentNow, doableSteps(door.last)]).toEqual([
       'at-the-door',
       ['hide', 'leave', 'close', 'write'],
     ]);
-    const asked = walk([], [{ kind: 'open' }, { kind: 'write' }]);
+    const asked = simulation([], [{ kind: 'open' }, { kind: 'write' }]);
     expect([asked.momentNow, doableSteps(asked.last)]).toEqual([
       'waiting',
       ['hide', 'leave', 'close', 'answer', 'end'],
     ]);
     expect(nextThing(asked.last)?.seconds ?? null).toBe(45); // a word of comfort
-    expect(walk([], [{ kind: 'open' }, { kind: 'write' }, wait(90)]).momentNow).toBe('slow-reply');
-    expect(walk([], [{ kind: 'open' }, { kind: 'write' }, { kind: 'answer' }]).momentNow).toBe('talking');
+    expect(simulation([], [{ kind: 'open' }, { kind: 'write' }, wait(90)]).momentNow).toBe('slow-reply');
+    expect(simulation([], [{ kind: 'open' }, { kind: 'write' }, { kind: 'answer' }]).momentNow).toBe(
+      'talking',
+    );
     expect(
-      walk([], [{ kind: 'open' }, { kind: 'write' }, { kind: 'answer' }, { kind: 'end' }]).momentNow,
+      simulation([], [{ kind: 'open' }, { kind: 'write' }, { kind: 'answer' }, { kind: 'end' }]).momentNow,
     ).toBe('goodbye');
-    const home = walk([], [{ kind: 'open' }], 'nobody');
+    const home = simulation([], [{ kind: 'open' }], 'nobody');
     expect([home.momentNow, doableSteps(home.last)]).toEqual([
       'nobody-home',
       ['hide', 'leave', 'close', 'write'],
     ]);
-    expect(walk([], [{ kind: 'open' }, { kind: 'write' }], 'nobody').momentNow).toBe('note-left');
+    expect(simulation([], [{ kind: 'open' }, { kind: 'write' }], 'nobody').momentNow).toBe('note-left');
   });
 
   it('hours close over a visit', () => {
@@ -155,9 +165,9 @@ describe('a visit that is tried', () => {
 
   it('the axis holds what was done and what came of it, in order', () => {
     const steps: TriedStep[] = [wait(12), { kind: 'scroll', percent: 50 }, wait(8), { kind: 'yes' }];
-    const { walks } = walk([stay(20)], steps);
+    const { simulations } = simulation([stay(20)], steps);
     expect(
-      axisOf(walks, steps).map(({ at, kind, what, step }) => [at / 1000, kind, what ?? step?.kind]),
+      axisOf(simulations, steps).map(({ at, kind, what, step }) => [at / 1000, kind, what ?? step?.kind]),
     ).toEqual([
       [0, 'moment', 'passing-by'],
       [12, 'step', 'scroll'],
@@ -203,9 +213,9 @@ describe('a visit that is tried', () => {
           ];
           steps = [...steps, able[pick % able.length] ?? wait(1)];
         }
-        const walks = tryVisit(site, start, steps);
-        expect(walks).toHaveLength(steps.length + 1);
-        for (const one of walks)
+        const simulations = tryVisit(site, start, steps);
+        expect(simulations).toHaveLength(steps.length + 1);
+        for (const one of simulations)
           expect(decide(one.site, one.circumstances).moment).toBe(
             one.circumstances.moment ?? decide(one.site, one.circumstances).moment,
           );

@@ -5,10 +5,18 @@ import { DAY_MS, type EpochMs, type Seconds } from '../model/units';
 import type { PublishedSite } from '../wire/published-site';
 import type { ConversationFacts } from '../wire/talk';
 import { launcherHere } from './launcher-here';
-import { heldStill, newTalk, soonest } from './reach';
+import { frozenSite, newTalk, soonest } from './find-reachability';
 import { answererOf } from './samples';
-import { addressOf } from './suppose';
-import { type Act, type Seen, type Walk, beginWalk, doAct, openTab, waitUntil } from './walk';
+import { addressOf } from './assumptions';
+import {
+  type VisitStep,
+  type Seen,
+  type VisitSimulation,
+  beginSimulation,
+  takeStep,
+  openTab,
+  waitUntil,
+} from './visit-simulation';
 
 /** One step of a visit that is tried: time passes, or somebody does something. */
 export type TriedStep =
@@ -37,61 +45,66 @@ export const TRIED_STEPS_MAX = 100;
 const WAIT_MAX: Seconds = 7 * 86_400;
 
 /** A visit walked through `decide`, as it is told in order: `walks[0]` is the arrival, `walks[n]` stands after step n. */
-export function tryVisit(site: PublishedSite, start: Circumstances, steps: readonly TriedStep[]): Walk[] {
-  const walks = [{ ...beginWalk(site, start), loadedAt: start.now }];
-  for (const step of steps) walks.push(stepped(walks[walks.length - 1] as Walk, step));
-  return walks;
+export function tryVisit(
+  site: PublishedSite,
+  start: Circumstances,
+  steps: readonly TriedStep[],
+): VisitSimulation[] {
+  const simulations = [{ ...beginSimulation(site, start), loadedAt: start.now }];
+  for (const step of steps)
+    simulations.push(stepped(simulations[simulations.length - 1] as VisitSimulation, step));
+  return simulations;
 }
 
-function stepped(walk: Walk, step: TriedStep): Walk {
-  const { now, conversation: talk } = walk.circumstances;
-  const told = (change: Partial<ConversationFacts>): Act => ({
+function stepped(simulation: VisitSimulation, step: TriedStep): VisitSimulation {
+  const { now, conversation: talk } = simulation.circumstances;
+  const told = (change: Partial<ConversationFacts>): VisitStep => ({
     kind: 'told',
-    conversation: { ...(talk ?? newTalk(walk)), ...change },
+    conversation: { ...(talk ?? newTalk(simulation)), ...change },
   });
   switch (step.kind) {
     case 'wait':
-      return waitUntil(walk, now + step.seconds * 1000);
+      return waitUntil(simulation, now + step.seconds * 1000);
     case 'page':
-      return doAct(walk, { kind: 'page', address: addressOf(step.path) });
+      return takeStep(simulation, { kind: 'page', address: addressOf(step.path) });
     case 'scroll':
-      return doAct(walk, { kind: 'scroll', percent: step.percent });
+      return takeStep(simulation, { kind: 'scroll', percent: step.percent });
     case 'leave':
-      return doAct(walk, { kind: 'pulse', pulse: { kind: 'leaving' } });
+      return takeStep(simulation, { kind: 'instant', instantEvent: { kind: 'leaving' } });
     case 'yes':
-      return doAct(walk, { kind: 'accept' });
+      return takeStep(simulation, { kind: 'accept' });
     case 'no':
-      return doAct(walk, { kind: 'decline' });
+      return takeStep(simulation, { kind: 'decline' });
     case 'write':
-      return doAct(
-        walk,
-        walk.circumstances.moment === 'nobody-home'
+      return takeStep(
+        simulation,
+        simulation.circumstances.moment === 'nobody-home'
           ? told({ standing: 'note', noteMail: 'visitor@example.org', lastMs: now, waitingMs: now })
           : told({ standing: 'asked', askedMs: now, lastMs: now, waitingMs: now, endedBy: null }),
       );
     case 'answer':
-      return doAct(
-        walk,
+      return takeStep(
+        simulation,
         told({
           standing: 'joined',
           joinedMs: now,
           lastMs: now,
           waitingMs: null,
-          responderName: answererOf(walk.site).name,
+          responderName: answererOf(simulation.site).name,
         }),
       );
     case 'end':
-      return doAct(walk, told({ standing: 'ended', endedMs: now, endedBy: 'visitor' }));
+      return takeStep(simulation, told({ standing: 'ended', endedMs: now, endedBy: 'visitor' }));
     case 'tomorrow':
-      return nextDay(walk);
+      return nextDay(simulation);
     default:
-      return doAct(walk, { kind: step.kind });
+      return takeStep(simulation, { kind: step.kind });
   }
 }
 
 /** The tab is closed; the same browser comes to the same page a day later, with what it remembers. */
-function nextDay(walk: Walk): Walk {
-  const { circumstances } = doAct(walk, { kind: 'hide' });
+function nextDay(simulation: VisitSimulation): VisitSimulation {
+  const { circumstances } = takeStep(simulation, { kind: 'hide' });
   const later = {
     ...circumstances,
     now: circumstances.now + DAY_MS,
@@ -100,17 +113,17 @@ function nextDay(walk: Walk): Walk {
     invited: null,
     asksAgain: false,
   };
-  const opened = openTab(walk.site, later);
-  return { ...opened, seen: [...walk.seen, ...opened.seen] };
+  const opened = openTab(simulation.site, later);
+  return { ...opened, seen: [...simulation.seen, ...opened.seen] };
 }
 
-/** What can be done where a walk stands, besides going on, waiting and coming back tomorrow. */
-export function doableSteps(walk: Walk): PlainStep[] {
-  const { site, circumstances } = walk;
+/** What can be done where a simulated visit stands, besides going on, waiting and coming back tomorrow. */
+export function doableSteps(simulation: VisitSimulation): PlainStep[] {
+  const { site, circumstances } = simulation;
   const { page, moment, isWindowOpen, conversation } = circumstances;
   if (!page.isVisible) return ['show'];
   const { state } = decide(site, circumstances);
-  const canOpen = launcherHere(walk).kind === 'there';
+  const canOpen = launcherHere(simulation).kind === 'there';
   const canAnswer = state === 'in' || state === 'nearby' || state === 'busy';
   const isAsked = conversation?.standing === 'asked';
   return [
@@ -134,26 +147,27 @@ export interface NextThing {
 }
 
 /** What time alone changes next of what this visitor sees; null: nothing within a day. */
-export function nextThing(walk: Walk): NextThing | null {
-  const thresholds = heldStill(walk.site, walk.circumstances).seconds;
-  const before = lookOf(walk);
-  let here = walk;
+export function nextThing(simulation: VisitSimulation): NextThing | null {
+  const thresholds = frozenSite(simulation.site, simulation.circumstances).seconds;
+  const before = lookOf(simulation);
+  let here = simulation;
   for (let turn = 0; turn < TURNS_MAX; turn++) {
     const launcher = launcherHere(here);
     const comesIn = launcher.kind === 'comes' ? launcher.at - here.circumstances.now : Infinity;
     const wait = Math.min(soonest(here, thresholds) ?? Infinity, comesIn);
-    if (wait === Infinity || here.circumstances.now + wait > walk.circumstances.now + DAY_MS) return null;
+    if (wait === Infinity || here.circumstances.now + wait > simulation.circumstances.now + DAY_MS)
+      return null;
     here = waitUntil(here, here.circumstances.now + wait);
     if (lookOf(here) === before) continue;
-    const seconds = Math.ceil((here.circumstances.now - walk.circumstances.now) / 1000);
-    return { seconds, seen: here.seen[walk.seen.length] ?? null };
+    const seconds = Math.ceil((here.circumstances.now - simulation.circumstances.now) / 1000);
+    return { seconds, seen: here.seen[simulation.seen.length] ?? null };
   }
   return null;
 }
 const TURNS_MAX = 60;
 
 /** What of a decision a visitor can see. */
-function lookOf({ site, circumstances, seen }: Walk): string {
+function lookOf({ site, circumstances, seen }: VisitSimulation): string {
   const { widget, moment, state, lines } = decide(site, circumstances);
   return JSON.stringify([
     widget,
@@ -167,15 +181,15 @@ function lookOf({ site, circumstances, seen }: Walk): string {
 }
 
 /** The invitations of the widget that shows: on the screen or due, standing ready, and not (with the reasons). */
-export interface Standings {
+export interface Statuses {
   readonly shown: string | null;
   readonly ready: readonly Verdict[];
   readonly not: readonly Verdict[];
 }
 
-export function standingsOf({ site, circumstances }: Walk): Standings {
-  const of = (standing: Verdict['standing']) =>
-    verdicts.filter((one) => one.standing === standing && one.reason.about === 'invitation');
+export function statusesOf({ site, circumstances }: VisitSimulation): Statuses {
+  const of = (standing: Verdict['outcome']) =>
+    verdicts.filter((one) => one.outcome === standing && one.reason.about === 'invitation');
   const verdicts = explain(site, circumstances);
   const shown = circumstances.invited?.id ?? null;
   const isOther = ({ reason }: Verdict): boolean => reason.facts['invitation'] !== shown;
@@ -191,25 +205,25 @@ export interface OnAxis {
   readonly what: string | null;
 }
 
-export function axisOf(walks: readonly Walk[], steps: readonly TriedStep[]): OnAxis[] {
-  const start = startOf(walks);
-  return walks.flatMap((walk, index): OnAxis[] => {
-    const [before, step] = [walks[index - 1], steps[index - 1]];
-    const seen = walk.seen.slice(before?.seen.length ?? 0).map((one): OnAxis => ({
+export function axisOf(simulations: readonly VisitSimulation[], steps: readonly TriedStep[]): OnAxis[] {
+  const start = startOf(simulations);
+  return simulations.flatMap((simulation, index): OnAxis[] => {
+    const [before, step] = [simulations[index - 1], steps[index - 1]];
+    const seen = simulation.seen.slice(before?.seen.length ?? 0).map((one): OnAxis => ({
       at: one.at - start,
       kind: one.kind,
       step: null,
       what: 'moment' in one ? one.moment : 'id' in one ? one.id : null,
     }));
     if (before === undefined || step === undefined || step.kind === 'wait') return seen;
-    const at = (step.kind === 'tomorrow' ? walk : before).circumstances.now - start;
+    const at = (step.kind === 'tomorrow' ? simulation : before).circumstances.now - start;
     return [{ at, kind: 'step', step, what: null }, ...seen];
   });
 }
 
 /** When the visitor arrived. */
-export function startOf(walks: readonly Walk[]): EpochMs {
-  return walks[0]?.circumstances.now ?? 0;
+export function startOf(simulations: readonly VisitSimulation[]): EpochMs {
+  return simulations[0]?.circumstances.now ?? 0;
 }
 
 /** Steps as they stand in an address: `w40~p/tonight~s50~hide`. */

@@ -7,7 +7,7 @@ import type { EpochMs, Locale } from '../model/units';
 import type { FactsFileV1 } from './facts-file';
 import type { PointerV1 } from './pointer';
 import type { Answerer } from './published-site';
-import type { Face, Standing, VisitorEntry } from './talk';
+import type { Face, ConversationStatus, VisitorEntry } from './talk';
 
 /** What the desk's screens and the server say to each other. */
 
@@ -37,7 +37,7 @@ export interface Overview {
   readonly you: Answerer;
   /** Calendars by id, as they are called here. */
   readonly calendars: Readonly<Record<string, string>>;
-  readonly wish: 'in' | 'out';
+  readonly presenceChoice: 'in' | 'out';
   /** What is live, or will be, where no period is: with it a draft is compared. Null: nothing was published yet. */
   readonly publishedDesign: Design | null;
   /** The end of the period that runs; what is published meanwhile comes after it ([L6]). Null: none does. */
@@ -150,7 +150,7 @@ export interface DraftView {
 /** What the desk's list shows of a conversation. */
 export interface DeskConversation {
   readonly id: string;
-  readonly standing: Standing;
+  readonly status: ConversationStatus;
   readonly visitorName: string | null;
   readonly visitorMail: string | null;
   readonly locale: Locale;
@@ -162,7 +162,7 @@ export interface DeskConversation {
   readonly responderName: string | null;
   readonly askedMs: EpochMs;
   readonly lastEntryMs: EpochMs;
-  readonly lastAuthor: 'visitor' | 'person' | 'house';
+  readonly lastAuthor: 'visitor' | 'person' | 'system';
   readonly lastBody: string;
   /** Since when the visitor has been waiting for a word of ours; null: they are not. */
   readonly waitingSinceMs: EpochMs | null;

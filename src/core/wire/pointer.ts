@@ -20,7 +20,7 @@ export interface PointerV1 {
   readonly teams: Readonly<Record<string, TeamState>>;
   /** File name of the panel ([L9]). */
   readonly panel: string;
-  /** File name of the watch over the page, which only pages with invitations or with consent need ([L9]). */
+  /** File name of the visit runtime, which only pages with invitations or with consent need ([L9]). */
   readonly watch?: string;
   /** The next instant the version in force changes ([L5]). */
   readonly askBefore: EpochMs | null;

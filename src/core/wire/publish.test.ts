@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { invitations } from '../../../tests/made/invitations';
 import { madeDesign, madeHearer, madeSite, pageRule } from '../../../tests/made/site';
 import { OUR_TEXTS, TEXT_KEYS } from '../words/catalogue';
-import { say } from '../words/say';
+import { formatText } from '../words/format-text';
 import { publish } from './publish';
 
 const fileOf = (...args: Parameters<typeof publish>) => {
@@ -17,7 +17,7 @@ const wordsOf = (
 ) => {
   const design = madeDesign(texts, { locales: ['en', 'pt', 'pt-BR', 'de', 'fr'] });
   const text = fileOf(design, 1, locale).widgets[0]?.words[key];
-  return text === undefined ? '' : say(text, {}, madeHearer({ locale }));
+  return text === undefined ? '' : formatText(text, {}, madeHearer({ locale }));
 };
 
 describe('publish', () => {
@@ -115,8 +115,8 @@ describe('publish', () => {
   it('[T4] cases of the owner’s own stand before ours, each with its fallback', () => {
     const file = fileOf(madeDesign({ cases: [ownCase] }), 1, 'de');
     const text = file.widgets[0]?.words['greeting'] ?? '';
-    expect(say(text, {}, madeHearer({ visit: 'first', locale: 'de' }))).toBe('First time?');
-    expect(say(text, {}, madeHearer({ visit: 'returning', locale: 'de' }))).toBe(
+    expect(formatText(text, {}, madeHearer({ visit: 'first', locale: 'de' }))).toBe('First time?');
+    expect(formatText(text, {}, madeHearer({ visit: 'returning', locale: 'de' }))).toBe(
       OUR_TEXTS['de']?.['greeting#returning'],
     );
   });

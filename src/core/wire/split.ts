@@ -5,13 +5,13 @@ import type { WireField } from './form-file';
 export const SPLIT_ABOVE_BYTES = 6 * 1024;
 
 /** What only the window needs of a design, in a file of its own beside it: `<design>.<locale>.room.json`. */
-export interface RoomFileV1 {
+export interface WindowFileV1 {
   readonly v: 1;
   /** By the widget's key. */
-  readonly widgets: Readonly<Record<string, Room>>;
+  readonly widgets: Readonly<Record<string, WindowPart>>;
 }
 
-interface Room {
+interface WindowPart {
   readonly forms: {
     readonly before: readonly WireField[];
     readonly note: readonly WireField[];
@@ -23,25 +23,25 @@ interface Room {
 /** A design in two: the *door*, which the launcher needs, and the *room*. */
 export function splitDesign(design: DesignFileV1): {
   readonly door: DesignFileV1;
-  readonly room: RoomFileV1;
+  readonly room: WindowFileV1;
 } {
   const isDoor = ([key]: readonly [string, unknown]): boolean => key.startsWith('launcher.');
   const door = design.widgets.map((widget): WireWidget => {
     const words = Object.fromEntries(Object.entries(widget.words).filter(isDoor));
     return { ...widget, forms: { before: [], note: [] }, words };
   });
-  const rooms = design.widgets.map(({ key, forms, words }): [string, Room] => [
+  const windowFiles = design.widgets.map(({ key, forms, words }): [string, WindowPart] => [
     key,
     { forms, words: Object.fromEntries(Object.entries(words).filter((one) => !isDoor(one))) },
   ]);
   return {
     door: { ...design, room: true, widgets: door },
-    room: { v: 1, widgets: Object.fromEntries(rooms) },
+    room: { v: 1, widgets: Object.fromEntries(windowFiles) },
   };
 }
 
 /** The whole again. A room that lacks a widget leaves it as it came. */
-export function joinDesign(split: DesignFileV1, { widgets }: RoomFileV1): DesignFileV1 {
+export function joinDesign(split: DesignFileV1, { widgets }: WindowFileV1): DesignFileV1 {
   const door = { ...split };
   delete (door as { room?: true }).room;
   return {

@@ -3,7 +3,7 @@ import type { EpochMs } from '../model/units';
 
 /** What visitors and the server say to each other, version 1. */
 
-export type Standing = 'asked' | 'joined' | 'ended' | 'note';
+export type ConversationStatus = 'asked' | 'joined' | 'ended' | 'note';
 export type EntryKind = 'message' | 'joined' | 'ended' | 'note';
 export type Author = 'visitor' | 'person' | 'house';
 
@@ -16,7 +16,7 @@ export interface VisitorEntry {
   readonly seq: number;
   readonly kind: EntryKind;
   readonly author: Author;
-  /** The id its author's client made; null for the house. */
+  /** The id its author's client made; null for the system. */
   readonly clientId: string | null;
   /** Public name of the responder; null for others. */
   readonly name: string | null;
@@ -29,7 +29,7 @@ export interface VisitorEntry {
 /** The conversation's facts, with the server's times ([M7]). */
 export interface ConversationFacts {
   readonly id: string;
-  readonly standing: Standing;
+  readonly standing: ConversationStatus;
   readonly widgetKey: string;
   readonly askedMs: EpochMs;
   readonly joinedMs: EpochMs | null;

@@ -5,7 +5,7 @@ import { EVENING, madeDesign, madeSite, madeVisit } from '../../../tests/made/si
 import { decide } from '../decide/decide';
 import type { Field } from '../model/form';
 import { FIELD_KINDS } from '../model/form';
-import { DRAWN_MOMENTS, standAt } from '../rehearse/stand-at';
+import { DRAWN_MOMENTS, previewAt } from '../rehearse/preview-at';
 import { alsoSaidAt } from './also-said';
 import { TEXT_KEYS } from './catalogue';
 
@@ -43,7 +43,7 @@ describe('alsoSaidAt', () => {
     };
     const site = madeSite();
     const standing = DRAWN_MOMENTS.flatMap((moment) => {
-      const { site: there, circumstances } = standAt(site, madeVisit({ now: EVENING }), moment);
+      const { site: there, circumstances } = previewAt(site, madeVisit({ now: EVENING }), moment);
       return decide(there, circumstances).lines.map(({ key }) => key as string);
     });
     const [widget] = madeDesign({ forms }).widgets;

@@ -1,6 +1,6 @@
 import type { FieldKind } from '../model/form';
 import type { Widget } from '../model/design';
-import type { DrawnMoment } from '../rehearse/stand-at';
+import type { DrawnMoment } from '../rehearse/preview-at';
 import type { TextKey } from './catalogue';
 
 /** Texts of a moment that do not stand there from the beginning: what comes later, what is read out, what goes wrong. */

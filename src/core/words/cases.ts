@@ -4,7 +4,7 @@ import { type Moment, type WidgetState, WIDGET_STATES } from '../model/moment';
 import type { Design, OwnCase, Widget } from '../model/design';
 import type { CaseCondition } from '../wire/design-file';
 import { type CaseKey, MAYBE_UNKNOWN, type TextKey, entryOf, isCaseKey } from './catalogue';
-import { type Hearer, holds } from './say';
+import { type Reader, holds } from './format-text';
 import { textOf } from './texts-of';
 import type { WordingKey } from './wordings';
 
@@ -48,15 +48,15 @@ export const FIRST_TEXT: Readonly<Record<Exclude<Moment, 'invited'>, TextKey>> =
  * Own cases that nobody ever hears: what they ask cannot be at once where the text is said, or another one always comes
  * before. Worked out by trying everybody who could hear it.
  */
-export function unheardCases(design: Design, widget: Widget): OwnCase[] {
+export function unreadCases(design: Design, widget: Widget): OwnCase[] {
   const hearers = new Map<TextKey, readonly Asked[]>();
   return widget.cases.filter((one) => {
     const all = hearers.get(one.key) ?? hearersOf(design, widget, one.key);
     hearers.set(one.key, all);
     const before = widget.cases.slice(0, widget.cases.indexOf(one)).filter(({ key }) => key === one.key);
-    const hears = ({ when }: OwnCase, hearer: Asked): boolean =>
-      when.every((condition) => holds(condition, hearer as Hearer));
-    return !all.some((hearer) => hears(one, hearer) && !before.some((other) => hears(other, hearer)));
+    const hears = ({ when }: OwnCase, reader: Asked): boolean =>
+      when.every((condition) => holds(condition, reader as Reader));
+    return !all.some((reader) => hears(one, reader) && !before.some((other) => hears(other, reader)));
   });
 }
 
@@ -72,12 +72,12 @@ export function offeredConditions(design: Design, widget: Widget, key: TextKey):
     ...design.locales.map((locale): CaseCondition => ['language', locale]),
   ];
   return conditions.filter((condition) => {
-    const count = all.filter((hearer) => holds(condition, hearer as Hearer)).length;
+    const count = all.filter((reader) => holds(condition, reader as Reader)).length;
     return count > 0 && count < all.length;
   });
 }
 
-type Asked = Pick<Hearer, 'state' | 'visit' | 'locale' | 'team' | 'closedBy'>;
+type Asked = Pick<Reader, 'state' | 'visit' | 'locale' | 'team' | 'closedBy'>;
 const CLOSED_BY: readonly ClosedBy[] = ['override', 'break', 'holiday', 'exception', 'import', 'outside'];
 
 /**

@@ -1,9 +1,9 @@
-import type { Settled } from '../decide/decide';
+import type { DecisionContext } from '../decide/decide';
 import type { HoursNow } from '../decide/hours-now';
 import type { Line } from './lines';
 
 /** What the launcher says: its words, its name, how much is unread. Away from its pages the count stands alone ([M8]). */
-export function closedLines({ isCountOnly, presence, circumstances: { unread } }: Settled): Line[] {
+export function closedLines({ isCountOnly, presence, circumstances: { unread } }: DecisionContext): Line[] {
   const name: Line = { key: 'launcher.name', values: opening(presence.hours) };
   return [
     ...(isCountOnly ? [] : [{ key: 'launcher.words', values: {} } as const]),

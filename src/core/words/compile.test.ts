@@ -7,7 +7,7 @@ const compile = (text: string) => {
 };
 
 describe('compileText', () => {
-  it('[T3] plain words stay plain; tags are only signs; quotes quote', () => {
+  it('[T3] plain words stay plain; tags are only characters; quotes quote', () => {
     expect(compile('Ask <b>us</b>')).toBe('Ask <b>us</b>');
     expect(compile("We are '{in}'")).toBe('We are {in}');
     expect(compile('')).toBe('');

@@ -16,7 +16,7 @@ const DEPTH_MAX = 2;
 
 /**
  * Compiles an ICU message to pieces, at publish only ([T3]): plain text, `{name}`, number, plural, selectordinal and
- * select, date and time in four styles, nested at most twice. Tags are plain signs. The widget has no parser.
+ * select, date and time in four styles, nested at most twice. Tags are plain characters. The widget has no parser.
  */
 export function compileText(
   text: string,
@@ -47,12 +47,12 @@ function compileAnew(
   try {
     return ok(toMessage(elements, variables, 0));
   } catch (error) {
-    if (error instanceof Refusal) return fail(error.fault);
+    if (error instanceof MessageError) return fail(error.fault);
     throw error;
   }
 }
 
-class Refusal extends Error {
+class MessageError extends Error {
   constructor(readonly fault: TextFault) {
     super(`A text was refused: ${fault.code} at ${fault.at}.`);
   }
@@ -77,24 +77,24 @@ function toPiece(
   const at = element.location?.start.offset ?? 0;
   if (element.type === TYPE.literal) return element.value;
   if (element.type === TYPE.pound) return ['#'];
-  if (element.type === TYPE.tag) throw new Refusal({ code: 'not-offered', at, name: element.value });
+  if (element.type === TYPE.tag) throw new MessageError({ code: 'not-offered', at, name: element.value });
   const type = Object.hasOwn(variables, element.value) ? variables[element.value] : undefined;
-  if (type === undefined) throw new Refusal({ code: 'unknown-variable', at, name: element.value });
+  if (type === undefined) throw new MessageError({ code: 'unknown-variable', at, name: element.value });
   if (element.type === TYPE.argument) return [PLAIN[type], element.value];
   if (element.type === TYPE.select)
     return ['s', element.value, toForms(element.options, variables, depth, at)];
   if (element.type === TYPE.number || element.type === TYPE.plural) {
-    if (type !== 'count') throw new Refusal({ code: 'wrong-type', at, name: element.value });
+    if (type !== 'count') throw new MessageError({ code: 'wrong-type', at, name: element.value });
     if (element.type === TYPE.number) {
-      if (element.style) throw new Refusal({ code: 'not-offered', at, name: element.value });
+      if (element.style) throw new MessageError({ code: 'not-offered', at, name: element.value });
       return ['n', element.value];
     }
     const kind = element.pluralType === 'ordinal' ? 'o' : 'p';
     return [kind, element.value, element.offset, toForms(element.options, variables, depth, at)];
   }
-  if (type !== 'instant') throw new Refusal({ code: 'wrong-type', at, name: element.value });
+  if (type !== 'instant') throw new MessageError({ code: 'wrong-type', at, name: element.value });
   const style = STYLES.find((one) => one === (element.style ?? 'medium'));
-  if (style === undefined) throw new Refusal({ code: 'not-offered', at, name: element.value });
+  if (style === undefined) throw new MessageError({ code: 'not-offered', at, name: element.value });
   return [element.type === TYPE.date ? 'd' : 't', element.value, style];
 }
 
@@ -108,7 +108,7 @@ function toForms(
   depth: number,
   at: number,
 ): Record<string, Message> {
-  if (depth >= DEPTH_MAX) throw new Refusal({ code: 'nested-too-deep', at, name: '' });
+  if (depth >= DEPTH_MAX) throw new MessageError({ code: 'nested-too-deep', at, name: '' });
   return Object.fromEntries(
     Object.entries(options).map(([form, { value }]) => [form, toMessage(value, variables, depth + 1)]),
   );

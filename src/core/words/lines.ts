@@ -1,4 +1,4 @@
-import type { Settled } from '../decide/decide';
+import type { DecisionContext } from '../decide/decide';
 import type { HoursNow } from '../decide/hours-now';
 import type { Presence } from '../decide/state';
 import type { Circumstances } from '../model/circumstances';
@@ -15,7 +15,7 @@ export interface Line {
   readonly values: Readonly<Record<string, string | number>>;
 }
 
-export interface Said {
+export interface TimedResult {
   readonly said: Line[];
   /** When time alone adds or takes a line; Infinity: never. */
   readonly next: EpochMs;
@@ -26,9 +26,9 @@ export const UNTIL_SHOWS_MS = 2 * HOUR_MS;
 export const CLOSING_SHOWS_MS = 10 * MINUTE_MS;
 
 /** The texts that stand in a moment, in reading order. The furniture of the window (labels, errors) is said by the panel itself. */
-export function linesOf(moment: Moment, settled: Settled): Said {
-  const { now } = settled.circumstances;
-  const timed = timedLines(moment, settled);
+export function linesOf(moment: Moment, context: DecisionContext): TimedResult {
+  const { now } = context.circumstances;
+  const timed = timedLines(moment, context);
   const next = Math.min(Infinity, ...timed.map(({ from }) => from).filter((from) => from > now));
   return { said: timed.filter(({ from }) => from <= now).map(({ line: one }) => one), next };
 }
@@ -38,17 +38,17 @@ interface Timed {
   readonly from: EpochMs;
 }
 
-function timedLines(moment: Moment, settled: Settled): Timed[] {
-  const { invited } = settled.circumstances;
-  if (moment === 'passing-by') return closedLines(settled).map(always);
+function timedLines(moment: Moment, context: DecisionContext): Timed[] {
+  const { invited } = context.circumstances;
+  if (moment === 'passing-by') return closedLines(context).map(always);
   if (moment === 'invited')
-    return [...closedLines(settled), ...(invited === null ? [] : [line(`invitation:${invited.id}`)])].map(
+    return [...closedLines(context), ...(invited === null ? [] : [line(`invitation:${invited.id}`)])].map(
       always,
     );
-  return [always(line('window.title')), ...openLines(moment, settled)];
+  return [always(line('window.title')), ...openLines(moment, context)];
 }
 
-function openLines(moment: Moment, { presence, widget, circumstances }: Settled): Timed[] {
+function openLines(moment: Moment, { presence, widget, circumstances }: DecisionContext): Timed[] {
   const { hours, state } = presence;
   const { conversation: talk } = circumstances;
   const responderName = talk?.responderName ?? '';
@@ -87,7 +87,7 @@ function openLines(moment: Moment, { presence, widget, circumstances }: Settled)
   }
 }
 
-/** [M7] Lines of the house, from the conversation's own times: a reload repeats none. */
+/** [M7] Lines of the server, from the conversation's own times: a reload repeats none. */
 function waitingLines(
   moment: Moment,
   { hours, state }: Presence,

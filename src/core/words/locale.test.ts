@@ -9,7 +9,7 @@ describe('chooseLocale', () => {
     expect(chooseLocale(['de-AT-1996'], OFFERED, 'en')).toBe('de');
   });
 
-  it('[T1] a wish is followed to its end before the next one is heard', () => {
+  it('[T1] a preferred language is followed to its end before the next one is heard', () => {
     expect(chooseLocale(['de-CH', 'pt'], OFFERED, 'en')).toBe('de');
     expect(chooseLocale(['fr', 'ar-EG', 'pt'], OFFERED, 'en')).toBe('ar');
   });

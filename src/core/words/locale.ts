@@ -5,19 +5,19 @@ import type { Locale } from '../model/units';
  * any offered locale of the same language in the site's order; else the site's default.
  */
 export function chooseLocale(
-  wishes: readonly string[],
+  preferredLocales: readonly string[],
   offered: readonly Locale[],
   siteDefault: Locale,
 ): Locale {
-  for (const wish of wishes) {
-    const found = lookUp(wish.toLowerCase(), offered);
+  for (const preferred of preferredLocales) {
+    const found = lookUp(preferred.toLowerCase(), offered);
     if (found !== undefined) return found;
   }
   return siteDefault;
 }
 
-function lookUp(wish: string, offered: readonly Locale[]): Locale | undefined {
-  const subtags = wish.split('-');
+function lookUp(preferred: string, offered: readonly Locale[]): Locale | undefined {
+  const subtags = preferred.split('-');
   for (let count = subtags.length; count > 0; count--) {
     if (subtags[count - 1]?.length === 1) continue;
     const range = subtags.slice(0, count).join('-');

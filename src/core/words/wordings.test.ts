@@ -3,7 +3,7 @@ import { EVENING, madeDesign, madeHearer } from '../../../tests/made/site';
 import { applyPatches } from '../draft/patch';
 import { publish } from '../wire/publish';
 import type { OwnCase, Widget } from '../model/design';
-import { casesOf, movedCase, newCase, unheardCases } from './cases';
+import { casesOf, movedCase, newCase, unreadCases } from './cases';
 import {
   hasOursBeneath,
   pickedWording,
@@ -28,9 +28,9 @@ const made = (change: Partial<Widget> = {}) => {
 };
 
 describe('pickedWording', () => {
-  const picked = (change: Partial<Widget>, key: 'greeting' | 'nobodyHome', hearer = {}, values = {}) => {
+  const picked = (change: Partial<Widget>, key: 'greeting' | 'nobodyHome', reader = {}, values = {}) => {
     const { design, widget } = made(change);
-    return pickedWording(design, widget, key, madeHearer(hearer), values);
+    return pickedWording(design, widget, key, madeHearer(reader), values);
   };
 
   it('[T4] the owner’s own cases come before ours, in their order', () => {
@@ -225,22 +225,22 @@ describe('cases', () => {
   });
 
   it('nobody hears one that asks what cannot be, or that others say before: together, not each alone', () => {
-    const unheard = (cases: OwnCase[], change: Partial<Widget> = {}) => {
+    const unread = (cases: OwnCase[], change: Partial<Widget> = {}) => {
       const { design, widget } = made({ cases, calendarId: 'night', ...change });
-      return unheardCases(design, widget).map(({ id }) => id);
+      return unreadCases(design, widget).map(({ id }) => id);
     };
-    expect(unheard([own('a', [RETURNING, ['visit', 'first']])])).toEqual(['a']);
-    expect(unheard([own('a', [['language', 'de']])])).toEqual(['a']);
+    expect(unread([own('a', [RETURNING, ['visit', 'first']])])).toEqual(['a']);
+    expect(unread([own('a', [['language', 'de']])])).toEqual(['a']);
     expect(
-      unheard([own('en', [['language', 'en']]), own('pt', [['language', 'pt']]), own('all', [RETURNING])]),
+      unread([own('en', [['language', 'en']]), own('pt', [['language', 'pt']]), own('all', [RETURNING])]),
     ).toEqual(['all']);
-    expect(unheard([own('all', [RETURNING]), own('en', [['language', 'en']])])).toEqual([]);
+    expect(unread([own('all', [RETURNING]), own('en', [['language', 'en']])])).toEqual([]);
     const noted = [own('a', [['state', 'in']], { key: 'nobodyHome' })];
-    expect(unheard(noted)).toEqual(['a']);
+    expect(unread(noted)).toEqual(['a']);
     const { behaviours } = made().widget;
-    expect(unheard(noted, { behaviours: { ...behaviours, in: 'note' } })).toEqual([]);
+    expect(unread(noted, { behaviours: { ...behaviours, in: 'note' } })).toEqual([]);
     expect(
-      unheard([own('a', [['closed-by', 'holiday']], { key: 'nobodyHome' })], { calendarId: null }),
+      unread([own('a', [['closed-by', 'holiday']], { key: 'nobodyHome' })], { calendarId: null }),
     ).toEqual(['a']);
   });
 });

@@ -5,7 +5,7 @@ import type { Invitation } from '../model/invitation';
 import type { Locale } from '../model/units';
 import { type CaseKey, type CatalogueEntry, type TextKey, entryOf, isCaseKey, textKeyOf } from './catalogue';
 import { type TextFault, compileText, unknownsOf } from './compile';
-import { type Hearer, type Values, holds, isSayable } from './say';
+import { type Reader, type Values, holds, isSayable } from './format-text';
 import { inLocale, isOwnText, textOf } from './texts-of';
 
 /**
@@ -71,18 +71,18 @@ export function pickedWording(
   design: Design,
   widget: Widget,
   key: TextKey,
-  hearer: Hearer,
+  reader: Reader,
   values: Values,
 ): WordingKey {
   const own = widget.cases.find(
-    (one) => one.key === key && one.when.every((condition) => holds(condition, hearer)),
+    (one) => one.key === key && one.when.every((condition) => holds(condition, reader)),
   );
-  const ours = entryOf(key).cases.find(({ when }) => when.every((condition) => holds(condition, hearer)));
+  const ours = entryOf(key).cases.find(({ when }) => when.every((condition) => holds(condition, reader)));
   const full: WordingKey =
     own === undefined ? ((ours === undefined ? key : `${key}#${ours.id}`) as CaseKey) : `case:${own.id}`;
   const without = secondOf(full);
-  if (wordingOf(design, widget, hearer.locale, without) === '') return full;
-  const compiled = compileText(wordingOf(design, widget, hearer.locale, full), entryOf(key).variables);
+  if (wordingOf(design, widget, reader.locale, without) === '') return full;
+  const compiled = compileText(wordingOf(design, widget, reader.locale, full), entryOf(key).variables);
   return compiled.ok && !isSayable(compiled.value, { siteName: design.siteName, ...values }) ? without : full;
 }
 

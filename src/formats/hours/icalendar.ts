@@ -51,12 +51,12 @@ export function readICalendar(
     const value = calendars.flatMap((calendar) => closingsIn(calendar, expansion));
     return ok({ value: value.sort(inOrder), unsaid: unsaidIn(calendars) });
   } catch (error) {
-    if (error instanceof Refusal) return fail(error.fault);
+    if (error instanceof CalendarFileError) return fail(error.fault);
     throw error;
   }
 }
 
-class Refusal extends Error {
+class CalendarFileError extends Error {
   constructor(readonly fault: ICalendarFault) {
     super(`An iCalendar file was refused: ${fault.reason} (${fault.about}).`);
   }
@@ -81,7 +81,7 @@ function closingsIn(calendar: ICAL.Component, expansion: Expansion): Closing[] {
 
 function closingsOf(event: ICAL.Event, calendar: ICAL.Component, expansion: Expansion): Closing[] {
   const name = event.summary ?? '';
-  if (!isReadable(event)) throw new Refusal({ reason: 'unreadable-event', line: 0, about: name });
+  if (!isReadable(event)) throw new CalendarFileError({ reason: 'unreadable-event', line: 0, about: name });
   if (!event.isRecurring())
     return counts(event.component)
       ? closingOf(event, event.startDate, event.endDate, calendar, expansion)
@@ -93,7 +93,7 @@ function closingsOf(event: ICAL.Event, calendar: ICAL.Component, expansion: Expa
     next !== undefined;
     next = iterator.next() as ICAL.Time | undefined
   ) {
-    if (expansion.left-- <= 0) throw new Refusal({ reason: 'too-many', line: 0, about: name });
+    if (expansion.left-- <= 0) throw new CalendarFileError({ reason: 'too-many', line: 0, about: name });
     // A day before the stretch begins is near enough to reach into it from any zone.
     if (wallMs(next) > expansion.until + DAY_MS) break;
     const { item, startDate, endDate } = event.getOccurrenceDetails(next);
@@ -179,7 +179,7 @@ function zoneNamed(name: string, { zones, from, until }: Expansion): Zone | null
 /** Offset of a zone that only the file itself knows, in ms east of UTC. */
 function ownOffsetMs(tzid: string, time: ICAL.Time, calendar: ICAL.Component): number {
   const own = calendar.getAllSubcomponents('vtimezone').find((one) => textOf(one, 'tzid') === tzid);
-  if (own === undefined) throw new Refusal({ reason: 'unknown-zone', line: 0, about: tzid });
+  if (own === undefined) throw new CalendarFileError({ reason: 'unknown-zone', line: 0, about: tzid });
   return new ICAL.Timezone({ component: own, tzid }).utcOffset(time) * SECOND_MS;
 }
 

@@ -33,7 +33,7 @@ export const ADDRESSES_MAX = 50_000;
 export const UNPACKED_BYTES_MAX = 52_428_800;
 const ADDRESS_UNITS_MAX = 2048;
 const DEPTH_MAX = 8;
-const TEXT_UNITS_MAX = 4096;
+const SITEMAP_UNITS_MAX = 4096;
 
 /**
  * Reads a sitemap or an index of sitemaps piece by piece; it never holds more than one address. Entities beyond XML's
@@ -64,7 +64,7 @@ export function sitemapReader(on: SitemapHearer): SitemapReader {
     text = '';
   });
   const add = (more: string): void => {
-    if (!isOver && text.length < TEXT_UNITS_MAX) text += more;
+    if (!isOver && text.length < SITEMAP_UNITS_MAX) text += more;
   };
   parser.on('text', add);
   parser.on('cdata', add);

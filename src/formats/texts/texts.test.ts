@@ -17,7 +17,7 @@ const OURS: TextDocument = {
   })),
 };
 
-/** Any text that XML and PO can carry: no control signs but line feed and tab, no half of a pair. */
+/** Any text that XML and PO can carry: no control characters but line feed and tab, no half of a pair. */
 const word = fc
   .string({ unit: 'grapheme', maxLength: 30 })
   .map((text) => text.replace(/[\u0000-\u0008\u000b-\u001f\u007f-\u009f\u0085\u2028\u2029\ufffe\uffff]/g, ''))

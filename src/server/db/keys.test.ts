@@ -1,19 +1,19 @@
 import { describe, expect, it } from 'vitest';
-import { madeHouse, madePorch } from '../../../tests/made/house';
+import { makeTestServer, madePorch } from '../../../tests/made/test-server';
 import { connectionOf } from './open';
 import { UnwritableError, inTransaction } from './transaction';
 
 describe('the database itself', () => {
   it('refuses a row that reaches across sites', async () => {
-    const house = await madeHouse();
-    const [a, b] = [await madePorch(house, 'farrowisle'), await madePorch(house, 'elsewhere')];
-    const connection = connectionOf(house.db);
+    const testServer = await makeTestServer();
+    const [a, b] = [await madePorch(testServer, 'farrowisle'), await madePorch(testServer, 'elsewhere')];
+    const connection = connectionOf(testServer.db);
     const visitor = connection.prepare(
       `INSERT INTO visitor (site_id, id, locale, first_ms, seen_ms) VALUES (?, 'v', 'en', 1, 1)`,
     );
     visitor.run(a.siteId);
     const conversation = connection.prepare(
-      `INSERT INTO conversation (site_id, id, visitor_id, widget_key, design_file, is_practice, standing, state_at_start, page, asked_ms, last_entry_ms, last_seq)
+      `INSERT INTO conversation (site_id, id, visitor_id, widget_key, design_file, is_practice, status, state_at_start, page, asked_ms, last_entry_ms, last_seq)
        VALUES (?, 'c', 'v', 'w', '', 0, 'asked', 'in', '/', 1, 1, 0)`,
     );
     expect(() => conversation.run(b.siteId)).toThrow(/FOREIGN KEY/);
@@ -27,14 +27,14 @@ describe('the database itself', () => {
   });
 
   it('settles two tabs: one running conversation a visitor', async () => {
-    const house = await madeHouse();
-    const { siteId } = await madePorch(house, 'farrowisle');
-    const connection = connectionOf(house.db);
+    const testServer = await makeTestServer();
+    const { siteId } = await madePorch(testServer, 'farrowisle');
+    const connection = connectionOf(testServer.db);
     connection
       .prepare(`INSERT INTO visitor (site_id, id, locale, first_ms, seen_ms) VALUES (?, 'v', 'en', 1, 1)`)
       .run(siteId);
     const begin = connection.prepare(
-      `INSERT INTO conversation (site_id, id, visitor_id, widget_key, design_file, is_practice, standing, state_at_start, page, asked_ms, last_entry_ms, last_seq)
+      `INSERT INTO conversation (site_id, id, visitor_id, widget_key, design_file, is_practice, status, state_at_start, page, asked_ms, last_entry_ms, last_seq)
        VALUES (?, ?, 'v', 'w', '', 0, ?, 'in', '/', 1, 1, 0)`,
     );
     begin.run(siteId, 'c1', 'asked');
@@ -43,29 +43,34 @@ describe('the database itself', () => {
   });
 
   it('a transaction takes the write lock at once, and leaves nothing of work that threw', async () => {
-    const house = await madeHouse();
-    const { siteId } = await madePorch(house, 'farrowisle');
-    const work = inTransaction(house.db, async (tx) => {
+    const testServer = await makeTestServer();
+    const { siteId } = await madePorch(testServer, 'farrowisle');
+    const work = inTransaction(testServer.db, async (tx) => {
       await tx.updateTable('site').set({ name: 'changed' }).where('id', '=', siteId).execute();
       throw new Error('half-way');
     });
     await expect(work).rejects.toThrow('half-way');
-    const row = await house.db.selectFrom('site').select('name').where('id', '=', siteId).executeTakeFirst();
+    const row = await testServer.db
+      .selectFrom('site')
+      .select('name')
+      .where('id', '=', siteId)
+      .executeTakeFirst();
     expect(row?.name).toBe('farrowisle');
   });
 
   it('a full disk is told as such, and nothing is half stored', async () => {
-    const house = await madeHouse();
-    await madePorch(house, 'farrowisle');
-    const connection = connectionOf(house.db);
+    const testServer = await makeTestServer();
+    await madePorch(testServer, 'farrowisle');
+    const connection = connectionOf(testServer.db);
+    connection.exec('VACUUM'); // no free page is left
     connection.pragma(`max_page_count = ${Number(connection.pragma('page_count', { simple: true }))}`);
-    const work = inTransaction(house.db, (tx) =>
+    const work = inTransaction(testServer.db, (tx) =>
       tx
         .insertInto('instance')
         .values({ key: 'k', value: 'x'.repeat(100_000) })
         .execute(),
     );
     await expect(work).rejects.toThrow(UnwritableError);
-    expect(await house.db.selectFrom('instance').selectAll().execute()).toEqual([]);
+    expect(await testServer.db.selectFrom('instance').selectAll().execute()).toEqual([]);
   });
 });

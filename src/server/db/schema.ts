@@ -53,7 +53,7 @@ export interface Schema {
   presence: {
     site_id: string;
     person_id: string;
-    wish: 'in' | 'out';
+    choice: 'in' | 'out';
     until_ms: number | null;
     reason: string;
   };
@@ -156,7 +156,7 @@ export interface Schema {
     widget_key: string;
     design_file: string;
     is_practice: number;
-    standing: 'asked' | 'joined' | 'ended' | 'note';
+    status: 'asked' | 'joined' | 'ended' | 'note';
     state_at_start: string;
     page: string;
     asked_ms: number;
@@ -175,7 +175,7 @@ export interface Schema {
     conversation_id: string;
     seq: number;
     kind: 'message' | 'joined' | 'ended' | 'note';
-    author: 'visitor' | 'person' | 'house';
+    author: 'visitor' | 'person' | 'system';
     person_id: string | null;
     client_id: string | null;
     body: string;
@@ -211,7 +211,7 @@ export interface Schema {
     expires_ms: number;
     revoked_ms: number | null;
   };
-  kept_situation: { site_id: string; id: string; name: string; supposed_json: string; position: number };
+  kept_situation: { site_id: string; id: string; name: string; assumptions_json: string; position: number };
   kept_visit: {
     site_id: string;
     id: string;

@@ -2,13 +2,13 @@ import { AT_ONCE } from '../usecases/publish';
 import { versionInForce } from '../../core/publishing/in-force';
 import { beforeEach, describe, expect, it } from 'vitest';
 import {
-  type House,
+  type TestServer,
   type MadePorch,
-  madeHouse,
+  makeTestServer,
   madeMember,
   madeMessage,
   madePorch,
-} from '../../../tests/made/house';
+} from '../../../tests/made/test-server';
 import type { Patch } from '../../core/draft/patch';
 import type { PointerV1 } from '../../core/wire/pointer';
 import type { SentAnswer } from '../../core/wire/talk';
@@ -17,11 +17,11 @@ import { newId, newSecret } from '../ids';
 import type { DraftView } from '../../core/wire/desk';
 import { DESK_ROUTES } from './endpoint';
 
-let house: House;
+let testServer: TestServer;
 let porch: MadePorch;
 beforeEach(async () => {
-  house = await madeHouse();
-  porch = await madePorch(house, 'farrowisle');
+  testServer = await makeTestServer();
+  porch = await madePorch(testServer, 'farrowisle');
 });
 const read = async <T>(response: Response): Promise<T> => (await response.json()) as T;
 const change = (base: number, patches: Patch[], label = 'brand colour', clientId = newId(1)) =>
@@ -50,7 +50,7 @@ const BODIES: Readonly<Record<string, object>> = {
   'POST visits': {
     id: 'kept-visit-0000001',
     name: 'A teacher',
-    supposed: {
+    assumptions: {
       page: '/tonight',
       at: 1_795_640_400_000,
       visit: 'first',
@@ -66,7 +66,7 @@ const BODIES: Readonly<Record<string, object>> = {
   'POST situations': {
     id: 'kept-situation-001',
     name: 'A teacher, in summer',
-    supposed: {
+    assumptions: {
       page: 'https://farrowisle.example/tonight',
       at: null,
       visit: 'first',
@@ -89,7 +89,7 @@ const BODIES: Readonly<Record<string, object>> = {
   'POST findings/restore': { key: 'rule-swallowed a b' },
   'POST conversations/*/entries': { clientId: newId(4), body: 'mine now' },
   'POST conversations/*/end': {},
-  'POST presence': { wish: 'in' },
+  'POST presence': { choice: 'in' },
   'POST pong': {},
 };
 const ROUTES = Object.keys(DESK_ROUTES);
@@ -98,7 +98,7 @@ describe('every route of the desk', () => {
   it.each(ROUTES)(
     '[threat 2] %s answers 404 to somebody of another site, and changes nothing',
     async (route) => {
-      const other = await madePorch(house, 'elsewhere');
+      const other = await madePorch(testServer, 'elsewhere');
       const id = await ask(porch);
       const before = dump();
       const response = await porch.desk(route.replace('*', id), BODIES[route] ?? {}, other.secret);
@@ -110,7 +110,7 @@ describe('every route of the desk', () => {
   it.each(ROUTES.filter((route) => route.includes('*')))(
     '[threat 2] %s answers 404 to ids of another site',
     async (route) => {
-      const other = await madePorch(house, 'elsewhere');
+      const other = await madePorch(testServer, 'elsewhere');
       const id = await ask(porch);
       const before = dump();
       const response = await other.desk(route.replace('*', id), BODIES[route] ?? {});
@@ -123,12 +123,12 @@ describe('every route of the desk', () => {
     const id = await ask(porch);
     for (const secret of ['', newSecret()])
       expect((await porch.desk(route.replace('*', id), BODIES[route] ?? {}, secret)).status).toBe(401);
-    house.state.clock.moveTo(house.state.clock.now() + 31 * 86_400_000);
+    testServer.state.clock.moveTo(testServer.state.clock.now() + 31 * 86_400_000);
     expect((await porch.desk(route.replace('*', id), BODIES[route] ?? {})).status).toBe(401);
   });
 
   it('[threat 2] notes of another site’s team cannot be had by mail; those of one’s own can, at valid addresses, each once', async () => {
-    const other = await madePorch(house, 'elsewhere');
+    const other = await madePorch(testServer, 'elsewhere');
     const teamOf = async (who: typeof porch) =>
       Object.keys(
         (await read<{ recipients: Record<string, string[]> }>(await who.desk('GET recipients'))).recipients,
@@ -156,17 +156,17 @@ describe('every route of the desk', () => {
   });
 
   it('a situation is kept once however often it is sent, also at no certain time, and taken away by its own site alone', async () => {
-    const other = await madePorch(house, 'elsewhere');
+    const other = await madePorch(testServer, 'elsewhere');
     const listed = async () =>
       (
-        await read<{ situations: { name: string; supposed: { at: null } }[] }>(
+        await read<{ situations: { name: string; assumptions: { at: null } }[] }>(
           await porch.desk('GET situations'),
         )
       ).situations;
     for (let count = 0; count < 2; count++)
       expect((await porch.desk('POST situations', BODIES['POST situations'] ?? {})).status).toBe(200);
     expect(await listed()).toMatchObject([
-      { name: 'A teacher, in summer', supposed: { at: null, who: null } },
+      { name: 'A teacher, in summer', assumptions: { at: null, who: null } },
     ]);
     expect((await other.desk('POST situations/remove', { id: 'kept-situation-001' })).status).toBe(200);
     expect(await listed()).toHaveLength(1);
@@ -179,7 +179,7 @@ describe('every route of the desk', () => {
   });
 
   it('a responder answers, and does not design or publish', async () => {
-    const { secret } = await madeMember(house, porch, 'responder', 'rui@farrowisle.example');
+    const { secret } = await madeMember(testServer, porch, 'responder', 'rui@farrowisle.example');
     const statuses = await Promise.all(
       [
         'GET draft',
@@ -214,14 +214,14 @@ const TABLES = [
 ];
 function dump(): string {
   return JSON.stringify(
-    TABLES.map((table) => connectionOf(house.db).prepare(`SELECT * FROM ${table}`).all()),
+    TABLES.map((table) => connectionOf(testServer.db).prepare(`SELECT * FROM ${table}`).all()),
   );
 }
 
 describe('the list of conversations', () => {
   it('a question nobody has joined is on the first page behind any number of newer notes', async () => {
     const waiting = await ask(porch);
-    const connection = connectionOf(house.db);
+    const connection = connectionOf(testServer.db);
     const row =
       connection
         .prepare<[string], Record<string, unknown>>('SELECT * FROM conversation WHERE id = ?')
@@ -236,7 +236,7 @@ describe('the list of conversations', () => {
         Object.values({
           ...row,
           id: `note${count}`,
-          standing: 'note',
+          status: 'note',
           last_entry_ms: Number(row.last_entry_ms) + count,
         }),
       );
@@ -248,7 +248,7 @@ describe('the list of conversations', () => {
 
   it('shows who waits on the first page however many have ended since, and pages the ended ones without a gap', async () => {
     const waiting = await ask(porch);
-    const connection = connectionOf(house.db);
+    const connection = connectionOf(testServer.db);
     const row =
       connection
         .prepare<[string], Record<string, unknown>>('SELECT * FROM conversation WHERE id = ?')
@@ -262,7 +262,7 @@ describe('the list of conversations', () => {
         Object.values({
           ...row,
           id: `ended${count}`,
-          standing: 'ended',
+          status: 'ended',
           last_entry_ms: Number(row.last_entry_ms) + count,
         }),
       );
@@ -356,9 +356,9 @@ describe('publishing', () => {
   it('[L5] which version is in force is computed for the instant that is asked', async () => {
     const { listPublications } = await import('../db/repositories/publications');
     const inForce = async (instant: number) =>
-      versionInForce(await listPublications(house.db, porch.siteId, instant), instant);
-    const at = house.state.clock.now();
-    house.state.clock.moveTo(at + 60_000);
+      versionInForce(await listPublications(testServer.db, porch.siteId, instant), instant);
+    const at = testServer.state.clock.now();
+    testServer.state.clock.moveTo(at + 60_000);
     await porch.desk('POST publish', { revision: 1, remark: '', ...AT_ONCE });
     expect(await inForce(at + 30_000)).toBe(1);
     expect(await inForce(at + 120_000)).toBe(2);
@@ -377,7 +377,8 @@ describe('publishing', () => {
       [{ op: 'set', path: ['widgets', 0, 'texts'], value: { en: { greeting: 'Good {evening}' } } }],
       'greeting',
     );
-    const files = async () => (await house.db.selectFrom('published_file').select('name').execute()).length;
+    const files = async () =>
+      (await testServer.db.selectFrom('published_file').select('name').execute()).length;
     const count = await files();
     const response = await porch.desk('POST publish', { revision: 2, remark: '', ...AT_ONCE });
     expect([

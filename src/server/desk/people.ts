@@ -4,42 +4,44 @@ import { findRole } from '../db/repositories/sites';
 import { readBytes } from '../http/read-body';
 import { PICTURE_BYTES_MAX } from '../pictures/draw-picture';
 import { keepFace, takeFaceAway } from '../usecases/faces';
-import { json, refusal } from '../visitor/replies';
+import { json, errorResponse } from '../visitor/replies';
 import { type DeskCall, actorOf } from './call';
 import { tooLarge } from './pictures';
 
 // What the desk asks about the people of a site.
 
-export async function peopleAnswer({ state, member }: DeskCall): Promise<Response> {
+export async function handlePeople({ state, member }: DeskCall): Promise<Response> {
   const rows = await listMembers(state.db, member.site.id);
-  const people = rows.map(({ wish, ...row }): PersonView => ({
+  const people = rows.map(({ choice, ...row }): PersonView => ({
     ...row,
-    isIn: wish === 'in' && state.board.isThere(row.id),
+    isIn: choice === 'in' && state.board.isThere(row.id),
     isYou: row.id === member.person.id,
   }));
   return json(200, { people }, {});
 }
 
 /** One's own face, or, as the owner, that of anybody of the site. The body is the picture itself. */
-export async function faceAnswer(call: DeskCall): Promise<Response> {
+export async function handleFace(call: DeskCall): Promise<Response> {
   const refused = await refusedFor(call);
   if (refused !== null) return refused;
   const sent = await readBytes(call.request, PICTURE_BYTES_MAX);
   if (sent === null) return tooLarge();
   const kept = await keepFace(call.state, actorOf(call), call.id, sent);
-  return kept.ok ? peopleAnswer(call) : json(400, { errors: kept.errors }, {});
+  return kept.ok ? handlePeople(call) : json(400, { errors: kept.errors }, {});
 }
 
-export async function noFaceAnswer(call: DeskCall): Promise<Response> {
+export async function handleRemoveFace(call: DeskCall): Promise<Response> {
   const refused = await refusedFor(call);
   if (refused !== null) return refused;
   await takeFaceAway(call.state, call.member.site.id, call.id);
-  return peopleAnswer(call);
+  return handlePeople(call);
 }
 
 async function refusedFor({ state, member, id }: DeskCall): Promise<Response | null> {
   if ((await findRole(state.db, member.site.id, id)) === null)
-    return refusal(404, 'There is nobody of that name on this site.', {});
+    return errorResponse(404, 'There is nobody of that name on this site.', {});
   const isAllowed = id === member.person.id || member.role === 'owner';
-  return isAllowed ? null : refusal(403, 'Only they themselves and the owner of the site change a face.', {});
+  return isAllowed
+    ? null
+    : errorResponse(403, 'Only they themselves and the owner of the site change a face.', {});
 }

@@ -27,5 +27,5 @@ export function isLoopbackHost(host: string): boolean {
   return /^(127(\.\d{1,3}){3}|localhost|\[::1\])(:\d+)?$/i.test(host);
 }
 
-export const ORIGIN_REFUSAL =
+export const ORIGIN_ERROR =
   'This request did not come from Sunny Porch itself, so nothing was changed. If you use an address other than 127.0.0.1, set PUBLIC_URL to it.';

@@ -157,8 +157,8 @@ export class ReplyInput {
   body!: string;
 }
 
-export class WishInput {
-  @IsIn(['in', 'out']) wish!: 'in' | 'out';
+export class PresenceChoiceInput {
+  @IsIn(['in', 'out']) choice!: 'in' | 'out';
 }
 
 export class NothingInput {

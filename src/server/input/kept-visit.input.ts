@@ -28,7 +28,7 @@ class CircumstancesInput {
   @Matches(ID) @IsString() @ValidateIf((one: CircumstancesInput) => one.asks !== null) asks!: string | null;
 }
 
-class SupposedInput extends CircumstancesInput {
+class AssumptionsInput extends CircumstancesInput {
   @Max(4_102_444_800_000) @Min(1) @IsInt() at!: EpochMs;
   @IsIn(TEAM_STATES) who!: TeamState;
 }
@@ -47,7 +47,7 @@ class SituationInput extends CircumstancesInput {
 export class KeepSituationInput {
   @Matches(/^[\w-]{16,40}$/) @IsString() id!: string;
   @MaxLength(80) @Matches(/\S/, { message: 'Give it a name.' }) @IsString() name!: string;
-  @ValidateNested() @Type(() => SituationInput) @IsObject() supposed!: SituationInput;
+  @ValidateNested() @Type(() => SituationInput) @IsObject() assumptions!: SituationInput;
 }
 
 @ValidatorConstraint({ name: 'held' })
@@ -68,7 +68,7 @@ class HeldFits implements ValidatorConstraintInterface {
 export class KeepInput {
   @Matches(/^[\w-]{16,40}$/) @IsString() id!: string;
   @MaxLength(80) @Matches(/\S/, { message: 'Give it a name.' }) @IsString() name!: string;
-  @ValidateNested() @Type(() => SupposedInput) @IsObject() supposed!: SupposedInput;
+  @ValidateNested() @Type(() => AssumptionsInput) @IsObject() assumptions!: AssumptionsInput;
   @Validate(HeldFits) held!: Readonly<Record<string, boolean>>;
   @MaxLength(8000) @IsString() steps!: string;
   /** Read by `readExpectation`. */

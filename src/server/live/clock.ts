@@ -2,7 +2,7 @@ import type { EpochMs } from '../../core/model/units';
 import { state } from '../state';
 
 /** The server's clock and timers in one place, so that tests can move them. */
-export interface Clock {
+export interface ServerTime {
   now(): EpochMs;
   /** Calls once at an instant, at once where it has passed. Gives the way to cancel. */
   wakeAt(instant: EpochMs, call: () => void): () => void;
@@ -12,7 +12,7 @@ export interface Clock {
 const MAX_DELAY_MS = 2 ** 31 - 1;
 
 /** A clock over the process's; moving it fires what has come due, in order. */
-export function makeClock(): Clock {
+export function makeClock(): ServerTime {
   let shift = 0;
   const wakes = new Set<{ instant: EpochMs; call: () => void; timer: NodeJS.Timeout | null }>();
   const clockNow = (): EpochMs => Date.now() + shift;

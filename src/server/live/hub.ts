@@ -1,5 +1,5 @@
 import { SECOND_MS } from '../../core/model/units';
-import type { Clock } from './clock';
+import type { ServerTime } from './clock';
 
 /** One event of a stream. Only those with an id can be resumed from. */
 export interface HubEvent {
@@ -37,7 +37,7 @@ const BEAT_EVERY_MS = 5 * SECOND_MS;
 const BEHIND_BYTES_MAX = 256 * 1024;
 const BEAT = encode(': beat\n\n');
 
-export function makeHub(clock: Clock): Hub {
+export function makeHub(clock: ServerTime): Hub {
   const channels = new Map<string, Set<Listener>>();
   const all = new Set<Listener>();
   let isBeating = false;

@@ -1,5 +1,5 @@
 import { type EpochMs, SECOND_MS } from '../../core/model/units';
-import type { Clock } from './clock';
+import type { ServerTime } from './clock';
 
 /** Who answers the server's pings ([S2]). In memory only: after a restart nobody is in until they answer. */
 export interface PresenceBoard {
@@ -17,7 +17,7 @@ const SILENT_AFTER_MS = 60 * SECOND_MS;
 /** A page that is loaded anew closes its stream for a moment; that is not going away. */
 const RELOAD_MS = 3 * SECOND_MS;
 
-export function makePresenceBoard(clock: Clock): PresenceBoard {
+export function makePresenceBoard(clock: ServerTime): PresenceBoard {
   const streams = new Map<string, number>();
   const answeredAt = new Map<string, EpochMs>();
   const calls: ((personId: string) => void)[] = [];

@@ -7,7 +7,7 @@ import { type Result, fail, ok } from '../../core/result';
 import { faultOfSvg, isSvg } from './svg';
 
 /** A picture as it is kept: drawn anew, so that nothing of what was sent remains but its pixels. */
-export interface Picture {
+export interface DrawnPicture {
   readonly hash: string;
   readonly mime: 'image/webp';
   readonly width: Px;
@@ -17,8 +17,8 @@ export interface Picture {
 
 /** A picture for screens of one and of two device pixels to a CSS pixel. */
 export interface TwoSizes {
-  readonly once: Picture;
-  readonly twice: Picture;
+  readonly once: DrawnPicture;
+  readonly twice: DrawnPicture;
   /** Bounds of its pixels, channel by channel, on white. */
   readonly darkest: HexColor;
   readonly lightest: HexColor;
@@ -48,7 +48,7 @@ const DAMAGED =
 export async function drawPicture(
   sent: Buffer,
   { width, height }: { readonly width: Px; readonly height: Px },
-): Promise<Result<Picture>> {
+): Promise<Result<DrawnPicture>> {
   if (!(await isOneOf(sent, PAGE_KINDS)))
     return fail({
       '': 'That is not a PNG, JPEG or WebP picture. Nothing was stored; save it as one of these and try again.',
@@ -120,7 +120,7 @@ async function densityFor(sent: Buffer, { width, height, as }: Fit): Promise<{ r
   return { density: Math.min(2400, Math.max(1, 72 * share)) };
 }
 
-async function kept(drawn: Sharp, isExact = false): Promise<Picture> {
+async function kept(drawn: Sharp, isExact = false): Promise<DrawnPicture> {
   const { data: bytes, info } = await drawn
     .webp(isExact ? { lossless: true } : { quality: 86 })
     .toBuffer({ resolveWithObject: true });

@@ -2,17 +2,23 @@ import { existsSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import sharp from 'sharp';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { type House, type MadePorch, madeHouse, madeMember, madePorch } from '../../../tests/made/house';
+import {
+  type TestServer,
+  type MadePorch,
+  makeTestServer,
+  madeMember,
+  madePorch,
+} from '../../../tests/made/test-server';
 import type { HeaderPicture } from '../../core/model/look';
 import { deskEndpoint } from '../desk/endpoint';
 import { visitorEndpoint } from '../visitor/endpoint';
 import { faultOfSvg, isSvg } from './svg';
 
-let house: House;
+let testServer: TestServer;
 let porch: MadePorch;
 beforeEach(async () => {
-  house = await madeHouse();
-  porch = await madePorch(house, 'farrowisle');
+  testServer = await makeTestServer();
+  porch = await madePorch(testServer, 'farrowisle');
 });
 
 const made = (width: number, height: number, background = '#7a2e5d') =>
@@ -25,7 +31,7 @@ const SQUARE = '<rect width="200" height="100" fill="#7a2e5d"/>';
 
 const send = (body: Buffer, kind = 'logo', secret = porch.secret, key = porch.key) =>
   deskEndpoint(
-    house.state,
+    testServer.state,
     new Request(`http://127.0.0.1/api/s/${key}/look-pictures/${kind}`, {
       method: 'POST',
       headers: { Cookie: `porch=${secret}`, 'Content-Type': 'image/png' },
@@ -34,11 +40,11 @@ const send = (body: Buffer, kind = 'logo', secret = porch.secret, key = porch.ke
   );
 const take = async (body: Buffer, kind?: string) => (await (await send(body, kind)).json()) as HeaderPicture;
 const visit = (path: string, key = porch.key) =>
-  visitorEndpoint(house.state, new Request(`http://127.0.0.1/w/${key}/${path}`), '127.0.0.1');
+  visitorEndpoint(testServer.state, new Request(`http://127.0.0.1/w/${key}/${path}`), '127.0.0.1');
 const pixels = async (hash: string) =>
   sharp(Buffer.from(await (await visit(`${hash}.webp`)).arrayBuffer())).metadata();
 const filesKept = () => {
-  const dir = join(house.state.env.dataDir, 'uploads');
+  const dir = join(testServer.state.env.dataDir, 'uploads');
   return existsSync(dir)
     ? readdirSync(dir, { recursive: true, withFileTypes: true }).filter((one) => one.isFile()).length
     : 0;
@@ -159,18 +165,18 @@ describe('pictures of a look', () => {
 
   it('[threat 2] another site, whoever only answers, and visitors get none of what is not theirs', async () => {
     const { once } = await take(await made(400, 200).png().toBuffer());
-    const other = await madePorch(house, 'elsewhere');
+    const other = await madePorch(testServer, 'elsewhere');
     expect((await visit(`${once}.webp`, other.key)).status).toBe(404);
     expect((await other.desk(`GET uploads/${once}`)).status).toBe(404);
     expect((await send(svg(SQUARE), 'logo', other.secret)).status).toBe(404);
     expect((await send(svg(SQUARE), 'fridge')).status).toBe(404);
-    const { secret } = await madeMember(house, porch, 'responder', 'rui@farrowisle.example');
+    const { secret } = await madeMember(testServer, porch, 'responder', 'rui@farrowisle.example');
     expect((await send(svg(SQUARE), 'logo', secret)).status).toBe(403);
   });
 
   it('[threat 13] the owner’s page is not for visitors, whoever knows its name', async () => {
     const response = await deskEndpoint(
-      house.state,
+      testServer.state,
       new Request(`http://127.0.0.1/api/s/${porch.key}/page-pictures/desktop`, {
         method: 'POST',
         headers: { Cookie: `porch=${porch.secret}` },

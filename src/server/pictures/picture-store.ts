@@ -1,14 +1,18 @@
 import { mkdir, readFile, rename, rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { newId } from '../ids';
-import type { Picture } from './draw-picture';
+import type { DrawnPicture } from './draw-picture';
 
 function fileOf(dataDir: string, hash: string): string {
   return join(dataDir, 'uploads', hash.slice(0, 2), `${hash}.webp`);
 }
 
 /** Writes a picture under its hash; written twice it is the same file. */
-export async function storePicture(dataDir: string, { hash, bytes }: Picture, at: number): Promise<void> {
+export async function storePicture(
+  dataDir: string,
+  { hash, bytes }: DrawnPicture,
+  at: number,
+): Promise<void> {
   const file = fileOf(dataDir, hash);
   await mkdir(join(file, '..'), { recursive: true });
   const half = `${file}.${newId(at)}`;

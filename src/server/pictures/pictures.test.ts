@@ -3,16 +3,22 @@ import { join } from 'node:path';
 import { crc32, deflateSync } from 'node:zlib';
 import sharp from 'sharp';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { type House, type MadePorch, madeHouse, madeMember, madePorch } from '../../../tests/made/house';
+import {
+  type TestServer,
+  type MadePorch,
+  makeTestServer,
+  madeMember,
+  madePorch,
+} from '../../../tests/made/test-server';
 import type { PagePictures } from '../../core/wire/desk';
 import { deskEndpoint } from '../desk/endpoint';
 import { PICTURE_BYTES_MAX } from './draw-picture';
 
-let house: House;
+let testServer: TestServer;
 let porch: MadePorch;
 beforeEach(async () => {
-  house = await madeHouse();
-  porch = await madePorch(house, 'farrowisle');
+  testServer = await makeTestServer();
+  porch = await madePorch(testServer, 'farrowisle');
 });
 
 const png = (width: number, height: number) =>
@@ -21,7 +27,7 @@ const png = (width: number, height: number) =>
     .toBuffer();
 const send = (body: Buffer | ReadableStream<Uint8Array>, device = 'desktop', secret = porch.secret) =>
   deskEndpoint(
-    house.state,
+    testServer.state,
     new Request(`http://127.0.0.1/api/s/${porch.key}/page-pictures/${device}`, {
       method: 'POST',
       headers: { Cookie: `porch=${secret}`, 'Content-Type': 'image/png' },
@@ -31,7 +37,7 @@ const send = (body: Buffer | ReadableStream<Uint8Array>, device = 'desktop', sec
   );
 const read = async (response: Response) => (await response.json()) as PagePictures;
 const filesKept = () => {
-  const dir = join(house.state.env.dataDir, 'uploads');
+  const dir = join(testServer.state.env.dataDir, 'uploads');
   return existsSync(dir)
     ? readdirSync(dir, { recursive: true, withFileTypes: true }).filter((one) => one.isFile()).length
     : 0;
@@ -146,10 +152,10 @@ describe('pictures of the owner’s page', () => {
 
   it('[threat 2] another site, and whoever only answers, get none of it', async () => {
     const { pictures } = await read(await send(await png(50, 50)));
-    const other = await madePorch(house, 'elsewhere');
+    const other = await madePorch(testServer, 'elsewhere');
     expect((await other.desk(`GET uploads/${pictures.desktop?.hash}`)).status).toBe(404);
     expect((await send(await png(50, 50), 'desktop', other.secret)).status).toBe(404);
-    const { secret } = await madeMember(house, porch, 'responder', 'rui@farrowisle.example');
+    const { secret } = await madeMember(testServer, porch, 'responder', 'rui@farrowisle.example');
     expect((await send(await png(50, 50), 'desktop', secret)).status).toBe(403);
     expect((await porch.desk('GET uploads/..%2f..%2fsunny-porch.db')).status).toBe(404);
   });

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { madeHouse, madePorch } from '../../../tests/made/house';
+import { makeTestServer, madePorch } from '../../../tests/made/test-server';
 import { setInstanceValue } from '../db/repositories/persons';
 import { findMember } from '../http/who';
 import { makePasswords } from '../passwords';
@@ -11,25 +11,27 @@ const from = { address: '192.0.2.1', agent: 'test' };
 
 describe('signing in', () => {
   it('opens a session for the right password, in any case of the mail', async () => {
-    const house = await madeHouse();
-    const porch = await madePorch(house, 'farrowisle');
+    const testServer = await makeTestServer();
+    const porch = await madePorch(testServer, 'farrowisle');
     const session = await signIn(
-      house.state,
+      testServer.state,
       { mail: 'INES@farrowisle.example', password: 'clear skies tonight' },
       from,
-      house.state.clock.now(),
+      testServer.state.clock.now(),
     );
-    expect(session.ok && (await findMember(house.state, session.value, porch.key, 'owner'))).toMatchObject({
+    expect(
+      session.ok && (await findMember(testServer.state, session.value, porch.key, 'owner')),
+    ).toMatchObject({
       role: 'owner',
     });
   });
 
   it('[threat 3] says the same for a wrong password and an unknown mail', async () => {
-    const house = await madeHouse();
-    await madePorch(house, 'farrowisle');
+    const testServer = await makeTestServer();
+    await madePorch(testServer, 'farrowisle');
     const tries = await Promise.all(
       ['ines@farrowisle.example', 'nobody@farrowisle.example'].map((mail) =>
-        signIn(house.state, { mail, password: 'wrong' }, from, 1),
+        signIn(testServer.state, { mail, password: 'wrong' }, from, 1),
       ),
     );
     expect(tries[0]).toEqual(tries[1]);
@@ -37,10 +39,10 @@ describe('signing in', () => {
   });
 
   it('[threat 3] after ten tries even the right password waits', async () => {
-    const house = await madeHouse();
-    await madePorch(house, 'farrowisle');
+    const testServer = await makeTestServer();
+    await madePorch(testServer, 'farrowisle');
     const attempt = (password: string) =>
-      signIn(house.state, { mail: 'ines@farrowisle.example', password }, from, 1);
+      signIn(testServer.state, { mail: 'ines@farrowisle.example', password }, from, 1);
     for (let count = 0; count < 10; count++) await attempt('wrong');
     expect(await attempt('clear skies tonight')).toMatchObject({
       ok: false,
@@ -60,7 +62,7 @@ describe('signing in', () => {
 
 describe('the demo’s door', () => {
   it('[threat 6] stands only with the mark, on loopback, for a loopback name', async () => {
-    const { state, db } = await madeHouse();
+    const { state, db } = await makeTestServer();
     expect(await isDemoDoorOpen(state, '127.0.0.1:4310')).toBe(false);
     await setInstanceValue(db, 'demo', 'yes');
     expect(await isDemoDoorOpen(state, '127.0.0.1:4310')).toBe(true);
@@ -74,7 +76,7 @@ describe('the demo’s door', () => {
 
 describe('the first run', () => {
   it('makes owner, site, team and a draft in one go, or nothing at all', async () => {
-    const { state, db } = await madeHouse();
+    const { state, db } = await makeTestServer();
     const answers = {
       siteName: 'Farrow Isle',
       siteAddress: '',

@@ -35,7 +35,7 @@ export async function endByPerson(
 ): Promise<boolean> {
   const row = await findConversation(state.db, actor.siteId, id);
   if (row === null) return false;
-  if (row.standing !== 'ended')
+  if (row.status !== 'ended')
     await end(
       state,
       actor.siteId,
@@ -52,16 +52,16 @@ async function end(
   siteId: string,
   id: string,
   visitorId: string,
-  by: { author: 'visitor' | 'person' | 'house'; personId: string | null },
+  by: { author: 'visitor' | 'person' | 'system'; personId: string | null },
   at: EpochMs,
 ): Promise<void> {
   const entry = await inTransaction(state.db, async (tx) => {
     const row = await findConversation(tx, siteId, id);
-    if (row === null || row.standing === 'ended') return null;
+    if (row === null || row.status === 'ended') return null;
     await updateConversation(tx, siteId, id, {
-      standing: 'ended',
+      status: 'ended',
       ended_ms: at,
-      ended_by: by.author === 'house' ? 'silence' : by.author,
+      ended_by: by.author === 'system' ? 'silence' : by.author,
     });
     await markNotesAnswered(tx, siteId, id, at);
     return appendEntry(
@@ -85,7 +85,7 @@ async function end(
   await tellPlaces(state, siteId);
 }
 
-/** [M4] What has been quiet for as long as its widget allows is ended by the house. Gives how many. */
+/** [M4] What has been quiet for as long as its widget allows is ended by the system. Gives how many. */
 export async function endQuiet(state: State): Promise<number> {
   const at = state.clock.now();
   let count = 0;
@@ -95,10 +95,10 @@ export async function endQuiet(state: State): Promise<number> {
       version?.design.widgets.find(({ key }) => key === row.widget_key) ?? version?.design.widgets[0];
     if (
       widget === undefined ||
-      !hasGoneQuiet({ standing: row.standing, lastMs: row.last_entry_ms }, widget.timings, at)
+      !hasGoneQuiet({ standing: row.status, lastMs: row.last_entry_ms }, widget.timings, at)
     )
       continue;
-    await end(state, row.site_id, row.id, row.visitor_id, { author: 'house', personId: null }, at);
+    await end(state, row.site_id, row.id, row.visitor_id, { author: 'system', personId: null }, at);
     count++;
   }
   return count;

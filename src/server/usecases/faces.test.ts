@@ -3,23 +3,23 @@ import { join } from 'node:path';
 import sharp from 'sharp';
 import { beforeEach, describe, expect, it } from 'vitest';
 import {
-  type House,
+  type TestServer,
   type MadePorch,
-  madeHouse,
+  makeTestServer,
   madeMember,
   madeMessage,
   madePorch,
-} from '../../../tests/made/house';
+} from '../../../tests/made/test-server';
 import type { PersonView } from '../../core/wire/desk';
 import type { SentAnswer, VisitorTalk } from '../../core/wire/talk';
 import { deskEndpoint } from '../desk/endpoint';
 import { newId, newSecret } from '../ids';
 
-let house: House;
+let testServer: TestServer;
 let porch: MadePorch;
 beforeEach(async () => {
-  house = await madeHouse();
-  porch = await madePorch(house, 'farrowisle');
+  testServer = await makeTestServer();
+  porch = await madePorch(testServer, 'farrowisle');
 });
 
 const read = async <T>(response: Response): Promise<T> => (await response.json()) as T;
@@ -29,7 +29,7 @@ const picture = (width = 300, height = 200, background = '#e79a1b') =>
     .toBuffer();
 const send = (of: string, body: Buffer, secret = porch.secret) =>
   deskEndpoint(
-    house.state,
+    testServer.state,
     new Request(`http://127.0.0.1/api/s/${porch.key}/people/${of}/face`, {
       method: 'POST',
       headers: { Cookie: `porch=${secret}` },
@@ -82,8 +82,13 @@ describe('a face', () => {
   });
 
   it('is one’s own, or the owner’s to change; nobody reaches people of another site', async () => {
-    const other = await madePorch(house, 'elsewhere');
-    const { personId: rui, secret } = await madeMember(house, porch, 'responder', 'rui@farrowisle.example');
+    const other = await madePorch(testServer, 'elsewhere');
+    const { personId: rui, secret } = await madeMember(
+      testServer,
+      porch,
+      'responder',
+      'rui@farrowisle.example',
+    );
     expect((await send(rui, await picture(), secret)).status).toBe(200);
     expect((await send(porch.ownerId, await picture(), secret)).status).toBe(403);
     expect((await porch.desk(`POST people/${porch.ownerId}/face/remove`, {}, secret)).status).toBe(403);
@@ -98,8 +103,8 @@ describe('a face', () => {
   });
 
   it('taken away or replaced, its pictures are gone: from the rows, from the disk and for visitors, but for who shows the same', async () => {
-    const other = await madePorch(house, 'elsewhere');
-    const { personId: rui } = await madeMember(house, porch, 'responder', 'rui@farrowisle.example');
+    const other = await madePorch(testServer, 'elsewhere');
+    const { personId: rui } = await madeMember(testServer, porch, 'responder', 'rui@farrowisle.example');
     const same = await picture();
     await send(porch.ownerId, same);
     await send(rui, same);
@@ -113,8 +118,8 @@ describe('a face', () => {
     expect(await isServed(now)).toBe(true);
     for (const id of [porch.ownerId, rui]) await porch.desk(`POST people/${id}/face/remove`);
     expect([await isServed(shown), await isServed(now)]).toEqual([false, false]);
-    expect(await house.db.selectFrom('upload').selectAll().execute()).toEqual([]);
-    const left = readdirSync(join(house.state.env.dataDir, 'uploads'), {
+    expect(await testServer.db.selectFrom('upload').selectAll().execute()).toEqual([]);
+    const left = readdirSync(join(testServer.state.env.dataDir, 'uploads'), {
       recursive: true,
       withFileTypes: true,
     });
@@ -134,7 +139,7 @@ describe('a face', () => {
     expect((await read<{ errors: Record<string, string> }>(refused)).errors['']).toMatch(
       /Nothing was stored/,
     );
-    expect(await house.db.selectFrom('upload').selectAll().execute()).toEqual([]);
+    expect(await testServer.db.selectFrom('upload').selectAll().execute()).toEqual([]);
     expect((await people())[0]?.face).toBeNull();
   });
 });

@@ -1,14 +1,14 @@
 import { beforeEach, describe, expect, it } from 'vitest';
-import { type House, type MadePorch, madeHouse, madePorch } from '../../../tests/made/house';
+import { type TestServer, type MadePorch, makeTestServer, madePorch } from '../../../tests/made/test-server';
 import type { KeptVisit } from '../../core/rehearse/kept-visit';
 import type { FindingFacts } from '../../core/wire/desk';
 import { LIMITS } from '../../core/limits';
 
-let house: House;
+let testServer: TestServer;
 let porch: MadePorch;
 beforeEach(async () => {
-  house = await madeHouse();
-  porch = await madePorch(house, 'farrowisle');
+  testServer = await makeTestServer();
+  porch = await madePorch(testServer, 'farrowisle');
 });
 const read = async <T>(response: Response): Promise<T> => (await response.json()) as T;
 
@@ -28,7 +28,7 @@ describe('findings that are dismissed', () => {
   });
 
   it('[threat 2] of one site are not another’s', async () => {
-    const other = await madePorch(house, 'elsewhere');
+    const other = await madePorch(testServer, 'elsewhere');
     await dismissal('rule-swallowed a', 'On purpose.');
     expect((await facts(other)).dismissals).toEqual([]);
     await other.desk('POST findings/restore', { key: 'rule-swallowed a' });
@@ -41,7 +41,7 @@ describe('kept visits', () => {
   const visit = (number: number, change: object = {}) => ({
     id: `kept-visit-${String(number).padStart(8, '0')}`,
     name: 'A teacher',
-    supposed: {
+    assumptions: {
       page: '/tonight',
       at: 1_795_640_400_000,
       visit: 'first',
@@ -69,7 +69,7 @@ describe('kept visits', () => {
       { held: { night: 'yes' } },
       { expects: { kind: 'gets' } },
       { name: ' ' },
-      { supposed: { ...visit(1).supposed, page: 'javascript:alert(1)' } },
+      { assumptions: { ...visit(1).assumptions, page: 'javascript:alert(1)' } },
     ];
     for (const change of wrong) expect((await porch.desk('POST visits', visit(1, change))).status).toBe(400);
     expect(await list()).toEqual([]);

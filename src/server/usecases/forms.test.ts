@@ -1,6 +1,12 @@
 import { gzipSync } from 'node:zlib';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { type House, type MadePorch, madeHouse, madeMessage, madePorch } from '../../../tests/made/house';
+import {
+  type TestServer,
+  type MadePorch,
+  makeTestServer,
+  madeMessage,
+  madePorch,
+} from '../../../tests/made/test-server';
 import { EVENING, madeSite } from '../../../tests/made/site';
 import type { DeskTalk } from '../../core/wire/desk';
 import type { WireField } from '../../core/wire/form-file';
@@ -22,11 +28,11 @@ const who = (words: string): WireField => ({
 const BOOKING: WireField = { id: 'booking', kind: 'hidden', isRequired: false, attribute: 'booking' };
 const HELPED: WireField = { id: 'helped', kind: 'yes-no', isRequired: true, words: 'Did that help?' };
 
-let house: House;
+let testServer: TestServer;
 let porch: MadePorch;
 beforeEach(async () => {
-  house = await madeHouse();
-  porch = await madePorch(house, 'farrowisle');
+  testServer = await makeTestServer();
+  porch = await madePorch(testServer, 'farrowisle');
   for (const [locale, words] of [
     ['en', 'Who comes?'],
     ['pt', 'Quem vem?'],
@@ -37,7 +43,7 @@ beforeEach(async () => {
     const body = gzipSync(JSON.stringify(file));
     const name = `${DESIGN}.${locale}.json`;
     await insertFile(
-      house.db,
+      testServer.db,
       porch.siteId,
       { name, kind: 'design', versionNumber: null, factsRevision: null, body },
       EVENING,
@@ -75,7 +81,7 @@ describe('the form before a chat', () => {
       expect(response.status).toBe(400);
       expect(Object.keys((await read<{ faults: object }>(response)).faults)).toEqual(['who']);
     }
-    expect(await house.db.selectFrom('conversation').selectAll().execute()).toEqual([]);
+    expect(await testServer.db.selectFrom('conversation').selectAll().execute()).toEqual([]);
     const token = newSecret();
     await porch.visit('POST messages', { body: first({ who: 'one' }, token) });
     expect((await porch.visit('POST messages', { token, body: madeMessage('And?', under) })).status).toBe(
@@ -111,7 +117,7 @@ describe('the form after a chat', () => {
     );
     await give(token, { helped: 'yes' });
     expect((await formsAtDesk(id)).map(({ place }) => place)).toEqual(['before', 'after']);
-    house.state.clock.moveTo(EVENING + 60_000);
+    testServer.state.clock.moveTo(EVENING + 60_000);
     const again = await read<SentAnswer>(
       await porch.visit('POST messages', { token, body: madeMessage('One more thing', under) }),
     );
@@ -121,7 +127,7 @@ describe('the form after a chat', () => {
   it('belongs to whoever wrote: without a token it is refused, on another site it opens nothing', async () => {
     const { token, id } = await talked();
     expect((await give(undefined, { helped: 'yes' })).status).toBe(401);
-    const other = await madePorch(house, 'elsewhere');
+    const other = await madePorch(testServer, 'elsewhere');
     const body = { ...under, clientId: 'b'.repeat(20), replies: { helped: 'no' } };
     expect((await other.visit('POST after', { token, body })).status).toBe(401);
     expect((await other.desk(`GET conversations/${id}`)).status).toBe(404);

@@ -1,11 +1,11 @@
 import { gunzipSync } from 'node:zlib';
-import { type Checked, checkReplies } from '../../core/forms/check';
+import { type CheckedReplies, checkReplies } from '../../core/forms/check';
 import { type FormPlace, askedFields, fieldsOf, wordsField } from '../../core/forms/fill';
 import type { Replies } from '../../core/model/form';
 import type { FilledForm } from '../../core/wire/desk';
 import type { DesignFileV1, WireWidget } from '../../core/wire/design-file';
 import type { WireField } from '../../core/wire/form-file';
-import { type RoomFileV1, joinDesign } from '../../core/wire/split';
+import { type WindowFileV1, joinDesign } from '../../core/wire/split';
 import { type FormReply, insertFormReply, listFormReplies } from '../db/repositories/form-replies';
 import { findFileBody } from '../db/repositories/publications';
 import { listTeams } from '../db/repositories/teams';
@@ -23,7 +23,7 @@ export async function checkForm(
   place: FormPlace,
   said: Asked,
   hasSaid = false,
-): Promise<Checked> {
+): Promise<CheckedReplies> {
   const fields = await formOf(db, siteId, place, said);
   const words = place === 'note' ? wordsField(fields) : undefined;
   const replies: Replies =
@@ -117,11 +117,11 @@ async function widgetOf(
   db: Db | Tx,
   siteId: string,
   { design, locale, widget }: Pick<FormReply, 'design' | 'locale'> & { readonly widget: string },
-  wish: string,
+  preferred: string,
 ): Promise<WireWidget | null> {
   if (!/^d\d+-[0-9a-f]{16}$/.test(design)) return null;
   const file =
-    (await readDesign(db, siteId, `${design}.${wish}`)) ??
+    (await readDesign(db, siteId, `${design}.${preferred}`)) ??
     (await readDesign(db, siteId, `${design}.${locale}`));
   if (file === null) return null;
   return file.widgets.find(({ key }) => key === widget) ?? file.widgets[0] ?? null;
@@ -131,7 +131,7 @@ async function widgetOf(
 async function readDesign(db: Db | Tx, siteId: string, name: string): Promise<DesignFileV1 | null> {
   const file = await readFile<DesignFileV1>(db, siteId, `${name}.json`);
   if (file?.room === undefined) return file;
-  const room = await readFile<RoomFileV1>(db, siteId, `${name}.room.json`);
+  const room = await readFile<WindowFileV1>(db, siteId, `${name}.room.json`);
   return room === null ? file : joinDesign(file, room);
 }
 

@@ -1,6 +1,12 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { calendar, everyDay, times } from '../../../tests/made/hours';
-import { type House, type MadePorch, madeHouse, madeMessage, madePorch } from '../../../tests/made/house';
+import {
+  type TestServer,
+  type MadePorch,
+  makeTestServer,
+  madeMessage,
+  madePorch,
+} from '../../../tests/made/test-server';
 import { EVENING } from '../../../tests/made/site';
 import type { Calendar } from '../../core/model/calendar';
 import { DAY_MS, HOUR_MS } from '../../core/model/units';
@@ -11,15 +17,15 @@ import { endQuiet } from './end-talk';
 import { renewFacts } from './renew-facts';
 import { saveCalendar, setOverride } from './hours';
 
-let house: House;
+let testServer: TestServer;
 let porch: MadePorch;
 beforeEach(async () => {
-  house = await madeHouse();
-  porch = await madePorch(house, 'farrowisle');
+  testServer = await makeTestServer();
+  porch = await madePorch(testServer, 'farrowisle');
 });
-afterEach(() => closeDatabase(house.db));
+afterEach(() => closeDatabase(testServer.db));
 
-const actor = () => ({ siteId: porch.siteId, personId: porch.ownerId, at: house.state.clock.now() });
+const actor = () => ({ siteId: porch.siteId, personId: porch.ownerId, at: testServer.state.clock.now() });
 const night = (change: Partial<Calendar> = {}) =>
   calendar({ id: '00000night', week: everyDay('17:30-20:00'), ...change });
 const pointer = async () => (await (await porch.visit('GET live.json')).json()) as PointerV1;
@@ -27,7 +33,7 @@ const pointer = async () => (await (await porch.visit('GET live.json')).json()) 
 describe('hours, as they are saved', () => {
   it('[L1] take effect at once as new facts; the design stays the version it is', async () => {
     const before = await pointer();
-    expect(await saveCalendar(house.state, actor(), night())).toEqual({ ok: true, value: null });
+    expect(await saveCalendar(testServer.state, actor(), night())).toEqual({ ok: true, value: null });
     const after = await pointer();
     expect([after.version, after.design]).toEqual([before.version, before.design]);
     expect(after.revision).toBe(before.revision + 1);
@@ -49,11 +55,11 @@ describe('hours, as they are saved', () => {
       endsNightBefore: false,
     }));
     const before = await pointer();
-    expect(await saveCalendar(house.state, actor(), night({ exceptions: twice }))).toMatchObject({
+    expect(await saveCalendar(testServer.state, actor(), night({ exceptions: twice }))).toMatchObject({
       ok: false,
       errors: { 'x+y': expect.stringContaining('x, y') as string },
     });
-    expect(await saveCalendar(house.state, actor(), night({ zone: 'Atlantic/Nowhere' }))).toMatchObject({
+    expect(await saveCalendar(testServer.state, actor(), night({ zone: 'Atlantic/Nowhere' }))).toMatchObject({
       ok: false,
     });
     expect((await pointer()).revision).toBe(before.revision);
@@ -69,7 +75,7 @@ describe('hours, as they are saved', () => {
       endsNightBefore: false,
     });
     await saveCalendar(
-      house.state,
+      testServer.state,
       actor(),
       night({
         exceptions: [
@@ -90,50 +96,54 @@ describe('hours, as they are saved', () => {
   });
 
   it('[H16] each day the facts are written anew where the day has changed them, and only there', async () => {
-    const other = await madePorch(house, 'elsewhere');
+    const other = await madePorch(testServer, 'elsewhere');
     const far = {
       id: 'far',
       name: 'Star party',
       days: { kind: 'holiday', day: Math.floor(EVENING / DAY_MS) + 401 } as const,
       intervals: [],
     };
-    await saveCalendar(house.state, actor(), night({ exceptions: [{ ...far, endsNightBefore: false }] }));
+    await saveCalendar(
+      testServer.state,
+      actor(),
+      night({ exceptions: [{ ...far, endsNightBefore: false }] }),
+    );
     const before = await pointer();
     const elsewhere = ((await (await other.visit('GET live.json')).json()) as PointerV1).facts;
-    house.state.clock.moveTo(EVENING + DAY_MS - 60_000);
-    expect(await renewFacts(house.state)).toBe(0);
-    house.state.clock.moveTo(EVENING + 2 * DAY_MS);
-    expect(await renewFacts(house.state)).toBe(1);
+    testServer.state.clock.moveTo(EVENING + DAY_MS - 60_000);
+    expect(await renewFacts(testServer.state)).toBe(0);
+    testServer.state.clock.moveTo(EVENING + 2 * DAY_MS);
+    expect(await renewFacts(testServer.state)).toBe(1);
     expect(await (await porch.visit(`GET ${(await pointer()).facts}`)).text()).toContain('Star party');
     expect((await pointer()).revision).toBe(before.revision + 1);
     expect(((await (await other.visit('GET live.json')).json()) as PointerV1).facts).toBe(elsewhere);
-    expect(await renewFacts(house.state)).toBe(0);
+    expect(await renewFacts(testServer.state)).toBe(0);
   });
 
   it('[H12] an override is in the pointer until its end, within 31 days, and a new one replaces it', async () => {
-    await saveCalendar(house.state, actor(), night());
+    await saveCalendar(testServer.state, actor(), night());
     const until = EVENING + HOUR_MS;
     expect(
-      await setOverride(house.state, actor(), '00000night', {
+      await setOverride(testServer.state, actor(), '00000night', {
         isOpen: false,
         until: EVENING + 32 * DAY_MS,
         reason: '',
       }),
     ).toMatchObject({ ok: false });
-    await setOverride(house.state, actor(), '00000night', { isOpen: false, until, reason: 'Cloud' });
+    await setOverride(testServer.state, actor(), '00000night', { isOpen: false, until, reason: 'Cloud' });
     expect((await pointer()).overrides).toEqual({ '00000night': { isOpen: false, until, reason: 'Cloud' } });
-    await setOverride(house.state, actor(), '00000night', { isOpen: true, until, reason: '' });
+    await setOverride(testServer.state, actor(), '00000night', { isOpen: true, until, reason: '' });
     expect((await pointer()).overrides['00000night']?.isOpen).toBe(true);
-    house.state.clock.moveTo(until);
+    testServer.state.clock.moveTo(until);
     expect((await pointer()).overrides).toEqual({});
   });
 
   it('another site’s hours are out of reach, by name and by override', async () => {
-    await saveCalendar(house.state, actor(), night());
-    const other = await madePorch(house, 'elsewhere');
+    await saveCalendar(testServer.state, actor(), night());
+    const other = await madePorch(testServer, 'elsewhere');
     const theirs = { siteId: other.siteId, personId: other.ownerId, at: EVENING };
     expect(
-      await setOverride(house.state, theirs, '00000night', {
+      await setOverride(testServer.state, theirs, '00000night', {
         isOpen: false,
         until: EVENING + HOUR_MS,
         reason: '',
@@ -146,17 +156,17 @@ describe('hours, as they are saved', () => {
 });
 
 describe('quiet conversations', () => {
-  it('[M4] twelve quiet hours end one, by the house; writing opens the same one again', async () => {
+  it('[M4] twelve quiet hours end one, by the server; writing opens the same one again', async () => {
     const token = newSecret();
     const first = await porch.visit('POST messages', {
       body: madeMessage('Is it clear?', { newToken: token, clientId: 'a'.repeat(20) }),
     });
     expect(first.status).toBe(200);
     const id = ((await first.json()) as { conversation: { id: string } }).conversation.id;
-    house.state.clock.moveTo(EVENING + 12 * HOUR_MS - 60_000);
-    expect(await endQuiet(house.state)).toBe(0);
-    house.state.clock.moveTo(EVENING + 12 * HOUR_MS + 60_000);
-    expect(await endQuiet(house.state)).toBe(1);
+    testServer.state.clock.moveTo(EVENING + 12 * HOUR_MS - 60_000);
+    expect(await endQuiet(testServer.state)).toBe(0);
+    testServer.state.clock.moveTo(EVENING + 12 * HOUR_MS + 60_000);
+    expect(await endQuiet(testServer.state)).toBe(1);
     const talk = (await (await porch.visit('GET conversation', { token })).json()) as {
       conversation: { standing: string; endedBy: string };
     };
@@ -172,12 +182,12 @@ describe('quiet conversations', () => {
     expect(conversation.waitingMs).toBeGreaterThan(EVENING + 12 * HOUR_MS); // what was answered by the silence waits no more
   });
 
-  it('[M4] a word that comes after twelve quiet hours, before the house has looked, is a question anew', async () => {
+  it('[M4] a word that comes after twelve quiet hours, before the server has looked, is a question anew', async () => {
     const token = newSecret();
     await porch.visit('POST messages', {
       body: madeMessage('Is it clear?', { newToken: token, clientId: 'a'.repeat(20) }),
     });
-    house.state.clock.moveTo(EVENING + 13 * HOUR_MS);
+    testServer.state.clock.moveTo(EVENING + 13 * HOUR_MS);
     const again = await porch.visit('POST messages', {
       token,
       body: madeMessage('And now?', { clientId: 'b'.repeat(20) }),

@@ -1,5 +1,5 @@
 import { LIMITS } from '../../core/limits';
-import type { KeptSituation } from '../../core/rehearse/suppose';
+import type { KeptSituation } from '../../core/rehearse/assumptions';
 import { type Result, fail, ok } from '../../core/result';
 import {
   insertKeptSituation,
@@ -14,9 +14,9 @@ import type { State } from '../state';
 export async function keepSituation(
   { db }: Pick<State, 'db'>,
   siteId: string,
-  { id, name, supposed }: KeepSituationInput,
+  { id, name, assumptions }: KeepSituationInput,
 ): Promise<Result<KeptSituation[]>> {
-  const { page, at, visit, device, locale, who, asks } = supposed;
+  const { page, at, visit, device, locale, who, asks } = assumptions;
   return inTransaction(db, async (tx): Promise<Result<KeptSituation[]>> => {
     const all = await listKeptSituations(tx, siteId);
     if (all.length >= LIMITS.keptSituations)
@@ -24,7 +24,7 @@ export async function keepSituation(
     await insertKeptSituation(
       tx,
       siteId,
-      { id, name, supposed: { page, at, visit, device, locale, who, asks } },
+      { id, name, assumptions: { page, at, visit, device, locale, who, asks } },
       all.length,
     );
     return ok(await listKeptSituations(tx, siteId));

@@ -5,7 +5,7 @@ import { listOverrides } from '../db/repositories/calendars';
 import { findNewestFacts, listDesignFiles, listPublications } from '../db/repositories/publications';
 import type { Site } from '../db/repositories/sites';
 import type { State } from '../state';
-import type { GuestFiles } from '../visitor/file-shelf';
+import type { GuestFiles } from '../visitor/widget-files';
 import { teamStates } from './presence';
 
 /** What is live at an instant ([L2]): both files named together, and how the teams stand. */

@@ -1,6 +1,6 @@
 import { type TeamState } from '../../core/model/moment';
 import { teamStateOf } from '../../core/decide/team-state';
-import { listMembersIn, listTeams, setWish } from '../db/repositories/teams';
+import { listMembersIn, listTeams, setPresenceChoice } from '../db/repositories/teams';
 import type { State } from '../state';
 
 export const siteChannel = (siteId: string): string => `site:${siteId}`;
@@ -20,19 +20,19 @@ export async function teamStates(
   return Object.fromEntries(
     teams.map(({ id }): [string, TeamState] => {
       const people = there.filter(({ teamId }) => teamId === id);
-      return [id, teamStateOf(people.map(({ room }) => ({ presence: 'in', room })))];
+      return [id, teamStateOf(people.map(({ freeSlots }) => ({ presence: 'in', freeSlots })))];
     }),
   );
 }
 
 /** Says that a person is in, or is not any more; everybody who looks is told. */
-export async function sayWish(
+export async function choosePresence(
   state: State,
   siteId: string,
   personId: string,
-  wish: 'in' | 'out',
+  choice: 'in' | 'out',
 ): Promise<void> {
-  await setWish(state.db, siteId, personId, wish);
+  await setPresenceChoice(state.db, siteId, personId, choice);
   await tellTeams(state, siteId);
 }
 

@@ -1,5 +1,11 @@
 import { beforeEach, describe, expect, it } from 'vitest';
-import { type House, type MadePorch, madeHouse, madeMessage, madePorch } from '../../../tests/made/house';
+import {
+  type TestServer,
+  type MadePorch,
+  makeTestServer,
+  madeMessage,
+  madePorch,
+} from '../../../tests/made/test-server';
 import { HOUR_MS } from '../../core/model/units';
 import type { DeskTalk } from '../../core/wire/desk';
 import type { PublishedSite } from '../../core/wire/published-site';
@@ -7,11 +13,11 @@ import type { PointerV1 } from '../../core/wire/pointer';
 import type { SentAnswer } from '../../core/wire/talk';
 import { newId, newSecret } from '../ids';
 
-let house: House;
+let testServer: TestServer;
 let porch: MadePorch;
 beforeEach(async () => {
-  house = await madeHouse();
-  porch = await madePorch(house, 'farrow');
+  testServer = await makeTestServer();
+  porch = await madePorch(testServer, 'farrow');
 });
 
 const read = async <T>(response: Response): Promise<T> => (await response.json()) as T;
@@ -47,12 +53,14 @@ describe('a private link', () => {
     expect(response.headers.get('Cache-Control')).toBe('no-store');
     // The secret is in the fragment alone: no server is sent it, nor is it stored as it is.
     expect(address).not.toContain(token);
-    expect(JSON.stringify(await house.db.selectFrom('preview').selectAll().execute())).not.toContain(token);
+    expect(JSON.stringify(await testServer.db.selectFrom('preview').selectAll().execute())).not.toContain(
+      token,
+    );
     expect(JSON.stringify(live)).not.toContain('Soon to be said');
   });
 
   it('[threat 18] is over after an hour, when it is ended, on another site, and for who has none', async () => {
-    const other = await madePorch(house, 'elsewhere');
+    const other = await madePorch(testServer, 'elsewhere');
     const [one, two] = [await open(porch), await open(porch)];
     expect((await see(porch, one.token)).status).toBe(200);
     expect([
@@ -63,25 +71,26 @@ describe('a private link', () => {
     expect((await other.desk(`POST previews/${one.id}/end`)).status).toBe(404);
     expect((await porch.desk(`POST previews/${one.id}/end`)).status).toBe(200);
     expect([(await see(porch, one.token)).status, (await see(porch, two.token)).status]).toEqual([401, 200]);
-    house.state.clock.moveTo(house.state.clock.now() + HOUR_MS);
+    testServer.state.clock.moveTo(testServer.state.clock.now() + HOUR_MS);
     expect((await see(porch, two.token)).status).toBe(401);
     await open(porch);
-    expect(await house.db.selectFrom('preview').select('id').execute()).toHaveLength(1);
+    expect(await testServer.db.selectFrom('preview').select('id').execute()).toHaveLength(1);
   });
 
   it('names its own end as when to ask again, so that an open page does not outlive it', async () => {
     const { token } = await open(porch);
     const { pointer } = await read<PublishedSite>(await see(porch, token));
-    expect(pointer.askBefore).toBeGreaterThan(house.state.clock.now() + HOUR_MS - 60_000);
+    expect(pointer.askBefore).toBeGreaterThan(testServer.state.clock.now() + HOUR_MS - 60_000);
   });
 
   it('[threat 18] what is written under it is a try, and told as one; under a link that is over, or of another site, it is not', async () => {
-    const other = await madePorch(house, 'elsewhere');
+    const other = await madePorch(testServer, 'elsewhere');
     const [mine, over, theirs] = [await open(porch), await open(porch), await open(other)];
     await porch.desk(`POST previews/${over.id}/end`);
-    const standing = async (pass?: string) => {
+    const standing = async (previewToken?: string) => {
       const newToken = newSecret();
-      const body = madeMessage('Does it look right?', { newToken, ...(pass === undefined ? {} : { pass }) });
+      const pass = previewToken === undefined ? {} : { pass: previewToken };
+      const body = madeMessage('Does it look right?', { newToken, ...pass });
       const { conversation } = await read<SentAnswer>(await porch.visit('POST messages', { body }));
       return (await read<DeskTalk>(await porch.desk(`GET conversations/${conversation.id}`))).conversation
         .isPractice;

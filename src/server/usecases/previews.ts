@@ -8,7 +8,7 @@ import type { Site } from '../db/repositories/sites';
 import { inTransaction } from '../db/transaction';
 import { hashOf, newId, newSecret } from '../ids';
 import type { State } from '../state';
-import type { GuestFiles } from '../visitor/file-shelf';
+import type { GuestFiles } from '../visitor/widget-files';
 import { readFacts } from './facts';
 import { getPointer } from './pointer';
 
@@ -35,9 +35,9 @@ export async function previewFor(
     site,
     guest,
     token,
-    wishes,
+    preferredLocales,
     at,
-  }: { site: Site; guest: GuestFiles; token: string; wishes: readonly string[]; at: EpochMs },
+  }: { site: Site; guest: GuestFiles; token: string; preferredLocales: readonly string[]; at: EpochMs },
 ): Promise<PublishedSite | null> {
   const end = await findPreviewEnd(state.db, site.id, hashOf(token), at);
   if (end === null) return null;
@@ -48,7 +48,7 @@ export async function previewFor(
   ]);
   if (draft === null || facts === null) return null;
   const { locales, defaultLocale } = draft.design;
-  const made = publish(draft.design, live.version, chooseLocale(wishes, locales, defaultLocale));
+  const made = publish(draft.design, live.version, chooseLocale(preferredLocales, locales, defaultLocale));
   if (!made.ok) return null;
   // What is written meanwhile is taken as under the version that is live.
   const pointer = { ...live, design: live.design ?? NOT_PUBLISHED, locales, paused: false, askBefore: end };

@@ -1,6 +1,12 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { EVENING } from '../../../tests/made/site';
-import { type House, type MadePorch, madeHouse, madeMessage, madePorch } from '../../../tests/made/house';
+import {
+  type TestServer,
+  type MadePorch,
+  makeTestServer,
+  madeMessage,
+  madePorch,
+} from '../../../tests/made/test-server';
 import { wallOf } from '../../core/hours/wall';
 import { DAY_MS, HOUR_MS } from '../../core/model/units';
 import type { DraftView, Overview, VersionsView } from '../../core/wire/desk';
@@ -9,11 +15,11 @@ import { newId, newSecret } from '../ids';
 import { zoneOfSite } from '../zones';
 import { AT_ONCE } from './publish';
 
-let house: House;
+let testServer: TestServer;
 let porch: MadePorch;
 beforeEach(async () => {
-  house = await madeHouse();
-  porch = await madePorch(house, 'farrow');
+  testServer = await makeTestServer();
+  porch = await madePorch(testServer, 'farrow');
 });
 
 const read = async <T>(response: Response): Promise<T> => (await response.json()) as T;
@@ -23,9 +29,9 @@ const wall = (ms: number) => wallOf(AZORES, EVENING + ms);
 const draft = async () => read<DraftView>(await porch.desk('GET draft'));
 const versions = async () => read<VersionsView>(await porch.desk('GET versions'));
 const versionAt = async (ms: number) => {
-  house.state.clock.moveTo(EVENING + ms);
+  testServer.state.clock.moveTo(EVENING + ms);
   const { version } = await read<PointerV1>(await porch.visit('GET live.json'));
-  house.state.clock.moveTo(EVENING + 60_000);
+  testServer.state.clock.moveTo(EVENING + 60_000);
   return version;
 };
 const paint = async (brand: string) =>
@@ -55,7 +61,7 @@ describe('a version that is set for later', () => {
       await versionAt(DAY_MS),
       await versionAt(3 * DAY_MS),
     ]).toEqual([3, 3, 2, 3]);
-    house.state.clock.moveTo(EVENING + HOUR_MS);
+    testServer.state.clock.moveTo(EVENING + HOUR_MS);
     expect((await versions()).planned).toMatchObject([
       { version: 2, from: EVENING + DAY_MS, until: EVENING + 3 * DAY_MS },
     ]);
@@ -109,8 +115,8 @@ describe('a version that is set for later', () => {
       const [one] = (await versions()).planned;
       return (await of.desk(`POST publications/${one?.id}/cancel`)).status;
     };
-    expect(await cancel(await madePorch(house, 'elsewhere'))).toBe(404);
-    house.state.clock.moveTo(EVENING + DAY_MS + HOUR_MS);
+    expect(await cancel(await madePorch(testServer, 'elsewhere'))).toBe(404);
+    testServer.state.clock.moveTo(EVENING + DAY_MS + HOUR_MS);
     expect((await versions()).inForce).toBe(2);
     const running = await read<Overview>(await porch.desk('GET overview'));
     expect([running.version, running.periodUntil]).toEqual([2, EVENING + 2 * DAY_MS]);
@@ -129,7 +135,7 @@ describe('a version that is set for later', () => {
     await porch.visit('POST messages', {
       body: madeMessage('Is the last ferry back after it?', { newToken: newSecret() }),
     });
-    const [row] = await house.db.selectFrom('conversation').select('team_id').execute();
+    const [row] = await testServer.db.selectFrom('conversation').select('team_id').execute();
     expect(row?.team_id).not.toBeNull();
   });
 });
@@ -174,7 +180,7 @@ describe('pause', () => {
     expect(await paused()).toBe(true);
     const since = async () => (await read<Overview>(await porch.desk('GET overview'))).pausedAt;
     const first = await since();
-    house.state.clock.moveTo(EVENING + HOUR_MS);
+    testServer.state.clock.moveTo(EVENING + HOUR_MS);
     await porch.desk('POST pause', { isPaused: true });
     expect([first, await since()]).toEqual([expect.any(Number), first]);
     await porch.desk('POST pause', { isPaused: false });

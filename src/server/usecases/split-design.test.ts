@@ -1,12 +1,12 @@
 import { AT_ONCE } from './publish';
 import { describe, expect, it } from 'vitest';
 import { diceOf } from '../../../tests/made/dice';
-import { madeHouse, madeMessage, madePorch } from '../../../tests/made/house';
+import { makeTestServer, madeMessage, madePorch } from '../../../tests/made/test-server';
 import type { Patch } from '../../core/draft/patch';
 import { publish } from '../../core/wire/publish';
 import type { DesignFileV1 } from '../../core/wire/design-file';
 import type { PointerV1 } from '../../core/wire/pointer';
-import { type RoomFileV1, joinDesign } from '../../core/wire/split';
+import { type WindowFileV1, joinDesign } from '../../core/wire/split';
 import { type CaseKey, OUR_TEXTS, entryOf, isCaseKey, textKeyOf } from '../../core/words/catalogue';
 import { findDraft } from '../db/repositories/drafts';
 import { newId, newSecret } from '../ids';
@@ -15,8 +15,8 @@ const read = async <T>(response: Response): Promise<T> => (await response.json()
 
 describe('a design that is larger than a launcher should wait for', () => {
   it('is published in two files that are the whole again, and its forms are still checked by it ([L10])', async () => {
-    const house = await madeHouse();
-    const porch = await madePorch(house, 'farrowisle');
+    const testServer = await makeTestServer();
+    const porch = await madePorch(testServer, 'farrowisle');
     const before = await read<PointerV1>(await porch.visit('GET live.json'));
     expect((await porch.visit(`GET ${before.design}.en.room.json`)).status).toBe(404); // ours fits into one
 
@@ -38,8 +38,8 @@ describe('a design that is larger than a launcher should wait for', () => {
     const pointer = await read<PointerV1>(await porch.visit('GET live.json'));
     expect(pointer.locales).toEqual(['en']);
     const door = await read<DesignFileV1>(await porch.visit(`GET ${pointer.design}.en.json`));
-    const room = await read<RoomFileV1>(await porch.visit(`GET ${pointer.design}.en.room.json`));
-    const draft = await findDraft(house.db, porch.siteId);
+    const room = await read<WindowFileV1>(await porch.visit(`GET ${pointer.design}.en.room.json`));
+    const draft = await findDraft(testServer.db, porch.siteId);
     const whole = draft === null ? null : publish(draft.design, 2, 'en');
     expect(whole?.ok && joinDesign(door, room)).toEqual(whole?.ok && whole.value);
     expect(JSON.stringify(door)).not.toContain(texts['nobodyHome'] ?? texts['note.text']);

@@ -1,25 +1,25 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import {
-  type House,
+  type TestServer,
   type MadePorch,
-  madeHouse,
+  makeTestServer,
   madeMember,
   madeMessage,
   madePorch,
-} from '../../../tests/made/house';
+} from '../../../tests/made/test-server';
 import type { Design } from '../../core/model/design';
 import type { PointerV1 } from '../../core/wire/pointer';
 import type { SentAnswer, VisitorTalk } from '../../core/wire/talk';
 import { newId, newSecret } from '../ids';
-import { setWish } from '../db/repositories/teams';
+import { setPresenceChoice } from '../db/repositories/teams';
 import { teamStates } from './presence';
 import { addTeam } from './team';
 
-let house: House;
+let testServer: TestServer;
 let porch: MadePorch;
 beforeEach(async () => {
-  house = await madeHouse();
-  porch = await madePorch(house, 'farrowisle');
+  testServer = await makeTestServer();
+  porch = await madePorch(testServer, 'farrowisle');
 });
 const read = async <T>(response: Response): Promise<T> => (await response.json()) as T;
 
@@ -61,7 +61,7 @@ describe('a conversation', () => {
   });
 
   it('begins with the team that was asked for, if it answers there; else with whoever is in', async () => {
-    const { state } = house;
+    const { state } = testServer;
     const actor = { siteId: porch.siteId, personId: porch.ownerId, at: state.clock.now() };
     const { id: schools } = await addTeam(state, actor, {
       key: 'schools',
@@ -150,22 +150,22 @@ describe('a conversation', () => {
     const { conversation } = await read<SentAnswer>(await porch.visit('POST notes', { body: note }));
     await reply(conversation.id, 'With pleasure.');
     expect((await talkOf(token)).conversation).toMatchObject({ standing: 'joined', isAnswered: true });
-    expect(await house.db.selectFrom('note').select('state').execute()).toEqual([{ state: 'done' }]);
+    expect(await testServer.db.selectFrom('note').select('state').execute()).toEqual([{ state: 'done' }]);
   });
 });
 
 describe('forget', () => {
   it('[V8] [threat 1] deletes the visitor with all they said, nobody else, and only by their own token on their own site', async () => {
     const [mine, theirs] = [await ask('mine'), await ask('theirs')];
-    const other = await madePorch(house, 'elsewhere');
+    const other = await madePorch(testServer, 'elsewhere');
     expect((await other.visit('POST forget', { token: mine.token, body: {} })).status).toBe(401);
     expect((await porch.visit('POST forget', { body: {} })).status).toBe(401);
     expect((await porch.visit('POST forget', { token: mine.token, body: {} })).status).toBe(200);
     expect((await porch.visit('GET conversation', { token: mine.token })).status).toBe(401);
     expect((await porch.desk(`GET conversations/${mine.id}`)).status).toBe(404);
-    expect((await house.db.selectFrom('entry').select('body').execute()).map(({ body }) => body)).toEqual([
-      'theirs',
-    ]);
+    expect(
+      (await testServer.db.selectFrom('entry').select('body').execute()).map(({ body }) => body),
+    ).toEqual(['theirs']);
     expect(bodies(await talkOf(theirs.token))).toEqual([['message', 'visitor', 'theirs']]);
   });
 });
@@ -203,7 +203,7 @@ describe('the line', () => {
     expect(told.match(/"place":\d/g)).toEqual(['"place":3', '"place":2']);
     await porch.visit('POST end', { token: second.token, body: {} });
     expect([await placeOf(first), await placeOf(second), await placeOf(third)]).toEqual([null, null, 1]);
-    const other = await madePorch(house, 'elsewhere');
+    const other = await madePorch(testServer, 'elsewhere');
     const answer = await read<SentAnswer>(
       await other.visit('POST messages', { body: madeMessage('there', { newToken: newSecret() }) }),
     );
@@ -252,7 +252,7 @@ describe('the stream', () => {
     const stream = await porch.visit('GET stream');
     const { id } = await ask('I am Ana');
     await reply(id, 'for Ana');
-    await porch.desk('POST presence', { wish: 'in' });
+    await porch.desk('POST presence', { choice: 'in' });
     const text = await readFor(stream, (so) => (so.match(/^event: teams$/gm)?.length ?? 0) > 1);
     expect(text).not.toContain('Ana');
   });
@@ -267,49 +267,49 @@ describe('the stream', () => {
 });
 
 describe('presence', () => {
-  const stateNow = async () => Object.values(await teamStates(house.state, porch.siteId))[0];
+  const stateNow = async () => Object.values(await teamStates(testServer.state, porch.siteId))[0];
   const come = (personId: string) => {
-    const leave = house.state.board.arrive(personId);
-    house.state.board.answer(personId);
+    const leave = testServer.state.board.arrive(personId);
+    testServer.state.board.answer(personId);
     return leave;
   };
 
   it('[S2] in is said by hand and confirmed by an answer to the ping: neither alone is enough', async () => {
-    await setWish(house.db, porch.siteId, porch.ownerId, 'in');
+    await setPresenceChoice(testServer.db, porch.siteId, porch.ownerId, 'in');
     expect(await stateNow()).toBe('nobody');
-    house.state.board.answer(porch.ownerId);
+    testServer.state.board.answer(porch.ownerId);
     expect(await stateNow()).toBe('nobody');
     come(porch.ownerId);
     expect(await stateNow()).toBe('in');
-    await setWish(house.db, porch.siteId, porch.ownerId, 'out');
+    await setPresenceChoice(testServer.db, porch.siteId, porch.ownerId, 'out');
     expect(await stateNow()).toBe('nobody');
   });
 
   it('[S2] silent for 60 s is out, also with the stream open', async () => {
-    await setWish(house.db, porch.siteId, porch.ownerId, 'in');
+    await setPresenceChoice(testServer.db, porch.siteId, porch.ownerId, 'in');
     come(porch.ownerId);
-    house.state.clock.moveTo(house.state.clock.now() + 55_000);
+    testServer.state.clock.moveTo(testServer.state.clock.now() + 55_000);
     expect(await stateNow()).toBe('in');
-    house.state.clock.moveTo(house.state.clock.now() + 6_000);
+    testServer.state.clock.moveTo(testServer.state.clock.now() + 6_000);
     expect(await stateNow()).toBe('nobody');
   });
 
   it('[S2] any tab counts: closing one of two changes nothing, closing the last one does', async () => {
-    await setWish(house.db, porch.siteId, porch.ownerId, 'in');
+    await setPresenceChoice(testServer.db, porch.siteId, porch.ownerId, 'in');
     const [first, second] = [come(porch.ownerId), come(porch.ownerId)];
     first();
-    house.state.clock.moveTo(house.state.clock.now() + 4_000);
+    testServer.state.clock.moveTo(testServer.state.clock.now() + 4_000);
     expect(await stateNow()).toBe('in');
     second();
-    const told = new Promise<void>((resolve) => house.state.board.onChange(() => resolve()));
-    house.state.clock.moveTo(house.state.clock.now() + 4_000);
+    const told = new Promise<void>((resolve) => testServer.state.board.onChange(() => resolve()));
+    testServer.state.clock.moveTo(testServer.state.clock.now() + 4_000);
     await told;
     expect(await stateNow()).toBe('nobody');
   });
 
   it('[S1] everybody in at their limit is busy, and one more with room is in', async () => {
-    await house.db.updateTable('site_member').set({ chat_limit: 1 }).execute();
-    await setWish(house.db, porch.siteId, porch.ownerId, 'in');
+    await testServer.db.updateTable('site_member').set({ chat_limit: 1 }).execute();
+    await setPresenceChoice(testServer.db, porch.siteId, porch.ownerId, 'in');
     come(porch.ownerId);
     const { id } = await ask();
     expect(await stateNow()).toBe('in');
@@ -320,9 +320,9 @@ describe('presence', () => {
   });
 
   it('[S1] somebody in of one team says nothing of another, nor of another site', async () => {
-    const other = await madePorch(house, 'elsewhere');
-    const rui = await madeMember(house, porch, 'responder', 'rui@farrowisle.example');
-    await setWish(house.db, porch.siteId, rui.personId, 'in');
+    const other = await madePorch(testServer, 'elsewhere');
+    const rui = await madeMember(testServer, porch, 'responder', 'rui@farrowisle.example');
+    await setPresenceChoice(testServer.db, porch.siteId, rui.personId, 'in');
     come(rui.personId);
     const pointer = await read<PointerV1>(await other.visit('GET live.json'));
     expect([await stateNow(), Object.values(pointer.teams)]).toEqual(['nobody', ['nobody']]);

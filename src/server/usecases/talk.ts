@@ -96,7 +96,7 @@ async function take(
     const asked = teams.find((id) => id === said.asks);
     const teamId = asked ?? teams.find((id) => states[id] === 'in') ?? teams[0] ?? null;
     const widgetState = await widgetStateAt({ db: tx, facts: state.facts }, siteId, { widget, states }, at);
-    const conversation = await standingFor(
+    const conversation = await conversationFor(
       tx,
       known,
       { siteId, visitorId, teamId, widget, said, state: widgetState, isPractice, at },
@@ -175,12 +175,12 @@ interface Beginning {
 function isQuiet(known: ConversationRow, { widget, at }: Beginning): boolean {
   return (
     widget !== undefined &&
-    hasGoneQuiet({ standing: known.standing, lastMs: known.last_entry_ms }, widget.timings, at)
+    hasGoneQuiet({ standing: known.status, lastMs: known.last_entry_ms }, widget.timings, at)
   );
 }
 
 /** The conversation a word goes into: the one that stands, opened again where it had ended ([M4]), or a new one. */
-async function standingFor(
+async function conversationFor(
   tx: Tx,
   known: ConversationRow | null,
   begin: Beginning,
@@ -188,14 +188,14 @@ async function standingFor(
 ): Promise<ConversationRow> {
   const { siteId, at } = begin;
   const isPractice = begin.isPractice ? 1 : 0;
-  // [M4] Twelve quiet hours have ended it, whether the house has looked yet or not.
-  const isOver = known !== null && (known.standing === 'ended' || isQuiet(known, begin));
+  // [M4] Twelve quiet hours have ended it, whether the server has looked yet or not.
+  const isOver = known !== null && (known.status === 'ended' || isQuiet(known, begin));
   if (known !== null && replies === null && !isOver) return known;
   if (known !== null) {
-    const standing = replies === null ? 'asked' : 'note';
+    const status = replies === null ? 'asked' : 'note';
     const way = begin.said.trail === undefined ? {} : { trail_json: JSON.stringify(begin.said.trail) };
     const change = {
-      standing,
+      status,
       asked_ms: at,
       joined_ms: null,
       ended_ms: null,
@@ -215,7 +215,7 @@ async function standingFor(
     widget_key: begin.said.widget,
     design_file: begin.said.design,
     is_practice: isPractice,
-    standing: replies === null ? 'asked' : 'note',
+    status: replies === null ? 'asked' : 'note',
     state_at_start: begin.state,
     page: begin.said.page,
     asked_ms: at,
@@ -241,7 +241,7 @@ async function keepNote(
 ): Promise<void> {
   const { site_id: siteId, id } = conversation;
   await setVisitorReplies(tx, siteId, visitorId, replies);
-  await updateConversation(tx, siteId, id, { standing: 'note', answers_json: JSON.stringify(replies) });
+  await updateConversation(tx, siteId, id, { status: 'note', answers_json: JSON.stringify(replies) });
   await insertNote(tx, siteId, { id: newId(at), conversationId: id, teamId: conversation.team_id });
 }
 
@@ -278,9 +278,9 @@ export async function replyTo(
     const seen = await findEntryByClientId(tx, siteId, id, 'person', said.clientId);
     if (seen !== null) return { row, entries: [seen], isNew: false };
     const entries: VisitorEntry[] = [];
-    if (row.standing !== 'joined' || row.assigned_to !== personId) {
+    if (row.status !== 'joined' || row.assigned_to !== personId) {
       await updateConversation(tx, siteId, id, {
-        standing: 'joined',
+        status: 'joined',
         joined_ms: row.joined_ms ?? at,
         assigned_to: personId,
         ended_ms: null,
@@ -293,7 +293,7 @@ export async function replyTo(
           row,
           {
             kind: 'joined',
-            author: 'house',
+            author: 'system',
             person_id: personId,
             client_id: null,
             body: '',
@@ -335,7 +335,7 @@ function stateFrom(states: Readonly<Record<string, WidgetState>>, teamId: string
   return (teamId === null ? undefined : states[teamId]) ?? 'nobody';
 }
 
-/** [threat 8] Control signs out; line breaks and tabs stay. */
+/** [threat 8] Control characters out; line breaks and tabs stay. */
 function cleaned(text: string): string {
   return text
     .replace(/\r\n?/g, '\n')

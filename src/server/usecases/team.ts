@@ -1,7 +1,7 @@
 import type { EpochMs, Locale } from '../../core/model/units';
 import { insertPerson } from '../db/repositories/persons';
 import { type Role, insertMember } from '../db/repositories/sites';
-import { type Team, insertTeam, insertTeamMember, renameTeam as writeName } from '../db/repositories/teams';
+import { type Team, insertTeam, insertTeamMember, writeTeamName } from '../db/repositories/teams';
 import { inTransaction } from '../db/transaction';
 import { newId } from '../ids';
 import type { State } from '../state';
@@ -55,7 +55,7 @@ export async function renameTeam(
   name: Names,
 ): Promise<void> {
   await inTransaction(state.db, async (tx) => {
-    await writeName(tx, actor.siteId, teamId, key, name);
+    await writeTeamName(tx, actor.siteId, teamId, key, name);
     await writeFacts(tx, actor.siteId, actor.personId, actor.at, `team renamed to ${key}`);
   });
 }

@@ -1,17 +1,23 @@
 import { beforeEach, describe, expect, it } from 'vitest';
-import { type House, type MadePorch, madeHouse, madeMessage, madePorch } from '../../../tests/made/house';
+import {
+  type TestServer,
+  type MadePorch,
+  makeTestServer,
+  madeMessage,
+  madePorch,
+} from '../../../tests/made/test-server';
 import type { PointerV1 } from '../../core/wire/pointer';
 import type { SentAnswer, VisitorTalk } from '../../core/wire/talk';
 import { connectionOf } from '../db/open';
 import { newSecret } from '../ids';
-import { sayWish } from '../usecases/presence';
+import { choosePresence } from '../usecases/presence';
 import { visitorEndpoint } from './endpoint';
 
-let house: House;
+let testServer: TestServer;
 let porch: MadePorch;
 beforeEach(async () => {
-  house = await madeHouse();
-  porch = await madePorch(house, 'farrowisle');
+  testServer = await makeTestServer();
+  porch = await madePorch(testServer, 'farrowisle');
 });
 
 const read = async <T>(response: Response): Promise<T> => (await response.json()) as T;
@@ -53,7 +59,7 @@ describe('the pointer', () => {
 
   it('[L4] tells the time by Date, of the server’s clock, and may be read from another origin', async () => {
     const { headers } = await porch.visit('GET live.json');
-    expect(Math.abs(Date.parse(headers.get('Date') ?? '') - house.state.clock.now())).toBeLessThan(5000);
+    expect(Math.abs(Date.parse(headers.get('Date') ?? '') - testServer.state.clock.now())).toBeLessThan(5000);
     expect(headers.get('Access-Control-Expose-Headers')).toBe('Date, Age');
     expect(headers.get('Cache-Control')).toBe('no-cache, s-maxage=5');
   });
@@ -61,15 +67,15 @@ describe('the pointer', () => {
   it('answers 304 where nothing changed, and the next state where it did', async () => {
     const etag = (await porch.visit('GET live.json')).headers.get('ETag') ?? '';
     expect((await porch.visit('GET live.json', { headers: { 'If-None-Match': etag } })).status).toBe(304);
-    await sayWish(house.state, porch.siteId, porch.ownerId, 'in');
-    house.state.board.arrive(porch.ownerId);
-    house.state.board.answer(porch.ownerId);
+    await choosePresence(testServer.state, porch.siteId, porch.ownerId, 'in');
+    testServer.state.board.arrive(porch.ownerId);
+    testServer.state.board.answer(porch.ownerId);
     const changed = await porch.visit('GET live.json', { headers: { 'If-None-Match': etag } });
     expect(Object.values((await read<PointerV1>(changed)).teams)).toEqual(['in']);
   });
 
   it('[L2] names no design while nothing is published, and an unknown site is 404', async () => {
-    const empty = await madePorch(house, 'unpublished', { isPublished: false });
+    const empty = await madePorch(testServer, 'unpublished', { isPublished: false });
     expect(await read<PointerV1>(await empty.visit('GET live.json'))).toMatchObject({
       design: null,
       version: 0,
@@ -78,7 +84,7 @@ describe('the pointer', () => {
     const request = new Request('http://127.0.0.1/w/zzzzzzzzzzzz/live.json', {
       headers: { Origin: 'https://farrowisle.example' },
     });
-    expect((await visitorEndpoint(house.state, request, '')).status).toBe(404);
+    expect((await visitorEndpoint(testServer.state, request, '')).status).toBe(404);
   });
 
   it('[L9] names the panel that was built; only files of the guest are served', async () => {
@@ -86,7 +92,7 @@ describe('the pointer', () => {
       'panel-0123456789abcdef.js',
     );
     const file = (name: string) =>
-      visitorEndpoint(house.state, new Request(`http://127.0.0.1/w/${name}`), '');
+      visitorEndpoint(testServer.state, new Request(`http://127.0.0.1/w/${name}`), '');
     expect((await file('porch.js')).status).toBe(200);
     for (const name of ['built.json', '..%2f..%2fpackage.json', 'panel-zz.js', ''])
       expect((await file(name)).status, name).toBe(404);
@@ -96,7 +102,7 @@ describe('the pointer', () => {
 describe('a message', () => {
   it('is stored before it is acknowledged, with the page it came from', async () => {
     const { answer } = await write('Is it dark yet?');
-    const row = connectionOf(house.db)
+    const row = connectionOf(testServer.db)
       .prepare<[number], { body: string; page: string }>('SELECT body, page FROM entry WHERE id = ?')
       .get(answer.entries[0]?.id ?? 0);
     expect(row).toEqual({ body: 'Is it dark yet?', page: 'https://farrowisle.example/tonight' });
@@ -115,10 +121,10 @@ describe('a message', () => {
     await porch.visit('POST messages', { body, token });
     const talk = await read<VisitorTalk>(await porch.visit('GET conversation', { token }));
     expect(talk.entries.map((entry) => entry.body)).toEqual(['Once']);
-    expect(await house.db.selectFrom('visitor').selectAll().execute()).toHaveLength(1);
+    expect(await testServer.db.selectFrom('visitor').selectAll().execute()).toHaveLength(1);
   });
 
-  it('keeps line breaks and loses control and direction signs', async () => {
+  it('keeps line breaks and loses control and direction characters', async () => {
     const { answer } = await write('one\r\ntwo\u0000\u202ethree\u0007');
     expect(answer.entries[0]?.body).toBe('one\ntwothree');
   });
@@ -155,7 +161,7 @@ describe('a message', () => {
       headers: { Origin: porch.origin, 'Content-Type': 'application/json' },
     };
     const response = await visitorEndpoint(
-      house.state,
+      testServer.state,
       new Request(`http://127.0.0.1/w/${porch.key}/messages`, init),
       '',
     );
@@ -163,8 +169,9 @@ describe('a message', () => {
   });
 
   it('when the disk is full gets 503 and the word to keep it, and nothing half stored', async () => {
-    const connection = connectionOf(house.db);
+    const connection = connectionOf(testServer.db);
     const { token } = await write('first');
+    connection.exec('VACUUM'); // no free page is left
     connection.pragma(`max_page_count = ${Number(connection.pragma('page_count', { simple: true }))}`);
     const long = await porch.visit('POST messages', { token, body: madeMessage('x'.repeat(4000)) });
     expect([long.status, long.headers.get('Retry-After')]).toEqual([503, '5']);
@@ -199,7 +206,7 @@ describe('a note', () => {
   it('is stored with its address and stands as a note', async () => {
     const { conversation } = await read<SentAnswer>(await note());
     expect(conversation).toMatchObject({ standing: 'note', noteMail: 'joana@example.org' });
-    const rows = await house.db.selectFrom('note').select(['state', 'conversation_id']).execute();
+    const rows = await testServer.db.selectFrom('note').select(['state', 'conversation_id']).execute();
     expect(rows).toEqual([{ state: 'new', conversation_id: conversation.id }]);
   });
 
@@ -223,7 +230,7 @@ describe('a note', () => {
 
 describe('the token', () => {
   it('[threat 1] of one visitor opens nobody else’s conversation, and of one site nothing on another', async () => {
-    const other = await madePorch(house, 'elsewhere');
+    const other = await madePorch(testServer, 'elsewhere');
     const { token } = await write('secret of Ana');
     const second = await write('secret of Rui');
     const own = await read<VisitorTalk>(await porch.visit('GET conversation', { token: second.token }));
@@ -236,17 +243,17 @@ describe('the token', () => {
   it('[threat 1] dies after 30 days without use, and lives on with it', async () => {
     const { token } = await write();
     const day = 86_400_000;
-    house.state.clock.moveTo(house.state.clock.now() + 29 * day);
+    testServer.state.clock.moveTo(testServer.state.clock.now() + 29 * day);
     expect((await porch.visit('POST messages', { token, body: madeMessage('again') })).status).toBe(200);
-    house.state.clock.moveTo(house.state.clock.now() + 29 * day);
+    testServer.state.clock.moveTo(testServer.state.clock.now() + 29 * day);
     expect((await porch.visit('GET conversation', { token })).status).toBe(200);
-    house.state.clock.moveTo(house.state.clock.now() + 2 * day);
+    testServer.state.clock.moveTo(testServer.state.clock.now() + 2 * day);
     expect((await porch.visit('GET conversation', { token })).status).toBe(401);
   });
 
   it('is stored as a hash only', async () => {
     const { token } = await write();
-    const rows = JSON.stringify(await house.db.selectFrom('visitor_token').selectAll().execute());
+    const rows = JSON.stringify(await testServer.db.selectFrom('visitor_token').selectAll().execute());
     expect(rows).not.toContain(token);
   });
 });
@@ -268,7 +275,7 @@ describe('other origins', () => {
       response.headers.get('Vary'),
     ]).toEqual([403, null, 'Origin']);
     expect((await porch.visit('GET live.json', { origin })).status).toBe(403);
-    expect(await house.db.selectFrom('entry').selectAll().execute()).toEqual([]);
+    expect(await testServer.db.selectFrom('entry').selectAll().execute()).toEqual([]);
   });
 
   it('[threat 17] no Origin may read and not write', async () => {

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { Checked } from '../../core/forms/check';
+import type { CheckedReplies } from '../../core/forms/check';
 import { saysNothing } from '../../core/forms/fill';
 import { LIMITS } from '../../core/limits';
 import { findEntriesAfter } from './resume';
@@ -22,33 +22,34 @@ import { checkForm } from '../usecases/forms';
 import { endByVisitor } from '../usecases/end-talk';
 import { forgetVisitor } from '../usecases/forget';
 import { TokenError, type Writer, getTalk, takeMessage, takeNote } from '../usecases/talk';
-import { type ShelvedFile, codedFor } from './file-shelf';
+import { type ShelvedFile, codedFor } from './widget-files';
 import { type Allowed, corsFor, preflight } from './cors';
-import { json, refusal } from './replies';
+import { json, errorResponse } from './replies';
 
 /** All that a visitor's browser asks for, under `/w/`. The same function answers in the entry and in Next's routes. `peer` is the address that limits count by. */
 export async function visitorEndpoint(state: State, request: Request, peer: string): Promise<Response> {
   const path = new URL(request.url).pathname.slice('/w/'.length);
   const [first = '', second, ...more] = path.split('/');
-  if (more.length > 0) return refusal(404, 'There is nothing here.', {});
+  if (more.length > 0) return errorResponse(404, 'There is nothing here.', {});
   if (second === undefined) return script(state, first, request);
   const site = /^[a-z0-9]{12}$/.test(first) ? await findSiteByKey(state.db, first) : null;
-  if (site === null) return refusal(404, 'No site has this key.', { 'Access-Control-Allow-Origin': '*' });
+  if (site === null)
+    return errorResponse(404, 'No site has this key.', { 'Access-Control-Allow-Origin': '*' });
   if (/^[df]\d+-[0-9a-f]{16}(\.[A-Za-z0-9-]+)?(\.room)?\.json$/.test(second))
     return publishedFile(state, site, second, request);
   if (/^[0-9a-f]{40}\.webp$/.test(second)) return lookPicture(state, site, second.slice(0, 40), request);
   const allowed = corsFor(request, await listDomains(state.db, site.id), state.env);
   if (request.method === 'OPTIONS') return preflight(allowed);
   if (!allowed.isAllowed)
-    return refusal(403, "This page's address is not among the site's allowed ones.", allowed.headers);
+    return errorResponse(403, "This page's address is not among the site's allowed ones.", allowed.headers);
   const handler = HANDLERS[`${request.method} ${second}`];
-  if (handler === undefined) return refusal(404, 'There is nothing here.', allowed.headers);
+  if (handler === undefined) return errorResponse(404, 'There is nothing here.', allowed.headers);
   try {
     return await handler({ state, site, request, peer, allowed });
   } catch (error) {
-    if (error instanceof TokenError) return refusal(401, error.message, allowed.headers);
+    if (error instanceof TokenError) return errorResponse(401, error.message, allowed.headers);
     if (error instanceof UnwritableError)
-      return refusal(503, 'This could not be stored just now. Keep it and send it again.', {
+      return errorResponse(503, 'This could not be stored just now. Keep it and send it again.', {
         ...allowed.headers,
         'Retry-After': '5',
       });
@@ -84,14 +85,14 @@ function script(state: State, name: string, request: Request): Response {
     request.method !== 'GET' ||
     !/^((porch|draft)\.js|(panel|watch)-[0-9a-f]{16}\.js|font-[a-z]+-[\d.]+\.woff2)$/.test(name)
   )
-    return refusal(404, 'There is nothing here.', {});
-  const file = state.shelf.get(name) ?? shelve(state, name);
-  return file === null ? refusal(404, 'There is nothing here.', {}) : sendFile(file, request);
+    return errorResponse(404, 'There is nothing here.', {});
+  const file = state.widgetFiles.get(name) ?? shelve(state, name);
+  return file === null ? errorResponse(404, 'There is nothing here.', {}) : sendFile(file, request);
 }
 
 function shelve(state: State, name: string): ShelvedFile | null {
   try {
-    return state.shelf.put(name, readFileSync(join(state.env.widgetDir, `${name}.gz`)), {
+    return state.widgetFiles.put(name, readFileSync(join(state.env.widgetDir, `${name}.gz`)), {
       ...READABLE_ANYWHERE,
       'Content-Type': name.endsWith('.js') ? 'text/javascript; charset=utf-8' : 'font/woff2',
       'Cache-Control': name.includes('-') ? FOR_EVER : 'public, max-age=300',
@@ -104,16 +105,17 @@ function shelve(state: State, name: string): ShelvedFile | null {
 
 async function publishedFile(state: State, site: Site, name: string, request: Request): Promise<Response> {
   const path = `${site.key}/${name}`;
-  const shelved = state.shelf.get(path);
+  const shelved = state.widgetFiles.get(path);
   if (shelved !== null) return sendFile(shelved, request);
   const body = await findFileBody(state.db, site.id, name);
-  if (body === null) return refusal(404, 'There is no such file.', { 'Access-Control-Allow-Origin': '*' });
+  if (body === null)
+    return errorResponse(404, 'There is no such file.', { 'Access-Control-Allow-Origin': '*' });
   const headers = {
     ...READABLE_ANYWHERE,
     'Content-Type': 'application/json; charset=utf-8',
     'Cache-Control': FOR_EVER,
   };
-  return sendFile(state.shelf.put(path, body, headers), request);
+  return sendFile(state.widgetFiles.put(path, body, headers), request);
 }
 
 /** Logos and headers, at a name that nobody guesses; never the owner's page ([threat 13]). */
@@ -127,7 +129,7 @@ async function lookPicture(state: State, site: Site, hash: string, request: Requ
     request.method === 'GET'
       ? await pictureOf(state, site.id, hash, (kind) => kind !== 'page', headers)
       : null;
-  return picture ?? refusal(404, 'There is no such picture.', { 'Access-Control-Allow-Origin': '*' });
+  return picture ?? errorResponse(404, 'There is no such picture.', { 'Access-Control-Allow-Origin': '*' });
 }
 
 const READABLE_ANYWHERE = {
@@ -142,7 +144,12 @@ function sendFile(file: ShelvedFile, request: Request): Response {
 }
 
 async function pointer({ state, site, request, allowed }: Call): Promise<Response> {
-  const live = await getPointer(state, site, state.shelf.guestFiles(state.env.widgetDir), state.clock.now());
+  const live = await getPointer(
+    state,
+    site,
+    state.widgetFiles.guestFiles(state.env.widgetDir),
+    state.clock.now(),
+  );
   const body = JSON.stringify(live);
   const etag = `"${createHash('sha256').update(body).digest('base64url').slice(0, 16)}"`;
   const headers = {
@@ -160,13 +167,13 @@ async function pointer({ state, site, request, allowed }: Call): Promise<Respons
 async function draft(call: Call): Promise<Response> {
   const { state, site, request, allowed } = call;
   const { token } = writerOf(call);
-  const wishes = (new URL(request.url).searchParams.get('wishes') ?? '')
+  const preferredLocales = (new URL(request.url).searchParams.get('wishes') ?? '')
     .slice(0, LIMITS.wishesChars)
     .split(',');
   const at = state.clock.now();
-  const guest = state.shelf.guestFiles(state.env.widgetDir);
-  const seen = token === null ? null : await previewFor(state, { site, guest, token, wishes, at });
-  if (seen === null) return refusal(401, 'This link is over.', allowed.headers);
+  const guest = state.widgetFiles.guestFiles(state.env.widgetDir);
+  const seen = token === null ? null : await previewFor(state, { site, guest, token, preferredLocales, at });
+  if (seen === null) return errorResponse(401, 'This link is over.', allowed.headers);
   const told = {
     ...allowed.headers,
     Date: new Date(at).toUTCString(),
@@ -185,7 +192,7 @@ async function messages(call: Call): Promise<Response> {
       ? await state.rates.allows('newVisitor', peer)
       : await state.rates.allows('message', writer.token);
   if (!isAllowed)
-    return refusal(429, 'That was a lot at once. Keep it and send it in a minute.', {
+    return errorResponse(429, 'That was a lot at once. Keep it and send it in a minute.', {
       ...allowed.headers,
       'Retry-After': '60',
     });
@@ -205,7 +212,7 @@ async function notes(call: Call): Promise<Response> {
     (await state.rates.allows('noteFromAddress', peer)) &&
     (await state.rates.allows('note', writer.token ?? parsed.value.newToken ?? peer));
   if (!isAllowed)
-    return refusal(429, 'That was a lot of notes. Keep it and send it in an hour.', {
+    return errorResponse(429, 'That was a lot of notes. Keep it and send it in an hour.', {
       ...allowed.headers,
       'Retry-After': '3600',
     });
@@ -230,7 +237,7 @@ async function after(call: Call): Promise<Response> {
   const writer = writerOf(call);
   if (writer.token === null) throw new TokenError();
   if (!(await state.rates.allows('message', writer.token)))
-    return refusal(429, 'That was a lot at once. Keep it and send it in a minute.', {
+    return errorResponse(429, 'That was a lot at once. Keep it and send it in a minute.', {
       ...allowed.headers,
       'Retry-After': '60',
     });
@@ -238,7 +245,7 @@ async function after(call: Call): Promise<Response> {
   if (Object.keys(faults).length > 0) return unfit(faults, allowed);
   const talk = await takeAfter(state, writer, parsed.value);
   return talk === null
-    ? refusal(404, 'There is no conversation this belongs to.', allowed.headers)
+    ? errorResponse(404, 'There is no conversation this belongs to.', allowed.headers)
     : json(200, talk, allowed.headers);
 }
 
@@ -249,14 +256,14 @@ async function forget(call: Call): Promise<Response> {
 
 const NO_FAULTS = { faults: {} };
 
-function unfit(faults: Checked['faults'], { headers }: Allowed): Response {
+function unfit(faults: CheckedReplies['faults'], { headers }: Allowed): Response {
   return json(400, { errors: { replies: 'Something in the form does not fit.' }, faults }, headers);
 }
 
 async function endTalk(call: Call): Promise<Response> {
   const talk = await endByVisitor(call.state, writerOf(call));
   return talk === null
-    ? refusal(404, 'There is no conversation to end.', call.allowed.headers)
+    ? errorResponse(404, 'There is no conversation to end.', call.allowed.headers)
     : json(200, talk, call.allowed.headers);
 }
 
@@ -271,12 +278,15 @@ const STREAMS_PER_VISITOR = 3;
 async function stream(call: Call): Promise<Response> {
   const { state, site, request, peer, allowed } = call;
   if (!(await state.rates.allows('stream', peer)))
-    return refusal(429, 'Too many streams at once.', { ...allowed.headers, 'Retry-After': '60' });
+    return errorResponse(429, 'Too many streams at once.', { ...allowed.headers, 'Retry-After': '60' });
   const writer = writerOf(call);
   const visitor = writer.token === null ? null : await getTalk(state, writer);
   const own = visitor === null ? null : visitorChannel(site.id, visitor.visitorId);
   if (own !== null && state.hub.count(own) >= STREAMS_PER_VISITOR)
-    return refusal(429, 'This visitor has enough streams.', { ...allowed.headers, 'Retry-After': '30' });
+    return errorResponse(429, 'This visitor has enough streams.', {
+      ...allowed.headers,
+      'Retry-After': '30',
+    });
   const channels = own === null ? [siteChannel(site.id)] : [siteChannel(site.id), own];
   const opened = state.hub.open({ channels });
   request.signal.addEventListener('abort', opened.close);

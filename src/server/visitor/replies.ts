@@ -9,7 +9,7 @@ export function json(status: number, value: unknown, headers: Readonly<Record<st
 }
 
 /** A refusal with its sentence. */
-export function refusal(
+export function errorResponse(
   status: number,
   sentence: string,
   headers: Readonly<Record<string, string>>,

@@ -10,7 +10,7 @@ import { useEffect, useRef, useState } from 'react';
 import { useSite } from '../frame/SiteContext';
 import { HIDDEN } from '../theme/hidden';
 import { ConversationList } from './ConversationList';
-import { Talk } from './Talk';
+import { ConversationView } from './Talk';
 import { useDesk } from './use-desk';
 
 /** The responders' desk: whose turn it is, and the conversation itself. */
@@ -45,7 +45,7 @@ export function ConversationsScreen() {
         {chosen === null ? 'Choose a conversation. Who waits longest stands first.' : 'Loading…'}
       </Box>
     ) : (
-      <Talk
+      <ConversationView
         key={desk.talk.conversation.id}
         talk={desk.talk}
         firstDraft={drafts.current.get(desk.talk.conversation.id) ?? ''}

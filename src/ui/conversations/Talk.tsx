@@ -18,7 +18,7 @@ import { clockWords, dayWords, pageWords } from '../wording/times';
 import { Practice, visitorName } from './ConversationList';
 import { FilledForms } from './FilledForms';
 
-interface TalkProps {
+interface ConversationViewProps {
   readonly talk: DeskTalk;
   /** What was half-written here before another conversation was looked at. */
   readonly firstDraft: string;
@@ -30,7 +30,7 @@ interface TalkProps {
 const SEEN_NOW = { asked: 'waiting', joined: 'talking', ended: 'goodbye', note: 'note-left' } as const;
 
 /** One conversation: who it is, what they see now, what was said on which page, and the answer. */
-export function Talk({ talk, firstDraft, onDraft, onSent, onBack }: TalkProps) {
+export function ConversationView({ talk, firstDraft, onDraft, onSent, onBack }: ConversationViewProps) {
   const { conversation, entries, pages, forms, trail } = talk;
   const { port, notice, zone, overview } = useSite();
   const [draft, setDraftShown] = useState(firstDraft);
@@ -114,7 +114,7 @@ export function Talk({ talk, firstDraft, onDraft, onSent, onBack }: TalkProps) {
           flex: 'none',
         }}
       >
-        They see now: <b>{MOMENT_WORDS[SEEN_NOW[conversation.standing]].name}</b>. Asked{' '}
+        They see now: <b>{MOMENT_WORDS[SEEN_NOW[conversation.status]].name}</b>. Asked{' '}
         {dayWords(conversation.askedMs, zone)} here.
         {trail.length < 2 ? null : (
           <Box component="span" sx={{ overflowWrap: 'anywhere' }}>
@@ -171,7 +171,7 @@ export function Talk({ talk, firstDraft, onDraft, onSent, onBack }: TalkProps) {
           </Alert>
         )}
         <TextField
-          label={conversation.standing === 'note' ? 'Your answer' : 'Write'}
+          label={conversation.status === 'note' ? 'Your answer' : 'Write'}
           multiline
           maxRows={6}
           fullWidth
@@ -190,7 +190,7 @@ export function Talk({ talk, firstDraft, onDraft, onSent, onBack }: TalkProps) {
           <Button type="submit" variant="contained" disabled={draft.trim() === '' || over > 0}>
             Send
           </Button>
-          {conversation.standing === 'ended' ? null : (
+          {conversation.status === 'ended' ? null : (
             <Button onClick={() => void send(true)} disabled={over > 0}>
               {draft.trim() === '' ? 'End' : 'Send and end'}
             </Button>

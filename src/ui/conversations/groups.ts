@@ -1,20 +1,19 @@
 import type { DeskConversation } from '../../core/wire/desk';
 
-export interface Group {
+export interface ConversationGroup {
   readonly title: string;
   readonly conversations: readonly DeskConversation[];
 }
 
 /** Grouped by whose turn it is; who waits longest stands first. */
-export function groupsOf(list: readonly DeskConversation[]): Group[] {
-  const isRunning = ({ standing }: DeskConversation): boolean =>
-    standing === 'asked' || standing === 'joined';
+export function groupsOf(list: readonly DeskConversation[]): ConversationGroup[] {
+  const isRunning = ({ status }: DeskConversation): boolean => status === 'asked' || status === 'joined';
   const forUs = list
     .filter((one) => isRunning(one) && one.waitingSinceMs !== null)
     .sort((a, b) => (a.waitingSinceMs ?? 0) - (b.waitingSinceMs ?? 0));
   const forThem = list.filter((one) => isRunning(one) && one.waitingSinceMs === null);
-  const notes = list.filter(({ standing }) => standing === 'note').sort((a, b) => a.askedMs - b.askedMs);
-  const done = list.filter(({ standing }) => standing === 'ended');
+  const notes = list.filter(({ status }) => status === 'note').sort((a, b) => a.askedMs - b.askedMs);
+  const done = list.filter(({ status }) => status === 'ended');
   return [
     { title: 'Waiting for us', conversations: forUs },
     { title: 'Waiting for them', conversations: forThem },

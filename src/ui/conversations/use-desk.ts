@@ -89,7 +89,7 @@ export function useDesk(chosen: string | null): Desk {
     failed,
     talk,
     loadMore: () => {
-      const last = list?.filter(({ standing }) => standing === 'ended').at(-1);
+      const last = list?.filter(({ status }) => status === 'ended').at(-1);
       if (last === undefined) return;
       port.listConversations(last.lastEntryMs).then((page) => {
         setList((before) => merge(page.conversations, before ?? []));

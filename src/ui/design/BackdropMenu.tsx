@@ -10,12 +10,12 @@ import RadioGroup from '@mui/material/RadioGroup';
 import Typography from '@mui/material/Typography';
 import { type DragEvent, useEffect, useRef, useState } from 'react';
 import { PILL } from './pill';
-import type { BackdropKind, PagePictureActs } from './use-page-pictures';
+import type { BackdropKind, PagePictureActions } from './use-page-pictures';
 
 interface BackdropMenuProps {
   readonly kind: BackdropKind;
   readonly onKind: (kind: BackdropKind) => void;
-  readonly acts: PagePictureActs;
+  readonly acts: PagePictureActions;
 }
 
 const WORDS: Readonly<Record<BackdropKind, string>> = {

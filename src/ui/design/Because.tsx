@@ -33,10 +33,10 @@ const GROUPS = [
 export function Because({ verdicts, context, onLink, isOpen, onOpen }: BecauseProps) {
   const bar = useRef<HTMLDivElement>(null);
   const decided = verdicts
-    .filter(({ standing }) => standing === 'decided')
+    .filter(({ outcome }) => outcome === 'decided')
     .slice(0, REASONS_MAX)
     .map((one) => verdictWords(one, context));
-  const near = nearMiss(verdicts);
+  const reachability = nearMiss(verdicts);
   return (
     <Box
       ref={bar}
@@ -66,9 +66,9 @@ export function Because({ verdicts, context, onLink, isOpen, onOpen }: BecausePr
           </Fragment>
         ))}
         .{' '}
-        {near === null ? null : (
+        {reachability === null ? null : (
           <>
-            <ReasonText words={verdictWords(near, context)} onLink={onLink} />.
+            <ReasonText words={verdictWords(reachability, context)} onLink={onLink} />.
           </>
         )}
       </Box>
@@ -94,10 +94,10 @@ export function Because({ verdicts, context, onLink, isOpen, onOpen }: BecausePr
           tabIndex={0}
           sx={{ p: 2, maxHeight: 320, overflow: 'auto', maxWidth: 560, fontSize: 13 }}
         >
-          {GROUPS.map(([standing, title]) => {
-            const own = verdicts.filter((verdict) => verdict.standing === standing);
+          {GROUPS.map(([outcome, title]) => {
+            const own = verdicts.filter((verdict) => verdict.outcome === outcome);
             return own.length === 0 ? null : (
-              <Box key={standing} sx={{ mb: 1.5 }}>
+              <Box key={outcome} sx={{ mb: 1.5 }}>
                 <Box component="h3" sx={{ m: 0, fontSize: 13 }}>
                   {title}
                 </Box>

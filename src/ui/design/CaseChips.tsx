@@ -26,7 +26,7 @@ export interface CaseChipsProps {
   /** What is said in these circumstances. */
   readonly picked: WordingKey;
   /** Own cases that nobody ever hears. */
-  readonly unheard: readonly WordingKey[];
+  readonly unread: readonly WordingKey[];
   /** What a new case may ask, each heard by somebody. */
   readonly offered: readonly CaseCondition[];
   readonly corner: Corner;
@@ -43,7 +43,7 @@ export interface CaseChipsProps {
 
 /** A text said differently for somebody, as a row of chips in the order in which they are asked; `otherwise` is last. */
 export function CaseChips(props: CaseChipsProps) {
-  const { texts, text, onText, cases, picked, unheard, offered, corner, nameOfTeam, onLook, onAdd } = props;
+  const { texts, text, onText, cases, picked, unread, offered, corner, nameOfTeam, onLook, onAdd } = props;
   const [menu, setMenu] = useState<{ readonly of: 'texts' | 'new'; readonly anchor: HTMLElement } | null>(
     null,
   );
@@ -92,14 +92,14 @@ export function CaseChips(props: CaseChipsProps) {
         {cases.map((one) => {
           const isSaid = one.wording === said;
           const words = caseWords(one.when, nameOfTeam);
-          const isUnheard = unheard.includes(one.wording);
+          const isUnread = unread.includes(one.wording);
           return (
             <Box component="li" key={one.wording} sx={{ display: 'flex', maxWidth: 240 }}>
               <ButtonBase
                 aria-pressed={isSaid}
-                aria-label={`${words}${isSaid ? ', said now' : ''}${isUnheard ? ', nobody hears it' : ''}${one.isOwn || one.when.length === 0 ? '' : ', ours'}`}
+                aria-label={`${words}${isSaid ? ', said now' : ''}${isUnread ? ', nobody hears it' : ''}${one.isOwn || one.when.length === 0 ? '' : ', ours'}`}
                 title={
-                  isUnheard
+                  isUnread
                     ? 'Nobody hears this: what it asks cannot be, or another case always comes before.'
                     : undefined
                 }
@@ -109,7 +109,7 @@ export function CaseChips(props: CaseChipsProps) {
                   ...(one.isOwn
                     ? { borderStartEndRadius: 0, borderEndEndRadius: 0 }
                     : { borderStyle: one.when.length === 0 ? 'solid' : 'dashed' }),
-                  ...(isUnheard ? { borderColor: 'var(--porch-clay)', color: 'error.main' } : {}),
+                  ...(isUnread ? { borderColor: 'var(--porch-clay)', color: 'error.main' } : {}),
                   ...(isSaid
                     ? {
                         fontWeight: 700,

@@ -11,7 +11,7 @@ import { type ReactNode, memo, useState } from 'react';
 import { instantOf, wallOf } from '../../core/hours/wall';
 import type { Zone } from '../../core/hours/zone';
 import { TEAM_STATES, type TeamState } from '../../core/model/moment';
-import type { Supposed } from '../../core/rehearse/suppose';
+import type { Assumptions } from '../../core/rehearse/assumptions';
 import { LANGUAGES } from '../wording/languages';
 import { STATE_WORDS } from '../wording/states';
 import { wallWords } from '../wording/times';
@@ -20,8 +20,8 @@ import { SituationArrows } from './SituationArrows';
 import type { Situations } from './use-situations';
 
 export interface CircumstancesProps {
-  readonly supposed: Supposed;
-  readonly onSuppose: (change: Partial<Supposed>) => void;
+  readonly assumptions: Assumptions;
+  readonly onSuppose: (change: Partial<Assumptions>) => void;
   readonly widgets: readonly (readonly [key: string, name: string])[];
   /** The widget that shows in these circumstances; null: none does. */
   readonly shown: string | null;
@@ -39,7 +39,10 @@ export interface CircumstancesProps {
 }
 
 /** The sentence above the stage: which widget, on which page, when, to whom, with whom. Each part opens under itself. */
-export function Circumstances({ children, ...parts }: CircumstancesProps & { readonly children: ReactNode }) {
+export function CircumstancesSentence({
+  children,
+  ...parts
+}: CircumstancesProps & { readonly children: ReactNode }) {
   return (
     <Box
       component="section"
@@ -67,10 +70,10 @@ export function Circumstances({ children, ...parts }: CircumstancesProps & { rea
 
 /** Drawn anew only when the circumstances are others: no letter that is typed on the stage changes them. */
 const Sentence = memo(function Sentence(props: CircumstancesProps) {
-  const { supposed, onSuppose, teamName, teamState, widgets, shown, zone, now } = props;
-  const who = supposed.who ?? 'now';
+  const { assumptions, onSuppose, teamName, teamState, widgets, shown, zone, now } = props;
+  const who = assumptions.who ?? 'now';
   const asItIs = `as it is now: ${STATE_WORDS[teamState].toLowerCase()}`;
-  const whoWords = `${teamName}: ${STATE_WORDS[supposed.who ?? teamState].toLowerCase()}`;
+  const whoWords = `${teamName}: ${STATE_WORDS[assumptions.who ?? teamState].toLowerCase()}`;
   const widgetWords = widgets.find(([key]) => key === shown)?.[1] ?? 'none';
   return (
     <>
@@ -85,22 +88,24 @@ const Sentence = memo(function Sentence(props: CircumstancesProps) {
         onChoose={props.onWidget}
       />
       <Word>on</Word>
-      <Sheet part="where" label="On the page" value={supposed.page} maxWidth={200}>
-        {(close) => <Where page={supposed.page} onPage={(page) => onSuppose({ page })} close={close} />}
+      <Sheet part="where" label="On the page" value={assumptions.page} maxWidth={200}>
+        {(close) => <Where page={assumptions.page} onPage={(page) => onSuppose({ page })} close={close} />}
       </Sheet>
       <Word>at</Word>
       <Sheet
         part="when"
         label="At"
         value={
-          supposed.at === null ? `now, ${wallOf(zone, now).slice(11)}` : wallWords(wallOf(zone, supposed.at))
+          assumptions.at === null
+            ? `now, ${wallOf(zone, now).slice(11)}`
+            : wallWords(wallOf(zone, assumptions.at))
         }
         maxWidth={150}
       >
         {(close) => <When {...props} now={now} close={close} />}
       </Sheet>
       <Word>to</Word>
-      <Sheet part="visitor" label="To" value={visitorWords(supposed)} maxWidth={230}>
+      <Sheet part="visitor" label="To" value={visitorWords(assumptions)} maxWidth={230}>
         {() => <Who {...props} />}
       </Sheet>
       <Word>with</Word>
@@ -121,7 +126,7 @@ const Sentence = memo(function Sentence(props: CircumstancesProps) {
             : {
                 heading: 'The visitor asks for',
                 options: [['', 'nobody in particular'], ...props.teams],
-                chosen: supposed.asks ?? '',
+                chosen: assumptions.asks ?? '',
                 onChoose: (id) => onSuppose({ asks: id === '' ? null : id }),
               }
         }
@@ -131,7 +136,7 @@ const Sentence = memo(function Sentence(props: CircumstancesProps) {
   );
 });
 
-function visitorWords({ visit, locale, device }: Supposed): string {
+function visitorWords({ visit, locale, device }: Assumptions): string {
   return [visit === 'first' ? 'first visit' : 'returning', LANGUAGES[locale] ?? locale, device].join(' · ');
 }
 
@@ -165,14 +170,14 @@ function Where({ page, onPage, close }: { page: string; onPage: (page: string) =
 }
 
 function When({
-  supposed,
+  assumptions,
   onSuppose,
   zone,
   zoneName,
   now,
   close,
 }: CircumstancesProps & { close: () => void }) {
-  const [typed, setTyped] = useState(wallOf(zone, supposed.at ?? now));
+  const [typed, setTyped] = useState(wallOf(zone, assumptions.at ?? now));
   const at = instantOf(zone, typed);
   return (
     <Box
@@ -215,12 +220,12 @@ function When({
   );
 }
 
-function Who({ supposed, onSuppose, locales }: CircumstancesProps) {
+function Who({ assumptions, onSuppose, locales }: CircumstancesProps) {
   return (
     <>
       <Options
         label="Visit"
-        value={supposed.visit}
+        value={assumptions.visit}
         options={[
           ['first', 'first visit'],
           ['returning', 'was here before'],
@@ -229,13 +234,13 @@ function Who({ supposed, onSuppose, locales }: CircumstancesProps) {
       />
       <Options
         label="Language"
-        value={supposed.locale}
+        value={assumptions.locale}
         options={locales.map((locale) => [locale, LANGUAGES[locale] ?? locale] as const)}
         onChoose={(locale) => onSuppose({ locale })}
       />
       <Options
         label="Device"
-        value={supposed.device}
+        value={assumptions.device}
         options={[
           ['desktop', 'desktop'],
           ['tablet', 'tablet'],

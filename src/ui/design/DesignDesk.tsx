@@ -43,7 +43,7 @@ import { TryDesk } from './TryDesk';
 import { usePublishing } from './use-publishing';
 import { usePagePictures } from './use-page-pictures';
 import { useSituations } from './use-situations';
-import { useSupposed } from './use-supposed';
+import { useAssumptions } from './use-assumptions';
 import { useTried } from './use-tried';
 import { WholePath } from './WholePath';
 
@@ -57,7 +57,7 @@ interface DesignDeskProps {
 export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
   const { siteName, zone, findings, tellDesign } = useSite();
   const { design } = draft;
-  const [supposed, suppose] = useSupposed(design);
+  const [assumptions, assume] = useAssumptions(design);
   const [chosen, acts] = useChosen();
   const { choose, chooseAside, set } = acts;
   const [isBecauseOpen, setBecauseOpen] = useState(false);
@@ -68,18 +68,18 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
   const firstText = useFirstText();
   const isNarrow = useMediaQuery('(max-width: 1199.5px)', { noSsr: true });
   const isPhone = useMediaQuery('(max-width: 899.5px)', { noSsr: true });
-  const rehearsed = useRehearsed(design, supposed, overview, open);
+  const rehearsed = useRehearsed(design, assumptions, overview, open);
   const { version } = draft;
   useEffect(() => (version === null ? tellDesign(design) : undefined), [tellDesign, design, version]);
   const { situations: computed, place } = typeof rehearsed === 'string' ? NOTHING : rehearsed;
-  const situations = useSituations(computed, supposed, suppose);
+  const situations = useSituations(computed, assumptions, assume);
   const { flip } = situations;
   const [undo, redo] = useMemo(
     () => [() => void saver.step('undo'), () => void saver.step('redo')] as const,
     [saver],
   );
   const whole = useCallback(() => set({ isWhole: !chosen.isWhole }), [set, chosen.isWhole]);
-  useAskedWidget(design, rehearsed, supposed, suppose);
+  useAskedWidget(design, rehearsed, assumptions, assume);
   const [tried, trying] = useTried(
     typeof rehearsed === 'string' ? null : rehearsed.site,
     typeof rehearsed === 'string' ? null : rehearsed.base,
@@ -91,7 +91,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
   const toAvailability = useCallback(() => chooseAside('availability'), [chooseAside]);
   const tryIt = useCallback(() => (tried === null ? trying.begin() : trying.stop()), [tried, trying]);
   useDeskKeys({ undo, redo, because: openBecause, whole, flip, tryIt });
-  const [backdrop, pictureActs] = usePagePictures(chosen.backdrop, supposed);
+  const [backdrop, pictureActs] = usePagePictures(chosen.backdrop, assumptions);
   const edits = useMemo(() => designEdits(saver, place), [saver, place]);
   if (typeof rehearsed === 'string')
     return <Alert severity="error">The draft cannot be drawn: {rehearsed}. Undo the last change.</Alert>;
@@ -103,9 +103,9 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
     'at-the-door';
   const momentCard = momentCards.find((one) => one.moment === moment);
   if (momentCard === undefined) return null;
-  const standpoint = tried === null ? momentCard.standpoint : tried.standpoint;
-  const momentNow = tried === null ? moment : decided(standpoint.site, standpoint.circumstances).moment;
-  const corner = mirrored(cornerFor(widget.place, supposed.device === 'phone'), momentCard.dir);
+  const previewState = tried === null ? momentCard.previewState : tried.previewState;
+  const momentNow = tried === null ? moment : decided(previewState.site, previewState.circumstances).moment;
+  const corner = mirrored(cornerFor(widget.place, assumptions.device === 'phone'), momentCard.dir);
   const ownTeams = overview.teams.filter(({ id }) => widget.teams.includes(id));
   const [ownTeam] = ownTeams;
   const teams = teamRows(widget, site, nameOfTeam);
@@ -113,8 +113,8 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
   const texts = stageTexts(moment, {
     design,
     widget,
-    locale: supposed.locale,
-    standpoint,
+    locale: assumptions.locale,
+    previewState,
     dir: momentCard.dir,
     edits,
     nameOfTeam,
@@ -123,8 +123,8 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
   const toStage = (): void => set({ isWhole: false, isCardOpen: false });
   const lookAt = (key: string): void => {
     const wanted = design.widgets.find((one) => one.key === key);
-    const there = wanted === undefined ? null : pageShowing(site, wanted, supposed, overview.now);
-    if (there !== null) suppose({ page: there });
+    const there = wanted === undefined ? null : pageShowing(site, wanted, assumptions, overview.now);
+    if (there !== null) assume({ page: there });
   };
   const follow = (link: ReasonLink): void => {
     setBecauseOpen(false);
@@ -175,21 +175,21 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
   };
   const cases = (
     <DeskCases
-      {...{ design, rehearsed, supposed, moment, texts, edits, corner }}
+      {...{ design, rehearsed, assumptions, moment, texts, edits, corner }}
       now={overview.now}
       asked={chosen.cased}
       onText={(cased) => set({ cased })}
-      onSuppose={suppose}
+      onSuppose={assume}
     />
   );
   const stage = (
     <DeskStage
       {...{
-        standpoint,
+        previewState,
         corner,
         widget,
-        supposed,
-        suppose,
+        assumptions,
+        assume,
         chosen,
         acts,
         distance,
@@ -226,8 +226,8 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
   const because = (
     <Because
       verdicts={explain(
-        standpoint.site,
-        tried !== null || momentCard.outOfReach === null ? standpoint.circumstances : base,
+        previewState.site,
+        tried !== null || momentCard.outOfReach === null ? previewState.circumstances : base,
       )}
       context={context}
       onLink={follow}
@@ -248,18 +248,18 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
         Design of {siteName}
       </Box>
       <DeskCircumstances
-        {...{ saver, draft, overview, rehearsed, supposed, zone, situations }}
+        {...{ saver, draft, overview, rehearsed, assumptions, zone, situations }}
         teams={ownTeams}
         changeCount={publishing.changeCount}
-        onSuppose={suppose}
+        onSuppose={assume}
         onWidget={lookAt}
         onPublish={publishing.begin}
       />
       {tried !== null ? (
         <TryDesk
-          {...{ tried, isPhone, design, rehearsed, supposed, stage, because, context }}
+          {...{ tried, isPhone, design, rehearsed, assumptions, stage, because, context }}
           here={momentNow}
-          onSuppose={suppose}
+          onSuppose={assume}
           onStop={trying.stop}
         />
       ) : isPhone ? (

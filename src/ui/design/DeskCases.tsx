@@ -2,12 +2,12 @@
 
 import { useMemo, useState } from 'react';
 import type { Corner, Design } from '../../core/model/design';
-import type { DrawnMoment } from '../../core/rehearse/stand-at';
-import { supposeCase } from '../../core/rehearse/suppose-case';
-import type { Supposed } from '../../core/rehearse/suppose';
+import type { DrawnMoment } from '../../core/rehearse/preview-at';
+import { assumeCase } from '../../core/rehearse/assume-case';
+import type { Assumptions } from '../../core/rehearse/assumptions';
 import type { EpochMs } from '../../core/model/units';
 import type { CaseCondition } from '../../core/wire/design-file';
-import { casesOf, offeredConditions, unheardCases } from '../../core/words/cases';
+import { casesOf, offeredConditions, unreadCases } from '../../core/words/cases';
 import type { TextKey } from '../../core/words/catalogue';
 import { caseWords } from '../wording/cases';
 import { CaseChips } from './CaseChips';
@@ -19,7 +19,7 @@ interface DeskCasesProps {
   readonly corner: Corner;
   readonly design: Design;
   readonly rehearsed: Rehearsed;
-  readonly supposed: Supposed;
+  readonly assumptions: Assumptions;
   readonly now: EpochMs;
   readonly moment: DrawnMoment;
   readonly texts: MomentTexts;
@@ -27,14 +27,14 @@ interface DeskCasesProps {
   /** The text whose cases are asked for; null: the one the moment is known by. */
   readonly asked: TextKey | null;
   readonly onText: (text: TextKey) => void;
-  readonly onSuppose: (supposed: Supposed) => void;
+  readonly onSuppose: (assumptions: Assumptions) => void;
 }
 
 /** The cases of a text at a moment, and what can be done with them; nothing where nothing has cases. */
 export function DeskCases({
   design,
   rehearsed,
-  supposed,
+  assumptions,
   now,
   moment,
   texts,
@@ -51,15 +51,15 @@ export function DeskCases({
     () => (text === undefined ? [] : offeredConditions(design, widget, text)),
     [design, widget, text],
   );
-  const unheard = useMemo(
-    () => unheardCases(design, widget).map(({ id }) => `case:${id}` as const),
+  const unread = useMemo(
+    () => unreadCases(design, widget).map(({ id }) => `case:${id}` as const),
     [design, widget],
   );
   const [missed, setMissed] = useState<{ readonly at: string; readonly words: string } | null>(null);
   if (text === undefined) return null;
   const here = `${widget.id} ${moment} ${text}`;
   const look = (when: readonly CaseCondition[], before: readonly (readonly CaseCondition[])[]): void => {
-    const stand = {
+    const scene = {
       site: asItIs,
       widgetKey: widget.key,
       calendarId: widget.calendarId,
@@ -68,7 +68,7 @@ export function DeskCases({
       teams: widget.teams,
       now,
     };
-    const found = supposeCase(stand, when, before, supposed);
+    const found = assumeCase(scene, when, before, assumptions);
     setMissed(
       found === null
         ? { at: here, words: `“${caseWords(when, nameOfTeam)}” does not come about here in the next year.` }
@@ -84,7 +84,7 @@ export function DeskCases({
       onText={onText}
       cases={cases}
       picked={texts.wordingAt(text)}
-      unheard={unheard}
+      unread={unread}
       offered={offered}
       corner={corner}
       message={missed?.at === here ? missed.words : null}

@@ -1,8 +1,8 @@
 import { bestOf } from '../../core/decide/state';
 import { zoneOf } from '../../core/decide/hours-now';
-import type { Supposed } from '../../core/rehearse/suppose';
+import type { Assumptions } from '../../core/rehearse/assumptions';
 import type { Overview, TeamNow } from '../../core/wire/desk';
-import { Circumstances } from './Circumstances';
+import { CircumstancesSentence } from './Circumstances';
 import type { DraftSaver, DraftState } from './draft-saver';
 import { DraftBar } from './DraftBar';
 import { useSame } from './use-same';
@@ -15,7 +15,7 @@ interface DeskCircumstancesProps {
   readonly draft: DraftState;
   readonly overview: Overview;
   readonly rehearsed: Rehearsed;
-  readonly supposed: Supposed;
+  readonly assumptions: Assumptions;
   /** Of the site, by its name. */
   readonly zone: string;
   /** The teams of the widget that there are. */
@@ -23,7 +23,7 @@ interface DeskCircumstancesProps {
   /** Null: nothing was published yet. */
   readonly changeCount: number | null;
   readonly situations: Situations;
-  readonly onSuppose: (part: Partial<Supposed>) => void;
+  readonly onSuppose: (part: Partial<Assumptions>) => void;
   readonly onWidget: (key: string) => void;
   readonly onPublish: () => void;
 }
@@ -34,7 +34,7 @@ export function DeskCircumstances({
   draft,
   overview,
   rehearsed,
-  supposed,
+  assumptions,
   zone: zoneName,
   teams,
   ...rest
@@ -47,10 +47,10 @@ export function DeskCircumstances({
   const named = useSame(widgets.map(({ key, name }) => [key, name] as const));
   const asking = useSame(teams.length > 1 ? teams.map(({ id }) => [id, nameOfTeam(id)] as const) : []);
   const onWidget = useStable(rest.onWidget);
-  const asked = teams.find(({ id }) => id === supposed.asks);
+  const asked = teams.find(({ id }) => id === assumptions.asks);
   return (
-    <Circumstances
-      supposed={supposed}
+    <CircumstancesSentence
+      assumptions={assumptions}
       onSuppose={rest.onSuppose}
       widgets={named}
       shown={shown}
@@ -79,6 +79,6 @@ export function DeskCircumstances({
         nextVersion={overview.newestVersion + 1}
         onPublish={rest.onPublish}
       />
-    </Circumstances>
+    </CircumstancesSentence>
   );
 }

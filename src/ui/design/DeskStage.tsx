@@ -1,7 +1,7 @@
 import { type ReactNode, useCallback, useMemo } from 'react';
 import type { Corner, Widget } from '../../core/model/design';
-import type { DrawnMoment, Standpoint } from '../../core/rehearse/stand-at';
-import type { Supposed } from '../../core/rehearse/suppose';
+import type { DrawnMoment, PreviewState } from '../../core/rehearse/preview-at';
+import type { Assumptions } from '../../core/rehearse/assumptions';
 import { BackdropMenu } from './BackdropMenu';
 import type { DesignEdits } from './design-edits';
 import { SheetButton } from './InspectorSheet';
@@ -11,18 +11,18 @@ import { Signposts } from './Signposts';
 import { Stage } from './Stage';
 import { StageControls } from './StageControls';
 import type { MomentTexts } from './stage-texts';
-import type { Chosen, ChosenActs } from './use-chosen';
-import type { Backdrop, PagePictureActs } from './use-page-pictures';
+import type { ChosenPart, ChosenActions } from './use-chosen';
+import type { Backdrop, PagePictureActions } from './use-page-pictures';
 import type { DrawnTransition } from './transitions';
 
 interface DeskStageProps {
-  readonly standpoint: Standpoint;
+  readonly previewState: PreviewState;
   readonly corner: Corner;
   readonly widget: Widget;
-  readonly supposed: Supposed;
-  readonly suppose: (part: Partial<Supposed>) => void;
-  readonly chosen: Chosen;
-  readonly acts: ChosenActs;
+  readonly assumptions: Assumptions;
+  readonly assume: (part: Partial<Assumptions>) => void;
+  readonly chosen: ChosenPart;
+  readonly acts: ChosenActions;
   readonly distance: 'near' | 'whole';
   readonly texts: MomentTexts;
   readonly edits: DesignEdits;
@@ -35,13 +35,13 @@ interface DeskStageProps {
   /** A visit is tried: nothing of the path is drawn on it. */
   readonly isTried: boolean;
   readonly backdrop: Backdrop;
-  readonly pictures: PagePictureActs;
+  readonly pictures: PagePictureActions;
   readonly firstTextRef: (button: HTMLButtonElement | null) => void;
 }
 
 /** The stage of the Design screen with all that stands on it: how it is looked at, who hears what, where the transitions lead. */
 export function DeskStage(props: DeskStageProps) {
-  const { widget, corner, supposed, suppose, chosen, distance, texts, edits, form, isTried, backdrop } =
+  const { widget, corner, assumptions, assume, chosen, distance, texts, edits, form, isTried, backdrop } =
     props;
   const { set, choose, chooseAside } = props.acts;
   const hasSheet = form === 'narrow' && !isTried;
@@ -49,8 +49,8 @@ export function DeskStage(props: DeskStageProps) {
   const isMarking = !isTried && chosen.side === 'everywhere' && chosen.lookParts.includes('place');
   const { mark } = props.pictures;
   const onDistance = useCallback((next: 'near' | 'whole') => set({ distance: next }), [set]);
-  const onDevice = useCallback((device: Supposed['device']) => suppose({ device }), [suppose]);
-  const onScheme = useCallback((scheme: Chosen['scheme']) => set({ scheme }), [set]);
+  const onDevice = useCallback((device: Assumptions['device']) => assume({ device }), [assume]);
+  const onScheme = useCallback((scheme: ChosenPart['scheme']) => set({ scheme }), [set]);
   const more = useMemo(
     () => (
       <>
@@ -62,14 +62,14 @@ export function DeskStage(props: DeskStageProps) {
   );
   return (
     <Stage
-      standpoint={props.standpoint}
+      previewState={props.previewState}
       corner={corner}
       brand={widget.look.brand}
-      path={supposed.page}
+      path={assumptions.page}
       backdrop={backdrop}
       bars={props.pictures.known.bars[props.pictures.device]}
       onMark={isMarking ? (bars) => void mark(bars) : null}
-      device={supposed.device}
+      device={assumptions.device}
       scheme={chosen.scheme}
       sight={chosen.sight}
       distance={distance}
@@ -91,13 +91,13 @@ export function DeskStage(props: DeskStageProps) {
       }
     >
       {props.moment === 'passing-by' && !isTried ? (
-        <LauncherNote launcher={widget.launcher} device={supposed.device} />
+        <LauncherNote launcher={widget.launcher} device={assumptions.device} />
       ) : null}
       {form === 'phone' ? null : (
         <>
           <StageControls
             distance={distance}
-            device={supposed.device}
+            device={assumptions.device}
             scheme={chosen.scheme}
             corner={corner}
             onDistance={onDistance}

@@ -22,7 +22,7 @@ interface DraftBarProps {
   readonly onPublish: () => void;
 }
 
-const STANDING_WORDS = { saved: 'saved', saving: 'saving', 'not-saved': 'not saved' } as const;
+const STATUS_WORDS = { saved: 'saved', saving: 'saving', 'not-saved': 'not saved' } as const;
 
 /** Undo, redo, whether it is saved, and Publish. */
 export function DraftBar({ draft, saver, changeCount, nextVersion, onPublish }: DraftBarProps) {
@@ -40,15 +40,15 @@ export function DraftBar({ draft, saver, changeCount, nextVersion, onPublish }: 
       label={label}
       undoLabel={draft.undoLabel}
       redoLabel={draft.redoLabel}
-      standing={draft.standing}
+      status={draft.status}
       why={draft.why}
-      canPublish={changeCount !== 0 && draft.standing === 'saved'}
+      canPublish={changeCount !== 0 && draft.status === 'saved'}
       {...{ siteKey, saver, publish }}
     />
   );
 }
 
-interface DrawnProps extends Pick<DraftState, 'undoLabel' | 'redoLabel' | 'standing' | 'why'> {
+interface DrawnProps extends Pick<DraftState, 'undoLabel' | 'redoLabel' | 'status' | 'why'> {
   readonly label: string;
   readonly canPublish: boolean;
   readonly siteKey: string;
@@ -61,7 +61,7 @@ const Drawn = memo(function Drawn({
   label,
   undoLabel,
   redoLabel,
-  standing,
+  status,
   why,
   canPublish,
   siteKey,
@@ -80,11 +80,11 @@ const Drawn = memo(function Drawn({
             fontSize: 13,
             px: 0.75,
             whiteSpace: 'nowrap',
-            color: standing === 'not-saved' ? 'error.main' : 'text.secondary',
-            fontWeight: standing === 'not-saved' ? 700 : 400,
+            color: status === 'not-saved' ? 'error.main' : 'text.secondary',
+            fontWeight: status === 'not-saved' ? 700 : 400,
           }}
         >
-          {STANDING_WORDS[standing]}
+          {STATUS_WORDS[status]}
         </Box>
       </Tooltip>
       <Tooltip title="Versions">

@@ -8,7 +8,7 @@ import { type ReactNode, memo } from 'react';
 import type { Finding } from '../../core/findings/finding';
 import type { Behaviour, WidgetState } from '../../core/model/moment';
 import { SETTINGS_AT, settingValue } from '../../core/model/settings';
-import type { DrawnMoment } from '../../core/rehearse/stand-at';
+import type { DrawnMoment } from '../../core/rehearse/preview-at';
 import type { TextKey } from '../../core/words/catalogue';
 import type { MomentTexts } from './stage-texts';
 import { findingSentence } from '../wording/findings';

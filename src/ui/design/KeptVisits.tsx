@@ -12,12 +12,12 @@ import type { Moment } from '../../core/model/moment';
 import type { Expectation } from '../../core/rehearse/kept-visit';
 import { PortError } from '../frame/port';
 import { expectationWords, resultWords } from '../wording/tried';
-import type { Checked } from './use-kept';
+import type { CheckedVisit } from './use-kept';
 
 interface KeptVisitsProps {
-  readonly all: readonly Checked[];
+  readonly all: readonly CheckedVisit[];
   readonly nameOf: (id: string) => string;
-  readonly onTry: (checked: Checked) => void;
+  readonly onTry: (checked: CheckedVisit) => void;
   readonly onRemove: (id: string) => Promise<void>;
 }
 
@@ -71,7 +71,7 @@ export function CheckSentence({
   checked: { visit, result },
   nameOf,
 }: {
-  checked: Checked;
+  checked: CheckedVisit;
   nameOf: (id: string) => string;
 }) {
   const holds = result?.holds === true;

@@ -1,5 +1,5 @@
 import Box from '@mui/material/Box';
-import { DRAWN_MOMENTS, type DrawnMoment } from '../../core/rehearse/stand-at';
+import { DRAWN_MOMENTS, type DrawnMoment } from '../../core/rehearse/preview-at';
 import type { Moment } from '../../core/model/moment';
 import { MOMENT_WORDS } from '../wording/moments';
 import { VisitedMark } from './VisitedMark';
@@ -7,13 +7,13 @@ import { VisitedMark } from './VisitedMark';
 interface LowPathProps {
   readonly here: Moment;
   /** Where the visit has been. */
-  readonly walked: ReadonlySet<Moment>;
+  readonly visited: ReadonlySet<Moment>;
 }
 
 /** The path on one line: nine names, where the visit stands, and its visited marks. */
-export function LowPath({ here, walked }: LowPathProps) {
+export function LowPath({ here, visited }: LowPathProps) {
   const wordOf = (moment: DrawnMoment): string =>
-    moment === here ? ', here' : walked.has(moment) ? ', was here' : '';
+    moment === here ? ', here' : visited.has(moment) ? ', was here' : '';
   return (
     <Box
       component="nav"
@@ -54,12 +54,12 @@ export function LowPath({ here, walked }: LowPathProps) {
               gap: 0.5,
               minHeight: 28,
               fontWeight: moment === here ? 700 : 400,
-              color: moment === here || walked.has(moment) ? 'text.primary' : 'text.secondary',
+              color: moment === here || visited.has(moment) ? 'text.primary' : 'text.secondary',
               borderBottom: moment === here ? '2px solid var(--porch-door)' : '2px solid transparent',
             }}
           >
             {MOMENT_WORDS[moment].name}
-            {walked.has(moment) ? <VisitedMark size={12} /> : null}
+            {visited.has(moment) ? <VisitedMark size={12} /> : null}
           </Box>
         ))}
       </Box>

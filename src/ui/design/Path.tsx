@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { createContext, memo, useContext, useMemo, useRef } from 'react';
 import type { TransitionId } from '../../core/model/transition';
-import type { DrawnMoment, Standpoint } from '../../core/rehearse/stand-at';
+import type { DrawnMoment, PreviewState } from '../../core/rehearse/preview-at';
 import { MOMENT_WORDS } from '../wording/moments';
 import { DeadEnd } from './DeadEnd';
 import { VisitedMark } from './VisitedMark';
@@ -65,12 +65,12 @@ export function Path({
   const box = useRef<HTMLDivElement>(null);
   const { width } = useSize(box);
   const measures = useMemo(() => pathMeasures(width === 0 ? 1280 : width), [width]);
-  const walked = useSame(
+  const visited = useSame(
     transitions.filter((transition) => isVisitedTransition(transition, momentCards)).map(({ id }) => id),
   );
   const rows = useSame(availability);
-  const standpoints = useMemo(
-    () => new Map(momentCards.map(({ moment, standpoint }) => [moment, standpoint] as const)),
+  const previewStates = useMemo(
+    () => new Map(momentCards.map(({ moment, previewState }) => [moment, previewState] as const)),
     [momentCards],
   );
   const move = usePathKeys({ box, chosen, onChoose, onEnter });
@@ -96,12 +96,12 @@ export function Path({
         measures={measures}
         width={width}
         transitions={transitions}
-        walked={walked}
+        visited={visited}
         chosen={chosenTransition}
         onChoose={onTransition}
       />
       <Box component="ol" onKeyDown={move} sx={{ m: 0, p: 0, listStyle: 'none' }}>
-        <Standpoints value={standpoints}>
+        <PreviewStates value={previewStates}>
           {momentCards.map((momentCard) => (
             <MomentCardButton
               key={momentCard.moment}
@@ -112,7 +112,7 @@ export function Path({
               onChoose={onChoose}
             />
           ))}
-        </Standpoints>
+        </PreviewStates>
       </Box>
       <AvailabilityCard
         rows={rows}
@@ -159,7 +159,7 @@ const PathButton = memo(function PathButton({
 });
 
 /** What the pictures of the moment cards show: it is another with each letter, though hardly a moment card is. */
-const Standpoints = createContext<ReadonlyMap<DrawnMoment, Standpoint>>(new Map());
+const PreviewStates = createContext<ReadonlyMap<DrawnMoment, PreviewState>>(new Map());
 
 interface MomentCardButtonProps {
   readonly momentCard: MomentCard;
@@ -178,14 +178,14 @@ const MomentCardButton = memo(
     was.measures === is.measures &&
     was.onChoose === is.onChoose &&
     before.cases.join() === after.cases.join() &&
-    (['words', 'dir', 'nearness', 'outOfReach', 'deadEnd'] as const).every(
+    (['words', 'dir', 'reachability', 'outOfReach', 'deadEnd'] as const).every(
       (part) => before[part] === after[part],
     ),
 );
 
 function DrawnMomentCard({ momentCard, transitions, isChosen, measures, onChoose }: MomentCardButtonProps) {
   const place = CARD_PLACES.find(({ moment }) => moment === momentCard.moment);
-  const isWalked = momentCard.nearness === 'here' || momentCard.nearness === 'on-the-way';
+  const isWalked = momentCard.reachability === 'here' || momentCard.reachability === 'on-the-way';
   const hasPicture = measures.cardWidth >= 150;
   if (place === undefined) return null;
   return (
@@ -290,13 +290,13 @@ export function edgeOf({ deadEnd, outOfReach }: MomentCard): string {
 }
 
 function PictureOf({ moment }: { moment: DrawnMoment }) {
-  const standpoint = useContext(Standpoints).get(moment);
-  return standpoint === undefined ? null : <CardPicture standpoint={standpoint} />;
+  const previewState = useContext(PreviewStates).get(moment);
+  return previewState === undefined ? null : <CardPicture previewState={previewState} />;
 }
 
 /** The runtime at 32×44: a silhouette, decorative. */
-export function CardPicture({ standpoint }: { standpoint: Standpoint }) {
-  const { site, circumstances, entries } = standpoint;
+export function CardPicture({ previewState }: { previewState: PreviewState }) {
+  const { site, circumstances, entries } = previewState;
   const feed = useMemo(
     () => ({
       site,

@@ -1,7 +1,7 @@
 import type { TransitionId } from '../../core/model/transition';
 import { memo } from 'react';
 import ButtonBase from '@mui/material/ButtonBase';
-import { SHORT_SIGNS_MAX } from '../wording/transitions';
+import { SHORT_CHARACTERS_MAX } from '../wording/transitions';
 import {
   LANE_TOP,
   PATH_HEIGHT,
@@ -19,7 +19,7 @@ interface PathTransitionsProps {
   readonly width: number;
   readonly transitions: readonly DrawnTransition[];
   /** Ways this visitor goes along by themselves. */
-  readonly walked: readonly TransitionId[];
+  readonly visited: readonly TransitionId[];
   readonly chosen: TransitionId | null;
   readonly onChoose: (transition: TransitionId) => void;
 }
@@ -41,11 +41,11 @@ export const PathTransitions = memo(function PathTransitions({
   measures,
   width,
   transitions,
-  walked,
+  visited,
   chosen,
   onChoose,
 }: PathTransitionsProps) {
-  const fits = measures.cardWidth >= 150 ? SHORT_SIGNS_MAX : 6;
+  const fits = measures.cardWidth >= 150 ? SHORT_CHARACTERS_MAX : 6;
   const drawn = TRANSITIONS_AT_REST.flatMap((id) => {
     const transition = transitions.find((one) => one.id === id);
     const drawing = DRAWINGS[id]?.(measures);
@@ -58,7 +58,7 @@ export const PathTransitions = memo(function PathTransitions({
           <g key={transition.id} data-transition={transition.id}>
             <TransitionLine
               d={drawing.d}
-              isWalked={walked.includes(transition.id)}
+              isWalked={visited.includes(transition.id)}
               isIdle={transition.isIdle}
               isUncertain={transition.isUncertain}
               isChosen={transition.id === chosen}

@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import { Fragment, useState, type ReactNode } from 'react';
-import type { DrawnMoment } from '../../core/rehearse/stand-at';
+import type { DrawnMoment } from '../../core/rehearse/preview-at';
 import { MOMENT_WORDS } from '../wording/moments';
 import { VisitedMark } from './VisitedMark';
 import { CardPicture, edgeOf } from './Path';
@@ -31,7 +31,7 @@ interface PhonePathProps {
 }
 
 /** What this visitor gets to by themselves goes first, then what they can reach, then the rest. */
-const RANKS: Readonly<Record<MomentCard['nearness'], number>> = {
+const RANKS: Readonly<Record<MomentCard['reachability'], number>> = {
   here: 0,
   'on-the-way': 1,
   possible: 2,
@@ -118,11 +118,11 @@ export function PhonePath({
                     border: edgeOf(momentCard),
                   }}
                 >
-                  <CardPicture standpoint={momentCard.standpoint} />
+                  <CardPicture previewState={momentCard.previewState} />
                   <Box sx={{ minWidth: 0 }}>
                     <Box sx={{ fontWeight: 600 }}>
                       {MOMENT_WORDS[momentCard.moment].name}{' '}
-                      {RANKS[momentCard.nearness] < 2 ? <VisitedMark /> : null}
+                      {RANKS[momentCard.reachability] < 2 ? <VisitedMark /> : null}
                     </Box>
                     <Box
                       dir={
@@ -165,7 +165,7 @@ function useSettledOrder(
   const [order, setOrder] = useState<readonly DrawnMoment[] | null>(null);
   if (isSought) {
     const sought = [...momentCards]
-      .sort((a, b) => RANKS[a.nearness] - RANKS[b.nearness])
+      .sort((a, b) => RANKS[a.reachability] - RANKS[b.reachability])
       .map(({ moment }) => moment);
     if (order === null || sought.some((moment, index) => moment !== order[index])) setOrder(sought);
   }

@@ -10,7 +10,7 @@ import {
   useRef,
   useState,
 } from 'react';
-import { type Ground, cornerOf, placeAt } from '../../core/look/place';
+import { type PlaceGround, cornerOf, placeAt } from '../../core/look/place';
 import type { Place } from '../../core/model/design';
 import { placeWords } from '../wording/place';
 import { type StageView, mirrored } from './stage-geometry';
@@ -68,7 +68,7 @@ export function PlaceHandle({
   }, [stage, root, paint, view.scale]);
   if (grip === null) return null;
 
-  const groundOf = ({ size }: Grip): Ground => ({
+  const groundOf = ({ size }: Grip): PlaceGround => ({
     width: view.pageWidth,
     height: view.pageHeight,
     launcher: size,

@@ -8,7 +8,7 @@ import type { Bars } from '../../core/look/collisions';
 import type { Sight } from '../../core/look/deficiency';
 import type { Corner, Place } from '../../core/model/design';
 import type { PublishedSite } from '../../core/wire/published-site';
-import type { Standpoint } from '../../core/rehearse/stand-at';
+import type { PreviewState } from '../../core/rehearse/preview-at';
 import { StageEdge } from './StageEdge';
 import { SightFilter } from '../look/SightFilter';
 import { type SaidKey, StageTexts, type StageText } from './StageTexts';
@@ -24,7 +24,7 @@ import { useSize } from './use-size';
 import { WidgetTile } from './WidgetTile';
 
 interface StageProps {
-  readonly standpoint: Standpoint;
+  readonly previewState: PreviewState;
   readonly corner: Corner;
   readonly brand: string;
   readonly path: string;
@@ -55,7 +55,7 @@ interface StageProps {
 
 /** The page with the real widget on it, and every text to be edited where it stands. */
 export function Stage({
-  standpoint,
+  previewState,
   corner,
   brand,
   path,
@@ -80,12 +80,12 @@ export function Stage({
   const box = useRef<HTMLDivElement>(null);
   const size = useSize(box);
   const [painted, setPainted] = useState<{ root: ShadowRoot; count: number } | null>(null);
-  const { circumstances, entries, hasNoLauncher = false } = standpoint;
+  const { circumstances, entries, hasNoLauncher = false } = previewState;
   const [drawn, setDrawn] = useState<Bars | null>(null);
   const [dragged, setDragged] = useState<Place | null>(null);
   const site = useMemo(
-    () => withPlace(standpoint.site, widgetKey, dragged),
-    [standpoint.site, widgetKey, dragged],
+    () => withPlace(previewState.site, widgetKey, dragged),
+    [previewState.site, widgetKey, dragged],
   );
   const view = useSame(
     stageView(size, corner, distance, circumstances.isWindowOpen, device, Math.max(0, place.lift)),

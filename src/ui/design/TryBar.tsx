@@ -18,8 +18,8 @@ const gapPx = (ms: number): number => 10 + 26 * Math.log2(1 + ms / 2000);
 
 /** The time of a visit that is tried, and all that can be done next. */
 export function TryBar({ tried, nameOfInvitation }: TryBarProps) {
-  const { walks, steps, last, next, go, back, anew } = tried;
-  const start = startOf(walks);
+  const { simulations, steps, last, next, go, back, anew } = tried;
+  const start = startOf(simulations);
   const now = last.circumstances.now - start;
   return (
     <Box
@@ -76,10 +76,10 @@ export function TryBar({ tried, nameOfInvitation }: TryBarProps) {
 const SCROLLS = [25, 50, 75, 100] as const;
 
 /** What was done and what came of it, along the time; it shows its end. */
-function Axis({ tried: { walks, steps, last }, nameOfInvitation }: TryBarProps) {
+function Axis({ tried: { simulations, steps, last }, nameOfInvitation }: TryBarProps) {
   const box = useRef<HTMLDivElement>(null);
-  const all = useMemo(() => axisOf(walks, steps), [walks, steps]);
-  const now = last.circumstances.now - startOf(walks);
+  const all = useMemo(() => axisOf(simulations, steps), [simulations, steps]);
+  const now = last.circumstances.now - startOf(simulations);
   // What happens in the same second stands in one column, so that no words stand on others.
   const columns = useMemo(
     () =>

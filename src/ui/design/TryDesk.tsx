@@ -3,7 +3,7 @@ import { type ReactNode, useMemo } from 'react';
 import type { Design } from '../../core/model/design';
 import type { Moment } from '../../core/model/moment';
 import { heldAt } from '../../core/rehearse/kept-visit';
-import type { Supposed } from '../../core/rehearse/suppose';
+import type { Assumptions } from '../../core/rehearse/assumptions';
 import { readSteps, startOf, writeSteps } from '../../core/rehearse/try-visit';
 import { newClientId } from '../frame/new-client-id';
 import type { ReasonContext } from '../wording/because';
@@ -27,9 +27,9 @@ interface TryDeskProps {
   readonly onStop: () => void;
   readonly design: Design;
   readonly rehearsed: Rehearsed;
-  readonly supposed: Supposed;
+  readonly assumptions: Assumptions;
   /** To the circumstances a kept visit has. */
-  readonly onSuppose: (supposed: Supposed) => void;
+  readonly onSuppose: (assumptions: Assumptions) => void;
 }
 
 /** A visit that is tried, instead of inspector and path: the same stage, its time, and what is due. */
@@ -43,20 +43,20 @@ export function TryDesk({
   onStop,
   design,
   rehearsed,
-  supposed,
+  assumptions,
   onSuppose,
 }: TryDeskProps) {
   const { state, widget } = rehearsed;
   const kept = useKept(design);
-  const walked = useMemo(
+  const visited = useMemo(
     () => new Set(tried.last.seen.flatMap((one) => (one.kind === 'moment' ? [one.moment] : []))),
     [tried.last],
   );
   // Kept, it has a time and people of its own: it comes to the same whenever it is run.
   const fixed = {
-    ...supposed,
-    at: supposed.at ?? startOf(tried.walks),
-    who: supposed.who ?? (state === 'closed' ? 'nobody' : state),
+    ...assumptions,
+    at: assumptions.at ?? startOf(tried.simulations),
+    who: assumptions.who ?? (state === 'closed' ? 'nobody' : state),
   };
   const panel = (
     <TryPanel tried={tried} context={context} onStop={onStop}>
@@ -69,7 +69,7 @@ export function TryDesk({
           kept.keep({
             id: newClientId(),
             name,
-            supposed: fixed,
+            assumptions: fixed,
             held: heldAt(rehearsed.site.pointer.overrides, fixed.at),
             steps: writeSteps(tried.steps),
             expects,
@@ -80,7 +80,7 @@ export function TryDesk({
         all={kept.all}
         nameOf={context.invitationName}
         onTry={({ visit }) => {
-          onSuppose(visit.supposed);
+          onSuppose(visit.assumptions);
           tried.set(readSteps(visit.steps));
         }}
         onRemove={kept.remove}
@@ -91,7 +91,7 @@ export function TryDesk({
   if (isPhone)
     return (
       <>
-        <LowPath here={here} walked={walked} />
+        <LowPath here={here} visited={visited} />
         {because}
         <Box sx={{ height: 534, display: 'flex' }}>{stage}</Box>
         {bar}
@@ -113,7 +113,7 @@ export function TryDesk({
       </Box>
       {bar}
       {because}
-      <LowPath here={here} walked={walked} />
+      <LowPath here={here} visited={visited} />
     </>
   );
 }

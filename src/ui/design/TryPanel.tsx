@@ -5,7 +5,7 @@ import { useMemo } from 'react';
 import { decide } from '../../core/decide/decide';
 import type { Verdict } from '../../core/decide/explain';
 import { launcherHere } from '../../core/rehearse/launcher-here';
-import { standingsOf, startOf } from '../../core/rehearse/try-visit';
+import { statusesOf, startOf } from '../../core/rehearse/try-visit';
 import { type ReasonContext, verdictWords } from '../wording/because';
 import { MOMENT_WORDS } from '../wording/moments';
 import { pageWords } from '../wording/times';
@@ -21,10 +21,10 @@ interface TryPanelProps {
 }
 
 /** What is due, what stands ready, and why the rest is not, where a visit that is tried stands. */
-export function TryPanel({ tried: { walks, last, next }, context, onStop, children }: TryPanelProps) {
-  const { shown, ready, not } = useMemo(() => standingsOf(last), [last]);
+export function TryPanel({ tried: { simulations, last, next }, context, onStop, children }: TryPanelProps) {
+  const { shown, ready, not } = useMemo(() => statusesOf(last), [last]);
   const { moment, widget } = decide(last.site, last.circumstances);
-  const now = last.circumstances.now - startOf(walks);
+  const now = last.circumstances.now - startOf(simulations);
   return (
     <Box
       component="aside"

@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import { type ReactNode, memo, useMemo, useRef } from 'react';
-import type { DrawnMoment, Standpoint } from '../../core/rehearse/stand-at';
+import type { DrawnMoment, PreviewState } from '../../core/rehearse/preview-at';
 import type { TransitionId } from '../../core/model/transition';
 import { MOMENT_WORDS } from '../wording/moments';
 import { DeadEnd } from './DeadEnd';
@@ -257,7 +257,7 @@ function WholeMomentCard({
   if (place === undefined) return null;
   const { picture } = measures;
   const { name } = MOMENT_WORDS[momentCard.moment];
-  const isWalked = momentCard.nearness === 'here' || momentCard.nearness === 'on-the-way';
+  const isWalked = momentCard.reachability === 'here' || momentCard.reachability === 'on-the-way';
   return (
     <Box
       component="li"
@@ -300,7 +300,7 @@ function WholeMomentCard({
           }}
         >
           <Thumbnail
-            standpoint={momentCard.standpoint}
+            previewState={momentCard.previewState}
             isDim={momentCard.outOfReach !== null}
             scale={picture.width / 360}
           />
@@ -346,15 +346,15 @@ function WholeMomentCard({
 
 /** The runtime at 112×156: live, and decorative. It is painted anew only where what it shows has changed. */
 const Thumbnail = memo(function Thumbnail({
-  standpoint,
+  previewState,
   isDim,
   scale,
 }: {
-  standpoint: Standpoint;
+  previewState: PreviewState;
   isDim: boolean;
   scale: number;
 }) {
-  const { site, circumstances, entries } = standpoint;
+  const { site, circumstances, entries } = previewState;
   const feed = useMemo(
     () => ({
       site,

@@ -60,9 +60,9 @@ describe('draftSaver', () => {
     const server = madeServer();
     const saver = saverFor(server);
     for (const value of ['#111111', '#222222', '#333333']) saver.change([brand(value)], 'brand colour');
-    expect([brandOf(saver), saver.state().standing]).toEqual(['#333333', 'saving']);
+    expect([brandOf(saver), saver.state().status]).toEqual(['#333333', 'saving']);
     await vi.advanceTimersByTimeAsync(400);
-    expect([server.view().revision, saver.state().standing]).toEqual([2, 'saved']);
+    expect([server.view().revision, saver.state().status]).toEqual([2, 'saved']);
   });
 
   it('takes over what the server did to the draft by itself, but never over something typed here', async () => {
@@ -85,13 +85,10 @@ describe('draftSaver', () => {
     server.fates.push('away', 'away');
     saver.change([brand('#111111')], 'brand colour');
     await vi.advanceTimersByTimeAsync(400);
-    expect(saver.state()).toMatchObject({ standing: 'not-saved', why: 'The server does not answer.' });
+    expect(saver.state()).toMatchObject({ status: 'not-saved', why: 'The server does not answer.' });
     expect([brandOf(saver), saver.isPending()]).toEqual(['#111111', true]);
     await vi.advanceTimersByTimeAsync(5000);
-    expect([saver.state().standing, server.view().design.widgets[0]?.look.brand]).toEqual([
-      'saved',
-      '#111111',
-    ]);
+    expect([saver.state().status, server.view().design.widgets[0]?.look.brand]).toEqual(['saved', '#111111']);
   });
 
   it('puts its change on top of what somebody else did meanwhile', async () => {
@@ -133,7 +130,7 @@ describe('draftSaver', () => {
       texts: { en: { greeting: 'Good evening' } },
       look: { brand: '#111111' },
     });
-    expect(saver.state().standing).toBe('saved');
+    expect(saver.state().status).toBe('saved');
     saver.choose('mine');
     await vi.advanceTimersByTimeAsync(1000);
     expect(server.view().design.widgets[0]?.texts).toEqual({ en: { greeting: 'Hello', status: 'In' } });
@@ -164,7 +161,7 @@ describe('draftSaver', () => {
     server.fates.push('refused');
     saver.change([brand('#111111')], 'brand colour');
     await vi.advanceTimersByTimeAsync(1000);
-    expect([refused.mock.calls, brandOf(saver), saver.state().standing]).toEqual([
+    expect([refused.mock.calls, brandOf(saver), saver.state().status]).toEqual([
       [['Choose another colour.']],
       before,
       'saved',
@@ -189,7 +186,7 @@ describe('draftSaver', () => {
           const wanted = saver.state().design;
           await vi.advanceTimersByTimeAsync(120_000);
           expect(server.view().design).toEqual(wanted);
-          expect([saver.state().standing, saver.isPending(), server.view().revision]).toEqual([
+          expect([saver.state().status, saver.isPending(), server.view().revision]).toEqual([
             'saved',
             false,
             1 + pauses.length,

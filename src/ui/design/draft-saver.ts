@@ -9,7 +9,7 @@ import { PortError, type SaveOutcome, type SitePort } from '../frame/port';
 export interface DraftState {
   readonly design: Design;
   readonly revision: number;
-  readonly standing: 'saved' | 'saving' | 'not-saved';
+  readonly status: 'saved' | 'saving' | 'not-saved';
   /** Why it is not saved, in a sentence. */
   readonly why: string | null;
   readonly undoLabel: string | null;
@@ -169,7 +169,7 @@ export function draftSaver(
     state: () => ({
       design,
       revision: server.revision,
-      standing: why !== null ? 'not-saved' : waiting().length > 0 ? 'saving' : 'saved',
+      status: why !== null ? 'not-saved' : waiting().length > 0 ? 'saving' : 'saved',
       why,
       undoLabel: waiting().at(-1)?.label ?? server.undoLabel,
       redoLabel: waiting().length > 0 ? null : server.redoLabel,
@@ -225,7 +225,7 @@ export function versionSaver(
     state: () => ({
       design,
       revision: 0,
-      standing: 'saved',
+      status: 'saved',
       why: null,
       undoLabel: null,
       redoLabel: null,

@@ -65,10 +65,10 @@ describe('the path', () => {
 
 describe('a device in the hand', () => {
   it('stands on the widget’s side at its own width; near at true size, with the end where the widget is', () => {
-    const near = stageView({ width: 944, height: 520 }, 'lower-right', 'near', true, 'phone');
-    expect(near).toMatchObject({ pageWidth: 390, scale: 1, left: 506 });
+    const reachability = stageView({ width: 944, height: 520 }, 'lower-right', 'near', true, 'phone');
+    expect(reachability).toMatchObject({ pageWidth: 390, scale: 1, left: 506 });
     expect(stageView({ width: 944, height: 520 }, 'lower-left', 'near', true, 'phone').left).toBe(48);
-    expect(near.top + near.pageHeight).toBe(520);
+    expect(reachability.top + reachability.pageHeight).toBe(520);
     const whole = stageView({ width: 944, height: 520 }, 'lower-right', 'whole', true, 'tablet');
     expect(whole.pageHeight * whole.scale + AWNING_PX).toBeLessThanOrEqual(520.001);
   });

@@ -4,10 +4,10 @@ import type { DrawnTransition } from './transitions';
 
 /** What a moment card is called for a screen reader: all that is drawn on it, and where its transitions lead. */
 export function momentCardName(
-  { moment, nearness, words, outOfReach, deadEnd, cases }: MomentCard,
+  { moment, reachability, words, outOfReach, deadEnd, cases }: MomentCard,
   transitions: readonly DrawnTransition[],
 ): string {
-  const isWalked = nearness === 'here' || nearness === 'on-the-way';
+  const isWalked = reachability === 'here' || reachability === 'on-the-way';
   return [
     MOMENT_WORDS[moment].name,
     isWalked ? 'this visitor gets here by themselves' : '',

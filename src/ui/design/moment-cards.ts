@@ -1,24 +1,29 @@
 import { decided } from '../../core/rehearse/decided';
 import type { Circumstances } from '../../core/model/circumstances';
 import type { Widget } from '../../core/model/design';
-import type { Near } from '../../core/rehearse/near';
-import type { Nearness } from '../../core/rehearse/reach';
-import { DRAWN_MOMENTS, type DrawnMoment, type Standpoint, standAt } from '../../core/rehearse/stand-at';
+import type { ReachabilityResult } from '../../core/rehearse/reachability-of';
+import type { Reachability } from '../../core/rehearse/find-reachability';
+import {
+  DRAWN_MOMENTS,
+  type DrawnMoment,
+  type PreviewState,
+  previewAt,
+} from '../../core/rehearse/preview-at';
 import type { PublishedSite } from '../../core/wire/published-site';
 import { type CaseOfText, FIRST_TEXT, casesOf } from '../../core/words/cases';
-import { hearerOf } from '../../core/words/hearer';
-import { say } from '../../core/words/say';
+import { readerOf } from '../../core/words/reader';
+import { formatText } from '../../core/words/format-text';
 import { caseWords } from '../wording/cases';
-import { againstWords } from '../wording/reach';
+import { againstWords } from '../wording/reachability';
 
 export interface MomentCard {
   readonly moment: DrawnMoment;
-  readonly standpoint: Standpoint;
+  readonly previewState: PreviewState;
   readonly words: string;
   /** For whom its first text is said differently, in words; empty: for nobody. */
   readonly cases: readonly string[];
   readonly dir: 'ltr' | 'rtl';
-  readonly nearness: Nearness;
+  readonly reachability: Reachability;
   /** Why it cannot be reached in these circumstances; null: it can. */
   readonly outOfReach: string | null;
   /** Why a visitor does not get on from here, as far as the findings tell; null: they do. */
@@ -33,12 +38,17 @@ export function momentCardsOf(
   site: PublishedSite,
   widget: Widget,
   base: Circumstances,
-  near: Near | null,
+  reachability: ReachabilityResult | null,
   nameOfTeam: (id: string) => string,
 ): MomentCard[] {
   const { widget: shown, state } = decided(site, base);
   const known =
-    near !== null && near.base === base && near.shown === shown && near.state === state ? near : null;
+    reachability !== null &&
+    reachability.base === base &&
+    reachability.shown === shown &&
+    reachability.state === state
+      ? reachability
+      : null;
   const ground = {
     isShown: shown !== null,
     state,
@@ -46,17 +56,17 @@ export function momentCardsOf(
     why: null,
   };
   return DRAWN_MOMENTS.map((moment): MomentCard => {
-    const standpoint = standAt(site, base, moment, known?.invitation ?? null);
-    const nearness =
-      known === null ? guessed(moment, standpoint, ground) : (known.moments[moment] ?? 'never');
+    const previewState = previewAt(site, base, moment, known?.invitation ?? null);
+    const reachability =
+      known === null ? guessed(moment, previewState, ground) : (known.moments[moment] ?? 'never');
     return {
       moment,
-      standpoint,
-      words: firstWords(standpoint, widget, moment),
+      previewState,
+      words: firstWords(previewState, widget, moment),
       cases: casesAt(widget, moment).map(({ when }) => caseWords(when, nameOfTeam)),
       dir: site.design.dir,
-      nearness,
-      outOfReach: nearness === 'never' ? againstWords(moment, ground) : null,
+      reachability,
+      outOfReach: reachability === 'never' ? againstWords(moment, ground) : null,
       deadEnd: null,
     };
   });
@@ -68,15 +78,15 @@ function casesAt(widget: Widget, moment: DrawnMoment): readonly CaseOfText[] {
 
 function guessed(
   moment: DrawnMoment,
-  { needs, circumstances }: Standpoint,
+  { needs, circumstances }: PreviewState,
   { isShown }: { readonly isShown: boolean },
-): Nearness {
+): Reachability {
   if (!isShown || needs !== null) return 'never';
   if (moment === 'passing-by') return 'here';
   return moment === 'invited' && circumstances.invited === null ? 'never' : 'possible';
 }
 
-function firstWords({ site, circumstances }: Standpoint, widget: Widget, moment: DrawnMoment): string {
+function firstWords({ site, circumstances }: PreviewState, widget: Widget, moment: DrawnMoment): string {
   const decision = decided(site, circumstances);
   const { invited } = circumstances;
   const key =
@@ -85,9 +95,9 @@ function firstWords({ site, circumstances }: Standpoint, widget: Widget, moment:
   const words = key === null ? undefined : live?.words[key];
   if (live === undefined || words === undefined) return '';
   const line = decision.lines.find((one) => one.key === key);
-  const hearer = hearerOf(
+  const hearer = readerOf(
     { site, widget: live, decision, circumstances },
     -new Date(circumstances.now).getTimezoneOffset(),
   );
-  return say(words, { siteName: site.design.siteName, ...line?.values }, hearer);
+  return formatText(words, { siteName: site.design.siteName, ...line?.values }, hearer);
 }

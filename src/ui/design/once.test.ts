@@ -3,8 +3,8 @@ import { all, condition, invitations } from '../../../tests/made/invitations';
 import { DESK, EVENING, madeDesign, madeSite } from '../../../tests/made/site';
 import { decide } from '../../core/decide/decide';
 import { decided } from '../../core/rehearse/decided';
-import { DRAWN_MOMENTS } from '../../core/rehearse/stand-at';
-import { supposedVisitor } from '../../core/rehearse/suppose';
+import { DRAWN_MOMENTS } from '../../core/rehearse/preview-at';
+import { assumedVisitor } from '../../core/rehearse/assumptions';
 import type { Circumstances } from '../../core/model/circumstances';
 import type { PublishedSite } from '../../core/wire/published-site';
 import { momentCardsOf } from './moment-cards';
@@ -17,7 +17,7 @@ vi.mock('../../core/decide/decide', async (original) => {
 const design = madeDesign(invitations({ when: all(condition({ kind: 'on-page', seconds: 40 })) }));
 const [widget] = design.widgets;
 if (widget === undefined) throw new Error('Expected a widget.');
-const base = supposedVisitor(
+const base = assumedVisitor(
   { page: '/tonight', at: EVENING, visit: 'first', device: 'desktop', locale: 'en', who: null, asks: null },
   EVENING,
 );
@@ -26,10 +26,10 @@ describe('one change of the draft', () => {
   beforeEach(() => void vi.mocked(decide).mockClear());
 
   /** As the screen does it: the base, the moment cards, and each tile's own question. */
-  const draw = (site: PublishedSite, near: Parameters<typeof momentCardsOf>[3] = null) => {
+  const draw = (site: PublishedSite, reachability: Parameters<typeof momentCardsOf>[3] = null) => {
     decided(site, base);
-    const momentCards = momentCardsOf(site, widget, base, near, String);
-    for (const { standpoint } of momentCards) decided(standpoint.site, standpoint.circumstances);
+    const momentCards = momentCardsOf(site, widget, base, reachability, String);
+    for (const { previewState } of momentCards) decided(previewState.site, previewState.circumstances);
     return momentCards;
   };
 
@@ -46,11 +46,17 @@ describe('one change of the draft', () => {
     const site = madeSite({ design, teams: { [DESK]: 'in' } });
     const first = draw(site);
     vi.mocked(decide).mockClear();
-    const near = { moments: {}, invitation: 'another', base, shown: 'everywhere', state: 'in' } as const;
-    const second = draw(site, near);
+    const reachability = {
+      moments: {},
+      invitation: 'another',
+      base,
+      shown: 'everywhere',
+      state: 'in',
+    } as const;
+    const second = draw(site, reachability);
     expect(vi.mocked(decide)).toHaveBeenCalledTimes(1);
     const same = second
-      .filter(({ standpoint }, index) => standpoint === first[index]?.standpoint)
+      .filter(({ previewState }, index) => previewState === first[index]?.previewState)
       .map(({ moment }) => moment);
     expect(same).toEqual(DRAWN_MOMENTS.filter((moment) => moment !== 'invited'));
   });

@@ -1,13 +1,13 @@
 import { decided } from '../../core/rehearse/decided';
 import type { Design, Widget } from '../../core/model/design';
 import { answererOf } from '../../core/rehearse/samples';
-import type { DrawnMoment, Standpoint } from '../../core/rehearse/stand-at';
+import type { DrawnMoment, PreviewState } from '../../core/rehearse/preview-at';
 import { alsoSaidAt } from '../../core/words/also-said';
 import { FIRST_TEXT } from '../../core/words/cases';
 import { type TextKey, TEXT_KEYS, entryOf } from '../../core/words/catalogue';
 import { compileText } from '../../core/words/compile';
-import { hearerOf } from '../../core/words/hearer';
-import { say } from '../../core/words/say';
+import { readerOf } from '../../core/words/reader';
+import { formatText } from '../../core/words/format-text';
 import {
   type WordingFault,
   type WordingKey,
@@ -25,7 +25,7 @@ interface StageTextsOptions {
   readonly design: Design;
   readonly widget: Widget;
   readonly locale: string;
-  readonly standpoint: Standpoint;
+  readonly previewState: PreviewState;
   readonly dir: 'ltr' | 'rtl';
   readonly edits: DesignEdits;
   nameOfTeam(id: string): string;
@@ -41,14 +41,14 @@ export interface MomentTexts extends StageText {
 /** The texts of the stage: which words stand there in these circumstances, and how to change them. */
 export function stageTexts(
   moment: DrawnMoment,
-  { design, widget, locale, standpoint, dir, edits, nameOfTeam }: StageTextsOptions,
+  { design, widget, locale, previewState, dir, edits, nameOfTeam }: StageTextsOptions,
 ): MomentTexts {
-  const decision = decided(standpoint.site, standpoint.circumstances);
-  const { site, circumstances } = standpoint;
+  const decision = decided(previewState.site, previewState.circumstances);
+  const { site, circumstances } = previewState;
   const live =
     site.design.widgets.find(({ key }) => key === (decision.widget ?? widget.key)) ?? site.design.widgets[0];
   if (live === undefined) throw new Error('Expected a design with a widget.');
-  const hearer = hearerOf(
+  const hearer = readerOf(
     { site, widget: live, decision, circumstances },
     -new Date(circumstances.now).getTimezoneOffset(),
   );
@@ -66,9 +66,11 @@ export function stageTexts(
       closingTime: circumstances.now,
       openingTime: circumstances.now,
     };
-    return compiled.ok ? say(compiled.value, { ...values, ...valuesOf(key) }, { ...hearer, locale }) : text;
+    return compiled.ok
+      ? formatText(compiled.value, { ...values, ...valuesOf(key) }, { ...hearer, locale })
+      : text;
   };
-  const standing = decision.lines.flatMap(({ key }) => (isTextKey(key) ? [key] : []));
+  const decidedKeys = decision.lines.flatMap(({ key }) => (isTextKey(key) ? [key] : []));
   const first = moment === 'invited' ? [] : [FIRST_TEXT[moment]];
   return {
     dir,
@@ -83,9 +85,9 @@ export function stageTexts(
     },
     change: (key, text) => edits.setText(locale, key, text),
     restoreDefaults: (key) => edits.restoreDefaults(locale, key),
-    cased: moment === 'invited' ? [] : [...new Set([...first, ...standing])],
+    cased: moment === 'invited' ? [] : [...new Set([...first, ...decidedKeys])],
     alsoSaid: alsoSaidAt(moment, widget)
-      .filter((key) => key === 'launcher.name' || !standing.includes(key))
+      .filter((key) => key === 'launcher.name' || !decidedKeys.includes(key))
       .map((key) => ({
         key,
         name: wordingName(widget, wordingAt(key), nameOfTeam),

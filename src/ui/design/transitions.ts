@@ -62,7 +62,7 @@ export function isVisitedTransition(
 ): boolean {
   const isWalked = (moment: Moment): boolean =>
     momentCards.some(
-      (one) => one.moment === moment && (one.nearness === 'here' || one.nearness === 'on-the-way'),
+      (one) => one.moment === moment && (one.reachability === 'here' || one.reachability === 'on-the-way'),
     );
   return TRANSITIONS_BY_TIME.includes(id) && isWalked(from) && isWalked(to);
 }

@@ -4,7 +4,7 @@ import { useSearchParams } from 'next/navigation';
 import { useCallback, useMemo, useState } from 'react';
 import type { Sight } from '../../core/look/deficiency';
 import type { TransitionId } from '../../core/model/transition';
-import { DRAWN_MOMENTS, type DrawnMoment } from '../../core/rehearse/stand-at';
+import { DRAWN_MOMENTS, type DrawnMoment } from '../../core/rehearse/preview-at';
 import type { TextKey } from '../../core/words/catalogue';
 import type { Side } from './Inspector';
 import { LOOK_PARTS, type LookPart } from '../look/look-parts';
@@ -12,7 +12,7 @@ import type { BackdropKind } from './use-page-pictures';
 import type { SaidKey } from './StageTexts';
 
 /** What is chosen on the path, and how the screen is set up around it. */
-export interface Chosen {
+export interface ChosenPart {
   /** Null: the first moment card that this visitor can reach. */
   readonly moment: DrawnMoment | null;
   readonly aside: 'availability' | TransitionId | null;
@@ -39,17 +39,17 @@ export interface Chosen {
   readonly cased: TextKey | null;
 }
 
-export interface ChosenActs {
+export interface ChosenActions {
   choose(moment: DrawnMoment): void;
   chooseAside(aside: 'availability' | TransitionId): void;
-  set(part: Partial<Chosen>): void;
+  set(part: Partial<ChosenPart>): void;
 }
 
 /** Begins with what the page's address names: `moment` (a moment card or `availability`), `side`, `look` (a part of it), `path=whole`. */
-export function useChosen(): readonly [Chosen, ChosenActs] {
+export function useChosen(): readonly [ChosenPart, ChosenActions] {
   const params = useSearchParams();
   const look = LOOK_PARTS.find((one) => one === params.get('look'));
-  const [chosen, setChosen] = useState<Chosen>(() => ({
+  const [chosen, setChosen] = useState<ChosenPart>(() => ({
     moment: DRAWN_MOMENTS.find((one) => one === params.get('moment')) ?? null,
     aside: params.get('moment') === 'availability' ? 'availability' : null,
     side: params.get('side') === 'everywhere' || look !== undefined ? 'everywhere' : 'here',
@@ -65,9 +65,9 @@ export function useChosen(): readonly [Chosen, ChosenActs] {
     editing: null,
     cased: null,
   }));
-  const set = useCallback((part: Partial<Chosen>) => setChosen((before) => ({ ...before, ...part })), []);
+  const set = useCallback((part: Partial<ChosenPart>) => setChosen((before) => ({ ...before, ...part })), []);
   const acts = useMemo(
-    (): ChosenActs => ({
+    (): ChosenActions => ({
       set,
       choose: (moment) =>
         setChosen((before) => ({

@@ -8,14 +8,14 @@ import { useSite } from '../frame/SiteContext';
 import { draftSite } from './draft-site';
 
 /** A kept visit, and what it comes to with the draft as it stands. */
-export interface Checked {
+export interface CheckedVisit {
   readonly visit: KeptVisit;
   /** Null: the draft cannot be drawn in its language. */
   readonly result: CheckResult | null;
 }
 
 export interface Kept {
-  readonly all: readonly Checked[];
+  readonly all: readonly CheckedVisit[];
   keep(visit: KeptVisit): Promise<void>;
   remove(id: string): Promise<void>;
 }
@@ -33,9 +33,9 @@ export function useKept(design: Design): Kept {
   const [teams, facts] = [overview?.teams ?? NO_TEAMS, overview?.facts ?? null];
   const all = useMemo(
     () =>
-      visits.map((visit): Checked => {
+      visits.map((visit): CheckedVisit => {
         // Overrides are of this hour, and a kept visit has a time of its own.
-        const made = draftSite(late, visit.supposed.locale, { teams, facts, overrides: {} });
+        const made = draftSite(late, visit.assumptions.locale, { teams, facts, overrides: {} });
         return { visit, result: made.ok ? checkVisit(made.value, visit) : null };
       }),
     [visits, late, teams, facts],

@@ -16,7 +16,7 @@ export type Backdrop =
   | { readonly kind: 'site'; readonly address: string };
 export type BackdropKind = Backdrop['kind'];
 
-export interface PagePictureActs {
+export interface PagePictureActions {
   readonly device: PageDevice;
   readonly known: PagePictures;
   addressOf(picture: PagePicture): string;
@@ -33,7 +33,7 @@ const DRAWN: Backdrop = { kind: 'drawn' };
 export function usePagePictures(
   asked: BackdropKind | null,
   { device: seenOn, page }: { readonly device: Visitor['device']; readonly page: string },
-): readonly [Backdrop, PagePictureActs] {
+): readonly [Backdrop, PagePictureActions] {
   const { port, notice, siteKey, tellPictures } = useSite();
   const [known, setKnownHere] = useState<PagePictures>(NOTHING);
   const setKnown = useCallback(
@@ -66,7 +66,7 @@ export function usePagePictures(
     [notice],
   );
   const acts = useMemo(
-    (): PagePictureActs => ({
+    (): PagePictureActions => ({
       device,
       known,
       addressOf,

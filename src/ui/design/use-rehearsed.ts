@@ -11,24 +11,24 @@ import type { Design, Widget } from '../../core/model/design';
 import type { WidgetState } from '../../core/model/moment';
 import {
   type Situation,
-  type Supposed,
+  type Assumptions,
   situationsOf,
-  supposedSite,
-  supposedVisitor,
-} from '../../core/rehearse/suppose';
+  assumedSite,
+  assumedVisitor,
+} from '../../core/rehearse/assumptions';
 import type { Overview } from '../../core/wire/desk';
 import type { PublishedSite } from '../../core/wire/published-site';
 import { findingSentence } from '../wording/findings';
 import { untilWords } from '../wording/times';
 import { teamName } from '../wording/states';
 import { draftSite } from './draft-site';
-import type { Near } from '../../core/rehearse/near';
+import type { ReachabilityResult } from '../../core/rehearse/reachability-of';
 import { type MomentCard, momentCardsOf } from './moment-cards';
-import { useNear } from './use-near';
+import { useReachability } from './use-reachability';
 import { useSame } from './use-same';
 import { type DrawnTransition, transitionsOf } from './transitions';
 
-/** A draft as it is for one visitor in the supposed circumstances: all that stage, path and Because draw. */
+/** A draft as it is for one visitor in the assumed circumstances: all that stage, path and Because draw. */
 export interface Rehearsed {
   readonly site: PublishedSite;
   /** The same with people as they are. */
@@ -40,7 +40,7 @@ export interface Rehearsed {
   /** The key of the widget that shows; null: none does. */
   readonly shown: string | null;
   readonly state: WidgetState;
-  readonly near: Near | null;
+  readonly reachability: ReachabilityResult | null;
   /** How near each moment card is holds for these circumstances, and moves no more. */
   readonly isSought: boolean;
   readonly momentCards: readonly MomentCard[];
@@ -49,18 +49,21 @@ export interface Rehearsed {
   nameOfTeam(id: string): string;
 }
 
-/** Draws a draft for the supposed circumstances; else what is wrong with it, in words. */
+/** Draws a draft for the assumed circumstances; else what is wrong with it, in words. */
 export function useRehearsed(
   design: Design,
-  supposed: Supposed,
+  assumptions: Assumptions,
   overview: Overview,
   findings: readonly Finding[],
 ): Rehearsed | string {
-  const { page, locale } = supposed;
+  const { page, locale } = assumptions;
   const made = useMemo(() => draftSite(design, locale, overview), [design, locale, overview]);
   const asItIs = made.ok ? made.value : null;
-  const site = useMemo(() => (asItIs === null ? null : supposedSite(asItIs, supposed)), [asItIs, supposed]);
-  const base = useMemo(() => supposedVisitor(supposed, overview.now), [supposed, overview.now]);
+  const site = useMemo(
+    () => (asItIs === null ? null : assumedSite(asItIs, assumptions)),
+    [asItIs, assumptions],
+  );
+  const base = useMemo(() => assumedVisitor(assumptions, overview.now), [assumptions, overview.now]);
   const decision = useMemo(() => (site === null ? null : decided(site, base)), [site, base]);
   const shown = decision?.widget ?? null;
   const place = Math.max(
@@ -73,10 +76,13 @@ export function useRehearsed(
     [overview.teams],
   );
   // The search may follow a little later; what stands on the moment cards may not.
-  const { near, isOver: isSought } = useNear(site, base);
+  const { reachability, isOver: isSought } = useReachability(site, base);
   const whole = useMemo(
-    () => (site !== null && widget !== undefined ? momentCardsOf(site, widget, base, near, nameOfTeam) : []),
-    [site, widget, base, near, nameOfTeam],
+    () =>
+      site !== null && widget !== undefined
+        ? momentCardsOf(site, widget, base, reachability, nameOfTeam)
+        : [],
+    [site, widget, base, reachability, nameOfTeam],
   );
   const momentCards = useMemo(() => withDeadEnds(whole, findings, widget), [whole, findings, widget]);
   const calendarId = widget?.calendarId ?? null;
@@ -93,7 +99,7 @@ export function useRehearsed(
     [asItIs, calendarId, page, design.defaultLocale, design.locales, overview.now],
   );
   const situations = useSame(found);
-  const invitation = near?.invitation ?? null;
+  const invitation = reachability?.invitation ?? null;
   const later = useCallback(
     (transition: TransitionId): string | null | undefined => {
       if (site === null || widget === undefined) return undefined;
@@ -121,7 +127,7 @@ export function useRehearsed(
     place,
     shown,
     state: decision.state,
-    near,
+    reachability,
     isSought,
     momentCards,
     transitions,

@@ -4,9 +4,9 @@ import { useCallback, useEffect, useMemo, useState } from 'react';
 import {
   type KeptSituation,
   type Situation,
-  type Supposed,
-  isSameSupposed,
-} from '../../core/rehearse/suppose';
+  type Assumptions,
+  isSameAssumptions,
+} from '../../core/rehearse/assumptions';
 import { useSite } from '../frame/SiteContext';
 import { newClientId } from '../frame/new-client-id';
 import { SITUATION_WORDS } from '../wording/situations';
@@ -14,14 +14,14 @@ import { SITUATION_WORDS } from '../wording/situations';
 /** A situation as it is flipped through: worked out, or kept. */
 export interface NamedSituation {
   readonly name: string;
-  readonly supposed: Supposed;
+  readonly assumptions: Assumptions;
   /** Null: worked out. */
   readonly keptId: string | null;
 }
 
 export interface Situations {
   readonly all: readonly NamedSituation[];
-  /** Which of them is supposed; -1: none. */
+  /** Which of them is assumed; -1: none. */
   readonly at: number;
   keep(name: string): Promise<void>;
   remove(id: string): Promise<void>;
@@ -32,8 +32,8 @@ export interface Situations {
 /** The situations of the site, those that are worked out first, then one's own. */
 export function useSituations(
   computed: readonly Situation[],
-  supposed: Supposed,
-  suppose: (supposed: Supposed) => void,
+  assumptions: Assumptions,
+  assume: (assumptions: Assumptions) => void,
 ): Situations {
   const { port, notice } = useSite();
   const [kept, setKept] = useState<readonly KeptSituation[]>([]);
@@ -42,23 +42,30 @@ export function useSituations(
   }, [port, notice]);
   const all = useMemo(
     (): NamedSituation[] => [
-      ...computed.map((one) => ({ name: SITUATION_WORDS[one.code], supposed: one.supposed, keptId: null })),
-      ...kept.map((one) => ({ name: one.name, supposed: one.supposed, keptId: one.id })),
+      ...computed.map((one) => ({
+        name: SITUATION_WORDS[one.code],
+        assumptions: one.assumptions,
+        keptId: null,
+      })),
+      ...kept.map((one) => ({ name: one.name, assumptions: one.assumptions, keptId: one.id })),
     ],
     [computed, kept],
   );
-  const at = useMemo(() => all.findIndex((one) => isSameSupposed(one.supposed, supposed)), [all, supposed]);
+  const at = useMemo(
+    () => all.findIndex((one) => isSameAssumptions(one.assumptions, assumptions)),
+    [all, assumptions],
+  );
   const flip = useCallback(
     (by: number): void => {
       const from = at < 0 && by < 0 ? all.length : at;
       const next = all[(from + by + all.length) % all.length];
-      if (next !== undefined) suppose(next.supposed);
+      if (next !== undefined) assume(next.assumptions);
     },
-    [all, at, suppose],
+    [all, at, assume],
   );
   const keep = useCallback(
-    async (name: string) => setKept(await port.keepSituation({ id: newClientId(), name, supposed })),
-    [port, supposed],
+    async (name: string) => setKept(await port.keepSituation({ id: newClientId(), name, assumptions })),
+    [port, assumptions],
   );
   const remove = useCallback(
     async (id: string) => {

@@ -5,7 +5,7 @@ import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { Circumstances } from '../../core/model/circumstances';
 import { decide } from '../../core/decide/decide';
 import { launcherHere } from '../../core/rehearse/launcher-here';
-import { type Standpoint, entriesAt } from '../../core/rehearse/stand-at';
+import { type PreviewState, entriesAt } from '../../core/rehearse/preview-at';
 import {
   type NextThing,
   TRIED_STEPS_MAX,
@@ -15,15 +15,15 @@ import {
   tryVisit,
   writeSteps,
 } from '../../core/rehearse/try-visit';
-import type { Walk } from '../../core/rehearse/walk';
+import type { VisitSimulation } from '../../core/rehearse/visit-simulation';
 import type { PublishedSite } from '../../core/wire/published-site';
 
 /** A visit that is being tried: its steps, and how it went so far. */
 export interface Tried {
   readonly steps: readonly TriedStep[];
-  readonly walks: readonly Walk[];
-  readonly last: Walk;
-  readonly standpoint: Standpoint;
+  readonly simulations: readonly VisitSimulation[];
+  readonly last: VisitSimulation;
+  readonly previewState: PreviewState;
   /** What time alone brings next; null: nothing within a day. */
   readonly next: NextThing | null;
   /** Takes a step more; nothing where there are as many as a visit may have. */
@@ -34,7 +34,7 @@ export interface Tried {
   set(steps: readonly TriedStep[]): void;
 }
 
-export interface TryActs {
+export interface TryActions {
   begin(): void;
   stop(): void;
 }
@@ -43,7 +43,7 @@ export interface TryActs {
 export function useTried(
   site: PublishedSite | null,
   base: Circumstances | null,
-): readonly [Tried | null, TryActs] {
+): readonly [Tried | null, TryActions] {
   const asked = useSearchParams().get('try');
   const [steps, setSteps] = useState<readonly TriedStep[] | null>(() =>
     asked === null ? null : readSteps(asked),
@@ -56,7 +56,7 @@ export function useTried(
     const next = params.toString();
     if (next !== before) history.replaceState(null, '', next === '' ? location.pathname : `?${next}`);
   }, [steps]);
-  const walks = useMemo(
+  const simulations = useMemo(
     () => (steps === null || site === null || base === null ? null : tryVisit(site, base, steps)),
     [steps, site, base],
   );
@@ -68,17 +68,17 @@ export function useTried(
   const anew = useCallback(() => setSteps([]), []);
   const acts = useMemo(() => ({ begin: anew, stop: () => setSteps(null) }), [anew]);
   const tried = useMemo((): Tried | null => {
-    const last = walks?.at(-1);
-    if (steps === null || walks === null || last === undefined) return null;
+    const last = simulations?.at(-1);
+    if (steps === null || simulations === null || last === undefined) return null;
     const { circumstances } = last;
     const { moment } = decide(last.site, circumstances);
     const entries =
       circumstances.conversation === null ? [] : entriesAt(last.site, moment, circumstances.now);
     return {
       steps,
-      walks,
+      simulations,
       last,
-      standpoint: {
+      previewState: {
         site: last.site,
         circumstances,
         entries,
@@ -91,6 +91,6 @@ export function useTried(
       anew,
       set: setSteps,
     };
-  }, [steps, walks, go, back, anew]);
+  }, [steps, simulations, go, back, anew]);
   return [tried, acts];
 }

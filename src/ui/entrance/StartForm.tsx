@@ -19,7 +19,7 @@ import { PAGE_FONT } from '../design/StandInPage';
 import { draftSite } from '../design/draft-site';
 import { arrivingAt } from '../../core/rehearse/arriving';
 import { LANGUAGES } from '../wording/languages';
-import { standAt } from '../../core/rehearse/stand-at';
+import { previewAt } from '../../core/rehearse/preview-at';
 
 export type StartState = { readonly errors: Readonly<Record<string, string>> };
 export type StartAction = (before: StartState, form: FormData) => Promise<StartState>;
@@ -249,7 +249,7 @@ function FirstLook({ answers }: { answers: Answers }) {
     const made = draftSite({ ...design, widgets }, locale, { teams, facts: null, overrides: {} });
     if (!made.ok) return null;
     const base = arrivingAt('https://your-site.example/', 1);
-    const { site, circumstances, entries } = standAt(made.value, base, 'at-the-door');
+    const { site, circumstances, entries } = previewAt(made.value, base, 'at-the-door');
     return { site, circumstances, entries, scheme: 'day', width: 520, height: 560, font: PAGE_FONT } as const;
   }, [answers.siteName, answers.locale, answers.brand]);
   return (

@@ -1,5 +1,5 @@
 import type { Measured } from '../../core/findings/finding';
-import { SCREENS, coveringsOn, hasBars } from '../../core/look/collisions';
+import { MEASURED_SCREENS, coveringsOn, hasBars } from '../../core/look/collisions';
 import type { Design } from '../../core/model/design';
 import { arrivingAt } from '../../core/rehearse/arriving';
 import type { Overview, PagePictures } from '../../core/wire/desk';
@@ -29,7 +29,7 @@ export async function measureForFindings(
     const coverings =
       site === null
         ? []
-        : SCREENS.flatMap((screen) =>
+        : MEASURED_SCREENS.flatMap((screen) =>
             coveringsOn(screen, measureParts(site, base, widget.key, screen), known.bars),
           );
     found[widget.id] = { onPage, coverings };

@@ -1,7 +1,7 @@
-import { LAMP_OUTLINE, LAMP_PATHS, type LampMark as Mark } from '../../core/model/lamp';
+import { LAMP_OUTLINE, LAMP_PATHS, type LampSign } from '../../core/model/lamp';
 
 /** The lamp of the application: somebody is there, and nothing else anywhere. Always beside its word. */
-export function LampMark({ mark, size = 20 }: { mark: Mark; size?: number }) {
+export function LampMark({ mark, size = 20 }: { mark: LampSign; size?: number }) {
   return (
     <svg viewBox="0 0 24 24" width={size} height={size} aria-hidden data-lamp={mark} style={{ flex: 'none' }}>
       {LAMP_PATHS[mark][0] === '' ? null : <path d={LAMP_PATHS[mark][0]} fill="var(--porch-sun)" />}

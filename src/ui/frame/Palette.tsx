@@ -14,7 +14,7 @@ interface PaletteProps {
 }
 
 /** Finds every screen and setting by its name or by a trade word. */
-export function Palette({ isOpen, onClose, onGo, onSheet }: PaletteProps) {
+export function CommandPalette({ isOpen, onClose, onGo, onSheet }: PaletteProps) {
   const { siteKey, role } = useSite();
   const go = (path: string) => () => {
     onClose();

@@ -13,15 +13,15 @@ import { useSite } from './SiteContext';
 
 /** How things stand for visitors, and whether one is in. */
 export function PresenceSwitch() {
-  const { siteKey, role, overview, setWish, notice, isConnected } = useSite();
+  const { siteKey, role, overview, setPresenceChoice, notice, isConnected } = useSite();
   if (overview === null) return null;
   const state = bestOf(overview.teams.map((team) => team.state));
-  const isIn = overview.wish === 'in';
+  const isIn = overview.presenceChoice === 'in';
   const change = (): void => {
-    setWish(isIn ? 'out' : 'in').then(
+    setPresenceChoice(isIn ? 'out' : 'in').then(
       () =>
         toast(isIn ? 'You are out. Visitors see this from now.' : 'You are in. Visitors see this from now.', {
-          action: { label: 'Undo', onClick: () => void setWish(isIn ? 'in' : 'out').catch(notice) },
+          action: { label: 'Undo', onClick: () => void setPresenceChoice(isIn ? 'in' : 'out').catch(notice) },
         }),
       (error: unknown) => {
         notice(error);

@@ -28,7 +28,7 @@ export interface SiteShared extends FindingActions {
   readonly isConnected: boolean;
   readonly isSignedOut: boolean;
   reload(): Promise<void>;
-  setWish(wish: 'in' | 'out'): Promise<void>;
+  setPresenceChoice(choice: 'in' | 'out'): Promise<void>;
   /** Whatever a port call threw: a session that ended opens the sign-in; the rest is for the caller. */
   notice(error: unknown): void;
   signedInAgain(): void;
@@ -130,8 +130,8 @@ export function SiteProvider({
       tellPictures,
       dismiss,
       restoreFinding,
-      setWish: async (wish) => {
-        await port.setWish(wish);
+      setPresenceChoice: async (choice) => {
+        await port.setPresenceChoice(choice);
         await reload();
       },
       signedInAgain: () => {

@@ -6,7 +6,7 @@ import { type ReactNode, useEffect, useState } from 'react';
 import { tinykeys } from 'tinykeys';
 import { TopBar, type TopBarProps } from './TopBar';
 import { KeySheet } from './KeySheet';
-import { Palette } from './Palette';
+import { CommandPalette } from './Palette';
 import { SignInAgain, type SignInAction } from './SignInAgain';
 import { SiteProvider, type SiteShared } from './SiteContext';
 
@@ -50,7 +50,7 @@ export function SiteFrame({ children, sites, signOut, signIn, ...site }: SiteFra
           {children}
         </Box>
       </Box>
-      <Palette
+      <CommandPalette
         isOpen={isPaletteOpen}
         onClose={() => setPaletteOpen(false)}
         onGo={(path) => router.push(path)}

@@ -1,5 +1,5 @@
 import type { HeaderPicture } from '../../core/model/look';
-import type { KeptSituation } from '../../core/rehearse/suppose';
+import type { KeptSituation } from '../../core/rehearse/assumptions';
 import type { KeptVisit } from '../../core/rehearse/kept-visit';
 import type { Design } from '../../core/model/design';
 import type { TeamState } from '../../core/model/moment';
@@ -15,7 +15,7 @@ import type {
   PersonView,
   VersionsView,
 } from '../../core/wire/desk';
-import { type StreamEvent, shareStream } from './shared-stream';
+import { type DeskStreamEvent, shareStream } from './shared-stream';
 import { type DeskEvent, PortError, type SaveOutcome, type SitePort } from './port';
 
 /** The port over the application's stable addresses. */
@@ -40,7 +40,7 @@ export function httpPort(siteKey: string, personId: string): SitePort {
   };
   return {
     getOverview: () => get<Overview>('overview'),
-    setWish: async (wish) => void (await post('presence', { wish })),
+    setPresenceChoice: async (choice) => void (await post('presence', { choice })),
     getDraft: () => get<DraftView>('draft'),
     saveChange: (change) => save('draft', change),
     stepDraft: (step) => save('draft/steps', step),
@@ -111,7 +111,7 @@ function listenTo(
 ): () => void {
   const hearer = {
     connected: (isOpen: boolean) => hear({ kind: 'connection', isOpen }),
-    hear: ({ name, data }: StreamEvent) => {
+    hear: ({ name, data }: DeskStreamEvent) => {
       const told: unknown = JSON.parse(data);
       if (name === 'teams')
         hear({ kind: 'teams', teams: (told as { teams: Record<string, TeamState> }).teams });
@@ -123,7 +123,7 @@ function listenTo(
         hear({ kind: 'entry', ...(told as { conversation: DeskConversation; entry: VisitorEntry }) });
     },
   };
-  const only = async ({ name }: StreamEvent): Promise<StreamEvent | null> =>
+  const only = async ({ name }: DeskStreamEvent): Promise<DeskStreamEvent | null> =>
     name === 'ping' && (await pong()) ? { name: 'signed-out', data: '{}' } : null;
   return shareStream(address, who, STREAMED, hearer, only);
 }

@@ -4,7 +4,7 @@ import type { Patch } from '../../core/draft/patch';
 import type { Design } from '../../core/model/design';
 import type { TeamState } from '../../core/model/moment';
 import type { KeptVisit } from '../../core/rehearse/kept-visit';
-import type { KeptSituation } from '../../core/rehearse/suppose';
+import type { KeptSituation } from '../../core/rehearse/assumptions';
 import type { EpochMs } from '../../core/model/units';
 import type {
   FindingFacts,
@@ -24,7 +24,7 @@ import type { VisitorEntry } from '../../core/wire/talk';
 /** What the screens of a site need from the server. The page provides it once; tests give a fake one. */
 export interface SitePort {
   getOverview(): Promise<Overview>;
-  setWish(wish: 'in' | 'out'): Promise<void>;
+  setPresenceChoice(choice: 'in' | 'out'): Promise<void>;
   getDraft(): Promise<DraftView>;
   saveChange(change: {
     clientId: string;

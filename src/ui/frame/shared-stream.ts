@@ -1,17 +1,17 @@
 /** One event of the desk's stream as it came: its name and its data, still as text. */
-export interface StreamEvent {
+export interface DeskStreamEvent {
   readonly name: string;
   readonly data: string;
 }
 
 export interface StreamHearer {
-  hear(event: StreamEvent): void;
+  hear(event: DeskStreamEvent): void;
   connected(isOpen: boolean): void;
 }
 
 /** What tabs of one browser tell each other. */
 type Told =
-  | { readonly kind: 'event'; readonly event: StreamEvent }
+  | { readonly kind: 'event'; readonly event: DeskStreamEvent }
   /** `isAnew`: it was opened or lost just now; else how it stands, for a tab that has come. */
   | { readonly kind: 'connected'; readonly isOpen: boolean; readonly isAnew: boolean }
   | { readonly kind: 'hello' };
@@ -29,7 +29,7 @@ export function shareStream(
   who: string,
   names: readonly string[],
   hearer: StreamHearer,
-  only: (event: StreamEvent) => Promise<StreamEvent | null>,
+  only: (event: DeskStreamEvent) => Promise<DeskStreamEvent | null>,
 ): () => void {
   if (!('locks' in navigator) || !('BroadcastChannel' in globalThis))
     return keepStream(address, names, hearer, only);
@@ -41,12 +41,12 @@ export function shareStream(
   /** What this tab was told last, while another one keeps the stream. */
   let lastTold: boolean | null = null;
   /** The newest of each name that says how things stand; for tabs that come later. */
-  const standing = new Map<string, StreamEvent>();
+  const lasting = new Map<string, DeskStreamEvent>();
   channel.onmessage = ({ data: told }: MessageEvent<Told>) => {
     if (told.kind === 'hello') {
       if (stopStream === null) return;
       tell({ kind: 'connected', isOpen, isAnew: false });
-      for (const event of standing.values()) tell({ kind: 'event', event });
+      for (const event of lasting.values()) tell({ kind: 'event', event });
     } else if (stopStream === null) {
       if (told.kind === 'event') hearer.hear(told.event);
       else if (told.isAnew || told.isOpen !== lastTold) hearer.connected((lastTold = told.isOpen));
@@ -57,7 +57,7 @@ export function shareStream(
     return new Promise<void>((release) => {
       const own: StreamHearer = {
         hear: (event) => {
-          if (STANDING.has(event.name)) standing.set(event.name, event);
+          if (LASTING_EVENTS.has(event.name)) lasting.set(event.name, event);
           hearer.hear(event);
           tell({ kind: 'event', event });
         },
@@ -81,14 +81,14 @@ export function shareStream(
 }
 
 /** Events that say how things stand, whenever they were sent. */
-const STANDING: ReadonlySet<string> = new Set(['teams']);
+const LASTING_EVENTS: ReadonlySet<string> = new Set(['teams']);
 
 /** The stream of this tab's own; one that the server refused is asked for again, later and later. */
 function keepStream(
   address: string,
   names: readonly string[],
   hearer: StreamHearer,
-  only: (event: StreamEvent) => Promise<StreamEvent | null>,
+  only: (event: DeskStreamEvent) => Promise<DeskStreamEvent | null>,
 ): () => void {
   let source: EventSource | null = null;
   let timer: ReturnType<typeof setTimeout> | undefined;

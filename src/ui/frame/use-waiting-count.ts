@@ -34,6 +34,6 @@ export function useWaitingCount(): number {
   return waiting.size;
 }
 
-function isWaiting({ standing, waitingSinceMs }: DeskConversation): boolean {
-  return waitingSinceMs !== null && (standing === 'asked' || standing === 'joined');
+function isWaiting({ status, waitingSinceMs }: DeskConversation): boolean {
+  return waitingSinceMs !== null && (status === 'asked' || status === 'joined');
 }

@@ -3,10 +3,10 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { BAR_PX_MAX, type Bars } from '../../core/look/collisions';
-import type { PagePictureActs } from '../design/use-page-pictures';
+import type { PagePictureActions } from '../design/use-page-pictures';
 
 /** Bars that stay in place on the owner's page are marked here, for the device on the stage. */
-export function BarFields({ acts }: { readonly acts: PagePictureActs }) {
+export function BarFields({ acts }: { readonly acts: PagePictureActions }) {
   const { device, known, mark } = acts;
   const bars = known.bars[device];
   return (

@@ -25,7 +25,7 @@ import { ColourField } from './ColourField';
 import { Sample } from './Sample';
 import type { PageColours } from './use-page-colours';
 
-export interface ColoursProps {
+export interface ColoursPartProps {
   readonly look: Look;
   readonly scheme: Scheme;
   readonly onScheme: (scheme: Scheme) => void;
@@ -39,7 +39,7 @@ export interface ColoursProps {
 }
 
 /** Every pair of colours that meets, as it reads; what fails, with the nearest colour that does not; and each colour by hand. */
-export function Colours(props: ColoursProps) {
+export function ColoursPart(props: ColoursPartProps) {
   const { look, scheme, onScheme, sight, onSight, onLook } = props;
   const [isAll, setAll] = useState(false);
   const pairs = useMemo(() => judgePairs(withSight(judgedOf(look, scheme), sight)), [look, scheme, sight]);
@@ -169,7 +169,7 @@ function OnPageRows({
   scheme,
   page,
   onMend,
-}: ColoursProps & { readonly onMend: (mend: Mend) => void }) {
+}: ColoursPartProps & { readonly onMend: (mend: Mend) => void }) {
   const colours = paletteOf(look, scheme);
   return (
     <>
@@ -193,7 +193,7 @@ function OnPageRows({
 const WHITE = ['#ffffff'];
 
 /** A second colour of the owner's, where the look has a use for one. */
-function Second({ look, onLook }: Pick<ColoursProps, 'look' | 'onLook'>) {
+function Second({ look, onLook }: Pick<ColoursPartProps, 'look' | 'onLook'>) {
   if (look.name !== 'garden-party' && look.second === null) return null;
   const { accent } = derivedPalette({ ...look, second: null }, 'day');
   return (
@@ -225,7 +225,7 @@ function Second({ look, onLook }: Pick<ColoursProps, 'look' | 'onLook'>) {
 }
 
 /** Each colour, derived or by hand; one at a time can be set, or set back. */
-function ByHand({ look, scheme, onLook }: Pick<ColoursProps, 'look' | 'scheme' | 'onLook'>) {
+function ByHand({ look, scheme, onLook }: Pick<ColoursPartProps, 'look' | 'scheme' | 'onLook'>) {
   const [chosen, setChosen] = useState<Colour>('header');
   const colours = paletteOf(look, scheme);
   const derived = derivedPalette(look, scheme);

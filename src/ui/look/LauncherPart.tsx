@@ -23,7 +23,7 @@ interface LauncherPartProps {
 }
 
 /** The form of the launcher, its marks, where it does not show, and what of the page's own opens the window. */
-export function LauncherPart({ launcher, teams, siteAddress, shows, onLauncher }: LauncherPartProps) {
+export function LauncherFields({ launcher, teams, siteAddress, shows, onLauncher }: LauncherPartProps) {
   const { form, icon, closedIcon, hiddenOn } = launcher;
   return (
     <>

@@ -15,19 +15,19 @@ import { type Setting, type SettingId, settingValue } from '../../core/model/set
 import { STARTING_LOOKS } from '../../core/model/starting-looks';
 import type { PublishedSite } from '../../core/wire/published-site';
 import { SettingFields } from '../design/SettingFields';
-import type { PagePictureActs } from '../design/use-page-pictures';
+import type { PagePictureActions } from '../design/use-page-pictures';
 import { placeWords } from '../wording/place';
 import { FORM_WORDS, LOOK_WORDS, STYLE_WORDS } from '../wording/look';
 import { BarFields } from './BarFields';
 import { BrandField } from './BrandField';
 import { ColourField } from './ColourField';
-import { Colours } from './Colours';
+import { ColoursPart } from './Colours';
 import { Corners } from './Corners';
 import { Coverings } from './Coverings';
 import { Fold } from './Fold';
-import { LauncherPart } from './LauncherPart';
+import { LauncherFields } from './LauncherPart';
 import type { LookPart } from './look-parts';
-import { OwnCss } from './OwnCss';
+import { OwnCssField } from './OwnCss';
 import { PictureField } from './PictureField';
 import { SchemeChoice, Shape } from './Shape';
 import { StartingLooks } from './StartingLooks';
@@ -41,7 +41,7 @@ export interface LookPanelProps {
   readonly widget: Widget;
   readonly site: PublishedSite;
   readonly base: Circumstances;
-  readonly pictures: PagePictureActs;
+  readonly pictures: PagePictureActions;
   readonly scheme: Scheme;
   readonly onScheme: (scheme: Scheme) => void;
   readonly sight: Sight | null;
@@ -108,7 +108,7 @@ export function LookPanel(props: LookPanelProps) {
         <StartingLooks site={site} base={base} widget={widget} scheme={scheme} onTake={onWidget} />
       </Fold>
       <Fold title="Colours" state={hard.words} isWrong={hard.count > 0} {...fold('colours')}>
-        <Colours {...props} look={look} form={launcher.form} page={page} onLook={onLook} />
+        <ColoursPart {...props} look={look} form={launcher.form} page={page} onLook={onLook} />
       </Fold>
       <Fold title="Type and shape" state={shapeWords(look)} {...fold('shape')}>
         <SchemeChoice look={look} onLook={onLook} />
@@ -148,7 +148,7 @@ export function LookPanel(props: LookPanelProps) {
         state={`${FORM_WORDS[launcher.form].name}, ${launcher.size} px`}
         {...fold('launcher')}
       >
-        <LauncherPart
+        <LauncherFields
           launcher={launcher}
           teams={teamKeys(site, widget)}
           siteAddress={pictures.known.siteAddress}
@@ -190,7 +190,7 @@ export function LookPanel(props: LookPanelProps) {
         {settings(PLACE_SETTINGS)}
       </Fold>
       <Fold title="Your own CSS" state={cssWords(look)} {...fold('css')}>
-        <OwnCss look={look} onLook={onLook} />
+        <OwnCssField look={look} onLook={onLook} />
       </Fold>
     </>
   );

@@ -10,7 +10,7 @@ import { droppedWords } from '../wording/look';
 const SHOWN_MAX = 50;
 
 /** The owner's own CSS, for what nothing else covers; what visitors do not get of it is listed at its line. */
-export function OwnCss({
+export function OwnCssField({
   look,
   onLook,
 }: {

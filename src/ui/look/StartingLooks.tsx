@@ -8,7 +8,7 @@ import { changedBy, withStartingLook } from '../../core/look/starting-looks';
 import type { Circumstances } from '../../core/model/circumstances';
 import type { Widget } from '../../core/model/design';
 import { LOOK_NAMES, type LookName } from '../../core/model/look';
-import { standAt } from '../../core/rehearse/stand-at';
+import { previewAt } from '../../core/rehearse/preview-at';
 import type { PublishedSite } from '../../core/wire/published-site';
 import { PAGE_FONT } from '../design/StandInPage';
 import { WidgetTile } from '../design/WidgetTile';
@@ -106,7 +106,7 @@ const Picture = memo(function Picture({
       site: shown,
       circumstances,
       entries,
-    } = standAt({ ...site, design: { ...site.design, widgets } }, base, 'talking');
+    } = previewAt({ ...site, design: { ...site.design, widgets } }, base, 'talking');
     return {
       site: shown,
       circumstances,

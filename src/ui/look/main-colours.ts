@@ -2,13 +2,13 @@ import type { ColoursAsked, ColoursFound, MainColour } from '../../core/look/pro
 import { startColoursWorker } from './start-colours-worker';
 
 /** Part of a picture, as shares of its width and height, 0–1. */
-export interface Part {
+export interface ColourShare {
   readonly left: number;
   readonly top: number;
   readonly right: number;
   readonly bottom: number;
 }
-const WHOLE: Part = { left: 0, top: 0, right: 1, bottom: 1 };
+const WHOLE: ColourShare = { left: 0, top: 0, right: 1, bottom: 1 };
 /** Longer sides are read smaller: main colours do not change with size. */
 const SIDE_MAX = 160;
 const SECONDS_MAX = 10;
@@ -17,7 +17,7 @@ const SECONDS_MAX = 10;
 export async function mainColours(
   address: string,
   most: number,
-  part: Part = WHOLE,
+  part: ColourShare = WHOLE,
   signal?: AbortSignal,
 ): Promise<readonly MainColour[]> {
   const response = await fetch(address, signal === undefined ? {} : { signal });

@@ -1,11 +1,11 @@
-import type { Box, Part, Screen } from '../../core/look/collisions';
+import type { Box, CoveredPart, MeasuredScreen } from '../../core/look/collisions';
 import type { Circumstances } from '../../core/model/circumstances';
-import { type DrawnMoment, standAt } from '../../core/rehearse/stand-at';
+import { type DrawnMoment, previewAt } from '../../core/rehearse/preview-at';
 import type { PublishedSite } from '../../core/wire/published-site';
 import { mount } from '../../widget/preview';
 import { PAGE_FONT } from '../design/StandInPage';
 
-const SEEN: readonly (readonly [part: Part, moment: DrawnMoment, selector: string])[] = [
+const SEEN: readonly (readonly [part: CoveredPart, moment: DrawnMoment, selector: string])[] = [
   ['launcher', 'passing-by', '.launcher'],
   ['window', 'at-the-door', '.window'],
   ['invitation', 'invited', '.invitation'],
@@ -16,8 +16,8 @@ export function measureParts(
   site: PublishedSite,
   base: Circumstances,
   widget: string,
-  screen: Screen,
-): Partial<Record<Part, Box>> {
+  screen: MeasuredScreen,
+): Partial<Record<CoveredPart, Box>> {
   const place = document.createElement('div');
   Object.assign(place.style, {
     position: 'fixed',
@@ -35,7 +35,7 @@ export function measureParts(
           site: shown,
           circumstances,
           entries,
-        } = standAt(site, { ...base, forcedWidget: widget }, moment);
+        } = previewAt(site, { ...base, forcedWidget: widget }, moment);
         const visitor = { ...circumstances.visitor, device: screen.device };
         const tile = mount(place, {
           site: shown,

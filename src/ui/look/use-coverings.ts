@@ -1,5 +1,11 @@
 import { useEffect, useState } from 'react';
-import { type BarsByDevice, type Covering, SCREENS, coveringsOn, hasBars } from '../../core/look/collisions';
+import {
+  type BarsByDevice,
+  type Covering,
+  MEASURED_SCREENS,
+  coveringsOn,
+  hasBars,
+} from '../../core/look/collisions';
 import type { Circumstances } from '../../core/model/circumstances';
 import type { PublishedSite } from '../../core/wire/published-site';
 import { measureParts } from './measure-parts';
@@ -22,7 +28,9 @@ export function useCoverings(
     const later = setTimeout(
       () =>
         setFound(
-          SCREENS.flatMap((screen) => coveringsOn(screen, measureParts(site, base, widget, screen), bars)),
+          MEASURED_SCREENS.flatMap((screen) =>
+            coveringsOn(screen, measureParts(site, base, widget, screen), bars),
+          ),
         ),
       CALM_MS,
     );

@@ -3,7 +3,7 @@ import type { OnPage } from '../../core/look/on-page';
 import { cornerOf } from '../../core/look/place';
 import type { Widget } from '../../core/model/design';
 import type { HexColor } from '../../core/model/units';
-import { type Part, mainColours } from './main-colours';
+import { type ColourShare, mainColours } from './main-colours';
 
 /** As many main colours of the page behind something are judged. */
 const MOST = 5;
@@ -79,7 +79,7 @@ async function readParts(address: string, boxes: PageBoxes): Promise<PageColours
   const height = await heightOf(address);
   const within = (value: number, most: number): number => Math.min(1, Math.max(0, value / most));
   const read = async ([left, top, right, bottom]: Edges): Promise<readonly HexColor[]> => {
-    const part: Part = {
+    const part: ColourShare = {
       left: within(left, SCREEN.width),
       right: within(right, SCREEN.width),
       top: within(top, height),

@@ -1,10 +1,10 @@
 import Box from '@mui/material/Box';
-import type { Change } from '../../core/publishing/changes';
-import { CHANGE_GROUPS } from '../../core/publishing/told';
+import type { DesignChange } from '../../core/publishing/changes';
+import { CHANGE_GROUPS } from '../../core/publishing/describe-design';
 import { type ChangeContext, changeWords, groupWords } from '../wording/changes';
 
 interface ChangeListProps {
-  readonly changes: readonly Change[];
+  readonly changes: readonly DesignChange[];
   readonly context: ChangeContext;
   readonly maxHeight?: number | 'none';
 }

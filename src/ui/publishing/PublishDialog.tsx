@@ -7,7 +7,7 @@ import Typography from '@mui/material/Typography';
 import { type ReactNode, useState } from 'react';
 import { toast } from 'sonner';
 import type { Finding } from '../../core/findings/finding';
-import type { Change } from '../../core/publishing/changes';
+import type { DesignChange } from '../../core/publishing/changes';
 import { useSite } from '../frame/SiteContext';
 import { useAttempt } from '../frame/use-attempt';
 import { findingSentence } from '../wording/findings';
@@ -23,7 +23,7 @@ interface PublishDialogProps {
   readonly onClose: () => void;
   readonly revision: number;
   /** Null: nothing was published yet. */
-  readonly changes: readonly Change[] | null;
+  readonly changes: readonly DesignChange[] | null;
   readonly context: ChangeContext;
   readonly nextVersion: number;
   readonly findings: readonly Finding[];

@@ -1,4 +1,4 @@
-import type { Lack, Short, Verdict } from '../../core/decide/explain';
+import type { UnmetCondition, Shortfall, Verdict } from '../../core/decide/explain';
 import type { Reason } from '../../core/decide/reason';
 import type { EpochMs } from '../../core/model/units';
 import { LANGUAGES } from './languages';
@@ -28,55 +28,56 @@ export interface ReasonContext {
 /** A verdict in words: of an invitation, by its name, what it is short of and what keeps it. */
 export function verdictWords(verdict: Verdict, context: ReasonContext): ReasonWords {
   const { reason } = verdict;
-  if (reason.about === 'invitation' && verdict.standing !== 'decided')
+  if (reason.about === 'invitation' && verdict.outcome !== 'decided')
     return {
       text: invitationVerdict(verdict, context),
       link: { to: 'invitation', id: String(reason.facts['invitation']) },
     };
   const words = wordsOf(reason, context);
-  if (reason.code !== 'not-its-audience' || verdict.lacks === undefined) return words;
-  return { ...words, text: `${words.text}: ${lacksWords(verdict.lacks)}` };
+  if (reason.code !== 'not-its-audience' || verdict.unmet === undefined) return words;
+  return { ...words, text: `${words.text}: ${lacksWords(verdict.unmet)}` };
 }
 
 /** The one that came nearest without holding: it lacks one thing, which can be counted; null: none did. */
 export function nearMiss(verdicts: readonly Verdict[]): Verdict | null {
   const near = verdicts.filter(
-    ({ standing, reason, short, lacks = [] }) =>
-      standing === 'failed' && reason.code === 'not-yet' && short !== undefined && lacks.length === 1,
+    ({ outcome, reason, shortfall, unmet = [] }) =>
+      outcome === 'failed' && reason.code === 'not-yet' && shortfall !== undefined && unmet.length === 1,
   );
-  const far = ({ short }: Verdict): number => (short !== undefined && 'ms' in short ? short.ms : Infinity);
+  const far = ({ shortfall }: Verdict): number =>
+    shortfall !== undefined && 'ms' in shortfall ? shortfall.ms : Infinity;
   return [...near].sort((a, b) => far(a) - far(b))[0] ?? null;
 }
 
 function invitationVerdict(
-  { reason, short, lacks = [] }: Verdict,
+  { reason, shortfall, unmet = [] }: Verdict,
   { invitationName }: ReasonContext,
 ): string {
   const name = `“${invitationName(String(reason.facts['invitation']))}”`;
-  if (reason.code === 'not-yet' && short !== undefined && lacks.length === 1)
-    return `${name} is ${shortWords(short)} short`;
+  if (reason.code === 'not-yet' && shortfall !== undefined && unmet.length === 1)
+    return `${name} is ${shortfallWords(shortfall)} short`;
   if (reason.code === 'not-yet' || reason.code === 'condition-fails')
-    return `${name} asks for ${lacksWords(lacks)}`;
-  const rest = short === undefined ? '' : `, for ${shortWords(short)} more`;
+    return `${name} asks for ${lacksWords(unmet)}`;
+  const rest = shortfall === undefined ? '' : `, for ${shortfallWords(shortfall)} more`;
   return `${name} ${KEPT_BACK[reason.code] ?? 'waits'}${rest}`;
 }
 
-function shortWords(short: Short): string {
-  if ('ms' in short) return lengthWords(Math.ceil(short.ms / 1000) * 1000);
-  if ('percent' in short) return `${short.percent} %`;
-  return `${short.count}`;
+function shortfallWords(shortfall: Shortfall): string {
+  if ('ms' in shortfall) return lengthWords(Math.ceil(shortfall.ms / 1000) * 1000);
+  if ('percent' in shortfall) return `${shortfall.percent} %`;
+  return `${shortfall.count}`;
 }
 
-function lacksWords(lacks: readonly Lack[]): string {
-  const each = lacks.map(({ kind, isNot, short }) => {
-    const words = `${isNot ? 'not ' : ''}${LACKS[kind] ?? kind}`;
-    return short === null ? words : `${words} (${shortWords(short)} short)`;
+function lacksWords(unmet: readonly UnmetCondition[]): string {
+  const each = unmet.map(({ kind, isNot, shortfall }) => {
+    const words = `${isNot ? 'not ' : ''}${UNMET_WORDS[kind] ?? kind}`;
+    return shortfall === null ? words : `${words} (${shortfallWords(shortfall)} short)`;
   });
   return new Intl.ListFormat('en').format([...new Set(each)]);
 }
 
 /** What a visitor or a page would have to be. */
-const LACKS: Readonly<Record<string, string>> = {
+const UNMET_WORDS: Readonly<Record<string, string>> = {
   page: 'another page',
   referrer: 'another page before this one',
   'pages-seen': 'more pages seen',

@@ -1,3 +1,4 @@
+import type { FormPlace } from '../../core/forms/fill';
 import type { Json } from '../../core/draft/patch';
 import type { Condition, When } from '../../core/model/condition';
 import { NO_RING } from '../../core/look/palette';
@@ -5,8 +6,8 @@ import type { PageRule } from '../../core/model/design';
 import type { Field } from '../../core/model/form';
 import type { OncePer } from '../../core/model/invitation';
 import { SETTINGS } from '../../core/model/settings';
-import type { Change } from '../../core/publishing/changes';
-import type { ChangeGroup, FieldPart, FormPlace, InvitationPart, Subject } from '../../core/publishing/told';
+import type { DesignChange } from '../../core/publishing/changes';
+import type { ChangeGroup, FieldPart, InvitationPart, Subject } from '../../core/publishing/describe-design';
 import type { CaseCondition } from '../../core/wire/design-file';
 import { isCaseKey } from '../../core/words/catalogue';
 import { caseWords } from './cases';
@@ -36,7 +37,7 @@ export interface ChangeContext {
 
 /** A change as a sentence: what it is, and both sides of it. */
 export function changeWords(
-  { kind, subject, widget, before, after }: Change,
+  { kind, subject, widget, before, after }: DesignChange,
   context: ChangeContext,
 ): string {
   const name = widget === null || subject.of === 'widget' ? null : context.widgetName(widget);

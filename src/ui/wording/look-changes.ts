@@ -1,10 +1,10 @@
 import type { Json } from '../../core/draft/patch';
 import { type HeaderPicture, type Icon, STYLES, type StyleName } from '../../core/model/look';
-import type { LauncherPart, LookPart } from '../../core/publishing/told';
+import type { LauncherValue, LookValue } from '../../core/publishing/describe-design';
 import { plain } from './plain';
 import { FORM_WORDS, ICON_WORDS, LOOK_WORDS, SCHEME_WORDS, STYLE_WORDS, hiddenWords } from './look';
 
-const LAUNCHER_PARTS: Readonly<Record<LauncherPart, string>> = {
+const LAUNCHER_VALUES: Readonly<Record<LauncherValue, string>> = {
   form: 'Launcher',
   icon: 'Mark of the launcher',
   closedIcon: 'Mark while nobody can answer',
@@ -13,12 +13,12 @@ const LAUNCHER_PARTS: Readonly<Record<LauncherPart, string>> = {
 };
 
 /** What of a launcher has changed. */
-export function launcherPartName(part: LauncherPart): string {
-  return LAUNCHER_PARTS[part];
+export function launcherPartName(part: LauncherValue): string {
+  return LAUNCHER_VALUES[part];
 }
 
 /** One side of a change of the launcher. */
-export function launcherPartWords(part: LauncherPart, value: Json): string {
+export function launcherPartWords(part: LauncherValue, value: Json): string {
   switch (part) {
     case 'form':
       return nameIn(FORM_WORDS, value).toLowerCase();
@@ -40,7 +40,7 @@ function iconWords(icon: Icon | null, otherwise: string): string {
 }
 
 /** What of a look has changed. */
-export function lookPartName(part: LookPart): string {
+export function lookPartName(part: LookValue): string {
   if (isStyleName(part)) return STYLE_WORDS[part].name;
   return {
     name: 'Look',
@@ -55,7 +55,7 @@ export function lookPartName(part: LookPart): string {
 }
 
 /** One side of a change of a look. */
-export function lookPartWords(part: LookPart, value: Json): string {
+export function lookPartWords(part: LookValue, value: Json): string {
   if (isStyleName(part)) return STYLE_WORDS[part].values[plain(value)] ?? plain(value);
   switch (part) {
     case 'name':
@@ -90,6 +90,6 @@ function pictureWords(value: Json): string {
   return `a picture, ${width} × ${height} px${pixels} (${once?.slice(-6)}, ${twice?.slice(-6)})`;
 }
 
-function isStyleName(part: LookPart): part is StyleName {
+function isStyleName(part: LookValue): part is StyleName {
   return Object.hasOwn(STYLES, part);
 }

@@ -1,4 +1,4 @@
-import type { Situation } from '../../core/rehearse/suppose';
+import type { Situation } from '../../core/rehearse/assumptions';
 
 /** Name of a computed situation. */
 export const SITUATION_WORDS: Readonly<Record<Situation['code'], string>> = {

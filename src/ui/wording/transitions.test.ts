@@ -4,7 +4,7 @@ import { madeDesign, pageRule } from '../../../tests/made/site';
 import type { Widget } from '../../core/model/design';
 import { TRANSITIONS, type TransitionId } from '../../core/model/transition';
 import { labelOfTransition } from '../../core/rehearse/label-of-transition';
-import { SHORT_SIGNS_MAX, transitionWords } from './transitions';
+import { SHORT_CHARACTERS_MAX, transitionWords } from './transitions';
 
 const context = { teamName: () => 'Night desk' };
 const words = (transition: TransitionId, change: Partial<Widget> = {}) => {
@@ -68,7 +68,7 @@ describe('the words of transitions', () => {
         );
         for (const { id } of TRANSITIONS)
           expect(words(id, set)?.short.length ?? 0, `${id} ${JSON.stringify(when)}`).toBeLessThanOrEqual(
-            SHORT_SIGNS_MAX,
+            SHORT_CHARACTERS_MAX,
           );
       }
   });

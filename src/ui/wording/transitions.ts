@@ -2,7 +2,7 @@ import type { WidgetState } from '../../core/model/moment';
 import { SECOND_MS } from '../../core/model/units';
 import {
   type Headline,
-  type Part,
+  type LabelPart,
   type TransitionLabel,
   headlineOf,
 } from '../../core/rehearse/label-of-transition';
@@ -10,14 +10,14 @@ import { orList } from './conditions';
 import { LANGUAGES } from './languages';
 import { lengthWords } from './times';
 
-/** A transition in words: at most ten signs beside its line, and the whole of it. */
+/** A transition in words: at most ten characters beside its line, and the whole of it. */
 export interface TransitionWords {
   readonly short: string;
   readonly full: string;
 }
 
 /** So much fits beside a line at rest. */
-export const SHORT_SIGNS_MAX = 10;
+export const SHORT_CHARACTERS_MAX = 10;
 
 export interface TransitionContext {
   readonly teamName: (id: string) => string;
@@ -26,7 +26,7 @@ export interface TransitionContext {
 /** A transition that the calendar leads along later on: beside its line the time, if there is room for it. */
 export function laterWords({ short, full }: TransitionWords, when: string): TransitionWords {
   return {
-    short: when.length <= SHORT_SIGNS_MAX - 3 ? `at ${when}` : short,
+    short: when.length <= SHORT_CHARACTERS_MAX - 3 ? `at ${when}` : short,
     full: `${full} · later (${when})`,
   };
 }
@@ -139,7 +139,11 @@ function withMore({ anyOf }: Headline, number: number): string {
         ? 'any of'
         : (first.isNot ? 'not ' : '') + shortPart(first);
   const all = number > 1 ? `${head} +${number - 1}` : head;
-  return all.length <= SHORT_SIGNS_MAX ? all : head.length <= SHORT_SIGNS_MAX ? head : count(number, 'card');
+  return all.length <= SHORT_CHARACTERS_MAX
+    ? all
+    : head.length <= SHORT_CHARACTERS_MAX
+      ? head
+      : count(number, 'card');
 }
 
 function headlineWords({ anyOf, scope }: Headline): string {
@@ -151,7 +155,7 @@ function headlineWords({ anyOf, scope }: Headline): string {
   return `${said} on ${'page' in scope ? scope.page : count(scope.pages, 'page')}`;
 }
 
-function shortPart(part: Part): string {
+function shortPart(part: LabelPart): string {
   switch (part.kind) {
     case 'leaving':
       return 'leaves';
@@ -179,7 +183,7 @@ function shortPart(part: Part): string {
   }
 }
 
-function partWords(part: Part): string {
+function partWords(part: LabelPart): string {
   switch (part.kind) {
     case 'leaving':
       return 'leaving';

@@ -6,7 +6,7 @@ import { BAND } from './band-style';
 /** What the second file for a private view needs of the first. */
 export interface DraftPort {
   readonly base: string;
-  /** Name in this tab's own storage under which the pass is kept. */
+  /** Name in this tab's own storage under which the preview token is kept. */
   readonly key: string;
   readonly clock: ServerClock;
   /** What everybody sees. */
@@ -15,14 +15,17 @@ export interface DraftPort {
 
 /** [threat 18] Reads the draft for whoever came by a private link, in this tab only; once the link is over, what is live. */
 export function draftLoader({ base, key, clock, live }: DraftPort): Loader {
-  let pass = takePass(key);
+  let previewToken = takePreviewToken(key);
   return {
-    async load(wishes) {
-      if (pass === null) return live.load(wishes);
-      const response = await fetch(`${base}/draft.json?wishes=${encodeURIComponent(wishes.join())}`, {
-        credentials: 'omit',
-        headers: { Authorization: `Bearer ${pass}` },
-      });
+    async load(preferredLocales) {
+      if (previewToken === null) return live.load(preferredLocales);
+      const response = await fetch(
+        `${base}/draft.json?wishes=${encodeURIComponent(preferredLocales.join())}`,
+        {
+          credentials: 'omit',
+          headers: { Authorization: `Bearer ${previewToken}` },
+        },
+      );
       if (response.ok) {
         clock.setBy(response);
         const site = (await response.json()) as PublishedSite;
@@ -32,16 +35,16 @@ export function draftLoader({ base, key, clock, live }: DraftPort): Loader {
         });
         return site;
       }
-      pass = null;
+      previewToken = null;
       sessionStorage.removeItem(key);
       showBand('The private view is over. You see what everybody sees.', null);
-      return live.load(wishes);
+      return live.load(preferredLocales);
     },
   };
 }
 
-/** The pass from the address, which is cleared of it, or from a page before in this tab. */
-function takePass(key: string): string | null {
+/** The preview token from the address, which is cleared of it, or from a page before in this tab. */
+function takePreviewToken(key: string): string | null {
   const given = /^#sunny-porch-draft=([\w-]+)$/.exec(location.hash)?.[1];
   if (given === undefined) return sessionStorage.getItem(key);
   history.replaceState(history.state, '', location.pathname + location.search);

@@ -1,25 +1,25 @@
 /** @jsxImportSource preact */
-import type { Heard } from '../../core/words/hearer';
-import type { Voice } from '../voice';
+import type { PaintedText } from '../../core/words/reader';
+import type { FormatText } from '../format-text';
 import { FormFields } from './form-fields';
 import { type FormState, teamsOf } from './form-state';
 
 interface ChatFormProps {
-  readonly heard: Heard;
+  readonly painted: PaintedText;
   readonly form: FormState;
-  readonly voice: Voice;
+  readonly formatText: FormatText;
   readonly onReply: (id: string, reply: string | readonly string[]) => void;
 }
 
 /** What is asked before a chat (engine.md §6). It goes along with the first words: there is one thing to send, not two. */
-export function BeforeForm({ heard, form, voice, onReply }: ChatFormProps) {
+export function BeforeForm({ painted, form, formatText, onReply }: ChatFormProps) {
   return (
     <div class="card asks" data-form="before">
       <FormFields
-        fields={heard.widget.forms.before}
+        fields={painted.widget.forms.before}
         {...form}
-        voice={voice}
-        teams={teamsOf(heard)}
+        formatText={formatText}
+        teams={teamsOf(painted)}
         onReply={onReply}
       />
     </div>
@@ -28,9 +28,9 @@ export function BeforeForm({ heard, form, voice, onReply }: ChatFormProps) {
 
 /** What is asked after a chat, until it is given. */
 export function AfterForm({
-  heard,
+  painted,
   form,
-  voice,
+  formatText,
   hasFailed,
   onReply,
   onGive,
@@ -46,19 +46,19 @@ export function AfterForm({
       }}
     >
       <FormFields
-        fields={heard.widget.forms.after ?? []}
+        fields={painted.widget.forms.after ?? []}
         {...form}
-        voice={voice}
-        teams={teamsOf(heard)}
+        formatText={formatText}
+        teams={teamsOf(painted)}
         onReply={onReply}
       />
       {hasFailed ? (
         <p class="error" role="alert">
-          {voice('form.notSent')}
+          {formatText('form.notSent')}
         </p>
       ) : null}
       <button type="submit" class="button send" data-say="input.send">
-        {voice('input.send')}
+        {formatText('input.send')}
       </button>
     </form>
   );

@@ -3,12 +3,12 @@ import type { ComponentChildren } from 'preact';
 import { useRef } from 'preact/hooks';
 import { LIMITS } from '../../core/limits';
 import type { TextKey } from '../../core/words/text-key';
-import type { Voice } from '../voice';
+import type { FormatText } from '../format-text';
 import type { WindowProps } from './window';
 
 /** Where one writes; Enter sends. What is too long stays in the field and is told. */
-export function Composer({ heard, voice, talk, draft, acts }: WindowProps) {
-  const { decision } = heard;
+export function Composer({ painted, formatText, talk, draft, acts }: WindowProps) {
+  const { decision } = painted;
   const field = useRef<HTMLTextAreaElement>(null);
   const over = draft.length - LIMITS.messageChars;
   const label: TextKey =
@@ -19,15 +19,21 @@ export function Composer({ heard, voice, talk, draft, acts }: WindowProps) {
   };
   return (
     <>
-      <Hint isRefused={talk.refused !== null} over={over} left={-over} length={draft.length} voice={voice} />
+      <Hint
+        isRefused={talk.refused !== null}
+        over={over}
+        left={-over}
+        length={draft.length}
+        formatText={formatText}
+      />
       <div class="row">
         <textarea
           ref={field}
           class="text"
           rows={1}
           value={draft}
-          placeholder={voice(label)}
-          aria-label={voice(label)}
+          placeholder={formatText(label)}
+          aria-label={formatText(label)}
           aria-invalid={over > 0}
           data-say={label}
           onInput={(event) => acts.write(event.currentTarget.value)}
@@ -38,12 +44,12 @@ export function Composer({ heard, voice, talk, draft, acts }: WindowProps) {
           }}
         />
         <button type="button" class="button send" data-say="input.send" onClick={send}>
-          {voice('input.send')}
+          {formatText('input.send')}
         </button>
       </div>
       {decision.moment === 'talking' || decision.moment === 'waiting' || decision.moment === 'slow-reply' ? (
         <button type="button" class="link" data-say="talking.end" onClick={acts.end}>
-          {voice('talking.end')}
+          {formatText('talking.end')}
         </button>
       ) : null}
     </>
@@ -55,21 +61,21 @@ function Hint({
   over,
   left,
   length,
-  voice,
+  formatText,
 }: {
   isRefused: boolean;
   over: number;
   left: number;
   length: number;
-  voice: Voice;
+  formatText: FormatText;
 }) {
   const text: ComponentChildren =
     over > 0
-      ? voice('input.tooLong', { over })
+      ? formatText('input.tooLong', { over })
       : isRefused
-        ? voice('input.refused')
+        ? formatText('input.refused')
         : length >= LIMITS.messageCounterFrom
-          ? voice('input.left', { left })
+          ? formatText('input.left', { left })
           : null;
   return text === null ? null : (
     <p class={over > 0 || isRefused ? 'error' : 'help'} role="status">

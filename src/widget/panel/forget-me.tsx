@@ -1,14 +1,14 @@
 /** @jsxImportSource preact */
 import { useEffect, useRef, useState } from 'preact/hooks';
-import type { Voice } from '../voice';
+import type { FormatText } from '../format-text';
 
 interface ForgetMeProps {
-  readonly voice: Voice;
+  readonly formatText: FormatText;
   readonly onForget: () => Promise<void>;
 }
 
 /** Whoever has left a note or said goodbye may have all of it removed; asked once more before. */
-export function ForgetMe({ voice, onForget }: ForgetMeProps) {
+export function ForgetMe({ formatText, onForget }: ForgetMeProps) {
   const [isAsking, setAsking] = useState(false);
   const [hasFailed, setFailed] = useState(false);
   const place = useRef<HTMLDivElement>(null);
@@ -22,28 +22,28 @@ export function ForgetMe({ voice, onForget }: ForgetMeProps) {
     setAsking(asks);
     setFailed(false);
   };
-  if (voice('noteLeft.forgetNo') === '') return null; // a design from before it could be asked for
+  if (formatText('noteLeft.forgetNo') === '') return null; // a design from before it could be asked for
   if (!isAsking)
     return (
       <div class="forget" ref={place}>
         <button type="button" class="link" data-say="noteLeft.forget" onClick={() => turn(true)}>
-          {voice('noteLeft.forget')}
+          {formatText('noteLeft.forget')}
         </button>
       </div>
     );
   return (
     <div class="forget" ref={place} role="group" aria-labelledby="forget-ask">
       <p id="forget-ask" class="help" data-say="noteLeft.forgetAsk">
-        {voice('noteLeft.forgetAsk')}
+        {formatText('noteLeft.forgetAsk')}
       </p>
       {hasFailed ? (
         <p class="error" role="alert">
-          {voice('form.notSent')}
+          {formatText('form.notSent')}
         </p>
       ) : null}
       <div class="row">
         <button type="button" class="button quiet" data-say="noteLeft.forgetNo" onClick={() => turn(false)}>
-          {voice('noteLeft.forgetNo')}
+          {formatText('noteLeft.forgetNo')}
         </button>
         <button
           type="button"
@@ -51,7 +51,7 @@ export function ForgetMe({ voice, onForget }: ForgetMeProps) {
           data-say="noteLeft.forget"
           onClick={() => void onForget().catch(() => setFailed(true))}
         >
-          {voice('noteLeft.forget')}
+          {formatText('noteLeft.forget')}
         </button>
       </div>
     </div>

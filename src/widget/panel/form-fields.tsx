@@ -4,13 +4,13 @@ import { LIMITS } from '../../core/limits';
 import type { Replies } from '../../core/model/form';
 import type { WireField } from '../../core/wire/form-file';
 import type { TextKey } from '../../core/words/text-key';
-import type { Voice } from '../voice';
+import type { FormatText } from '../format-text';
 
 export interface FormFieldsProps {
   readonly fields: readonly WireField[];
   readonly replies: Replies;
   readonly faults: Readonly<Record<string, ReplyFault>>;
-  readonly voice: Voice;
+  readonly formatText: FormatText;
   /** Public names of the teams a *team choice* offers. */
   readonly teams: readonly (readonly [id: string, name: string])[];
   readonly onReply: (id: string, reply: string | readonly string[]) => void;
@@ -33,15 +33,15 @@ interface FormFieldProps extends FormFieldsProps {
 }
 
 function FormField(props: FormFieldProps) {
-  const { field, voice, faults } = props;
+  const { field, formatText, faults } = props;
   const id = `field-${field.id}`;
   const fault = faults[field.id];
-  const label = field.label ? voice(field.label as TextKey) : (field.words ?? '');
+  const label = field.label ? formatText(field.label as TextKey) : (field.words ?? '');
   const isGroup =
     field.kind === 'choices' ||
     field.kind === 'yes-no' ||
     (field.kind === 'choice' && field.asButtons === true);
-  const help = helpOf(field, voice);
+  const help = helpOf(field, formatText);
   const said = fault !== undefined ? `${id}-fault` : help === '' ? undefined : `${id}-help`;
   const wrong = {
     'aria-invalid': fault !== undefined,
@@ -67,7 +67,7 @@ function FormField(props: FormFieldProps) {
       )}
       {fault !== undefined ? (
         <span class="error" id={`${id}-fault`} role="alert">
-          {voice(fault.say, fault.bound === undefined ? {} : { bound: fault.bound })}
+          {formatText(fault.say, fault.bound === undefined ? {} : { bound: fault.bound })}
         </span>
       ) : help === '' ? null : (
         <span class="help" id={`${id}-help`} {...(field.label ? { 'data-say': `${field.label}.help` } : {})}>
@@ -78,8 +78,8 @@ function FormField(props: FormFieldProps) {
   );
 }
 
-function helpOf({ label, help }: WireField, voice: Voice): string {
-  return help ?? (label === 'note.email' ? voice('note.email.help') : '');
+function helpOf({ label, help }: WireField, formatText: FormatText): string {
+  return help ?? (label === 'note.email' ? formatText('note.email.help') : '');
 }
 
 interface ControlProps extends FormFieldProps {
@@ -89,7 +89,7 @@ interface ControlProps extends FormFieldProps {
 }
 
 function Control(props: ControlProps) {
-  const { field, replies, onReply, voice, id, label, wrong, teams } = props;
+  const { field, replies, onReply, formatText, id, label, wrong, teams } = props;
   const reply = replies[field.id];
   const text = typeof reply === 'string' ? reply : '';
   const chosen = typeof reply === 'object' ? reply : [];
@@ -118,7 +118,7 @@ function Control(props: ControlProps) {
           {...wrong}
           onChange={(event) => write(event.currentTarget.value)}
         >
-          <option value="">{voice('form.choose')}</option>
+          <option value="">{formatText('form.choose')}</option>
           {options.map(([value, words]) => (
             <option key={value} value={value}>
               {words}
@@ -147,8 +147,8 @@ function Control(props: ControlProps) {
         <Ticks
           kind="radio"
           options={[
-            ['yes', voice('form.yes')],
-            ['no', voice('form.no')],
+            ['yes', formatText('form.yes')],
+            ['no', formatText('form.no')],
           ]}
           chosen={[text]}
           id={id}

@@ -1,4 +1,4 @@
-import { type Checked, checkReplies } from '../../core/forms/check';
+import { type CheckedReplies, checkReplies } from '../../core/forms/check';
 import {
   type FormPlace,
   askedFields,
@@ -9,53 +9,53 @@ import {
   wordsField,
 } from '../../core/forms/fill';
 import type { Replies } from '../../core/model/form';
-import type { Heard } from '../../core/words/hearer';
+import type { PaintedText } from '../../core/words/reader';
 
 /** A form of this page as it is filled in so far; it stays through every change of moment ([M5]). */
 export interface FormState {
   readonly replies: Replies;
-  readonly faults: Checked['faults'];
+  readonly faults: CheckedReplies['faults'];
 }
 
-export interface FormKeeper {
+export interface FormStore {
   /** Of a form that was not touched yet: what is remembered of earlier ones ([V7]). */
-  read(place: FormPlace, heard: Heard): FormState;
-  reply(place: FormPlace, heard: Heard, id: string, reply: string | readonly string[]): void;
-  setFaults(place: FormPlace, heard: Heard, faults: Checked['faults']): void;
+  read(place: FormPlace, painted: PaintedText): FormState;
+  reply(place: FormPlace, painted: PaintedText, id: string, reply: string | readonly string[]): void;
+  setFaults(place: FormPlace, painted: PaintedText, faults: CheckedReplies['faults']): void;
   /** Holds a form against its fields and keeps what is wrong; null: something is, else the replies in one spelling. */
-  check(place: FormPlace, heard: Heard, draft: string, hasSaid: boolean): Replies | null;
+  check(place: FormPlace, painted: PaintedText, draft: string, hasSaid: boolean): Replies | null;
   /** It was sent: the next one begins anew. */
   forget(place: FormPlace): void;
 }
 
-export function formKeeper(): FormKeeper {
+export function makeFormStore(): FormStore {
   const forms = new Map<FormPlace, FormState>();
-  const read = (place: FormPlace, { widget, circumstances }: Heard): FormState =>
+  const read = (place: FormPlace, { widget, circumstances }: PaintedText): FormState =>
     forms.get(place) ?? {
       replies: fromKept(fieldsOf(widget, place), circumstances.memory.replies),
       faults: {},
     };
   return {
     read,
-    reply: (place, heard, id, reply) => {
-      const { replies, faults } = read(place, heard);
+    reply: (place, painted, id, reply) => {
+      const { replies, faults } = read(place, painted);
       const left = Object.fromEntries(Object.entries(faults).filter(([one]) => one !== id)); // being mended
       forms.set(place, { replies: { ...replies, [id]: reply }, faults: left });
     },
-    setFaults: (place, heard, faults) => void forms.set(place, { ...read(place, heard), faults }),
-    check: (place, heard, draft, hasSaid) => {
-      const fields = askedFields(fieldsOf(heard.widget, place), place === 'note' && hasSaid);
+    setFaults: (place, painted, faults) => void forms.set(place, { ...read(place, painted), faults }),
+    check: (place, painted, draft, hasSaid) => {
+      const fields = askedFields(fieldsOf(painted.widget, place), place === 'note' && hasSaid);
       const words = place === 'note' ? wordsField(fields) : undefined;
-      const { replies: own } = read(place, heard);
+      const { replies: own } = read(place, painted);
       const given = withHidden(
         fields,
         words === undefined ? own : { ...own, [words.id]: draft },
-        heard.circumstances.visitor.attributes,
+        painted.circumstances.visitor.attributes,
       );
       const { replies, faults } = checkReplies(
         fields,
         given,
-        teamsOf(heard).map(([id]) => id),
+        teamsOf(painted).map(([id]) => id),
       );
       const isEmpty = place === 'note' && !hasSaid && saysNothing('', replies);
       const all =
@@ -68,7 +68,7 @@ export function formKeeper(): FormKeeper {
 }
 
 /** Teams of the widget by their public names ([D6]: one that is gone is not offered). */
-export function teamsOf({ site, widget }: Heard): [id: string, name: string][] {
+export function teamsOf({ site, widget }: PaintedText): [id: string, name: string][] {
   return widget.teams.flatMap((id): [string, string][] => {
     const team = site.facts.teams[id];
     return team === undefined

@@ -1,11 +1,11 @@
 /** @jsxImportSource preact */
 import type { Decision } from '../../core/decide/decide';
-import { LAMP_OUTLINE, LAMP_PATHS, type LampMark, lampOf } from '../../core/model/lamp';
-import type { Heard } from '../../core/words/hearer';
+import { LAMP_OUTLINE, LAMP_PATHS, type LampSign, lampOf } from '../../core/model/lamp';
+import type { PaintedText } from '../../core/words/reader';
 import { initialsOf } from '../../core/words/initials';
 import { Picture } from './picture';
 import type { TextKey } from '../../core/words/text-key';
-import type { Voice } from '../voice';
+import type { FormatText } from '../format-text';
 
 const STATUS: Partial<Record<Decision['moment'], TextKey>> = {
   waiting: 'waiting.status',
@@ -16,15 +16,15 @@ const STATUS: Partial<Record<Decision['moment'], TextKey>> = {
 };
 
 interface HeadProps {
-  readonly heard: Heard;
-  readonly voice: Voice;
+  readonly painted: PaintedText;
+  readonly formatText: FormatText;
   readonly base: string;
   readonly onClose: () => void;
 }
 
 /** Whom one talks to, how things stand, and the way out. */
-export function Head({ heard, voice, base, onClose }: HeadProps) {
-  const { decision, widget } = heard;
+export function Head({ painted, formatText, base, onClose }: HeadProps) {
+  const { decision, widget } = painted;
   const { logo, headerPicture } = widget;
   const isUntil = decision.lines.some(({ key: one }) => one === 'status.until');
   const key = isUntil ? 'status.until' : (STATUS[decision.moment] ?? 'status');
@@ -34,20 +34,25 @@ export function Head({ heard, voice, base, onClose }: HeadProps) {
         <Picture class="head-picture" base={base} picture={headerPicture} />
       )}
       {logo === undefined ? null : (
-        <Picture class="logo" base={base} picture={logo} initials={initialsOf(heard.site.design.siteName)} />
+        <Picture
+          class="logo"
+          base={base}
+          picture={logo}
+          initials={initialsOf(painted.site.design.siteName)}
+        />
       )}
       <div class="head-words">
         <h2 class="title" data-say="window.title">
-          {voice('window.title')}
+          {formatText('window.title')}
         </h2>
         <div class="state">
           <Lamp mark={lampOf(decision.state, decision.isStateKnown)} />
           <span data-say={key} role="status">
-            {voice(key)}
+            {formatText(key)}
           </span>
         </div>
       </div>
-      <button type="button" class="button close" aria-label={voice('window.close')} onClick={onClose}>
+      <button type="button" class="button close" aria-label={formatText('window.close')} onClick={onClose}>
         <svg viewBox="0 0 24 24" aria-hidden="true">
           <path d="M6 6l12 12M18 6L6 18" />
         </svg>
@@ -56,7 +61,7 @@ export function Head({ heard, voice, base, onClose }: HeadProps) {
   );
 }
 
-function Lamp({ mark }: { mark: LampMark }) {
+function Lamp({ mark }: { mark: LampSign }) {
   return (
     <svg viewBox="0 0 24 24" aria-hidden="true" data-lamp={mark}>
       <path class="lamp-light" d={LAMP_PATHS[mark][0]} />

@@ -1,22 +1,22 @@
 /** @jsxImportSource preact */
-import type { Heard } from '../../core/words/hearer';
-import type { Voice } from '../voice';
-import type { WindowActs } from './window';
+import type { PaintedText } from '../../core/words/reader';
+import type { FormatText } from '../format-text';
+import type { WindowActions } from './window';
 
 interface InvitationCardProps {
-  readonly heard: Heard;
-  readonly voice: Voice;
-  readonly acts: Pick<WindowActs, 'accept' | 'decline'>;
+  readonly painted: PaintedText;
+  readonly formatText: FormatText;
+  readonly acts: Pick<WindowActions, 'accept' | 'decline'>;
 }
 
 /** An invitation beside the launcher. It is said once to a screen reader, and never takes the focus ([I10]). */
-export function InvitationCard({ heard, voice, acts }: InvitationCardProps) {
-  const id = heard.circumstances.invited?.id ?? '';
+export function InvitationCard({ painted, formatText, acts }: InvitationCardProps) {
+  const id = painted.circumstances.invited?.id ?? '';
   const key = `invitation:${id}` as const;
   return (
     <section
       class="invitation"
-      aria-label={voice('window.title')}
+      aria-label={formatText('window.title')}
       onKeyDown={(event) => {
         if (event.key !== 'Escape') return;
         event.stopPropagation();
@@ -24,14 +24,14 @@ export function InvitationCard({ heard, voice, acts }: InvitationCardProps) {
       }}
     >
       <p class="invitation-words" role="status" data-say={key}>
-        {voice(key)}
+        {formatText(key)}
       </p>
       <div class="row">
         <button type="button" class="button send" data-say="invitation.yes" onClick={acts.accept}>
-          {voice('invitation.yes')}
+          {formatText('invitation.yes')}
         </button>
         <button type="button" class="button quiet" data-say="invitation.no" onClick={acts.decline}>
-          {voice('invitation.no')}
+          {formatText('invitation.no')}
         </button>
       </div>
     </section>

@@ -1,8 +1,8 @@
 /** @jsxImportSource preact */
 import { render } from 'preact';
 import { remember } from '../../core/decide/remember';
-import { standOf } from '../../core/decide/stand';
-import { wishOf } from '../../core/decide/wish';
+import { momentResultOf } from '../../core/decide/moment-result';
+import { openRequestOf } from '../../core/decide/open-request';
 import { whyNow } from '../../core/decide/why-now';
 import { isRunning } from '../../core/decide/widget';
 import { type FormPlace, asksBefore, fieldsOf, toKept, wordsField } from '../../core/forms/fill';
@@ -12,13 +12,13 @@ import { askFonts } from './fonts';
 import { addSheet } from '../frame';
 import { listen } from '../surroundings';
 import type { MountedPanel, PanelPicture, PanelPort } from '../port';
-import { voiceOf } from '../voice';
-import { formKeeper } from './form-state';
+import { formatTextFor } from '../format-text';
+import { makeFormStore } from './form-state';
 import { toNote } from './note-form';
-import { roomLoader } from './rooms';
+import { windowFileLoader } from './window-file-loader';
 import { PANEL_CSS } from './style';
 import { talkWith } from './talk';
-import { PorchWindow, type WindowActs } from './window';
+import { PorchWindow, type WindowActions } from './window';
 
 /** Mounts the window into the frame the launcher built. Called once per page. */
 export function mountPanel(port: PanelPort): MountedPanel {
@@ -28,15 +28,15 @@ export function mountPanel(port: PanelPort): MountedPanel {
   let wanted: PanelPicture | null = null;
   let wantsFocus = false;
   /** What a link asked for, before there was a picture to read it by. */
-  let wished: string | null = null;
-  const rooms = roomLoader(() => {
+  let openRequest: string | null = null;
+  const windowFiles = windowFileLoader(() => {
     if (wanted !== null) show(wanted);
   });
   let draft = '';
   /** *I will wait*: the offer of mail is not made again in this page. */
   let isPatient = false;
   const widgetKey = (): string => picture?.widget.key ?? '';
-  const forms = formKeeper();
+  const forms = makeFormStore();
   let hasFailed = false;
   /** [L7] An open window keeps the look and the words it was opened with; rules and states come at once. */
   let held: { readonly design: DesignFileV1; readonly name: string } | null = null;
@@ -46,14 +46,14 @@ export function mountPanel(port: PanelPort): MountedPanel {
     const widget = held?.design.widgets.find(({ key }) => key === next.widget.key);
     if (held === null || widget === undefined || widget === next.widget) return next;
     const shown = { ...next, site: { ...next.site, design: held.design }, widget };
-    port.frame.paint(shown, voiceOf(shown));
+    port.frame.paint(shown, formatTextFor(shown));
     return shown;
   };
   /** The picture with the window's own file, where the design came in two; null: it is on its way. */
   const furnished = (next: PanelPicture): PanelPicture | null => {
     const { design } = next.site;
     if (design.room === undefined) return next;
-    const whole = rooms.whole(design, `${port.base}/${port.designName()}.${design.locale}.room.json`);
+    const whole = windowFiles.whole(design, `${port.base}/${port.designName()}.${design.locale}.room.json`);
     const widget = whole?.widgets.find(({ key }) => key === next.widget.key);
     return whole === null || widget === undefined
       ? null
@@ -78,13 +78,13 @@ export function mountPanel(port: PanelPort): MountedPanel {
   const given = (place: FormPlace): Replies | null => {
     if (picture === null) return null;
     const replies = forms.check(place, picture, draft, talk.picture().conversation !== null);
-    if (replies !== null) keepFor(place, replies);
+    if (replies !== null) visitorStoreFor(place, replies);
     paint();
     if (replies === null) port.frame.place.querySelector<HTMLElement>(FAULTY)?.focus();
     return replies;
   };
   /** [V7] Fields to remember, where the visitor has agreed to that. */
-  const keepFor = (place: FormPlace, replies: Replies): void => {
+  const visitorStoreFor = (place: FormPlace, replies: Replies): void => {
     if (picture === null) return;
     const kept = toKept(fieldsOf(picture.widget, place), replies);
     port.memory.write(remember(port.memory.read(), { kind: 'replied', replies: kept }, port.memory.level()));
@@ -93,7 +93,7 @@ export function mountPanel(port: PanelPort): MountedPanel {
     const { conversation, outbox } = talk.picture();
     return picture !== null && asksBefore(picture.widget, conversation !== null || outbox.length > 0);
   };
-  const acts: WindowActs = {
+  const acts: WindowActions = {
     write: (text) => {
       draft = text;
       talk.takeBackRefused();
@@ -156,7 +156,7 @@ export function mountPanel(port: PanelPort): MountedPanel {
       paint();
     },
   };
-  /** [V9] Whoever has written is followed from page to page; at the level that keeps visits the watch does it. */
+  /** [V9] Whoever has written is followed from page to page; at the level that keeps visits the visit runtime does it. */
   let stands = '';
   const follow = (): void => {
     const address = port.page();
@@ -175,17 +175,17 @@ export function mountPanel(port: PanelPort): MountedPanel {
   const paint = (): void => {
     if (picture === null) return;
     follow();
-    const voice = voiceOf(picture);
-    const heard = picture;
+    const formatText = formatTextFor(picture);
+    const painted = picture;
     const states = {
-      before: forms.read('before', heard),
-      note: forms.read('note', heard),
-      after: forms.read('after', heard),
+      before: forms.read('before', painted),
+      note: forms.read('note', painted),
+      after: forms.read('after', painted),
     };
     render(
       <PorchWindow
-        heard={picture}
-        voice={voice}
+        painted={picture}
+        formatText={formatText}
         talk={talk.picture()}
         isOpen={picture.isWindowOpen}
         isModal={port.surroundings.device() === 'phone'}
@@ -203,7 +203,7 @@ export function mountPanel(port: PanelPort): MountedPanel {
     const whole = furnished(next);
     if (whole === null) return;
     picture = asOpened(whole);
-    if (wished !== null) takeWish(wished);
+    if (openRequest !== null) takeOpenRequest(openRequest);
     askFonts(picture.widget.fonts?.load ?? [], port.base);
     const { conversation } = talk.picture();
     talk.setListening(next.isWindowOpen || (conversation !== null && isRunning({ conversation })));
@@ -212,10 +212,10 @@ export function mountPanel(port: PanelPort): MountedPanel {
     if (wantsFocus) focus();
   };
   /** A team that is asked for, and a first question, which stands where it can be changed before it is sent. */
-  const takeWish = (text: string): void => {
+  const takeOpenRequest = (text: string): void => {
     if (picture === null) return;
-    wished = null;
-    const { team, question } = wishOf(text, picture.site.facts.teams, picture.widget.teams);
+    openRequest = null;
+    const { team, question } = openRequestOf(text, picture.site.facts.teams, picture.widget.teams);
     if (draft === '') draft = question;
     if (team !== null) port.setAsksFor(team);
     paint();
@@ -228,16 +228,16 @@ export function mountPanel(port: PanelPort): MountedPanel {
   fitToKeyboard(port.frame.root);
   void talk.begin().catch(() => undefined);
   return {
-    stand: standOf,
+    momentResultOf: momentResultOf,
     why: whyNow,
     paint: (next) => {
       wanted = next;
       show(next);
     },
     focus,
-    wish: (text) => {
-      wished = text;
-      takeWish(text);
+    openRequest: (text) => {
+      openRequest = text;
+      takeOpenRequest(text);
     },
   };
 }

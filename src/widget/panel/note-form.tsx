@@ -3,16 +3,16 @@ import { askedFields, wordsField } from '../../core/forms/fill';
 import { LIMITS } from '../../core/limits';
 import type { Replies } from '../../core/model/form';
 import type { WireField } from '../../core/wire/form-file';
-import type { Heard } from '../../core/words/hearer';
-import type { Voice } from '../voice';
+import type { PaintedText } from '../../core/words/reader';
+import type { FormatText } from '../format-text';
 import { FormFields } from './form-fields';
 import { type FormState, teamsOf } from './form-state';
 import type { NoteReplies, Outgoing } from './talk';
 
 interface NoteFormProps {
-  readonly heard: Heard;
+  readonly painted: PaintedText;
   readonly form: FormState;
-  readonly voice: Voice;
+  readonly formatText: FormatText;
   readonly draft: string;
   /** Something was said already, and is kept: the note itself may then stay empty. */
   readonly hasSaid: boolean;
@@ -24,9 +24,9 @@ interface NoteFormProps {
 
 /** The form of Nobody home, as the design has it. What fails is said at the field, and nothing typed is lost. */
 export function NoteForm({
-  heard,
+  painted,
   form,
-  voice,
+  formatText,
   draft,
   hasSaid,
   refused,
@@ -34,7 +34,7 @@ export function NoteForm({
   onReply,
   onLeave,
 }: NoteFormProps) {
-  const fields = askedFields(heard.widget.forms.note, hasSaid);
+  const fields = askedFields(painted.widget.forms.note, hasSaid);
   const words = wordsField(fields);
   const over = draft.length - LIMITS.messageChars;
   return (
@@ -50,23 +50,23 @@ export function NoteForm({
         fields={fields}
         replies={words === undefined ? form.replies : { ...form.replies, [words.id]: draft }}
         faults={form.faults}
-        voice={voice}
-        teams={teamsOf(heard)}
+        formatText={formatText}
+        teams={teamsOf(painted)}
         onReply={(id, reply) => (id === words?.id ? onWrite(String(reply)) : onReply(id, reply))}
       />
       {over > 0 ? (
         <p class="error" role="status">
-          {voice('input.tooLong', { over })}
+          {formatText('input.tooLong', { over })}
         </p>
       ) : null}
       {refused === null ? null : (
         <p class="error" role="status">
-          {voice('input.refused')}
+          {formatText('input.refused')}
         </p>
       )}
       <div class="last">
         <button type="submit" class="button send wide" data-say="note.send">
-          {voice('note.send')}
+          {formatText('note.send')}
         </button>
       </div>
     </form>

@@ -1,15 +1,15 @@
 /** @jsxImportSource preact */
 import { render } from 'preact';
 import type { VisitorEntry } from '../../core/wire/talk';
-import type { Heard } from '../../core/words/hearer';
+import type { PaintedText } from '../../core/words/reader';
 import { addSheet } from '../frame';
-import type { Voice } from '../voice';
+import type { FormatText } from '../format-text';
 import { PANEL_CSS } from './style';
 import { PorchWindow } from './window';
 
 export interface StillPicture {
-  readonly heard: Heard;
-  readonly voice: Voice;
+  readonly painted: PaintedText;
+  readonly formatText: FormatText;
   readonly entries: readonly VisitorEntry[];
   readonly base: string;
 }
@@ -41,13 +41,13 @@ export function paintStill(root: ShadowRoot, place: HTMLElement, picture: StillP
     addSheet(root, PANEL_CSS);
     dressed.add(root);
   }
-  const { heard, voice, entries, base } = picture;
-  const { conversation, isWindowOpen } = heard.circumstances;
+  const { painted, formatText, entries, base } = picture;
+  const { conversation, isWindowOpen } = painted.circumstances;
   const talk = { conversation, entries, outbox: [], isConnected: true, refused: null };
   render(
     <PorchWindow
-      heard={heard}
-      voice={voice}
+      painted={painted}
+      formatText={formatText}
       talk={talk}
       isOpen={isWindowOpen}
       isModal={false}

@@ -3,16 +3,16 @@ import { useState } from 'preact/hooks';
 import { isMailShaped } from '../../core/forms/mail';
 import { LIMITS } from '../../core/limits';
 import type { TextKey } from '../../core/words/text-key';
-import type { Voice } from '../voice';
+import type { FormatText } from '../format-text';
 
 interface SlowReplyProps {
-  readonly voice: Voice;
+  readonly formatText: FormatText;
   readonly onLeave: (mail: string) => void;
   readonly onWait: () => void;
 }
 
 /** Nobody has answered for a while: an answer by mail instead (*address left*), or waiting on. */
-export function SlowReply({ voice, onLeave, onWait }: SlowReplyProps) {
+export function SlowReply({ formatText, onLeave, onWait }: SlowReplyProps) {
   const [mail, setMail] = useState('');
   const [fault, setFault] = useState<TextKey | null>(null);
   const leave = (event: Event): void => {
@@ -24,7 +24,7 @@ export function SlowReply({ voice, onLeave, onWait }: SlowReplyProps) {
   return (
     <form class="slow" noValidate onSubmit={leave}>
       <label for="slow-mail" data-say="note.email">
-        {voice('note.email')}
+        {formatText('note.email')}
       </label>
       <input
         id="slow-mail"
@@ -40,15 +40,15 @@ export function SlowReply({ voice, onLeave, onWait }: SlowReplyProps) {
       />
       {fault === null ? null : (
         <span class="error" id="slow-fault" role="alert">
-          {voice(fault)}
+          {formatText(fault)}
         </span>
       )}
       <div class="row">
         <button type="submit" class="button send" data-say="slowReply.yes">
-          {voice('slowReply.yes')}
+          {formatText('slowReply.yes')}
         </button>
         <button type="button" class="button quiet" data-say="slowReply.no" onClick={onWait}>
-          {voice('slowReply.no')}
+          {formatText('slowReply.no')}
         </button>
       </div>
     </form>

@@ -1,4 +1,4 @@
-import type { Checked } from '../../core/forms/check';
+import type { CheckedReplies } from '../../core/forms/check';
 import { EMPTY_MEMORY, type Memory } from '../../core/decide/memory';
 import { withinLevel } from '../../core/decide/remember';
 import type { Replies } from '../../core/model/form';
@@ -6,7 +6,7 @@ import type { TeamState } from '../../core/model/moment';
 import type { ConversationFacts, SentAnswer, VisitorEntry, VisitorTalk } from '../../core/wire/talk';
 import type { PanelPort } from '../port';
 import { eventCutter } from './event-stream';
-import { newClientId, newSecret } from './ids';
+import { newEntryId, newVisitorToken } from './ids';
 import { mergeEntries } from './merge';
 import { RETRY_MS, pause } from './retry';
 import { type UnsentStore, unsentStore } from './unsent';
@@ -21,7 +21,7 @@ export interface Outgoing {
   /** [V9] Pages on the way, with the first words. */
   readonly trail?: Memory['trail'];
   /** The form's faults, where the server found some. */
-  readonly faults?: Checked['faults'];
+  readonly faults?: CheckedReplies['faults'];
   /** The page it was written on; it may go out from a later one. */
   readonly page: string;
   readonly standing: 'sending' | 'waiting';
@@ -44,7 +44,7 @@ export interface TalkPicture {
   readonly refused: Outgoing | null;
 }
 
-export interface Talk {
+export interface TalkSession {
   picture(): TalkPicture;
   /** Reads what stands, if this visitor has written before. */
   begin(): Promise<void>;
@@ -72,7 +72,7 @@ export function talkWith(
   widgetKey: () => string,
   onChange: () => void,
   store: UnsentStore = unsentStore(port.memory.tabKey ?? '', port.memory.tabKey !== null),
-): Talk {
+): TalkSession {
   let conversation: ConversationFacts | null = null;
   let entries: readonly VisitorEntry[] = [];
   const unsent = store.read();
@@ -158,8 +158,8 @@ export function talkWith(
   };
 
   /** Refused for good: what of its form does not fit, by field. */
-  const offer = async (one: Outgoing): Promise<'taken' | 'later' | Checked['faults']> => {
-    const newToken = port.memory.read().token === null ? (pendingToken ??= newSecret()) : undefined;
+  const offer = async (one: Outgoing): Promise<'taken' | 'later' | CheckedReplies['faults']> => {
+    const newToken = port.memory.read().token === null ? (pendingToken ??= newVisitorToken()) : undefined;
     const said = {
       ...under(),
       ...asks(),
@@ -180,7 +180,9 @@ export function talkWith(
       }
       if (response.status === 429 || response.status >= 500) return 'later';
       if (!response.ok)
-        return ((await response.json().catch(() => ({}))) as { faults?: Checked['faults'] }).faults ?? {};
+        return (
+          ((await response.json().catch(() => ({}))) as { faults?: CheckedReplies['faults'] }).faults ?? {}
+        );
       const answer = (await response.json()) as SentAnswer;
       if (newToken !== undefined) setToken(newToken);
       take(answer);
@@ -193,11 +195,11 @@ export function talkWith(
   };
 
   const add = (body: string, note: NoteReplies | null, before?: Replies, trail?: Memory['trail']): void => {
-    if (port.memory.read().token === null) pendingToken ??= newSecret();
+    if (port.memory.read().token === null) pendingToken ??= newVisitorToken();
     outbox = [
       ...outbox,
       {
-        clientId: newClientId(),
+        clientId: newEntryId(),
         body,
         note,
         ...(before === undefined ? {} : { before }),
@@ -242,15 +244,15 @@ export function talkWith(
 
   const hear = (name: string, id: string | null, data: string): void => {
     if (name === 'beat') return port.hearTeams(null, port.surroundings.now());
-    const heard: unknown = JSON.parse(data);
+    const painted: unknown = JSON.parse(data);
     if (name === 'teams')
-      return port.hearTeams((heard as { teams: Record<string, TeamState> }).teams, port.surroundings.now());
+      return port.hearTeams((painted as { teams: Record<string, TeamState> }).teams, port.surroundings.now());
     if (name === 'news') return void setTimeout(port.ask, Math.random() * NEWS_SPREAD_MS);
     if (name === 'reload') return void begin();
     if (name === 'forgotten') [conversation, entries, lastId] = [null, [], 0];
-    if (name === 'conversation') conversation = heard as ConversationFacts;
+    if (name === 'conversation') conversation = painted as ConversationFacts;
     if (name === 'entry') {
-      entries = mergeEntries(entries, [heard as VisitorEntry]);
+      entries = mergeEntries(entries, [painted as VisitorEntry]);
       lastId = Math.max(lastId, Number(id ?? 0));
     }
     changed();
@@ -289,7 +291,7 @@ export function talkWith(
         isFirst ? withinLevel(port.memory.read(), port.memory.level()).trail : undefined,
       ),
     giveAfter: async (replies) => {
-      afterId ??= newClientId();
+      afterId ??= newEntryId();
       const response = await post('after', { ...under(), clientId: afterId, replies });
       if (!response.ok) throw new Error(`The form was answered ${response.status}.`);
       afterId = null;

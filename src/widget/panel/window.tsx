@@ -3,9 +3,9 @@ import type { TargetedKeyboardEvent } from 'preact';
 import { useEffect, useRef } from 'preact/hooks';
 import { type FormPlace, asksAfter, asksBefore } from '../../core/forms/fill';
 import type { VisitorEntry } from '../../core/wire/talk';
-import type { Heard } from '../../core/words/hearer';
+import type { PaintedText } from '../../core/words/reader';
 import type { TextKey } from '../../core/words/text-key';
-import type { Voice } from '../voice';
+import type { FormatText } from '../format-text';
 import { initialsOf } from '../../core/words/initials';
 import { Head } from './head';
 import { Picture } from './picture';
@@ -19,8 +19,8 @@ import { SlowReply } from './slow-reply';
 import type { Outgoing, TalkPicture } from './talk';
 
 export interface WindowProps {
-  readonly heard: Heard;
-  readonly voice: Voice;
+  readonly painted: PaintedText;
+  readonly formatText: FormatText;
   readonly talk: TalkPicture;
   readonly isOpen: boolean;
   /** On a phone it is the whole screen: focus stays in it. */
@@ -35,10 +35,10 @@ export interface WindowProps {
   readonly forms: Readonly<Record<FormPlace, FormState>>;
   /** The form after the chat could not be sent just now. */
   readonly hasFailed?: boolean;
-  readonly acts: WindowActs;
+  readonly acts: WindowActions;
 }
 
-export interface WindowActs {
+export interface WindowActions {
   write(draft: string): void;
   reply(place: FormPlace, id: string, reply: string | readonly string[]): void;
   /** Sends the words at the door or in a conversation; false: something in the form before it does not fit yet. */
@@ -62,14 +62,15 @@ export interface WindowActs {
 
 /** The window in every moment. It paints what was decided and decides nothing. */
 export function PorchWindow(props: WindowProps) {
-  const { heard, voice, acts, isOpen, isModal } = props;
-  const { decision } = heard;
-  if (decision.moment === 'invited') return <InvitationCard heard={heard} voice={voice} acts={acts} />;
+  const { painted, formatText, acts, isOpen, isModal } = props;
+  const { decision } = painted;
+  if (decision.moment === 'invited')
+    return <InvitationCard painted={painted} formatText={formatText} acts={acts} />;
   return (
     <section
       class="window"
       role="dialog"
-      aria-label={voice('window.title')}
+      aria-label={formatText('window.title')}
       aria-modal={isModal}
       data-moment={decision.moment}
       hidden={!isOpen}
@@ -80,7 +81,7 @@ export function PorchWindow(props: WindowProps) {
         acts.close();
       }}
     >
-      <Head heard={heard} voice={voice} base={props.base} onClose={acts.close} />
+      <Head painted={painted} formatText={formatText} base={props.base} onClose={acts.close} />
       <Body {...props} />
     </section>
   );
@@ -98,24 +99,24 @@ function keepInside(event: TargetedKeyboardEvent<HTMLElement>): void {
 }
 
 function Body(props: WindowProps) {
-  const { heard, voice, talk, acts, draft } = props;
-  const { decision, widget } = heard;
+  const { painted, formatText, talk, acts, draft } = props;
+  const { decision, widget } = painted;
   if (decision.moment === 'nobody-home') {
     return (
       <div class="note">
-        <Card say="nobodyHome" voice={voice} />
+        <Card say="nobodyHome" formatText={formatText} />
         {talk.conversation === null && talk.outbox.length === 0 ? null : (
           <div class="said">
             <Entries {...props} />
             <p class="line" data-say="nobodyHome.kept">
-              {voice('nobodyHome.kept')}
+              {formatText('nobodyHome.kept')}
             </p>
           </div>
         )}
         <NoteForm
-          heard={heard}
+          painted={painted}
           form={props.forms.note}
-          voice={voice}
+          formatText={formatText}
           draft={draft}
           hasSaid={talk.conversation !== null}
           onWrite={acts.write}
@@ -130,25 +131,25 @@ function Body(props: WindowProps) {
     <>
       <Log {...props} />
       {decision.moment === 'slow-reply' && talk.conversation?.noteMail === null && !props.isPatient ? (
-        <SlowReply voice={voice} onLeave={acts.leaveMail} onWait={acts.wait} />
+        <SlowReply formatText={formatText} onLeave={acts.leaveMail} onWait={acts.wait} />
       ) : null}
       <div class="foot">
         {talk.isConnected ? null : (
           <p class="error" role="status">
-            {voice('talking.lost')}
+            {formatText('talking.lost')}
           </p>
         )}
         {decision.moment === 'goodbye' ? (
           widget.talks?.offersAgain === false ? null : (
             <button type="button" class="button send wide" data-say="goodbye.again" onClick={acts.askAgain}>
-              {voice('goodbye.again')}
+              {formatText('goodbye.again')}
             </button>
           )
         ) : (
           <Composer {...props} />
         )}
         {decision.moment === 'goodbye' || decision.moment === 'note-left' ? (
-          <ForgetMe voice={voice} onForget={acts.forget} />
+          <ForgetMe formatText={formatText} onForget={acts.forget} />
         ) : null}
       </div>
     </>
@@ -156,8 +157,8 @@ function Body(props: WindowProps) {
 }
 
 function Log(props: WindowProps) {
-  const { heard, voice, talk } = props;
-  const { decision } = heard;
+  const { painted, formatText, talk } = props;
+  const { decision } = painted;
   const box = useRef<HTMLDivElement>(null);
   const count = talk.entries.length + talk.outbox.length;
   /** Whoever has scrolled up to read stays there, but for what is new. */
@@ -179,45 +180,45 @@ function Log(props: WindowProps) {
       }
       role="log"
       aria-live="polite"
-      aria-label={voice('window.messages')}
+      aria-label={formatText('window.messages')}
       tabIndex={0}
     >
-      {isAtDoor && talk.entries.length === 0 ? <Card say="greeting" voice={voice} /> : null}
+      {isAtDoor && talk.entries.length === 0 ? <Card say="greeting" formatText={formatText} /> : null}
       <Entries {...props} />
-      {isAtDoor && talk.entries.length > 0 ? <Card say="greeting" voice={voice} /> : null}
+      {isAtDoor && talk.entries.length > 0 ? <Card say="greeting" formatText={formatText} /> : null}
       {decision.lines
         .filter(({ key }) => HOUSE.includes(key))
         .map(({ key }) => (
-          <Card key={key} say={key as TextKey} voice={voice} />
+          <Card key={key} say={key as TextKey} formatText={formatText} />
         ))}
-      {decision.moment === 'note-left' ? <Card say="noteLeft.got" voice={voice} /> : null}
+      {decision.moment === 'note-left' ? <Card say="noteLeft.got" formatText={formatText} /> : null}
       <ChatForms {...props} />
     </div>
   );
 }
 
 /** The form before a chat under the greeting, and the one after it where it has ended. */
-function ChatForms({ heard, voice, talk, acts, forms, hasFailed = false }: WindowProps) {
-  const { widget, decision } = heard;
+function ChatForms({ painted, formatText, talk, acts, forms, hasFailed = false }: WindowProps) {
+  const { widget, decision } = painted;
   const { conversation, outbox } = talk;
   if (decision.moment === 'at-the-door' && asksBefore(widget, conversation !== null || outbox.length > 0))
     return (
       <BeforeForm
-        heard={heard}
+        painted={painted}
         form={forms.before}
-        voice={voice}
+        formatText={formatText}
         onReply={(id, reply) => acts.reply('before', id, reply)}
       />
     );
   if (decision.moment !== 'goodbye') return null;
-  if (conversation?.isAfterGiven) return <Card say="form.thanks" voice={voice} />;
+  if (conversation?.isAfterGiven) return <Card say="form.thanks" formatText={formatText} />;
   if (!asksAfter(widget, conversation)) return null;
   const onReply = (id: string, reply: string | readonly string[]): void => acts.reply('after', id, reply);
   return (
     <AfterForm
-      heard={heard}
+      painted={painted}
       form={forms.after}
-      voice={voice}
+      formatText={formatText}
       hasFailed={hasFailed}
       onReply={onReply}
       onGive={acts.giveAfter}
@@ -235,16 +236,16 @@ const HOUSE: readonly string[] = [
   'slowReply.done',
 ];
 
-function Card({ say, voice }: { say: TextKey; voice: Voice }) {
+function Card({ say, formatText }: { say: TextKey; formatText: FormatText }) {
   return (
     <div class="card house" data-say={say}>
-      {voice(say)}
+      {formatText(say)}
     </div>
   );
 }
 
-function Entries({ heard, talk, voice, base }: WindowProps) {
-  const { locale } = heard.site.design;
+function Entries({ painted, talk, formatText, base }: WindowProps) {
+  const { locale } = painted.site.design;
   return (
     <>
       {talk.entries.map((entry, at) => (
@@ -252,13 +253,13 @@ function Entries({ heard, talk, voice, base }: WindowProps) {
           key={entry.id}
           entry={entry}
           before={talk.entries[at - 1]}
-          voice={voice}
+          formatText={formatText}
           locale={locale}
           base={base}
         />
       ))}
       {talk.outbox.map((one) => (
-        <Waiting key={one.clientId} one={one} voice={voice} />
+        <Waiting key={one.clientId} one={one} formatText={formatText} />
       ))}
     </>
   );
@@ -267,16 +268,16 @@ function Entries({ heard, talk, voice, base }: WindowProps) {
 interface EntryProps {
   readonly entry: VisitorEntry;
   readonly before: VisitorEntry | undefined;
-  readonly voice: Voice;
+  readonly formatText: FormatText;
   readonly locale: string;
   readonly base: string;
 }
 
-function Entry({ entry, before, voice, locale, base }: EntryProps) {
+function Entry({ entry, before, formatText, locale, base }: EntryProps) {
   if (entry.kind === 'joined')
     return (
       <p class="line" data-entry={entry.id} data-say="talking.joined">
-        {voice('talking.joined', { responderName: entry.name ?? '' })}
+        {formatText('talking.joined', { responderName: entry.name ?? '' })}
       </p>
     );
   if (entry.kind === 'ended') {
@@ -288,7 +289,7 @@ function Entry({ entry, before, voice, locale, base }: EntryProps) {
           : 'goodbye.bySilence';
     return (
       <p class="line" data-entry={entry.id} data-say={key}>
-        {voice(key, { responderName: entry.name ?? '' })}
+        {formatText(key, { responderName: entry.name ?? '' })}
       </p>
     );
   }
@@ -296,7 +297,9 @@ function Entry({ entry, before, voice, locale, base }: EntryProps) {
   return (
     <div class={isVisitor ? 'card visitor' : 'card person'} data-entry={entry.id}>
       {isVisitor || isSamePerson(entry, before) ? null : <Face entry={entry} base={base} />}
-      <span class={isVisitor ? 'who hidden' : 'who'}>{isVisitor ? voice('talking.you') : entry.name}</span>
+      <span class={isVisitor ? 'who hidden' : 'who'}>
+        {isVisitor ? formatText('talking.you') : entry.name}
+      </span>
       <bdi>{entry.body}</bdi>
       <time class="time">{timeOf(entry.storedMs, locale)}</time>
     </div>
@@ -327,13 +330,13 @@ function timeOf(at: number, locale: string): string {
   return clock.format(at);
 }
 
-function Waiting({ one, voice }: { one: Outgoing; voice: Voice }) {
+function Waiting({ one, formatText }: { one: Outgoing; formatText: FormatText }) {
   return (
     <>
       <div class="card visitor" data-outgoing={one.clientId}>
         <bdi>{one.body}</bdi>
       </div>
-      <p class="progress">{voice(one.standing === 'waiting' ? 'input.notSent' : 'talking.sending')}</p>
+      <p class="progress">{formatText(one.standing === 'waiting' ? 'input.notSent' : 'talking.sending')}</p>
     </>
   );
 }

@@ -5,11 +5,36 @@ import { type Kysely, sql } from 'kysely';
 const STATEMENTS = [
   `ALTER TABLE board_aside RENAME TO dismissed_finding`,
   `ALTER TABLE dismissed_finding RENAME COLUMN board_key TO finding_key`,
+  `ALTER TABLE kept_situation RENAME COLUMN supposed_json TO assumptions_json`,
+  `ALTER TABLE presence RENAME COLUMN wish TO choice`,
+  `ALTER TABLE conversation RENAME COLUMN standing TO status`,
+  `DROP INDEX conversation_standing`,
+  `CREATE INDEX conversation_status ON conversation (site_id, status, last_entry_ms DESC)`,
+  // An author that is nobody is the system: the check on the column changes, so the table is built again.
+  `CREATE TABLE entry_new (
+    id INTEGER PRIMARY KEY AUTOINCREMENT, site_id TEXT NOT NULL, conversation_id TEXT NOT NULL, seq INTEGER NOT NULL CHECK (seq > 0),
+    kind TEXT NOT NULL CHECK (kind IN ('message', 'joined', 'ended', 'note')), author TEXT NOT NULL CHECK (author IN ('visitor', 'person', 'system')),
+    person_id TEXT REFERENCES person (id), client_id TEXT, body TEXT NOT NULL, page TEXT, written_ms INTEGER CHECK (written_ms > 0),
+    stored_ms INTEGER NOT NULL CHECK (stored_ms > 0), UNIQUE (conversation_id, seq), UNIQUE (conversation_id, author, client_id),
+    FOREIGN KEY (site_id, conversation_id) REFERENCES conversation (site_id, id) ON DELETE CASCADE) STRICT`,
+  `INSERT INTO entry_new SELECT id, site_id, conversation_id, seq, kind,
+    CASE author WHEN 'house' THEN 'system' ELSE author END, person_id, client_id, body, page, written_ms, stored_ms
+    FROM entry ORDER BY id`,
+  // Ids resume streams: those of entries that were deleted are never given again.
+  `DELETE FROM sqlite_sequence WHERE name = 'entry_new'`,
+  `INSERT INTO sqlite_sequence (name, seq) SELECT 'entry_new', seq FROM sqlite_sequence WHERE name = 'entry'`,
+  `DROP TABLE entry`,
+  `ALTER TABLE entry_new RENAME TO entry`,
+  `CREATE INDEX entry_site ON entry (site_id, id)`,
 ];
 
 export async function up(db: Kysely<unknown>): Promise<void> {
   for (const statement of STATEMENTS) await sql.raw(statement).execute(db);
   for (const [table, column] of DESIGNS) await rewrite(db, table, column, (design) => renamed(design));
+  await rewrite(db, 'kept_visit', 'visit_json', (visit) => {
+    const { supposed, ...rest } = visit as { readonly supposed: unknown };
+    return { assumptions: supposed, ...rest };
+  });
   for (const column of ['patch_json', 'inverse_json'])
     await rewrite(db, 'draft_change', column, (patches) => (patches as Patch[]).map(renamedPatch));
 }

@@ -52,12 +52,12 @@ export async function updateConversation(
     .execute();
 }
 
-/** Conversations of all sites that run and have been quiet since before an instant; the house looks after each of them. */
+/** Conversations of all sites that run and have been quiet since before an instant; the server looks after each of them. */
 export async function listRunning(db: Db, quietSince: EpochMs): Promise<ConversationRow[]> {
   return db
     .selectFrom('conversation')
     .selectAll()
-    .where('standing', 'in', ['asked', 'joined'])
+    .where('status', 'in', ['asked', 'joined'])
     .where('last_entry_ms', '<=', quietSince)
     .orderBy('last_entry_ms')
     .limit(500)
@@ -84,7 +84,7 @@ export async function listAsked(
     .selectFrom('conversation')
     .select(['id', 'visitor_id'])
     .where('site_id', '=', siteId)
-    .where('standing', '=', 'asked')
+    .where('status', '=', 'asked')
     .orderBy('asked_ms')
     .limit(limit)
     .execute();
@@ -116,7 +116,7 @@ export async function getFacts(db: Db, siteId: string, id: string): Promise<Conv
       selectFrom('conversation as earlier')
         .select(({ fn }) => fn.countAll<number>().as('before'))
         .whereRef('earlier.site_id', '=', 'conversation.site_id')
-        .where('earlier.standing', '=', 'asked')
+        .where('earlier.status', '=', 'asked')
         .whereRef('earlier.team_id', 'is', 'conversation.team_id')
         .where((eb) =>
           eb.or([
@@ -134,7 +134,7 @@ export async function getFacts(db: Db, siteId: string, id: string): Promise<Conv
     .executeTakeFirstOrThrow();
   return {
     id: row.id,
-    standing: row.standing,
+    standing: row.status,
     widgetKey: row.widget_key,
     askedMs: row.asked_ms,
     joinedMs: row.joined_ms,
@@ -146,12 +146,12 @@ export async function getFacts(db: Db, siteId: string, id: string): Promise<Conv
     lastMs: row.last_entry_ms,
     waitingMs: row.waiting,
     teamId: row.team_id,
-    place: row.standing === 'asked' ? (row.earlier ?? 0) + 1 : null,
+    place: row.status === 'asked' ? (row.earlier ?? 0) + 1 : null,
     isAfterGiven: (row.after_given ?? 0) > 0,
   };
 }
 
-/** [M3] When the oldest message of the visitor was stored that no responder has written after; lines of the house answer nothing. */
+/** [M3] When the oldest message of the visitor was stored that no responder has written after; lines of the server answer nothing. */
 function waitingSince({ selectFrom }: ExpressionBuilder<Schema, 'conversation'>, siteId: string, id: string) {
   const ofThis = () =>
     selectFrom('entry').where('entry.site_id', '=', siteId).where('entry.conversation_id', '=', id);

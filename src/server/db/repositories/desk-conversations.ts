@@ -9,9 +9,9 @@ export async function listOpenDeskConversations(
   siteId: string,
   limit: number,
 ): Promise<DeskConversation[]> {
-  const query = deskQuery(db, siteId).where('conversation.standing', 'in', ['asked', 'joined', 'note']);
+  const query = deskQuery(db, siteId).where('conversation.status', 'in', ['asked', 'joined', 'note']);
   const rows = await query
-    .orderBy(sql`conversation.standing = 'asked'`, 'desc')
+    .orderBy(sql`conversation.status = 'asked'`, 'desc')
     .orderBy('conversation.last_entry_ms', 'desc')
     .limit(limit)
     .execute();
@@ -26,7 +26,7 @@ export async function listEndedDeskConversations(
   limit: number,
 ): Promise<DeskConversation[]> {
   let query = deskQuery(db, siteId)
-    .where('conversation.standing', '=', 'ended')
+    .where('conversation.status', '=', 'ended')
     .orderBy('conversation.last_entry_ms', 'desc')
     .limit(limit);
   if (before !== null) query = query.where('conversation.last_entry_ms', '<', before);
@@ -53,7 +53,7 @@ function deskQuery(db: Db, siteId: string) {
     .leftJoin('person', 'person.id', 'conversation.assigned_to')
     .select(({ selectFrom }) => [
       'conversation.id',
-      'conversation.standing',
+      'conversation.status',
       'conversation.page',
       'conversation.is_practice',
       'conversation.team_id',
@@ -96,10 +96,10 @@ function deskQuery(db: Db, siteId: string) {
 type DeskRow = Awaited<ReturnType<ReturnType<typeof deskQuery>['execute']>>[number];
 
 function toDesk(row: DeskRow): DeskConversation {
-  const isOpen = row.standing !== 'ended';
+  const isOpen = row.status !== 'ended';
   return {
     id: row.id,
-    standing: row.standing,
+    status: row.status,
     visitorName: row.visitor_name,
     visitorMail: row.visitor_mail,
     locale: row.locale,

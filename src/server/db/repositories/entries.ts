@@ -111,7 +111,7 @@ function toEntry(row: EntryRow): VisitorEntry {
     id: row.id,
     seq: row.seq,
     kind: row.kind,
-    author: row.author,
+    author: row.author === 'system' ? 'house' : row.author, // version 1 of the wire calls it so
     clientId: row.client_id,
     name: row.name,
     face: faceOf(row.face_json),

@@ -1,4 +1,4 @@
-import type { KeptSituation } from '../../../core/rehearse/suppose';
+import type { KeptSituation } from '../../../core/rehearse/assumptions';
 import type { Db } from '../open';
 
 /** What was kept before a team could be asked for. */
@@ -13,10 +13,10 @@ export async function listKeptSituations(db: Db, siteId: string): Promise<KeptSi
     .orderBy('position')
     .orderBy('id')
     .execute();
-  return rows.map(({ id, name, supposed_json }) => ({
+  return rows.map(({ id, name, assumptions_json }) => ({
     id,
     name,
-    supposed: { ...NOT_ASKED, ...(JSON.parse(supposed_json) as KeptSituation['supposed']) },
+    assumptions: { ...NOT_ASKED, ...(JSON.parse(assumptions_json) as KeptSituation['assumptions']) },
   }));
 }
 
@@ -24,12 +24,12 @@ export async function listKeptSituations(db: Db, siteId: string): Promise<KeptSi
 export async function insertKeptSituation(
   db: Db,
   siteId: string,
-  { id, name, supposed }: KeptSituation,
+  { id, name, assumptions }: KeptSituation,
   position: number,
 ): Promise<void> {
   await db
     .insertInto('kept_situation')
-    .values({ site_id: siteId, id, name, supposed_json: JSON.stringify(supposed), position })
+    .values({ site_id: siteId, id, name, assumptions_json: JSON.stringify(assumptions), position })
     .onConflict((on) => on.columns(['site_id', 'id']).doNothing())
     .execute();
 }

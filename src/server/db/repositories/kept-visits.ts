@@ -12,12 +12,15 @@ export async function listKeptVisits(db: Db, siteId: string): Promise<KeptVisit[
     .orderBy('id')
     .execute();
   return rows.map(({ id, name, visit_json, expects_json }) => {
-    const { supposed, ...visit } = JSON.parse(visit_json) as Pick<KeptVisit, 'supposed' | 'held' | 'steps'>;
+    const { assumptions, ...visit } = JSON.parse(visit_json) as Pick<
+      KeptVisit,
+      'assumptions' | 'held' | 'steps'
+    >;
     return {
       id,
       name,
       ...visit,
-      supposed: { ...NOT_ASKED, ...supposed },
+      assumptions: { ...NOT_ASKED, ...assumptions },
       expects: JSON.parse(expects_json) as KeptVisit['expects'],
     };
   });
@@ -27,7 +30,7 @@ export async function listKeptVisits(db: Db, siteId: string): Promise<KeptVisit[
 export async function insertKeptVisit(
   db: Db,
   siteId: string,
-  { id, name, supposed, held, steps, expects }: KeptVisit,
+  { id, name, assumptions, held, steps, expects }: KeptVisit,
   position: number,
 ): Promise<void> {
   await db
@@ -36,7 +39,7 @@ export async function insertKeptVisit(
       site_id: siteId,
       id,
       name,
-      visit_json: JSON.stringify({ supposed, held, steps }),
+      visit_json: JSON.stringify({ assumptions, held, steps }),
       expects_json: JSON.stringify(expects),
       position,
     })

@@ -8,7 +8,7 @@ export interface MemberRow {
   readonly name: string;
   readonly role: Role;
   readonly teamIds: readonly string[];
-  readonly wish: 'in' | 'out';
+  readonly choice: 'in' | 'out';
   readonly face: Face | null;
 }
 
@@ -23,7 +23,7 @@ export async function listMembers(db: Db, siteId: string): Promise<MemberRow[]> 
           .onRef('presence.site_id', '=', 'site_member.site_id')
           .onRef('presence.person_id', '=', 'site_member.person_id'),
       )
-      .select(['person.id', 'person.name', 'site_member.role', 'site_member.face_json', 'presence.wish'])
+      .select(['person.id', 'person.name', 'site_member.role', 'site_member.face_json', 'presence.choice'])
       .where('site_member.site_id', '=', siteId)
       .where('person.disabled_ms', 'is', null)
       .orderBy('person.name')
@@ -31,12 +31,12 @@ export async function listMembers(db: Db, siteId: string): Promise<MemberRow[]> 
       .execute(),
     db.selectFrom('team_member').select(['team_id', 'person_id']).where('site_id', '=', siteId).execute(),
   ]);
-  return rows.map(({ id, name, role, face_json, wish }) => ({
+  return rows.map(({ id, name, role, face_json, choice }) => ({
     id,
     name,
     role,
     teamIds: teams.filter(({ person_id }) => person_id === id).map(({ team_id }) => team_id),
-    wish: wish ?? 'out',
+    choice: choice ?? 'out',
     face: faceOf(face_json),
   }));
 }

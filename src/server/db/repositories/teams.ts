@@ -12,7 +12,7 @@ export interface Team {
 export interface MemberIn {
   readonly teamId: string;
   readonly personId: string;
-  readonly room: number;
+  readonly freeSlots: number;
 }
 
 export async function insertTeam(db: Db, siteId: string, team: Team, position: number): Promise<void> {
@@ -110,39 +110,44 @@ export async function listMembersIn(db: Db, siteId: string): Promise<MemberIn[]>
       selectFrom('conversation')
         .select(({ fn }) => fn.countAll<number>().as('count'))
         .where('conversation.site_id', '=', siteId)
-        .where('conversation.standing', '=', 'joined')
+        .where('conversation.status', '=', 'joined')
         .whereRef('conversation.assigned_to', '=', 'team_member.person_id')
         .as('joined'),
     ])
     .where('team_member.site_id', '=', siteId)
-    .where('presence.wish', '=', 'in')
+    .where('presence.choice', '=', 'in')
     .execute();
   return rows.map(({ teamId, personId, limit, joined }) => ({
     teamId,
     personId,
-    room: limit - (joined ?? 0),
+    freeSlots: limit - (joined ?? 0),
   }));
 }
 
-export async function setWish(db: Db, siteId: string, personId: string, wish: 'in' | 'out'): Promise<void> {
+export async function setPresenceChoice(
+  db: Db,
+  siteId: string,
+  personId: string,
+  choice: 'in' | 'out',
+): Promise<void> {
   await db
     .insertInto('presence')
-    .values({ site_id: siteId, person_id: personId, wish, until_ms: null, reason: '' })
-    .onConflict((on) => on.columns(['site_id', 'person_id']).doUpdateSet({ wish }))
+    .values({ site_id: siteId, person_id: personId, choice, until_ms: null, reason: '' })
+    .onConflict((on) => on.columns(['site_id', 'person_id']).doUpdateSet({ choice }))
     .execute();
 }
 
-export async function findWish(db: Db, siteId: string, personId: string): Promise<'in' | 'out'> {
+export async function findPresenceChoice(db: Db, siteId: string, personId: string): Promise<'in' | 'out'> {
   const row = await db
     .selectFrom('presence')
-    .select('wish')
+    .select('choice')
     .where('site_id', '=', siteId)
     .where('person_id', '=', personId)
     .executeTakeFirst();
-  return row?.wish ?? 'out';
+  return row?.choice ?? 'out';
 }
 
-export async function renameTeam(
+export async function writeTeamName(
   db: Db,
   siteId: string,
   teamId: string,

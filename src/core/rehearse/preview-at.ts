@@ -1,0 +1,210 @@
+import type { Circumstances } from '../model/circumstances';
+import type { Moment, TeamState } from '../model/moment';
+import { DAY_MS, MINUTE_MS, SECOND_MS } from '../model/units';
+import type { PublishedSite } from '../wire/published-site';
+import type { ConversationFacts, ConversationStatus, VisitorEntry } from '../wire/talk';
+import { decided, keptIn } from './decided';
+import { answererOf, sampleIn } from './samples';
+
+/** A visitor standing at a moment, for the stage and the path. */
+export interface PreviewState {
+  readonly site: PublishedSite;
+  readonly circumstances: Circumstances;
+  readonly entries: readonly VisitorEntry[];
+  /** The state the teams had to be given for the moment to be seen at all; null: it can be reached as things are. */
+  readonly needs: TeamState | null;
+  /** Nothing of a launcher is to be seen there: it has not come yet, or the device has none. */
+  readonly hasNoLauncher?: boolean;
+}
+
+/** The moments of this path, in the order a visit goes through them. */
+export const DRAWN_MOMENTS = [
+  'passing-by',
+  'invited',
+  'at-the-door',
+  'waiting',
+  'talking',
+  'goodbye',
+  'nobody-home',
+  'slow-reply',
+  'note-left',
+] as const satisfies readonly Moment[];
+export type DrawnMoment = (typeof DRAWN_MOMENTS)[number];
+
+/**
+ * Puts a visitor at a moment: the real engine decides, on circumstances made up for it. Where these circumstances do
+ * not lead there, the nearest state of the teams that does is used, and told in `needs`. `invitation` is the one that is
+ * drawn; null: the first that is on.
+ */
+export function previewAt(
+  site: PublishedSite,
+  base: Circumstances,
+  moment: DrawnMoment,
+  invitation: string | null = null,
+): PreviewState {
+  const ofSite = keptIn(PREVIEWS, site, () => new WeakMap<Circumstances, Map<string, PreviewState>>());
+  const known = keptIn(ofSite, base, () => new Map<string, PreviewState>());
+  const key = moment === 'invited' ? `${moment} ${invitation}` : moment;
+  const kept = known.get(key) ?? previewOf(site, base, moment, invitation);
+  known.set(key, kept);
+  return kept;
+}
+
+/** Kept for as long as site and visitor are: what is drawn of a moment that has not changed stays the same object. */
+const PREVIEWS = new WeakMap<PublishedSite, WeakMap<Circumstances, Map<string, PreviewState>>>();
+
+function previewOf(
+  site: PublishedSite,
+  base: Circumstances,
+  moment: DrawnMoment,
+  invitation: string | null,
+): PreviewState {
+  const circumstances = circumstancesAt(site, base, moment, invitation);
+  const entries = circumstances.conversation === null ? [] : entriesAt(site, moment, base.now);
+  const leadsHere =
+    moment === 'passing-by' || moment === 'invited' || lastDoorOf(site, base) === DOORS[moment];
+  if (leadsHere) return { site, circumstances, entries, needs: null };
+  const needs: TeamState = DOORS[moment] === 'nobody-home' ? 'nobody' : 'in';
+  const teams = Object.fromEntries(Object.keys(site.facts.teams).map((id) => [id, needs]));
+  const bent = {
+    ...site,
+    pointer: {
+      ...site.pointer,
+      teams,
+      overrides: needs === 'in' ? heldOpen(site, base) : site.pointer.overrides,
+    },
+  };
+  return { site: bent, circumstances: { ...circumstances, heardAt: base.now }, entries, needs };
+}
+
+/** Every calendar held open, so that who is in decides. */
+function heldOpen(
+  { facts, pointer }: PublishedSite,
+  { now }: Circumstances,
+): PublishedSite['pointer']['overrides'] {
+  const open = { isOpen: true, until: now + DAY_MS, reason: '' };
+  return {
+    ...pointer.overrides,
+    ...Object.fromEntries(Object.keys(facts.calendars).map((id) => [id, open])),
+  };
+}
+
+const AT_THE_DOOR = new WeakMap<Circumstances, Circumstances>();
+const JUST_COME = new WeakMap<Circumstances, Circumstances>();
+
+/** The widget that these circumstances show before anything is opened or said. */
+function shownIn(site: PublishedSite, base: Circumstances): string | null {
+  const isBare = !base.isWindowOpen && base.conversation === null;
+  const bare = isBare
+    ? base
+    : keptIn(JUST_COME, base, () => ({ ...base, isWindowOpen: false, conversation: null }));
+  return decided(site, bare).widget;
+}
+
+/** Which of the two doors a visit goes through to get to a moment. */
+const DOORS: Readonly<Record<DrawnMoment, Moment>> = {
+  'passing-by': 'passing-by',
+  invited: 'passing-by',
+  'at-the-door': 'at-the-door',
+  waiting: 'at-the-door',
+  talking: 'at-the-door',
+  goodbye: 'at-the-door',
+  'nobody-home': 'nobody-home',
+  'slow-reply': 'at-the-door',
+  'note-left': 'nobody-home',
+};
+
+function lastDoorOf(site: PublishedSite, base: Circumstances): Moment {
+  return decided(
+    site,
+    keptIn(AT_THE_DOOR, base, () => ({ ...base, isWindowOpen: true, conversation: null, asksAgain: false })),
+  ).moment;
+}
+
+const STATUS_AT: Partial<Record<DrawnMoment, ConversationStatus>> = {
+  waiting: 'asked',
+  'slow-reply': 'asked',
+  talking: 'joined',
+  goodbye: 'ended',
+  'note-left': 'note',
+};
+
+function circumstancesAt(
+  site: PublishedSite,
+  base: Circumstances,
+  moment: DrawnMoment,
+  invitation: string | null,
+): Circumstances {
+  const standing = STATUS_AT[moment];
+  const isWindowOpen = moment !== 'passing-by' && moment !== 'invited';
+  if (moment === 'invited')
+    return {
+      ...base,
+      conversation: null,
+      invited: invitation === null ? firstInvitation(site, base) : { id: invitation, at: base.now },
+    };
+  if (standing === undefined) return { ...base, isWindowOpen, conversation: null };
+  const { name } = answererOf(site);
+  const waited = moment === 'slow-reply' ? slowAfter(site) : null;
+  const joined = standing === 'joined' || standing === 'ended';
+  const conversation: ConversationFacts = {
+    id: 'sample',
+    standing,
+    widgetKey: shownIn(site, base) ?? '',
+    askedMs: base.now - (waited ?? MINUTE_MS),
+    joinedMs: joined ? base.now : null,
+    endedMs: standing === 'ended' ? base.now : null,
+    endedBy: standing === 'ended' ? 'person' : null,
+    responderName: joined ? name : null,
+    noteMail: standing === 'note' ? 'visitor@example.org' : null,
+    isAnswered: false,
+    lastMs: base.now,
+    waitingMs: standing === 'asked' ? base.now - (waited ?? 0) : null,
+    teamId: base.asksFor,
+    place: null,
+    isAfterGiven: false,
+  };
+  return { ...base, isWindowOpen, conversation };
+}
+
+/** The invitation that is drawn: the first that is on in the widget these circumstances show; null: none is. */
+function firstInvitation(site: PublishedSite, base: Circumstances): Circumstances['invited'] {
+  const shown = shownIn(site, base);
+  const first = site.design.widgets.find(({ key }) => key === shown)?.invitations[0];
+  return first === undefined ? null : { id: first[0], at: base.now };
+}
+
+/** Longer than any widget of the site waits before it offers an answer by mail. */
+function slowAfter({ design }: PublishedSite): number {
+  const seconds = design.widgets.flatMap(({ timings }) => [
+    timings.slowReplyAfter,
+    timings.slowReplyNearbyAfter,
+  ]);
+  return (Math.max(0, ...seconds) + 1) * SECOND_MS;
+}
+
+/** What has been said at a moment that is drawn. */
+export function entriesAt(site: PublishedSite, moment: DrawnMoment, now: number): VisitorEntry[] {
+  const { question, answer } = sampleIn(site.design.locale);
+  const answerer = answererOf(site);
+  const entry = (seq: number, part: Pick<VisitorEntry, 'kind' | 'author' | 'body'>): VisitorEntry => ({
+    id: seq,
+    seq,
+    clientId: null,
+    ...(part.author === 'visitor' ? { name: null } : answerer),
+    storedMs: now,
+    ...part,
+  });
+  const asked = entry(1, {
+    kind: moment === 'note-left' ? 'note' : 'message',
+    author: 'visitor',
+    body: question,
+  });
+  if (moment === 'waiting' || moment === 'slow-reply' || moment === 'note-left') return [asked];
+  const talked = [
+    asked,
+    entry(2, { kind: 'joined', author: 'house', body: '' }),
+    entry(3, { kind: 'message', author: 'person', body: answer }),
+  ];
+  return moment === 'goodbye' ? [...talked, entry(4, { kind: 'ended', author: 'person', body: '' })] : talked;
+}

@@ -1,0 +1,154 @@
+import type { ClosedBy } from '../hours/why';
+import { localDayOf } from '../hours/hours';
+import { type Zone, offsetAt } from '../hours/zone';
+import type { WidgetState } from '../model/moment';
+import type { EpochMs } from '../model/units';
+import type { CaseCondition, Message, Piece, WireText } from '../wire/design-file';
+
+/** What the cases of a text may ask ([T4]), and what times are told by ([T8]). */
+export interface Reader {
+  readonly state: WidgetState;
+  readonly visit: 'first' | 'returning' | 'unknown';
+  readonly locale: string;
+  /** The team that is asked; null: none in particular. */
+  readonly team: string | null;
+  readonly closedBy: ClosedBy | null;
+  /** The zone the site tells its times in. */
+  readonly zone: Zone;
+  /** The reader's date, as their own clock has it: days since 1970. */
+  readonly today: number;
+}
+
+export type Values = Readonly<Record<string, string | number>>;
+
+/**
+ * The one place that formats ([D3]): picks the case, then the wording whose values are all known ([T6]), and puts the
+ * pieces together. Values from people are isolated ([T7]).
+ */
+export function formatText(text: WireText, values: Values, reader: Reader): string {
+  const [message, without] = wordingFor(text, reader);
+  const known = isSayable(message, values) || without === undefined ? message : without;
+  return put(known, values, reader, 0);
+}
+
+/** The case that holds, else otherwise: its words, and those without an unknown value. */
+export function wordingFor(text: WireText, reader: Reader): readonly [message: Message, without?: Message] {
+  if (!isCased(text)) return [text];
+  const found = text.c?.find(([when]) => when.every((condition) => holds(condition, reader)));
+  if (found !== undefined) return found[2] === undefined ? [found[1]] : [found[1], found[2]];
+  return text.w === undefined ? [text.o] : [text.o, text.w];
+}
+
+function isCased(text: WireText): text is Exclude<WireText, Message> {
+  return typeof text === 'object' && 'o' in text;
+}
+
+/** Whether a condition of a case holds; an unknown kind never does ([D4]). */
+export function holds(condition: CaseCondition, reader: Reader): boolean {
+  if (condition[0] === 'state') return condition.includes(reader.state, 1);
+  if (condition[0] === 'visit') return condition[1] === reader.visit;
+  if (condition[0] === 'language')
+    return reader.locale === condition[1] || reader.locale.startsWith(`${condition[1]}-`);
+  if (condition[0] === 'team') return condition[1] === reader.team;
+  return condition[0] === 'closed-by' && condition[1] === reader.closedBy;
+}
+
+/** Whether all values that a message uses are known ([T6]). */
+export function isSayable(message: Message, values: Values): boolean {
+  if (typeof message === 'string') return true;
+  return message.every(
+    (piece) =>
+      typeof piece === 'string' ||
+      piece[0] === '#' ||
+      (Object.hasOwn(values, piece[1]) && formsOf(piece).every((form) => isSayable(form, values))),
+  );
+}
+
+/** The wordings inside of a piece that chooses one; whichever it is, its values must be known too. */
+function formsOf(piece: Exclude<Piece, string>): Message[] {
+  const last = piece[piece.length - 1];
+  return typeof last === 'object' ? Object.values(last) : [];
+}
+
+function put(message: Message, values: Values, reader: Reader, count: number): string {
+  if (typeof message === 'string') return message;
+  return message.map((piece) => putPiece(piece, values, reader, count)).join('');
+}
+
+function putPiece(piece: Piece, values: Values, reader: Reader, count: number): string {
+  const { locale } = reader;
+  if (typeof piece === 'string') return piece;
+  if (piece[0] === '#') return formatted(count, locale);
+  const value = values[piece[1]];
+  if (value === undefined) return '';
+  const number = Number(value);
+  switch (piece[0]) {
+    case 'v':
+      return isolated(String(value));
+    case 'n':
+      return formatted(number, locale);
+    case 'd':
+      return instantText(number, reader, { dateStyle: piece[2] });
+    case 't':
+      return instantText(number, reader, { timeStyle: piece[2] });
+    case 'w':
+      return whenText(number, reader);
+    case 's':
+      return put(piece[2][String(value)] ?? piece[2]['other'] ?? '', values, reader, count);
+  }
+  const [kind, , offset, forms] = piece;
+  const form =
+    forms[`=${number}`] ?? forms[pluralForm(number - offset, locale, kind === 'o')] ?? forms['other'] ?? '';
+  return put(form, values, reader, number - offset);
+}
+
+/** [T8] An instant by the site's wall clock: formatted as if that were UTC, so that no zone data of the browser has a say. */
+function instantText(instant: EpochMs, { zone, locale }: Reader, style: Intl.DateTimeFormatOptions): string {
+  const clock = made(
+    `${locale} ${Object.entries(style).join()}`,
+    () => new Intl.DateTimeFormat(locale, { ...style, timeZone: 'UTC' }),
+  );
+  return clock.format(instant + offsetAt(zone, instant));
+}
+
+/** The time; with its day where that is not the reader's ([T8]): tomorrow, a day of the week, then a date. */
+function whenText(instant: EpochMs, reader: Reader): string {
+  const time = instantText(instant, reader, { timeStyle: 'short' });
+  const ahead = localDayOf(reader.zone, instant) - reader.today;
+  if (ahead === 0) return time;
+  if (ahead === 1)
+    return `${new Intl.RelativeTimeFormat(reader.locale, { numeric: 'auto' }).format(1, 'day')} ${time}`;
+  const day: Intl.DateTimeFormatOptions =
+    ahead > 1 && ahead < 7 ? { weekday: 'long' } : { day: 'numeric', month: 'long' };
+  return `${instantText(instant, reader, day)} ${time}`;
+}
+
+function pluralForm(count: number, locale: string, isOrdinal: boolean): string {
+  const type = isOrdinal ? 'ordinal' : 'cardinal';
+  return made(`${locale} ${type}`, () => new Intl.PluralRules(locale, { type })).select(count);
+}
+
+function formatted(count: number, locale: string): string {
+  return made(locale, () => new Intl.NumberFormat(locale)).format(count);
+}
+
+/** Making a formatter takes a hundred times as long as using it. There are as many as languages and styles. */
+const MADE: Record<string, unknown> = {};
+
+function made<T>(name: string, make: () => T): T {
+  return (MADE[name] ??= make()) as T;
+}
+
+const GRAPHEMES_MAX = 60;
+
+/** [T7] Control characters out, at most 60 characters, wrapped so that its direction stays its own. */
+export function isolated(value: string): string {
+  const clean = value.replace(/[\u0000-\u001f\u007f-\u009f\u200e\u200f\u202a-\u202e\u2066-\u2069]/g, '');
+  return `\u2068${graphemes(clean).slice(0, GRAPHEMES_MAX).join('')}\u2069`;
+}
+
+/** Signs as a reader counts them; code points where the browser cannot tell. */
+function graphemes(text: string): string[] {
+  if (!('Segmenter' in Intl)) return [...text];
+  return [...new Intl.Segmenter('en').segment(text)].map(({ segment }) => segment);
+}

@@ -1,0 +1,35 @@
+import type { Decision } from '../decide/decide';
+import { zoneOf } from '../decide/hours-now';
+import type { Circumstances } from '../model/circumstances';
+import { DAY_MS, MINUTE_MS } from '../model/units';
+import type { WireWidget } from '../wire/design-file';
+import type { PublishedSite } from '../wire/published-site';
+import type { Reader } from './format-text';
+
+/** What is said, and to whom. */
+export interface PaintedText {
+  readonly site: PublishedSite;
+  readonly widget: WireWidget;
+  readonly decision: Decision;
+  readonly circumstances: Circumstances;
+}
+
+/**
+ * Who hears a widget's words ([T4], [T8]). Times are told in the zone of the widget's calendar, else the site's;
+ * `minutesEast` is the reader's own offset from UTC now.
+ */
+export function readerOf(
+  { site, widget, decision, circumstances }: PaintedText,
+  minutesEast: number,
+): Reader {
+  const zone = site.facts.calendars[widget.calendar ?? '']?.zone ?? site.facts.zone;
+  return {
+    state: decision.state,
+    closedBy: decision.closedBy,
+    visit: circumstances.visitor.visit,
+    locale: site.design.locale,
+    team: circumstances.conversation?.teamId ?? circumstances.asksFor ?? widget.teams[0] ?? null,
+    zone: zoneOf(site, zone),
+    today: Math.floor((circumstances.now + minutesEast * MINUTE_MS) / DAY_MS),
+  };
+}

@@ -1,0 +1,20 @@
+import { type PaintedText, readerOf } from '../core/words/reader';
+import type { Line } from '../core/words/lines';
+import { type Values, formatText } from '../core/words/format-text';
+
+/** Says a text by its key; the values of the decision's own line are used where there is one. */
+export type FormatText = (key: Line['key'], values?: Values) => string;
+
+/** The voice of a widget for one decision. `{siteName}` is always known. */
+export function formatTextFor(painted: PaintedText): FormatText {
+  const { site, widget, decision, circumstances } = painted;
+  const reader = readerOf(painted, -new Date(circumstances.now).getTimezoneOffset());
+  return (key, values) => {
+    const line = decision.lines.find((one) => one.key === key);
+    return formatText(
+      widget.words[key] ?? '',
+      { siteName: site.design.siteName, ...line?.values, ...values },
+      reader,
+    );
+  };
+}
