@@ -10,7 +10,7 @@ import { useEffect, useRef, useState } from 'react';
 import { useSite } from '../frame/SiteContext';
 import { HIDDEN } from '../theme/hidden';
 import { ConversationList } from './ConversationList';
-import { ConversationView } from './Talk';
+import { ConversationView } from './ConversationView';
 import { useDesk } from './use-desk';
 
 /** The responders' desk: whose turn it is, and the conversation itself. */

@@ -7,10 +7,10 @@ import { useSearchParams } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { toast } from 'sonner';
 import { PortError } from '../frame/port';
-import { type DraftSaver, versionSaver } from './draft-saver';
-import { useDraft } from './use-draft';
+import { type DraftSaver, versionSaver } from './draft/draft-saver';
+import { useDraft } from './draft/use-draft';
 import { DesignDesk } from './DesignDesk';
-import { PicturesAt } from './WidgetTile';
+import { PicturesAt } from './path/WidgetTile';
 import { useSite } from '../frame/SiteContext';
 
 /** Design: loads the draft, then hands it to the desk. */

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
-import { PorchMark } from '../frame/PorchMark';
+import { PorchMark } from '../parts/PorchMark';
 
 /** A page in front of the house: one card, the lamp, and what is asked. */
 export function EntranceLayout({

@@ -13,10 +13,10 @@ import { useActionState, useEffect, useMemo, useState, useSyncExternalStore } fr
 import { LIMITS } from '../../core/limits';
 import { DEFAULT_BRAND, defaultDesign } from '../../core/model/defaults';
 import { chooseLocale } from '../../core/words/locale';
-import { BrandField } from '../look/BrandField';
-import { WidgetTile } from '../design/WidgetTile';
-import { PAGE_FONT } from '../design/StandInPage';
-import { draftSite } from '../design/draft-site';
+import { BrandField } from '../design/look/BrandField';
+import { WidgetTile } from '../design/path/WidgetTile';
+import { PAGE_FONT } from '../design/stage/StandInPage';
+import { draftSite } from '../design/state/draft-site';
 import { arrivingAt } from '../../core/rehearse/arriving';
 import { LANGUAGES } from '../wording/languages';
 import { previewAt } from '../../core/rehearse/preview-at';

@@ -3,9 +3,9 @@ import { MEASURED_SCREENS, coveringsOn, hasBars } from '../../core/look/collisio
 import type { Design } from '../../core/model/design';
 import { arrivingAt } from '../../core/rehearse/arriving';
 import type { Overview, PagePictures } from '../../core/wire/desk';
-import { draftSite } from '../design/draft-site';
-import { measureParts } from '../look/measure-parts';
-import { pageBoxes, pageColours } from '../look/use-page-colours';
+import { draftSite } from '../design/state/draft-site';
+import { measureParts } from '../design/look/measure-parts';
+import { pageBoxes, pageColours } from '../design/look/use-page-colours';
 
 /** Measures every widget of a draft on the owner's page: what it is told from there, and what it lies over. */
 export async function measureForFindings(

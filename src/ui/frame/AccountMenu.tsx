@@ -6,7 +6,7 @@ import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useColorScheme } from '@mui/material/styles';
 import { type ReactNode, useState } from 'react';
-import { FaceMark } from './FaceMark';
+import { FaceMark } from '../parts/FaceMark';
 import { useSite } from './SiteContext';
 
 interface AccountMenuProps {

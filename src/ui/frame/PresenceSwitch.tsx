@@ -7,7 +7,7 @@ import { bestOf } from '../../core/decide/state';
 import { lampOf } from '../../core/model/lamp';
 import { HIDDEN } from '../theme/hidden';
 import { STATE_WORDS } from '../wording/states';
-import { LampMark } from './LampMark';
+import { LampMark } from '../parts/LampMark';
 import { PortError } from './port';
 import { useSite } from './SiteContext';
 

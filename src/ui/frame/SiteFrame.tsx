@@ -6,7 +6,7 @@ import { type ReactNode, useEffect, useState } from 'react';
 import { tinykeys } from 'tinykeys';
 import { TopBar, type TopBarProps } from './TopBar';
 import { KeySheet } from './KeySheet';
-import { CommandPalette } from './Palette';
+import { CommandPalette } from './CommandPalette';
 import { SignInAgain, type SignInAction } from './SignInAgain';
 import { SiteProvider, type SiteShared } from './SiteContext';
 

@@ -12,7 +12,7 @@ import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { type ReactNode, useState } from 'react';
 import { AccountMenu } from './AccountMenu';
-import { PorchMark } from './PorchMark';
+import { PorchMark } from '../parts/PorchMark';
 import { PresenceSwitch } from './PresenceSwitch';
 import { SCREENS } from './screens';
 import { useSite } from './SiteContext';

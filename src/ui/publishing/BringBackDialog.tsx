@@ -7,7 +7,7 @@ import { toast } from 'sonner';
 import type { Design } from '../../core/model/design';
 import { changesOf } from '../../core/publishing/changes';
 import { useSite } from '../frame/SiteContext';
-import { useAttempt } from '../frame/use-attempt';
+import { useAttempt } from '../parts/use-attempt';
 import { changeContext } from './change-context';
 import { ChangeList } from './ChangeList';
 import { FaultDialog, RemarkField } from './dialog-parts';

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { PublicationRow, VersionsView } from '../../core/wire/desk';
-import { useAttempt } from '../frame/use-attempt';
+import { useAttempt } from '../parts/use-attempt';
 import { dayWords } from '../wording/times';
 import { Fault } from './dialog-parts';
 

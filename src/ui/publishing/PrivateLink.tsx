@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { useSite } from '../frame/SiteContext';
-import { useAttempt } from '../frame/use-attempt';
+import { useAttempt } from '../parts/use-attempt';
 import { clockWords } from '../wording/times';
 import { Fault } from './dialog-parts';
 

@@ -9,7 +9,7 @@ import { toast } from 'sonner';
 import type { Finding } from '../../core/findings/finding';
 import type { DesignChange } from '../../core/publishing/changes';
 import { useSite } from '../frame/SiteContext';
-import { useAttempt } from '../frame/use-attempt';
+import { useAttempt } from '../parts/use-attempt';
 import { findingSentence } from '../wording/findings';
 import type { ChangeContext } from '../wording/changes';
 import { dayWords, wallWords } from '../wording/times';

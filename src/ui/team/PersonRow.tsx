@@ -2,10 +2,10 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { PersonView } from '../../core/wire/desk';
-import { FaceMark } from '../frame/FaceMark';
-import { LampMark } from '../frame/LampMark';
+import { FaceMark } from '../parts/FaceMark';
+import { LampMark } from '../parts/LampMark';
 import { useSite } from '../frame/SiteContext';
-import { PICTURE_KINDS, useSending } from '../frame/use-sending';
+import { PICTURE_KINDS, useSending } from '../parts/use-sending';
 import { ROLE_WORDS, teamName } from '../wording/states';
 
 interface PersonRowProps {

@@ -11,7 +11,7 @@ import { bestOf } from '../../core/decide/state';
 import { changesOf } from '../../core/publishing/changes';
 import { lampOf } from '../../core/model/lamp';
 import { groupsOf } from '../conversations/groups';
-import { LampMark } from '../frame/LampMark';
+import { LampMark } from '../parts/LampMark';
 import type { DeskConversation, DraftView } from '../../core/wire/desk';
 import { useSite } from '../frame/SiteContext';
 import { FindingList } from '../findings/FindingList';

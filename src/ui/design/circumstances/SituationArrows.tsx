@@ -1,0 +1,117 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import ButtonBase from '@mui/material/ButtonBase';
+import IconButton from '@mui/material/IconButton';
+import Popover from '@mui/material/Popover';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { PortError } from '../../frame/port';
+import type { Situations } from './use-situations';
+
+/** ◂ Now, 1 of 8 ▸; what is none of them can be kept as one more. */
+export function SituationArrows({ all, at, keep, remove, flip }: Situations) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const one = all[at];
+  const name = one?.name ?? 'Your own';
+  const keptId = one?.keptId ?? null;
+  return (
+    <Box
+      role="group"
+      aria-label="Situation"
+      sx={{ display: 'flex', alignItems: 'center', minWidth: 0, flex: '0 1 auto', ml: { md: 0.5 } }}
+    >
+      <IconButton size="small" aria-label="The situation before" onClick={() => flip(-1)} sx={ARROW}>
+        ◂
+      </IconButton>
+      <Box
+        role="status"
+        title={name}
+        sx={{
+          whiteSpace: 'nowrap',
+          overflow: 'hidden',
+          textOverflow: 'ellipsis',
+          minWidth: 24,
+          maxWidth: 170,
+          px: 0.25,
+        }}
+      >
+        {name}
+        {at < 0 ? '' : `, ${at + 1} of ${all.length}`}
+      </Box>
+      {at < 0 || keptId !== null ? (
+        <ButtonBase
+          aria-haspopup={keptId === null ? 'dialog' : undefined}
+          aria-label={keptId === null ? 'Keep these circumstances' : `Remove: ${name}`}
+          onClick={(event) =>
+            keptId === null ? setAnchor(event.currentTarget) : void remove(keptId).catch(tell)
+          }
+          sx={{
+            fontSize: 13,
+            minHeight: 28,
+            px: 0.5,
+            textDecoration: 'underline',
+            textUnderlineOffset: 3,
+            flex: 'none',
+          }}
+        >
+          {keptId === null ? 'Keep' : '×'}
+        </ButtonBase>
+      ) : null}
+      <IconButton size="small" aria-label="The next situation" onClick={() => flip(1)} sx={ARROW}>
+        ▸
+      </IconButton>
+      <Popover
+        open={anchor !== null}
+        anchorEl={anchor}
+        onClose={() => setAnchor(null)}
+        anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
+      >
+        <KeepForm onKeep={(typed) => keep(typed).then(() => setAnchor(null), tell)} />
+      </Popover>
+    </Box>
+  );
+}
+
+function KeepForm({ onKeep }: { onKeep: (name: string) => Promise<unknown> }) {
+  const [name, setName] = useState('');
+  return (
+    <Box
+      component="form"
+      role="dialog"
+      aria-label="Keep these circumstances"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (name.trim() !== '') void onKeep(name.trim());
+      }}
+      sx={{ p: 2, width: 300 }}
+    >
+      <Typography variant="body2" sx={{ mb: 1.5 }}>
+        They join those you flip through, for everybody who designs here.
+      </Typography>
+      <TextField
+        label="Name"
+        size="small"
+        fullWidth
+        autoFocus
+        value={name}
+        onChange={(event) => setName(event.target.value)}
+        slotProps={{ htmlInput: { maxLength: 80 } }}
+      />
+      <Button type="submit" variant="contained" size="small" disabled={name.trim() === ''} sx={{ mt: 1.5 }}>
+        Keep
+      </Button>
+    </Box>
+  );
+}
+
+const ARROW = { fontSize: 15, width: 28, height: 28, color: 'text.primary', flex: 'none' } as const;
+
+function tell(error: unknown): void {
+  toast.error(
+    error instanceof PortError ? error.sentence : 'That did not work. Nothing was changed; try again.',
+  );
+}

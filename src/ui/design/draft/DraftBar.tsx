@@ -1,0 +1,161 @@
+'use client';
+
+import HistoryIcon from '@mui/icons-material/History';
+import RedoIcon from '@mui/icons-material/Redo';
+import UndoIcon from '@mui/icons-material/Undo';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import IconButton from '@mui/material/IconButton';
+import Tooltip from '@mui/material/Tooltip';
+import Link from 'next/link';
+import { memo } from 'react';
+import { useStable } from '../../parts/use-stable';
+import { useSite } from '../../frame/SiteContext';
+import type { DraftSaver, DraftState } from './draft-saver';
+
+interface DraftBarProps {
+  readonly draft: DraftState;
+  readonly saver: DraftSaver;
+  /** Null: nothing was published yet. */
+  readonly changeCount: number | null;
+  readonly nextVersion: number;
+  readonly onPublish: () => void;
+}
+
+const STATUS_WORDS = { saved: 'saved', saving: 'saving', 'not-saved': 'not saved' } as const;
+
+/** Undo, redo, whether it is saved, and Publish. */
+export function DraftBar({ draft, saver, changeCount, nextVersion, onPublish }: DraftBarProps) {
+  const { siteKey } = useSite();
+  const publish = useStable(onPublish);
+  const label =
+    changeCount === null
+      ? `Publish version ${nextVersion}`
+      : changeCount === 0
+        ? 'Nothing to publish'
+        : `Publish ${changeCount} ${changeCount === 1 ? 'change' : 'changes'}`;
+  if (draft.version !== null) return <VersionBar version={draft.version} />;
+  return (
+    <Drawn
+      label={label}
+      undoLabel={draft.undoLabel}
+      redoLabel={draft.redoLabel}
+      status={draft.status}
+      why={draft.why}
+      canPublish={changeCount !== 0 && draft.status === 'saved'}
+      {...{ siteKey, saver, publish }}
+    />
+  );
+}
+
+interface DrawnProps extends Pick<DraftState, 'undoLabel' | 'redoLabel' | 'status' | 'why'> {
+  readonly label: string;
+  readonly canPublish: boolean;
+  readonly siteKey: string;
+  readonly saver: DraftSaver;
+  readonly publish: () => void;
+}
+
+/** Drawn anew only when one of its words is another: not with each letter. */
+const Drawn = memo(function Drawn({
+  label,
+  undoLabel,
+  redoLabel,
+  status,
+  why,
+  canPublish,
+  siteKey,
+  saver,
+  publish,
+}: DrawnProps) {
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.5, flex: 'none' }}>
+      <Step kind="undo" label={undoLabel} onStep={() => saver.step('undo')} />
+      <Step kind="redo" label={redoLabel} onStep={() => saver.step('redo')} />
+      <Tooltip title={why ?? 'Every change is saved in the draft. Visitors see it when you publish.'}>
+        <Box
+          role="status"
+          tabIndex={0}
+          sx={{
+            fontSize: 13,
+            px: 0.75,
+            whiteSpace: 'nowrap',
+            color: status === 'not-saved' ? 'error.main' : 'text.secondary',
+            fontWeight: status === 'not-saved' ? 700 : 400,
+          }}
+        >
+          {STATUS_WORDS[status]}
+        </Box>
+      </Tooltip>
+      <Tooltip title="Versions">
+        <IconButton
+          size="small"
+          aria-label="Versions"
+          component={Link}
+          href={`/s/${siteKey}/versions`}
+          sx={{ width: 32, height: 32, display: { xs: 'inline-flex', md: 'none', lg: 'inline-flex' } }}
+        >
+          <HistoryIcon fontSize="small" />
+        </IconButton>
+      </Tooltip>
+      <Button
+        size="small"
+        variant="contained"
+        disabled={!canPublish}
+        onClick={publish}
+        sx={{ fontSize: 13, whiteSpace: 'nowrap' }}
+      >
+        {label}
+      </Button>
+    </Box>
+  );
+});
+
+/** Instead, while a version is only looked at. */
+function VersionBar({ version }: { version: number }) {
+  const { siteKey } = useSite();
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, flex: 'none' }}>
+      <Box role="status" sx={{ fontSize: 13, fontWeight: 700, whiteSpace: 'nowrap' }}>
+        Version {version}, to look at
+      </Box>
+      <Button
+        size="small"
+        variant="outlined"
+        component={Link}
+        href={`/s/${siteKey}/versions`}
+        sx={{ fontSize: 13, whiteSpace: 'nowrap' }}
+      >
+        Versions
+      </Button>
+      <Button
+        size="small"
+        variant="contained"
+        component={Link}
+        href={`/s/${siteKey}/design`}
+        sx={{ fontSize: 13, whiteSpace: 'nowrap' }}
+      >
+        Back to the draft
+      </Button>
+    </Box>
+  );
+}
+
+function Step({ kind, label, onStep }: { kind: 'undo' | 'redo'; label: string | null; onStep: () => void }) {
+  const name = kind === 'undo' ? 'Undo' : 'Redo';
+  return (
+    <Tooltip title={label === null ? `Nothing to ${kind}` : `${name}: ${label}`}>
+      <span>
+        <IconButton
+          size="small"
+          aria-label={label === null ? name : `${name}: ${label}`}
+          disabled={label === null}
+          onClick={onStep}
+          sx={{ width: 32, height: 32 }}
+        >
+          {kind === 'undo' ? <UndoIcon fontSize="small" /> : <RedoIcon fontSize="small" />}
+        </IconButton>
+      </span>
+    </Tooltip>
+  );
+}

@@ -1,0 +1,35 @@
+'use client';
+
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import type { Design } from '../../../core/model/design';
+import { CheckSentence } from '../visit/KeptVisits';
+import { useKept } from '../visit/use-kept';
+
+/** What the kept visits come to: those that do not hold are told one by one. They warn, and do not forbid. */
+export function PublishChecks({ design, nameOf }: { design: Design; nameOf: (id: string) => string }) {
+  const { all: checks } = useKept(design);
+  if (checks.length === 0) return null;
+  const broken = checks.filter(({ result }) => result?.holds !== true);
+  if (broken.length === 0)
+    return (
+      <Alert severity="success" sx={{ mt: 2 }}>
+        {checks.length === 1
+          ? 'The kept visit comes to what it must.'
+          : `All ${checks.length} kept visits come to what they must.`}
+      </Alert>
+    );
+  return (
+    <Alert severity="warning" sx={{ mt: 2 }}>
+      {broken.length} of {checks.length} kept visits {broken.length === 1 ? 'does' : 'do'} not come to what{' '}
+      {broken.length === 1 ? 'it' : 'they'} must:
+      <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
+        {broken.map((one) => (
+          <li key={one.visit.id}>
+            <CheckSentence checked={one} nameOf={nameOf} />
+          </li>
+        ))}
+      </Box>
+    </Alert>
+  );
+}

@@ -1,0 +1,111 @@
+'use client';
+
+import Autocomplete from '@mui/material/Autocomplete';
+import Box from '@mui/material/Box';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useEffect, useState } from 'react';
+import { toast } from 'sonner';
+import { isMailShaped } from '../../../core/forms/mail';
+import { LIMITS } from '../../../core/limits';
+import { PortError } from '../../frame/port';
+import { useSite } from '../../frame/SiteContext';
+
+interface RecipientsProps {
+  /** The teams of the widget, in their order. */
+  readonly teams: readonly string[];
+  nameOfTeam(id: string): string;
+}
+
+/** Who gets the notes of a widget's teams. It takes effect at once, and is not part of the draft. */
+export function Recipients({ teams, nameOfTeam }: RecipientsProps) {
+  const { port, notice, findings } = useSite();
+  const [all, setAll] = useState<Readonly<Record<string, readonly string[]>> | null>(null);
+  const [fault, setFault] = useState<{ readonly teamId: string; readonly words: string } | null>(null);
+  useEffect(() => {
+    port.getRecipients().then(setAll, notice);
+  }, [port, notice]);
+  const write = (teamId: string, mails: readonly string[]): Promise<void> =>
+    port.setRecipients(teamId, mails).then(
+      () => setAll((before) => ({ ...before, [teamId]: mails })),
+      (error: unknown) => {
+        notice(error);
+        setFault({
+          teamId,
+          words:
+            error instanceof PortError
+              ? error.sentence
+              : 'That did not work. Nothing was changed; try again.',
+        });
+        throw error;
+      },
+    );
+  const change = (teamId: string, mails: readonly string[]): void => {
+    const refuse = (words: string): void => setFault({ teamId, words });
+    const wrong = mails.find((one) => !isMailShaped(one));
+    if (wrong !== undefined) return refuse(`“${wrong}” does not look like a mail address. Not saved yet.`);
+    if (mails.length > LIMITS.recipients)
+      return refuse(`At most ${LIMITS.recipients} addresses. Not saved yet.`);
+    setFault(null);
+    const before = all?.[teamId] ?? [];
+    // What did not go through is told at its field.
+    const silent = (): void => undefined;
+    write(teamId, mails).then(
+      () =>
+        toast('Visitors see this from now.', {
+          action: { label: 'Undo', onClick: () => void write(teamId, before).catch(silent) },
+        }),
+      silent,
+    );
+  };
+  if (teams.length === 0)
+    return <Typography variant="body2">No team answers here yet, so nobody gets the notes.</Typography>;
+  return (
+    <Box component="section" sx={{ mt: 2, pt: 1.5, borderTop: '1px solid var(--porch-rail)' }}>
+      <Typography component="h3" sx={{ fontSize: 13, fontWeight: 700, mb: 0.5 }}>
+        Who gets the notes
+      </Typography>
+      {teams.map((id) => {
+        const people = findings?.peopleOf[id] ?? 0;
+        return (
+          <Box key={id} sx={{ mb: 1.5 }}>
+            <Typography variant="body2" sx={{ mb: 1 }}>
+              {people === 0
+                ? `Nobody is in ${nameOfTeam(id)} yet.`
+                : `${peopleWords(people)} of ${nameOfTeam(id)}, under Conversations.`}
+            </Typography>
+            <Autocomplete
+              multiple
+              freeSolo
+              size="small"
+              options={NO_OPTIONS}
+              disabled={all === null}
+              value={[...(all?.[id] ?? [])]}
+              onChange={(_, mails) =>
+                change(id, [...new Set(mails.map((one) => one.trim()).filter((one) => one !== ''))])
+              }
+              renderInput={(params) => (
+                <TextField
+                  {...params}
+                  label="By mail also to"
+                  error={fault?.teamId === id}
+                  helperText={fault?.teamId === id ? fault.words : 'Type an address, then Enter.'}
+                />
+              )}
+            />
+          </Box>
+        );
+      })}
+      <Typography variant="body2" color="text.secondary">
+        This is not part of the draft: it holds from now on. Letters go out once this installation can send
+        mail; until then notes wait under Conversations.
+      </Typography>
+    </Box>
+  );
+}
+
+const NO_OPTIONS: readonly string[] = [];
+
+function peopleWords(count: number): string {
+  return count === 1 ? 'One person' : count === 2 ? 'Both people' : `All ${count} people`;
+}

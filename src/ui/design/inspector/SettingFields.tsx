@@ -1,0 +1,146 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import InputAdornment from '@mui/material/InputAdornment';
+import Link from '@mui/material/Link';
+import Switch from '@mui/material/Switch';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { SETTINGS, type Setting, type SettingId, settingFault } from '../../../core/model/settings';
+import { SETTING_WORDS, boundsWords, settingWords, unitWords } from '../../wording/settings';
+
+interface SettingFieldsProps {
+  readonly ids: readonly SettingId[];
+  readonly valueOf: (setting: Setting) => number | null;
+  /** Our default, where it is not the setting's own. */
+  readonly defaultOf?: (setting: Setting) => number | null;
+  readonly onChange: (setting: Setting, value: number | null) => void;
+}
+
+const ownDefault = ({ defaultValue }: Setting): number | null => defaultValue;
+
+/** Settings of a moment: each with its considered default and why, what was changed, and the way back. */
+export function SettingFields({ ids, valueOf, defaultOf = ownDefault, onChange }: SettingFieldsProps) {
+  const settings = ids.map((id) => ({ ...SETTINGS[id], defaultValue: defaultOf(SETTINGS[id]) }));
+  const changed = settings.filter((one) => valueOf(one) !== one.defaultValue);
+  const many = `${settings.length} setting${settings.length === 1 ? '' : 's'}`;
+  return (
+    <Box>
+      {settings.map((setting) => (
+        <SettingField
+          key={setting.id}
+          setting={setting}
+          value={valueOf(setting)}
+          onChange={(value) => onChange(setting, value)}
+        />
+      ))}
+      <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
+        {changed.length === 0 ? (
+          settings.length === 1 ? (
+            '1 setting, as we would have it. It may be left alone.'
+          ) : (
+            `${many}, as we would have them. They may be left alone.`
+          )
+        ) : (
+          <>
+            {many}, {changed.length} changed from ours.{' '}
+            <Link
+              component="button"
+              type="button"
+              variant="body2"
+              onClick={() => {
+                for (const one of changed) onChange(one, one.defaultValue);
+              }}
+            >
+              Back to ours
+            </Link>
+          </>
+        )}
+      </Typography>
+    </Box>
+  );
+}
+
+interface SettingFieldProps {
+  readonly setting: Setting;
+  readonly value: number | null;
+  readonly onChange: (value: number | null) => void;
+}
+
+function SettingField({ setting, value, onChange }: SettingFieldProps) {
+  const { name, what } = SETTING_WORDS[setting.id];
+  const [typed, setTyped] = useState<string | null>(null);
+  const stored = typed === null ? value : Math.round(Number(typed) * setting.size * 1000) / 1000;
+  const isWrong = typed !== null && (typed.trim() === '' || settingFault(stored, setting) !== null);
+  const type = (text: string): void => {
+    setTyped(text);
+    const next = Math.round(Number(text) * setting.size * 1000) / 1000;
+    if (text.trim() !== '' && settingFault(next, setting) === null) onChange(next);
+  };
+  const isOff = value === null && typed === null;
+  if (setting.unit === 'switch')
+    return (
+      <Box sx={{ mb: 1.75 }}>
+        <FormControlLabel
+          control={
+            <Switch
+              size="small"
+              checked={value === 1}
+              onChange={(event) => onChange(event.target.checked ? 1 : 0)}
+            />
+          }
+          label={name}
+          slotProps={{ typography: { variant: 'body2', sx: { fontWeight: 600 } } }}
+        />
+        <Typography variant="body2" color="text.secondary" sx={{ fontSize: 12 }}>
+          {what}
+        </Typography>
+      </Box>
+    );
+  return (
+    <Box sx={{ mb: 1.75 }}>
+      {setting.canBeOff ? (
+        <FormControlLabel
+          control={
+            <Switch
+              size="small"
+              checked={!isOff}
+              onChange={(event) => onChange(event.target.checked ? FIRST_SECONDS : null)}
+            />
+          }
+          label={name}
+          slotProps={{ typography: { variant: 'body2', sx: { fontWeight: 600 } } }}
+        />
+      ) : null}
+      {isOff ? null : (
+        <TextField
+          label={name}
+          size="small"
+          fullWidth
+          value={typed ?? (value === null ? '' : String(value / setting.size))}
+          onChange={(event) => type(event.target.value)}
+          onBlur={() => {
+            if (!isWrong) setTyped(null);
+          }}
+          error={isWrong}
+          helperText={isWrong ? boundsWords(setting) : undefined}
+          slotProps={{
+            htmlInput: { inputMode: 'decimal' },
+            input: { endAdornment: <InputAdornment position="end">{unitWords(setting)}</InputAdornment> },
+          }}
+          sx={{ mt: setting.canBeOff ? 0.5 : 0 }}
+        />
+      )}
+      <Typography sx={{ fontSize: 12, color: 'text.secondary', mt: 0.25 }}>
+        {value === setting.defaultValue
+          ? what
+          : `Ours: ${settingWords(setting.defaultValue, setting)}. ${what}`}
+      </Typography>
+    </Box>
+  );
+}
+
+/** What is there when something that was off is switched on: ten minutes. */
+const FIRST_SECONDS = 600;

@@ -1,0 +1,190 @@
+import Box from '@mui/material/Box';
+import Link from '@mui/material/Link';
+import Typography from '@mui/material/Typography';
+import type { ReactNode } from 'react';
+import type { Design, Widget } from '../../../core/model/design';
+import type { Field } from '../../../core/model/form';
+import { SETTINGS_OF_TRANSITION, type Setting, settingValue } from '../../../core/model/settings';
+import type { DrawnMoment } from '../../../core/rehearse/preview-at';
+import { inLocale, textOf } from '../../../core/words/texts-of';
+import { MOMENT_WORDS } from '../../wording/moments';
+import { headlineOfInvitation } from '../../wording/transitions';
+import { Recipients } from './Recipients';
+import { SettingFields } from './SettingFields';
+import type { DrawnTransition } from '../path/transitions';
+
+export interface TransitionSettingsProps {
+  readonly transition: DrawnTransition;
+  readonly design: Design;
+  readonly widget: Widget;
+  readonly onSetting: (setting: Setting, value: number | null) => void;
+  /** To the stage of a moment, where the words are edited. */
+  readonly onChoose: (moment: DrawnMoment) => void;
+  readonly onAvailability: () => void;
+  readonly nameOfTeam: (id: string) => string;
+}
+
+/** What makes a transition what it is: its settings, or where they stand. */
+export function TransitionSettings(props: TransitionSettingsProps) {
+  const { transition, design, widget, onSetting } = props;
+  const ids = SETTINGS_OF_TRANSITION[transition.id] ?? [];
+  return (
+    <>
+      <Typography variant="h2" sx={{ fontSize: 20 }}>
+        {MOMENT_WORDS[transition.from].name} → {MOMENT_WORDS[transition.to].name}
+      </Typography>
+      <Typography variant="body2" sx={{ mb: 2, '::first-letter': { textTransform: 'uppercase' } }}>
+        {transition.full}.
+      </Typography>
+      {ids.length === 0 ? null : (
+        <SettingFields
+          key={`${widget.id} ${transition.id}`}
+          ids={ids}
+          valueOf={(one) => settingValue(design, widget, one)}
+          onChange={onSetting}
+        />
+      )}
+      <Own {...props} />
+    </>
+  );
+}
+
+/** What a transition is made of besides numbers. */
+function Own({ transition, design, widget, onChoose, onAvailability, nameOfTeam }: TransitionSettingsProps) {
+  const toStage = (moment: DrawnMoment, words: string): ReactNode => (
+    <TransitionSetting onClick={() => onChoose(moment)}>{words}</TransitionSetting>
+  );
+  switch (transition.id) {
+    case 'invitation-shown':
+    case 'opened-by-invitation': {
+      const all = widget.invitations.filter(
+        ({ approach }) => transition.id === 'invitation-shown' || approach === 'open',
+      );
+      return (
+        <Listed title={all.length === 0 ? 'No invitations' : `Invitations, in their order`}>
+          {all.map((one) => (
+            <li key={one.id}>
+              <Box component="span" sx={{ fontWeight: 600 }}>
+                {one.name}
+              </Box>
+              : {one.isOn ? headlineOfInvitation(one) : 'off'}
+            </li>
+          ))}
+        </Listed>
+      );
+    }
+    case 'invitation-accepted':
+      return toStage('invited', 'Word the replies on the stage');
+    case 'invitation-declined':
+      return toStage('invited', 'Word the “no, thanks” on the stage');
+    case 'opened-while-unavailable':
+    case 'availability-lost':
+    case 'availability-lost-while-waiting':
+    case 'availability-gained':
+      return (
+        <>
+          <Typography variant="body2" sx={{ mb: 1 }}>
+            {widget.calendarId === null
+              ? 'This widget has no hours: it goes by who is in.'
+              : 'It follows the hours and who is in, each with what was decided for it.'}
+          </Typography>
+          <TransitionSetting onClick={onAvailability}>Who can answer?</TransitionSetting>
+        </>
+      );
+    case 'first-message-sent':
+      return (
+        <Fields
+          title="Asked before the chat"
+          none="Nothing is asked first: the first message is enough."
+          fields={widget.forms.before}
+          design={design}
+          widget={widget}
+        />
+      );
+    case 'responder-joined':
+      return (
+        <Listed title={widget.teams.length === 0 ? 'Nobody answers here yet' : 'Who answers here'}>
+          {widget.teams.map((id) => (
+            <li key={id}>{nameOfTeam(id)}</li>
+          ))}
+        </Listed>
+      );
+    case 'address-left':
+      return toStage('slow-reply', 'Word the offer on the stage');
+    case 'note-sent':
+      return (
+        <>
+          <Fields
+            title="Asked with a note"
+            none="Nothing is asked: no answer can be sent by mail."
+            fields={widget.forms.note}
+            design={design}
+            widget={widget}
+          />
+          <Recipients teams={widget.teams} nameOfTeam={nameOfTeam} />
+        </>
+      );
+    case 'asked-again':
+      return toStage('goodbye', 'Word it on the stage');
+    case 'launcher-clicked':
+    case 'answer-after-all':
+    case 'returned-after-answer':
+      return (
+        <Typography variant="body2" color="text.secondary">
+          There is nothing to set here: it is always so.
+        </Typography>
+      );
+    default:
+      return null;
+  }
+}
+
+interface FieldsProps {
+  readonly title: string;
+  readonly none: string;
+  readonly fields: readonly Field[];
+  readonly design: Design;
+  readonly widget: Widget;
+}
+
+function Fields({ title, none, fields, design, widget }: FieldsProps) {
+  const { defaultLocale } = design;
+  if (fields.length === 0) return <Typography variant="body2">{none}</Typography>;
+  return (
+    <Listed title={title}>
+      {fields.map((field) => {
+        const own = field.own === null ? '' : inLocale(field.own.label, design, defaultLocale);
+        const label =
+          own === '' && field.label !== null ? textOf(design, widget, defaultLocale, field.label) : own;
+        return (
+          <li key={field.id}>
+            {label === '' ? field.id : label}
+            {field.isRequired ? ', needed' : ''}
+            {field.kind === 'hidden' ? ', taken from the page' : ''}
+          </li>
+        );
+      })}
+    </Listed>
+  );
+}
+
+function Listed({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <Box component="section" sx={{ mt: 1 }}>
+      <Typography component="h3" sx={{ fontSize: 13, fontWeight: 700 }}>
+        {title}
+      </Typography>
+      <Box component="ul" sx={{ m: 0, pl: 2.25, fontSize: 13, '& li': { py: 0.25 } }}>
+        {children}
+      </Box>
+    </Box>
+  );
+}
+
+function TransitionSetting({ onClick, children }: { onClick: () => void; children: string }) {
+  return (
+    <Link component="button" type="button" variant="body2" onClick={onClick} sx={{ minHeight: 24 }}>
+      {children}
+    </Link>
+  );
+}

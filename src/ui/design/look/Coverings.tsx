@@ -1,0 +1,45 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { type BarsByDevice, type Covering, clearOf } from '../../../core/look/collisions';
+import type { Place } from '../../../core/model/design';
+import { coveringWords } from '../../wording/look';
+
+interface CoveringsProps {
+  readonly all: readonly Covering[];
+  readonly bars: BarsByDevice;
+  readonly place: Place;
+  readonly onPlace: (place: Place) => void;
+}
+
+/** What lies over the owner's bars, and the place that is clear of them. */
+export function Coverings({ all, bars, place, onPlace }: CoveringsProps) {
+  if (all.length === 0) return null;
+  const clear = clearOf(place, bars);
+  const isMoved = clear.lift !== place.lift || clear.phoneLift !== place.phoneLift;
+  return (
+    <Box
+      role="status"
+      sx={{
+        mb: 2,
+        px: 1.25,
+        py: 1,
+        fontSize: 13,
+        borderInlineStart: '3px solid var(--porch-clay)',
+        bgcolor: 'var(--porch-lane)',
+      }}
+    >
+      <Box component="ul" aria-label="Covered" sx={{ m: 0, pl: 2 }}>
+        {all.map((one) => (
+          <li key={`${one.screen} ${one.part} ${one.bar}`}>{coveringWords(one)}</li>
+        ))}
+      </Box>
+      {isMoved ? (
+        <Button size="small" variant="outlined" sx={{ mt: 1 }} onClick={() => onPlace(clear)}>
+          Move it clear
+        </Button>
+      ) : (
+        <Box sx={{ mt: 0.5 }}>Another corner, or a smaller window, would be clear of it.</Box>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,139 @@
+import Box from '@mui/material/Box';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import FormGroup from '@mui/material/FormGroup';
+import Radio from '@mui/material/Radio';
+import RadioGroup from '@mui/material/RadioGroup';
+import Typography from '@mui/material/Typography';
+import type { Launcher } from '../../../core/model/design';
+import { DEVICES, LAUNCHER_FORMS, type LauncherForm } from '../../../core/model/look';
+import { FORM_WORDS, deviceWords } from '../../wording/look';
+import { IconChoice } from './IconChoice';
+import { OwnElement } from './OwnElement';
+
+interface LauncherPartProps {
+  readonly launcher: Launcher;
+  /** Keys of the teams that answer here. */
+  readonly teams: readonly string[];
+  /** The site's own address; null: none was given. */
+  readonly siteAddress: string | null;
+  /** Whether the widget shows on a page. */
+  readonly shows: (address: string) => boolean;
+  readonly onLauncher: (launcher: Launcher, words: string) => void;
+}
+
+/** The form of the launcher, its marks, where it does not show, and what of the page's own opens the window. */
+export function LauncherFields({ launcher, teams, siteAddress, shows, onLauncher }: LauncherPartProps) {
+  const { form, icon, closedIcon, hiddenOn } = launcher;
+  return (
+    <>
+      <RadioGroup
+        aria-label="Form of the launcher"
+        value={form}
+        onChange={(event) =>
+          onLauncher({ ...launcher, form: event.target.value as LauncherForm }, 'form of the launcher')
+        }
+      >
+        {LAUNCHER_FORMS.map((one) => (
+          <FormControlLabel
+            key={one}
+            value={one}
+            control={<Radio size="small" sx={{ alignSelf: 'flex-start' }} />}
+            label={
+              <Box component="span" sx={{ display: 'block', fontSize: 13, py: 0.75 }}>
+                {FORM_WORDS[one].name}
+                <Box component="span" sx={{ display: 'block', fontSize: 12, color: 'text.secondary' }}>
+                  {FORM_WORDS[one].what}
+                </Box>
+              </Box>
+            }
+          />
+        ))}
+      </RadioGroup>
+      {form === 'own-element' ? (
+        <OwnElement launcher={launcher} siteAddress={siteAddress} shows={shows} onLauncher={onLauncher} />
+      ) : (
+        <>
+          <IconChoice
+            label="Mark"
+            otherwise="The lamp, which shows who is there"
+            value={icon}
+            onChange={(next) => onLauncher({ ...launcher, icon: next }, 'mark of the launcher')}
+          />
+          <IconChoice
+            label="While nobody can answer"
+            otherwise={icon === null ? 'The lamp, unlit' : 'The same'}
+            value={closedIcon}
+            onChange={(next) => onLauncher({ ...launcher, closedIcon: next }, 'mark while nobody can answer')}
+          />
+        </>
+      )}
+      <Typography component="h4" sx={{ fontSize: 13, fontWeight: 700, mt: 1.5 }}>
+        No launcher on
+      </Typography>
+      <FormGroup row aria-label="No launcher on" role="group">
+        {DEVICES.map((device) => (
+          <FormControlLabel
+            key={device}
+            control={
+              <Checkbox
+                size="small"
+                checked={hiddenOn.includes(device)}
+                onChange={(event) =>
+                  onLauncher(
+                    {
+                      ...launcher,
+                      hiddenOn: DEVICES.filter((one) =>
+                        one === device ? event.target.checked : hiddenOn.includes(one),
+                      ),
+                    },
+                    'where there is no launcher',
+                  )
+                }
+              />
+            }
+            label={deviceWords(device)}
+            slotProps={{ typography: { variant: 'body2' } }}
+          />
+        ))}
+      </FormGroup>
+      {hiddenOn.length === 0 ? null : (
+        <Typography variant="body2" color="text.secondary">
+          It comes back there while an answer has not been read, so that none is missed.
+        </Typography>
+      )}
+      <OwnLinks teams={teams} />
+    </>
+  );
+}
+
+/** How a link of the page opens the window, with a team and a first question. */
+function OwnLinks({ teams }: { readonly teams: readonly string[] }) {
+  const team = teams.at(-1);
+  const value = team === undefined ? 'Are you open tonight?' : `${team}: Are you open tonight?`;
+  return (
+    <Box sx={{ mt: 1.5 }}>
+      <Typography component="h4" sx={{ fontSize: 13, fontWeight: 700 }}>
+        From a link or button of yours
+      </Typography>
+      <Typography variant="body2" color="text.secondary">
+        Any of them opens the window with this in its tag; before the colon a team, after it a first question.
+        Both may be left out.
+      </Typography>
+      <Box
+        component="code"
+        sx={{
+          display: 'block',
+          mt: 0.75,
+          p: 1,
+          fontSize: 12,
+          borderRadius: '8px',
+          bgcolor: 'var(--porch-lane)',
+          overflowWrap: 'anywhere',
+        }}
+      >
+        data-porch-open=&quot;{value}&quot;
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,81 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useContext } from 'react';
+import type { HeaderPicture, PictureRef } from '../../../core/model/look';
+import type { LookPictureKind } from '../../../core/wire/desk';
+import { PicturesAt } from '../path/WidgetTile';
+import { useSite } from '../../frame/SiteContext';
+import { PICTURE_KINDS, useSending } from '../../parts/use-sending';
+
+interface PictureFieldProps {
+  readonly kind: LookPictureKind;
+  readonly label: string;
+  /** What it is good for, and how it should be. */
+  readonly what: string;
+  readonly value: PictureRef | null;
+  readonly onChange: (picture: HeaderPicture | null) => void;
+}
+
+/** A picture of a look: dropped, pasted or chosen; drawn on the server, shown as visitors get it. */
+export function PictureField({ kind, label, what, value, onChange }: PictureFieldProps) {
+  const { port } = useSite();
+  const base = useContext(PicturesAt);
+  const sending = useSending(async (file) => onChange(await port.keepLookPicture(kind, file)));
+  return (
+    <Box
+      role="group"
+      aria-label={label}
+      tabIndex={-1}
+      {...sending.place}
+      sx={{
+        border: `1.5px dashed var(--porch-${sending.isOver ? 'door' : 'edge'})`,
+        borderRadius: '10px',
+        p: 1.5,
+        mb: 1.5,
+      }}
+    >
+      <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center' }}>
+        {value === null ? null : (
+          <Box
+            component="img"
+            alt={label}
+            src={`${base}/${value.twice}.webp`}
+            sx={{
+              maxWidth: 110,
+              maxHeight: 48,
+              objectFit: 'contain',
+              bgcolor: 'var(--porch-lane)',
+              borderRadius: '6px',
+            }}
+          />
+        )}
+        <Box sx={{ fontSize: 13, fontWeight: 600 }}>{label}</Box>
+      </Box>
+      <Typography variant="body2" color="text.secondary" sx={{ my: 1 }}>
+        {what} Drop it here, paste it or choose it: PNG, JPEG, WebP, GIF, AVIF or SVG, up to 5 MB.
+      </Typography>
+      <input
+        ref={sending.files}
+        hidden
+        type="file"
+        accept={PICTURE_KINDS}
+        aria-label={label}
+        onChange={(event) => void sending.take(event.target.files?.[0])}
+      />
+      <Button size="small" variant="outlined" disabled={sending.isBusy} onClick={sending.choose}>
+        {sending.isBusy ? 'Drawing it …' : value === null ? 'Choose a picture' : 'Another one'}
+      </Button>
+      {value === null ? null : (
+        <Button size="small" onClick={() => onChange(null)}>
+          Take it away
+        </Button>
+      )}
+      {sending.fault === null ? null : (
+        <Typography variant="body2" color="error" role="alert" sx={{ mt: 1 }}>
+          {sending.fault}
+        </Typography>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,57 @@
+import Box from '@mui/material/Box';
+import ButtonBase from '@mui/material/ButtonBase';
+import { lampOf } from '../../../core/model/lamp';
+import { LampMark } from '../../parts/LampMark';
+import { type TeamRow, foldedTeams } from './availability-rows';
+import type { AvailabilityRow } from './AvailabilityCard';
+
+interface AvailabilityTableProps {
+  readonly rows: readonly AvailabilityRow[];
+  /** Empty: there is only one team. */
+  readonly teams: readonly TeamRow[];
+  readonly isChosen: boolean;
+  readonly onChoose: () => void;
+}
+
+/** *Who can answer?* as a table, with the row that holds now. Choosing it opens its behaviours. */
+export function AvailabilityTable({ rows, teams, isChosen, onChoose }: AvailabilityTableProps) {
+  return (
+    <ButtonBase
+      aria-label={`Who can answer? ${rows.map((row) => `${row.isNow ? 'Now ' : ''}${row.words}: ${row.leadsTo}`).join('. ')}`}
+      aria-pressed={isChosen}
+      onClick={onChoose}
+      sx={{
+        display: 'block',
+        width: '100%',
+        textAlign: 'start',
+        bgcolor: 'background.paper',
+        border: '1px solid var(--porch-edge)',
+        borderRadius: '12px 14px 11px 13px',
+        px: 1.5,
+        py: 1,
+        ...(isChosen ? { boxShadow: '0 0 0 2px var(--porch-door)' } : {}),
+      }}
+    >
+      <Box sx={{ fontSize: 13, fontWeight: 700, pb: 0.25 }}>Who can answer?</Box>
+      {rows.map((row) => (
+        <Box
+          key={row.state}
+          sx={{
+            display: 'grid',
+            gridTemplateColumns: '20px 74px 1fr auto',
+            alignItems: 'center',
+            fontSize: 13,
+            lineHeight: '21px',
+            fontWeight: row.isNow ? 700 : 400,
+          }}
+        >
+          <LampMark mark={lampOf(row.state, true)} size={15} />
+          <span>{row.words}</span>
+          <span>→ {row.leadsTo}</span>
+          <span>{row.isNow ? 'now' : ''}</span>
+        </Box>
+      ))}
+      {teams.length === 0 ? null : <Box sx={{ fontSize: 13, lineHeight: '21px' }}>{foldedTeams(teams)}</Box>}
+    </ButtonBase>
+  );
+}

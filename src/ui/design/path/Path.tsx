@@ -1,0 +1,327 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import ButtonBase from '@mui/material/ButtonBase';
+import { createContext, memo, useContext, useMemo, useRef } from 'react';
+import type { TransitionId } from '../../../core/model/transition';
+import type { DrawnMoment, PreviewState } from '../../../core/rehearse/preview-at';
+import { MOMENT_WORDS } from '../../wording/moments';
+import { DeadEnd } from './DeadEnd';
+import { VisitedMark } from './VisitedMark';
+import { AvailabilityCard, type AvailabilityRow } from './AvailabilityCard';
+import {
+  LANE_TOP,
+  PATH_HEIGHT,
+  type PathMeasures,
+  CARD_PLACES,
+  CARD_HEIGHT,
+  columnLeft,
+  pathMeasures,
+} from './path-layout';
+import { PathTransitions } from './PathTransitions';
+import { PILL } from '../stage/pill';
+import { momentCardName } from './moment-card-name';
+import type { MomentCard } from './moment-cards';
+import { usePathKeys } from './use-path-keys';
+import { useSame } from '../../parts/use-same';
+import { useSize } from '../../parts/use-size';
+import { PAGE_FONT } from '../stage/StandInPage';
+import { type DrawnTransition, isVisitedTransition } from './transitions';
+import { WidgetTile } from './WidgetTile';
+
+export interface PathProps {
+  readonly momentCards: readonly MomentCard[];
+  readonly transitions: readonly DrawnTransition[];
+  readonly chosen: DrawnMoment;
+  readonly onChoose: (moment: DrawnMoment) => void;
+  readonly onEnter: () => void;
+  readonly availability: readonly AvailabilityRow[];
+  /** *Who can answer?* is chosen. */
+  readonly isAvailability: boolean;
+  readonly onAvailability: () => void;
+  readonly chosenTransition: TransitionId | null;
+  readonly onTransition: (transition: TransitionId) => void;
+  /** To the whole path. */
+  readonly onWhole: () => void;
+  /** To a visit that is tried. */
+  readonly onTry: () => void;
+}
+
+/** The path at rest: fixed places, each moment card drawn live. For a screen reader one ordered list, with its transitions as "leads to". */
+export function Path({
+  momentCards,
+  transitions,
+  chosen,
+  onChoose,
+  onEnter,
+  availability,
+  isAvailability,
+  onAvailability,
+  chosenTransition,
+  onTransition,
+  onWhole,
+  onTry,
+}: PathProps) {
+  const box = useRef<HTMLDivElement>(null);
+  const { width } = useSize(box);
+  const measures = useMemo(() => pathMeasures(width === 0 ? 1280 : width), [width]);
+  const visited = useSame(
+    transitions.filter((transition) => isVisitedTransition(transition, momentCards)).map(({ id }) => id),
+  );
+  const rows = useSame(availability);
+  const previewStates = useMemo(
+    () => new Map(momentCards.map(({ moment, previewState }) => [moment, previewState] as const)),
+    [momentCards],
+  );
+  const move = usePathKeys({ box, chosen, onChoose, onEnter });
+  return (
+    <Box
+      ref={box}
+      component="nav"
+      aria-label="Path"
+      sx={{
+        position: 'relative',
+        height: PATH_HEIGHT,
+        flex: 'none',
+        overflow: 'hidden',
+        bgcolor: 'background.paper',
+        borderTop: '1px solid var(--porch-rail)',
+      }}
+    >
+      <Box
+        aria-hidden
+        sx={{ position: 'absolute', insetInline: 0, top: 78, bottom: 0, bgcolor: 'var(--porch-lane)' }}
+      />
+      <PathTransitions
+        measures={measures}
+        width={width}
+        transitions={transitions}
+        visited={visited}
+        chosen={chosenTransition}
+        onChoose={onTransition}
+      />
+      <Box component="ol" onKeyDown={move} sx={{ m: 0, p: 0, listStyle: 'none' }}>
+        <PreviewStates value={previewStates}>
+          {momentCards.map((momentCard) => (
+            <MomentCardButton
+              key={momentCard.moment}
+              momentCard={momentCard}
+              transitions={transitions}
+              isChosen={momentCard.moment === chosen}
+              measures={measures}
+              onChoose={onChoose}
+            />
+          ))}
+        </PreviewStates>
+      </Box>
+      <AvailabilityCard
+        rows={rows}
+        left={columnLeft(1, measures)}
+        width={measures.pitch + measures.cardWidth}
+        isChosen={isAvailability}
+        onChoose={onAvailability}
+      />
+      <Box
+        sx={{
+          position: 'absolute',
+          right: 12,
+          bottom: 8,
+          display: 'flex',
+          flexDirection: 'column',
+          gap: 0.5,
+          alignItems: 'flex-end',
+        }}
+      >
+        <PathButton label="Try a visit" keys="T" onClick={onTry} />
+        <PathButton label="The whole path" keys="P" onClick={onWhole} />
+      </Box>
+    </Box>
+  );
+}
+
+const PathButton = memo(function PathButton({
+  label,
+  keys,
+  onClick,
+}: {
+  label: string;
+  keys: string;
+  onClick: () => void;
+}) {
+  return (
+    <ButtonBase aria-keyshortcuts={keys} onClick={onClick} sx={PILL}>
+      {label}
+      <Box component="b" aria-hidden sx={{ ml: 0.75 }}>
+        {keys}
+      </Box>
+    </ButtonBase>
+  );
+});
+
+/** What the pictures of the moment cards show: it is another with each letter, though hardly a moment card is. */
+const PreviewStates = createContext<ReadonlyMap<DrawnMoment, PreviewState>>(new Map());
+
+interface MomentCardButtonProps {
+  readonly momentCard: MomentCard;
+  readonly transitions: readonly DrawnTransition[];
+  readonly isChosen: boolean;
+  readonly measures: PathMeasures;
+  readonly onChoose: (moment: DrawnMoment) => void;
+}
+
+/** Drawn anew only where something of it but its picture is another. */
+const MomentCardButton = memo(
+  DrawnMomentCard,
+  ({ momentCard: before, ...was }, { momentCard: after, ...is }) =>
+    was.transitions === is.transitions &&
+    was.isChosen === is.isChosen &&
+    was.measures === is.measures &&
+    was.onChoose === is.onChoose &&
+    before.cases.join() === after.cases.join() &&
+    (['words', 'dir', 'reachability', 'outOfReach', 'deadEnd'] as const).every(
+      (part) => before[part] === after[part],
+    ),
+);
+
+function DrawnMomentCard({ momentCard, transitions, isChosen, measures, onChoose }: MomentCardButtonProps) {
+  const place = CARD_PLACES.find(({ moment }) => moment === momentCard.moment);
+  const isWalked = momentCard.reachability === 'here' || momentCard.reachability === 'on-the-way';
+  const hasPicture = measures.cardWidth >= 150;
+  if (place === undefined) return null;
+  return (
+    <li>
+      <ButtonBase
+        data-moment-card={momentCard.moment}
+        aria-current={isChosen ? 'true' : undefined}
+        aria-label={momentCardName(momentCard, transitions)}
+        tabIndex={isChosen ? 0 : -1}
+        onClick={() => onChoose(momentCard.moment)}
+        sx={{
+          position: 'absolute',
+          left: columnLeft(place.column, measures),
+          top: LANE_TOP[place.lane],
+          width: measures.cardWidth,
+          height: CARD_HEIGHT,
+          p: '6px 8px',
+          gap: 1,
+          justifyContent: 'flex-start',
+          alignItems: 'center',
+          textAlign: 'start',
+          borderRadius: '16px 20px 17px 19px',
+          bgcolor: 'background.paper',
+          border: edgeOf(momentCard),
+          ...(isChosen
+            ? {
+                outline: '2px solid var(--porch-door) !important',
+                outlineOffset: '-1px',
+                boxShadow: '0 3px 0 var(--porch-door)',
+              }
+            : {}),
+          '&:focus-visible': { boxShadow: '0 0 0 4px var(--porch-board), 0 0 0 6px var(--porch-door)' },
+        }}
+      >
+        {momentCard.deadEnd === null ? null : <DeadEnd width={measures.cardWidth} height={CARD_HEIGHT} />}
+        {hasPicture ? <PictureOf moment={momentCard.moment} /> : null}
+        <CardWords
+          name={MOMENT_WORDS[momentCard.moment].name}
+          words={momentCard.words}
+          dir={momentCard.dir}
+          outOfReach={momentCard.outOfReach}
+          deadEnd={momentCard.deadEnd}
+          isWalked={isWalked}
+        />
+      </ButtonBase>
+    </li>
+  );
+}
+
+type CardWordsProps = Pick<MomentCard, 'words' | 'dir' | 'outOfReach' | 'deadEnd'> & {
+  readonly name: string;
+  readonly isWalked: boolean;
+};
+
+/** Name and first words of a moment card; drawn anew only where they are others. */
+const CardWords = memo(function CardWords({
+  name,
+  words,
+  dir,
+  outOfReach,
+  deadEnd,
+  isWalked,
+}: CardWordsProps) {
+  return (
+    <Box sx={{ minWidth: 0, flex: 1 }}>
+      <Box
+        sx={{
+          fontSize: 13,
+          lineHeight: '16px',
+          fontWeight: 600,
+          whiteSpace: 'nowrap',
+          overflow: 'hidden',
+          textOverflow: 'ellipsis',
+        }}
+      >
+        {name} {isWalked ? <VisitedMark /> : null}
+      </Box>
+      <Box
+        dir={outOfReach === null && deadEnd === null ? dir : 'ltr'}
+        sx={{
+          fontSize: 12,
+          lineHeight: '14px',
+          color:
+            deadEnd !== null ? 'var(--porch-clay)' : outOfReach === null ? 'text.primary' : 'text.secondary',
+          position: 'relative',
+          display: '-webkit-box',
+          WebkitLineClamp: 2,
+          WebkitBoxOrient: 'vertical',
+          overflow: 'hidden',
+        }}
+      >
+        {deadEnd ?? outOfReach ?? words}
+      </Box>
+    </Box>
+  );
+});
+
+/** The line around a moment card: clay where it is cracked, dashed where this visitor cannot get. */
+export function edgeOf({ deadEnd, outOfReach }: MomentCard): string {
+  const colour = deadEnd === null ? 'var(--porch-edge)' : 'var(--porch-clay)';
+  return outOfReach === null ? `${deadEnd === null ? 1 : 1.5}px solid ${colour}` : `1.5px dashed ${colour}`;
+}
+
+function PictureOf({ moment }: { moment: DrawnMoment }) {
+  const previewState = useContext(PreviewStates).get(moment);
+  return previewState === undefined ? null : <CardPicture previewState={previewState} />;
+}
+
+/** The runtime at 32×44: a silhouette, decorative. */
+export function CardPicture({ previewState }: { previewState: PreviewState }) {
+  const { site, circumstances, entries } = previewState;
+  const feed = useMemo(
+    () => ({
+      site,
+      circumstances,
+      entries,
+      scheme: 'day' as const,
+      width: 352,
+      height: 484,
+      font: PAGE_FONT,
+    }),
+    [site, circumstances, entries],
+  );
+  return (
+    <Box
+      sx={{
+        flex: 'none',
+        borderRadius: '4px',
+        overflow: 'hidden',
+        border: '1px solid var(--porch-rail)',
+        bgcolor: 'var(--porch-page)',
+        width: 34,
+        height: 46,
+      }}
+    >
+      <WidgetTile feed={feed} scale={1 / 11} />
+    </Box>
+  );
+}

@@ -1,0 +1,175 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import ButtonBase from '@mui/material/ButtonBase';
+import { Fragment, useState, type ReactNode } from 'react';
+import type { DrawnMoment } from '../../../core/rehearse/preview-at';
+import { MOMENT_WORDS } from '../../wording/moments';
+import { VisitedMark } from './VisitedMark';
+import { CardPicture, edgeOf } from './Path';
+import type { MomentCard } from './moment-cards';
+import type { DrawnTransition } from './transitions';
+
+interface PhonePathProps {
+  readonly momentCards: readonly MomentCard[];
+  readonly transitions: readonly DrawnTransition[];
+  /** The search is over: the order stands. */
+  readonly isSought: boolean;
+  /** The moment card whose stage is open; null: the walk is shown. */
+  readonly chosen: DrawnMoment | null;
+  readonly onChoose: (moment: DrawnMoment) => void;
+  readonly onBack: () => void;
+  readonly stage: ReactNode;
+  /** Under the stage: who hears what. */
+  readonly cases: ReactNode;
+  readonly inspector: ReactNode;
+  /** *Who can answer?* as a table. */
+  readonly availability: ReactNode;
+  /** To a visit that is tried. */
+  readonly onTry: () => void;
+}
+
+/** What this visitor gets to by themselves goes first, then what they can reach, then the rest. */
+const RANKS: Readonly<Record<MomentCard['reachability'], number>> = {
+  here: 0,
+  'on-the-way': 1,
+  possible: 2,
+  never: 3,
+};
+
+/** On a phone the path is a walk downwards: what this visitor can reach first, then the rest, dashed. A moment card opens its stage. */
+export function PhonePath({
+  momentCards,
+  transitions,
+  isSought,
+  chosen,
+  onChoose,
+  onBack,
+  stage,
+  cases,
+  inspector,
+  availability,
+  onTry,
+}: PhonePathProps) {
+  const order = useSettledOrder(momentCards, isSought);
+  if (chosen !== null) {
+    return (
+      <Box>
+        <Box sx={{ px: 1, py: 0.5 }}>
+          <Button size="small" onClick={onBack} sx={{ minHeight: 44 }}>
+            ‹ Back to the path
+          </Button>
+        </Box>
+        <Box sx={{ height: 534, display: 'flex' }}>{stage}</Box>
+        <Box sx={{ p: 1.5, pb: 0 }}>{cases}</Box>
+        {inspector}
+      </Box>
+    );
+  }
+  // Nothing may move away under a finger: the walk is shown when its order stands.
+  if (order === null) return <Box component="nav" aria-label="Path" aria-busy sx={{ minHeight: '100vh' }} />;
+  return (
+    <Box component="nav" aria-label="Path" sx={{ p: 1.5 }}>
+      <Box component="ol" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+        {order.map((momentCard, index) => {
+          const before = order[index - 1];
+          const transition =
+            transitions.find(({ from, to }) => to === momentCard.moment && from === before?.moment) ??
+            transitions.find(({ to }) => to === momentCard.moment);
+          const isLower =
+            momentCard.moment === 'nobody-home' ||
+            momentCard.moment === 'slow-reply' ||
+            momentCard.moment === 'note-left';
+          return (
+            <Fragment key={momentCard.moment}>
+              {index === 0 || transition === undefined ? null : (
+                <Box
+                  component="li"
+                  aria-hidden
+                  sx={{
+                    ml: isLower ? 6.5 : 3.5,
+                    pl: 1.5,
+                    height: 28,
+                    display: 'flex',
+                    alignItems: 'center',
+                    fontSize: 12,
+                    borderLeft: `2px ${momentCard.outOfReach === null ? 'solid' : 'dashed'} var(--porch-edge)`,
+                  }}
+                >
+                  {transition.from === before?.moment
+                    ? transition.full
+                    : `from ${MOMENT_WORDS[transition.from].name}: ${transition.full}`}
+                </Box>
+              )}
+              <li>
+                <ButtonBase
+                  onClick={() => onChoose(momentCard.moment)}
+                  sx={{
+                    width: isLower ? 'calc(100% - 24px)' : '100%',
+                    ml: isLower ? 3 : 0,
+                    minHeight: 68,
+                    p: 1.25,
+                    gap: 1.5,
+                    justifyContent: 'flex-start',
+                    textAlign: 'start',
+                    bgcolor: 'background.paper',
+                    borderRadius: '16px 20px 17px 19px',
+                    border: edgeOf(momentCard),
+                  }}
+                >
+                  <CardPicture previewState={momentCard.previewState} />
+                  <Box sx={{ minWidth: 0 }}>
+                    <Box sx={{ fontWeight: 600 }}>
+                      {MOMENT_WORDS[momentCard.moment].name}{' '}
+                      {RANKS[momentCard.reachability] < 2 ? <VisitedMark /> : null}
+                    </Box>
+                    <Box
+                      dir={
+                        momentCard.outOfReach === null && momentCard.deadEnd === null ? momentCard.dir : 'ltr'
+                      }
+                      sx={{
+                        fontSize: 13,
+                        color:
+                          momentCard.deadEnd !== null
+                            ? 'var(--porch-clay)'
+                            : momentCard.outOfReach === null
+                              ? 'text.primary'
+                              : 'text.secondary',
+                      }}
+                    >
+                      {momentCard.deadEnd === null
+                        ? (momentCard.outOfReach ?? momentCard.words)
+                        : `Dead end: ${momentCard.deadEnd}`}
+                    </Box>
+                  </Box>
+                </ButtonBase>
+              </li>
+            </Fragment>
+          );
+        })}
+      </Box>
+      <Box sx={{ mt: 2 }}>{availability}</Box>
+      <Button variant="outlined" fullWidth onClick={onTry} sx={{ mt: 2, minHeight: 44 }}>
+        Try a visit
+      </Button>
+    </Box>
+  );
+}
+
+/** The moment cards, nearest first; while a search is under way they stay where they are. Null: none has ended yet. */
+function useSettledOrder(
+  momentCards: readonly MomentCard[],
+  isSought: boolean,
+): readonly MomentCard[] | null {
+  const [order, setOrder] = useState<readonly DrawnMoment[] | null>(null);
+  if (isSought) {
+    const sought = [...momentCards]
+      .sort((a, b) => RANKS[a.reachability] - RANKS[b.reachability])
+      .map(({ moment }) => moment);
+    if (order === null || sought.some((moment, index) => moment !== order[index])) setOrder(sought);
+  }
+  return order === null
+    ? null
+    : momentCards.toSorted((a, b) => order.indexOf(a.moment) - order.indexOf(b.moment));
+}

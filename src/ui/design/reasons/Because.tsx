@@ -1,0 +1,137 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Link from '@mui/material/Link';
+import Popover from '@mui/material/Popover';
+import { Fragment, useRef } from 'react';
+import type { Verdict } from '../../../core/decide/explain';
+import {
+  type ReasonContext,
+  type ReasonLink,
+  type ReasonWords,
+  nearMiss,
+  verdictWords,
+} from '../../wording/because';
+
+interface BecauseProps {
+  readonly verdicts: readonly Verdict[];
+  readonly context: ReasonContext;
+  readonly onLink: (link: ReasonLink) => void;
+  readonly isOpen: boolean;
+  readonly onOpen: (isOpen: boolean) => void;
+}
+
+const REASONS_MAX = 3;
+
+const GROUPS = [
+  ['decided', 'Decided it'],
+  ['ready', 'Stood ready'],
+  ['failed', 'Did not hold'],
+] as const;
+
+/** Why this visitor sees this: the engine's own reasons, decisive first, each leading to its setting. */
+export function Because({ verdicts, context, onLink, isOpen, onOpen }: BecauseProps) {
+  const bar = useRef<HTMLDivElement>(null);
+  const decided = verdicts
+    .filter(({ outcome }) => outcome === 'decided')
+    .slice(0, REASONS_MAX)
+    .map((one) => verdictWords(one, context));
+  const reachability = nearMiss(verdicts);
+  return (
+    <Box
+      ref={bar}
+      component="section"
+      aria-label="Because"
+      sx={{
+        minHeight: 32,
+        display: 'flex',
+        alignItems: 'center',
+        gap: 2,
+        px: 2,
+        py: { xs: 0.5, md: 0 },
+        bgcolor: 'background.paper',
+        borderTop: '1px solid var(--porch-rail)',
+        fontSize: 13,
+        flex: 'none',
+      }}
+    >
+      <Box role="status" sx={{ minWidth: 0, flex: 1 }}>
+        <Box component="span" sx={{ fontWeight: 700 }}>
+          Because{' '}
+        </Box>
+        {decided.map((words, index) => (
+          <Fragment key={words.text}>
+            {index === 0 ? '' : index === decided.length - 1 ? ', and ' : ', '}
+            <ReasonText words={words} onLink={onLink} />
+          </Fragment>
+        ))}
+        .{' '}
+        {reachability === null ? null : (
+          <>
+            <ReasonText words={verdictWords(reachability, context)} onLink={onLink} />.
+          </>
+        )}
+      </Box>
+      <Link
+        component="button"
+        type="button"
+        onClick={() => onOpen(true)}
+        aria-haspopup="dialog"
+        sx={{ fontSize: 13, whiteSpace: 'nowrap' }}
+      >
+        {verdicts.length === 1 ? 'The one reason' : `All ${verdicts.length} reasons`}
+      </Link>
+      <Popover
+        open={isOpen}
+        anchorEl={() => bar.current}
+        onClose={() => onOpen(false)}
+        anchorOrigin={{ vertical: 'top', horizontal: 'right' }}
+        transformOrigin={{ vertical: 'bottom', horizontal: 'right' }}
+      >
+        <Box
+          role="dialog"
+          aria-label="All reasons"
+          tabIndex={0}
+          sx={{ p: 2, maxHeight: 320, overflow: 'auto', maxWidth: 560, fontSize: 13 }}
+        >
+          {GROUPS.map(([outcome, title]) => {
+            const own = verdicts.filter((verdict) => verdict.outcome === outcome);
+            return own.length === 0 ? null : (
+              <Box key={outcome} sx={{ mb: 1.5 }}>
+                <Box component="h3" sx={{ m: 0, fontSize: 13 }}>
+                  {title}
+                </Box>
+                <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
+                  {own.map((one) => {
+                    const words = verdictWords(one, context);
+                    return (
+                      <li key={words.text}>
+                        <ReasonText words={words} onLink={onLink} />
+                      </li>
+                    );
+                  })}
+                </Box>
+              </Box>
+            );
+          })}
+        </Box>
+      </Popover>
+    </Box>
+  );
+}
+
+function ReasonText({ words, onLink }: { words: ReasonWords; onLink: (link: ReasonLink) => void }) {
+  const { link, text } = words;
+  if (link === null) return <span>{text}</span>;
+  return (
+    <Link
+      component="button"
+      type="button"
+      color="inherit"
+      onClick={() => onLink(link)}
+      sx={{ fontSize: 13, verticalAlign: 'baseline', textDecoration: 'underline', textAlign: 'start' }}
+    >
+      {text}
+    </Link>
+  );
+}

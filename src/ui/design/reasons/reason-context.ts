@@ -1,0 +1,21 @@
+import { zoneOf } from '../../../core/decide/hours-now';
+import type { Design } from '../../../core/model/design';
+import type { PublishedSite } from '../../../core/wire/published-site';
+import type { ReasonContext } from '../../wording/because';
+import { untilWords } from '../../wording/times';
+
+/** What reasons need to be said: names of the draft, and times as the site's clock says them from `now` on. */
+export function reasonContext(
+  { widgets }: Design,
+  site: PublishedSite,
+  now: number,
+  teamName: string,
+): ReasonContext {
+  const all = widgets.flatMap(({ invitations }) => invitations);
+  return {
+    teamName,
+    widgetName: (key) => widgets.find((one) => one.key === key)?.name ?? key,
+    invitationName: (id) => all.find((one) => one.id === id)?.name ?? 'An invitation',
+    untilWords: (instant) => untilWords(zoneOf(site, site.facts.zone), now, instant),
+  };
+}

@@ -1,0 +1,123 @@
+import { decided } from '../../../core/rehearse/decided';
+import type { Design, Widget } from '../../../core/model/design';
+import { answererOf } from '../../../core/rehearse/samples';
+import type { DrawnMoment, PreviewState } from '../../../core/rehearse/preview-at';
+import { alsoSaidAt } from '../../../core/words/also-said';
+import { FIRST_TEXT } from '../../../core/words/cases';
+import { type TextKey, TEXT_KEYS, entryOf } from '../../../core/words/catalogue';
+import { compileText } from '../../../core/words/compile';
+import { readerOf } from '../../../core/words/reader';
+import { formatText } from '../../../core/words/format-text';
+import {
+  type WordingFault,
+  type WordingKey,
+  boundsOf,
+  hasOursBeneath,
+  pickedWording,
+  wordingFault,
+  wordingOf,
+} from '../../../core/words/wordings';
+import { wordingName } from '../../wording/cases';
+import type { DesignEdits } from '../draft/design-edits';
+import type { SaidKey, StageText } from './StageTexts';
+
+interface StageTextsOptions {
+  readonly design: Design;
+  readonly widget: Widget;
+  readonly locale: string;
+  readonly previewState: PreviewState;
+  readonly dir: 'ltr' | 'rtl';
+  readonly edits: DesignEdits;
+  nameOfTeam(id: string): string;
+}
+
+export interface MomentTexts extends StageText {
+  /** The texts that stand at this moment and may have cases, the one it is known by first. */
+  readonly cased: readonly TextKey[];
+  /** Texts of the moment that do not stand there from the beginning, and how they read. */
+  readonly alsoSaid: readonly { readonly key: TextKey; readonly name: string; readonly text: string }[];
+}
+
+/** The texts of the stage: which words stand there in these circumstances, and how to change them. */
+export function stageTexts(
+  moment: DrawnMoment,
+  { design, widget, locale, previewState, dir, edits, nameOfTeam }: StageTextsOptions,
+): MomentTexts {
+  const decision = decided(previewState.site, previewState.circumstances);
+  const { site, circumstances } = previewState;
+  const live =
+    site.design.widgets.find(({ key }) => key === (decision.widget ?? widget.key)) ?? site.design.widgets[0];
+  if (live === undefined) throw new Error('Expected a design with a widget.');
+  const hearer = readerOf(
+    { site, widget: live, decision, circumstances },
+    -new Date(circumstances.now).getTimezoneOffset(),
+  );
+  const valuesOf = (key: TextKey) => decision.lines.find((one) => one.key === key)?.values ?? {};
+  const wordingAt = (key: SaidKey): WordingKey =>
+    isTextKey(key) ? pickedWording(design, widget, key, { ...hearer, locale }, valuesOf(key)) : key;
+  const textOf = (key: WordingKey): string => wordingOf(design, widget, locale, key);
+  // As it reads, with something in the place of every value.
+  const sampled = (text: string, key: TextKey): string => {
+    const compiled = compileText(text, entryOf(key).variables);
+    const values = {
+      ...SAMPLE_VALUES,
+      responderName: answererOf(site).name,
+      siteName: design.siteName,
+      closingTime: circumstances.now,
+      openingTime: circumstances.now,
+    };
+    return compiled.ok
+      ? formatText(compiled.value, { ...values, ...valuesOf(key) }, { ...hearer, locale })
+      : text;
+  };
+  const decidedKeys = decision.lines.flatMap(({ key }) => (isTextKey(key) ? [key] : []));
+  const first = moment === 'invited' ? [] : [FIRST_TEXT[moment]];
+  return {
+    dir,
+    wordingAt,
+    textOf,
+    nameOf: (key) => wordingName(widget, key, nameOfTeam),
+    isOwn: (key) => hasOursBeneath(widget, locale, key),
+    atMost: (key) => boundsOf(widget, key).atMost,
+    faultOf: (key, text) => {
+      const fault = wordingFault(design, widget, locale, key, text);
+      return fault === null ? null : faultWords(fault, Object.keys(boundsOf(widget, key).variables));
+    },
+    change: (key, text) => edits.setText(locale, key, text),
+    restoreDefaults: (key) => edits.restoreDefaults(locale, key),
+    cased: moment === 'invited' ? [] : [...new Set([...first, ...decidedKeys])],
+    alsoSaid: alsoSaidAt(moment, widget)
+      .filter((key) => key === 'launcher.name' || !decidedKeys.includes(key))
+      .map((key) => ({
+        key,
+        name: wordingName(widget, wordingAt(key), nameOfTeam),
+        text: sampled(textOf(wordingAt(key)), key),
+      })),
+  };
+}
+
+const SAMPLE_VALUES = {
+  count: 2,
+  over: 3,
+  left: 40,
+  bound: 3,
+  place: 2,
+  email: 'visitor@example.org',
+
+  promise: '5 min',
+};
+
+function isTextKey(key: string): key is TextKey {
+  return (TEXT_KEYS as readonly string[]).includes(key);
+}
+
+function faultWords({ code, name }: WordingFault, known: readonly string[]): string {
+  if (code === 'unknown-variable')
+    return `{${name}} is not known here. Known: ${known.map((one) => `{${one}}`).join(', ')}. Not saved yet.`;
+  if (code === 'wrong-type') return `{${name}} is not a number. Not saved yet.`;
+  if (code === 'needs-without')
+    return `{${name}} is not always known, and nothing else would be said then. Not saved yet.`;
+  if (code === 'empty-text') return 'An invitation says something. Not saved yet.';
+  if (code === 'not-offered') return `{${name}} cannot be written that way. Not saved yet.`;
+  return 'A brace { or } is without its other half. Not saved yet.';
+}

@@ -1,0 +1,83 @@
+'use client';
+
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import { toast } from 'sonner';
+import type { Bars } from '../../../core/look/collisions';
+import type { Visitor } from '../../../core/model/circumstances';
+import { framedAddress } from '../../../core/pages/framed-address';
+import type { PageDevice, PagePicture, PagePictures } from '../../../core/wire/desk';
+import { PortError } from '../../frame/port';
+import { useSite } from '../../frame/SiteContext';
+
+/** What stands behind the widget on the stage. */
+export type Backdrop =
+  | { readonly kind: 'drawn' }
+  | { readonly kind: 'picture'; readonly address: string }
+  | { readonly kind: 'site'; readonly address: string };
+export type BackdropKind = Backdrop['kind'];
+
+export interface PagePictureActions {
+  readonly device: PageDevice;
+  readonly known: PagePictures;
+  addressOf(picture: PagePicture): string;
+  upload(picture: Blob): Promise<void>;
+  remove(): Promise<void>;
+  mark(bars: Bars): Promise<void>;
+}
+
+const NO_BARS: Bars = { upper: 0, lower: 0 };
+const NOTHING: PagePictures = { pictures: {}, bars: { desktop: NO_BARS, phone: NO_BARS }, siteAddress: null };
+const DRAWN: Backdrop = { kind: 'drawn' };
+
+/** The owner's page behind the stage: its picture for a device where there is one, else a page of our drawing. */
+export function usePagePictures(
+  asked: BackdropKind | null,
+  { device: seenOn, page }: { readonly device: Visitor['device']; readonly page: string },
+): readonly [Backdrop, PagePictureActions] {
+  const { port, notice, siteKey, tellPictures } = useSite();
+  const [known, setKnownHere] = useState<PagePictures>(NOTHING);
+  const setKnown = useCallback(
+    (next: PagePictures): void => {
+      setKnownHere(next);
+      tellPictures(next); // findings are of the page, too
+    },
+    [tellPictures],
+  );
+  useEffect(() => {
+    port.getPagePictures().then(setKnown, notice);
+  }, [port, notice, setKnown]);
+  const addressOf = useCallback(({ hash }: PagePicture) => `/api/s/${siteKey}/uploads/${hash}`, [siteKey]);
+  const device: PageDevice = seenOn === 'phone' ? 'phone' : 'desktop';
+  const picture = known.pictures[device];
+  const site = known.siteAddress === null ? null : framedAddress(known.siteAddress, page, location.origin);
+  const backdrop = ((): Backdrop => {
+    if (asked === 'site' && site !== null) return { kind: 'site', address: site };
+    return asked === 'drawn' || picture === undefined
+      ? DRAWN
+      : { kind: 'picture', address: addressOf(picture) };
+  })();
+  const tell = useCallback(
+    (error: unknown): void => {
+      notice(error);
+      toast.error(
+        error instanceof PortError ? error.sentence : 'That did not work. Nothing was changed; try again.',
+      );
+    },
+    [notice],
+  );
+  const acts = useMemo(
+    (): PagePictureActions => ({
+      device,
+      known,
+      addressOf,
+      upload: (sent) => port.setPagePicture(device, sent).then(setKnown, tell),
+      remove: () => port.removePagePicture(device).then(setKnown, tell),
+      mark: (bars) => {
+        setKnownHere((before) => ({ ...before, bars: { ...before.bars, [device]: bars } }));
+        return port.setPageBars(device, bars).then(setKnown, tell);
+      },
+    }),
+    [port, device, known, addressOf, setKnown, tell],
+  );
+  return [backdrop, acts];
+}
