@@ -1,4 +1,4 @@
-import type { DeskTalk } from '../../core/wire/desk';
+import type { DeskTalk, Overview } from '../../core/wire/desk';
 import { LIMITS } from '../../core/limits';
 import type { ClassConstructor } from 'class-transformer';
 import { findConversation } from '../db/repositories/conversations';
@@ -217,24 +217,21 @@ async function overview({ state, member }: DeskCall): Promise<Response> {
       listCalendars(state.db, site.id),
       findFace(state.db, site.id, person.id),
     ]);
-  return json(
-    200,
-    {
-      teams: teams.map((team) => ({ ...team, state: states[team.id] ?? 'nobody' })),
-      you: { name: person.name, face },
-      calendars: Object.fromEntries(calendars.map(({ id, name }) => [id, name])),
-      choice,
-      publishedDesign: lasting,
-      newestVersion,
-      pausedAt: site.pausedAt,
-      periodUntil: periodAt(publications, at)?.until ?? null,
-      version: versionInForce(publications, at),
-      facts,
-      overrides,
-      now: at,
-    },
-    {},
-  );
+  const shown: Overview = {
+    teams: teams.map((team) => ({ ...team, state: states[team.id] ?? 'nobody' })),
+    you: { name: person.name, face },
+    calendars: Object.fromEntries(calendars.map(({ id, name }) => [id, name])),
+    presenceChoice: choice,
+    publishedDesign: lasting,
+    newestVersion,
+    pausedAt: site.pausedAt,
+    periodUntil: periodAt(publications, at)?.until ?? null,
+    version: versionInForce(publications, at),
+    facts,
+    overrides,
+    now: at,
+  };
+  return json(200, shown, {});
 }
 
 function handleDraft(outcome: DraftOutcome): Response {

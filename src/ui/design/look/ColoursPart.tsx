@@ -20,7 +20,14 @@ import {
 import { NO_RING, derivedPalette, paletteOf } from '../../../core/look/palette';
 import { COLOURS, type Colour, type LauncherForm, type Look, type Scheme } from '../../../core/model/look';
 import type { HexColor } from '../../../core/model/units';
-import { COLOUR_WORDS, ON_PAGE_WORDS, SIGHT_WORDS, mendWords, pairWords, ratioWords } from '../../wording/look';
+import {
+  COLOUR_WORDS,
+  ON_PAGE_WORDS,
+  SIGHT_WORDS,
+  mendWords,
+  pairWords,
+  ratioWords,
+} from '../../wording/look';
 import { ColourField } from './ColourField';
 import { Sample } from './Sample';
 import type { PageColours } from './use-page-colours';
