@@ -25,7 +25,59 @@ const rows = Object.keys(MAY).map((name) =>
   ),
 );
 
+/** The rooms of core in layers, type imports counted: a room imports rooms below its own layer only. */
+const CORE_LAYERS = [
+  ['model'],
+  ['wire'],
+  ['hours'],
+  ['pages', 'look', 'forms', 'words'],
+  ['context'],
+  ['invitations'],
+  ['decide'],
+  ['rehearse'],
+  ['findings'],
+];
+const core = (rooms) => `^src/core/(${rooms.join('|')})/`;
+const layers = CORE_LAYERS.flatMap((rooms, index) =>
+  rooms.map((room) =>
+    rule(
+      `core-${room}-imports-what-is-below-it`,
+      { path: core([room]), pathNot: TEST },
+      {
+        path: core([
+          ...CORE_LAYERS.slice(index)
+            .flat()
+            .filter((other) => other !== room),
+          'publish',
+          'draft',
+        ]),
+        // Findings are computed of what would be published, and of what differs in a draft.
+        pathNot: room === 'findings' ? core(['publish', 'draft']) : 'nothing',
+      },
+    ),
+  ),
+);
+layers.push(
+  rule(
+    'core-draft-imports-model-only',
+    { path: core(['draft']), pathNot: TEST },
+    { path: '^src/core/[a-z]+/', pathNot: core(['draft', 'model']) },
+  ),
+  rule(
+    'core-publish-imports-what-it-compiles',
+    { path: core(['publish']), pathNot: TEST },
+    { path: core(['rehearse', 'findings']) },
+  ),
+  rule(
+    'publish-is-for-findings-server-and-ui',
+    { path: '^src/', pathNot: ['^src/(server|ui|app|demo)/', core(['publish', 'findings']), TEST] },
+    { path: core(['publish']) },
+  ),
+);
+
 const OVER_ALL = [
+  ...layers,
+  rule('no-type-cycles-in-core', { path: '^src/core/', pathNot: TEST }, { circular: true }),
   ...rows,
   rule('nothing-imports-app', { pathNot: '^(src/app|tests|scripts|bench)/' }, { path: '^src/app/' }),
   // culori/fn in look/, the CSS parser in look/own-css.ts, the ICU parser in words/compile.ts, all at publish only.
@@ -79,7 +131,7 @@ const OVER_VALUES = [
     'widget-never-compiles',
     { path: '^src/widget/', pathNot: [TEST, '^src/widget/preview\\.ts$'] },
     {
-      path: '^src/core/(look/|wire/publish|words/(compile|texts-|catalogue)|decide/(decide|explain|because)\\.|draft/|rehearse/|(invitations|forms|hours)/compile|pages/(compile|pattern-tree))',
+      path: '^src/core/(look/|publish/|words/(compile|texts-|catalogue)|decide/(decide|explain|because)\\.|draft/|rehearse/|(invitations|forms|hours)/compile|pages/(compile|pattern-tree))',
       reachable: true,
     },
   ),

@@ -1,7 +1,7 @@
 import { Engine } from 'json-rules-engine';
 import { DateTime } from 'luxon';
 import { decide, decideAnew } from '../src/core/decide/decide';
-import { pageFactsOf } from '../src/core/decide/page-facts';
+import { pageFactsOf } from '../src/core/pages/page-facts';
 import { isOpenAt } from '../src/core/hours/hours';
 import { toWireGroup } from '../src/core/invitations/compile';
 import { judge } from '../src/core/invitations/judge';

@@ -1,6 +1,7 @@
 import { dayOf } from '../core/hours/days';
 import type { Condition, ConditionBody, When } from '../core/model/condition';
-import type { Design, PageRule, Widget } from '../core/model/design';
+import type { Design, Widget } from '../core/model/design';
+import type { PageRule } from '../core/model/page-rule';
 import { withStartingLook } from '../core/look/starting-looks';
 import type { PictureRef } from '../core/model/look';
 import type { Invitation } from '../core/model/invitation';

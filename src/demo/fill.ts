@@ -1,5 +1,5 @@
 import { wallOf } from '../core/hours/wall';
-import type { Json } from '../core/draft/patch';
+import type { Json } from '../core/model/json';
 import type { Design } from '../core/model/design';
 import { DAY_MS, HOUR_MS, MINUTE_MS, SECOND_MS } from '../core/model/units';
 import { setInstanceValue } from '../server/db/repositories/persons';

@@ -1,6 +1,6 @@
 import { lampOf } from '../core/model/lamp';
 import type { WirePicture } from '../core/wire/design-file';
-import type { PaintedText } from '../core/words/reader';
+import type { PaintedText } from '../core/decide/reader';
 import { drawLamp, drawMark } from './lamp';
 import { LAUNCHER_CSS } from './launcher-style';
 import type { Surroundings } from './surroundings';

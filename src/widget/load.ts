@@ -1,5 +1,5 @@
 import type { EpochMs } from '../core/model/units';
-import { newerOf } from '../core/publishing/newer';
+import { newerOf } from '../core/wire/newer';
 import type { DesignFileV1 } from '../core/wire/design-file';
 import type { FactsFileV1 } from '../core/wire/facts-file';
 import type { PointerV1 } from '../core/wire/pointer';

@@ -1,12 +1,12 @@
-import type { Decision } from '../core/decide/decide';
+import type { Decision } from '../core/decide/decision';
 import { decideWith } from '../core/decide/decide-with';
 import { originOf } from '../core/decide/origin';
-import { FRESH_MS } from '../core/decide/state';
+import { FRESH_MS } from '../core/context/presence';
 import { type Circumstances, pageViewAt } from '../core/model/circumstances';
 import type { Moment } from '../core/model/moment';
 import type { WireWidget } from '../core/wire/design-file';
 import type { PublishedSite } from '../core/wire/published-site';
-import type { ConversationFacts } from '../core/wire/talk';
+import type { ConversationFacts } from '../core/model/conversation';
 import { inBackground, guarded, warn } from './guard';
 import { serverClock } from './clock';
 import { type Frame, buildFrame, setFont } from './frame';

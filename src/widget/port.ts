@@ -1,13 +1,13 @@
 import type { DraftPort } from './draft/draft';
 import type { Loader } from './load';
-import type { Decision } from '../core/decide/decide';
+import type { Decision } from '../core/decide/decision';
 import type { Parts } from '../core/decide/decide-with';
 import type { Circumstances } from '../core/model/circumstances';
 import type { EpochMs } from '../core/model/units';
 import type { PublishedSite } from '../core/wire/published-site';
 import type { TeamState } from '../core/model/moment';
-import type { ConversationFacts } from '../core/wire/talk';
-import type { PaintedText } from '../core/words/reader';
+import type { ConversationFacts } from '../core/model/conversation';
+import type { PaintedText } from '../core/decide/reader';
 import type { Frame } from './frame';
 import type { VisitorStore } from './visitor-store';
 import type { Surroundings } from './surroundings';

@@ -6,7 +6,7 @@ import { addSheet, buildFrame, setFont } from './frame';
 import { askFonts } from './panel/fonts';
 import { paintStill } from './panel/paint-still';
 import { deviceOf } from './surroundings';
-import type { PaintedText } from '../core/words/reader';
+import type { PaintedText } from '../core/decide/reader';
 import { type FormatText, formatTextFor } from './format-text';
 
 /** What a tile shows: a published site, made-up circumstances, and what was said so far. */

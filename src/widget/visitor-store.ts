@@ -1,4 +1,4 @@
-import { EMPTY_MEMORY, type Memory } from '../core/decide/memory';
+import { EMPTY_MEMORY, type Memory } from '../core/model/memory';
 import type { Level } from '../core/model/circumstances';
 
 /**

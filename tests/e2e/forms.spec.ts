@@ -1,5 +1,5 @@
 import type { DesignFileV1 } from '../../src/core/wire/design-file';
-import { splitDesign } from '../../src/core/wire/split';
+import { splitDesign } from '../../src/core/publish/split-design';
 import { beIn, enterAs, expect, expectNoAxe, test, useTestServer, visit } from './test-server';
 import { conversationsScreen } from './screens/conversations';
 import { widgetScreen } from './screens/widget';

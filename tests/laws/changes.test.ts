@@ -1,16 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import type { Json } from '../../src/core/draft/patch';
-import {
-  ADDRESS_PARTS,
-  type Design,
-  type OwnCase,
-  PAGE_RULE_KINDS,
-  type Widget,
-} from '../../src/core/model/design';
+import type { Json } from '../../src/core/model/json';
+import { type Design, type OwnCase, type Widget } from '../../src/core/model/design';
+import { ADDRESS_PARTS } from '../../src/core/model/page-rule';
+import { PAGE_RULE_KINDS } from '../../src/core/model/page-rule';
 import { FIELD_KINDS, type Field } from '../../src/core/model/form';
 import { COLOURS, ICON_NAMES, LOOK_NAMES, type Look } from '../../src/core/model/look';
-import { changesOf } from '../../src/core/publishing/changes';
-import type { CaseCondition } from '../../src/core/wire/design-file';
+import { changesOf } from '../../src/core/publish/changes';
+import type { CaseCondition } from '../../src/core/model/case-condition';
 import { TEXT_KEYS } from '../../src/core/words/catalogue';
 import { changeWords } from '../../src/ui/wording/changes';
 import { anyCondition, anyDesign } from '../made/chance';

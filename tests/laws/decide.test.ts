@@ -1,13 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import {
-  type Decision,
-  type Signal,
-  decideAnew as decide,
-  decide as decideKept,
-} from '../../src/core/decide/decide';
+import { type Signal, decideAnew as decide, decide as decideKept } from '../../src/core/decide/decide';
+import type { Decision } from '../../src/core/decide/decision';
 import { explain } from '../../src/core/decide/explain';
-import { hoursAt, hoursOf } from '../../src/core/decide/hours-now';
-import { whyNow } from '../../src/core/decide/why-now';
+import { hoursAt, hoursOf } from '../../src/core/hours/hours-now';
+import { whyNow } from '../../src/core/hours/why-now';
 import { SIGNALS } from '../../src/core/invitations/judge';
 import type { Circumstances } from '../../src/core/model/circumstances';
 import { DAY_MS, SECOND_MS } from '../../src/core/model/units';

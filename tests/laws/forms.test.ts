@@ -1,7 +1,7 @@
 import { gzipSync } from 'node:zlib';
 import { describe, expect, it } from 'vitest';
 import { checkReplies } from '../../src/core/forms/check';
-import { FORMS } from '../../src/core/forms/fill';
+import { FORMS } from '../../src/core/model/form';
 import { FIELD_KINDS, type Replies } from '../../src/core/model/form';
 import type { WireField } from '../../src/core/wire/form-file';
 import { insertFile } from '../../src/server/db/repositories/publications';

@@ -1,18 +1,18 @@
 import { describe, expect, it } from 'vitest';
 import { decide } from '../../src/core/decide/decide';
-import { hoursAt, hoursOf } from '../../src/core/decide/hours-now';
-import { EMPTY_MEMORY, type Memory } from '../../src/core/decide/memory';
-import { FRESH_MS } from '../../src/core/decide/state';
+import { hoursAt, hoursOf } from '../../src/core/hours/hours-now';
+import { EMPTY_MEMORY, type Memory } from '../../src/core/model/memory';
+import { FRESH_MS } from '../../src/core/context/presence';
 import { arrivingAt } from '../../src/core/rehearse/arriving';
 import {
   type VisitStep,
   type VisitEvent,
-  type VisitSimulation,
   openTab,
   takeStep,
   replay,
   waitUntil,
 } from '../../src/core/rehearse/visit-simulation';
+import type { VisitSimulation } from '../../src/core/rehearse/visit';
 import { type Circumstances, type Level } from '../../src/core/model/circumstances';
 import { DAY_MS, MINUTE_MS, SECOND_MS } from '../../src/core/model/units';
 import type { WireInvitation } from '../../src/core/wire/design-file';

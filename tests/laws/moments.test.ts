@@ -5,12 +5,12 @@ import { HOUR_MS } from '../../src/core/model/units';
 import { arrivingAt } from '../../src/core/rehearse/arriving';
 import {
   type VisitStep,
-  type VisitSimulation,
   beginSimulation,
   takeStep,
   waitUntil,
 } from '../../src/core/rehearse/visit-simulation';
-import type { ConversationFacts } from '../../src/core/wire/talk';
+import type { VisitSimulation } from '../../src/core/rehearse/visit';
+import type { ConversationFacts } from '../../src/core/model/conversation';
 import { type Dice, diceOf } from '../made/dice';
 import { all, condition, invitations } from '../made/invitations';
 import { DESK, EVENING, madeDesign, madeSite, madeTalk } from '../made/site';

@@ -4,8 +4,8 @@ import {
   nextVersionChange,
   overlapping,
   versionInForce,
-} from '../../src/core/publishing/in-force';
-import { newerOf } from '../../src/core/publishing/newer';
+} from '../../src/core/publish/in-force';
+import { newerOf } from '../../src/core/wire/newer';
 import { type Dice, diceOf } from '../made/dice';
 
 const SEED = 20_261_126;

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { EMPTY_MEMORY, type Memory } from '../../src/core/decide/memory';
+import { EMPTY_MEMORY, type Memory } from '../../src/core/model/memory';
 import type { VisitorEntry } from '../../src/core/wire/talk';
 import { mergeEntries } from '../../src/widget/panel/merge';
 import { type TalkSession, talkWith } from '../../src/widget/panel/talk';

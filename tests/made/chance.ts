@@ -1,4 +1,4 @@
-import { EMPTY_MEMORY, type Memory } from '../../src/core/decide/memory';
+import { EMPTY_MEMORY, type Memory } from '../../src/core/model/memory';
 import { remember } from '../../src/core/decide/remember';
 import {
   type Circumstances,
@@ -13,7 +13,7 @@ import type { Invitation } from '../../src/core/model/invitation';
 import { BEHAVIOURS, TEAM_STATES } from '../../src/core/model/moment';
 import { DAY_MS, HOUR_MS, MINUTE_MS, SECOND_MS } from '../../src/core/model/units';
 import type { PublishedSite } from '../../src/core/wire/published-site';
-import type { ConversationStatus } from '../../src/core/wire/talk';
+import type { ConversationStatus } from '../../src/core/model/conversation';
 import { type Dice, diceOf } from './dice';
 import { calendar, everyDay } from './hours';
 import { madeInvitation } from './invitations';

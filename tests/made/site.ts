@@ -1,4 +1,4 @@
-import { EMPTY_MEMORY } from '../../src/core/decide/memory';
+import { EMPTY_MEMORY } from '../../src/core/model/memory';
 import { toWireCalendar } from '../../src/core/hours/compile';
 import type { Calendar, Override } from '../../src/core/model/calendar';
 import {
@@ -9,12 +9,13 @@ import {
   pageViewAt,
 } from '../../src/core/model/circumstances';
 import { defaultDesign } from '../../src/core/model/defaults';
-import type { Design, PageRule, Widget } from '../../src/core/model/design';
+import type { Design, Widget } from '../../src/core/model/design';
+import type { PageRule } from '../../src/core/model/page-rule';
 import type { TeamState } from '../../src/core/model/moment';
 import type { WireCalendar } from '../../src/core/wire/facts-file';
-import { publish } from '../../src/core/wire/publish';
+import { publish } from '../../src/core/publish/publish';
 import type { PublishedSite } from '../../src/core/wire/published-site';
-import type { ConversationFacts } from '../../src/core/wire/talk';
+import type { ConversationFacts } from '../../src/core/model/conversation';
 import type { Reader } from '../../src/core/words/format-text';
 import { toZone } from '../../src/core/hours/zone';
 import { AZORES, ZONES } from './hours';

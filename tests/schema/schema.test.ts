@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { Ajv } from 'ajv';
 import { describe, expect, it } from 'vitest';
-import { type Patch, applyPatches } from '../../src/core/draft/patch';
+import { applyPatches } from '../../src/core/draft/patch';
+import type { Patch } from '../../src/core/model/json';
 import { demoDesign } from '../../src/demo/design';
 import { defaultDesign } from '../../src/core/model/defaults';
 import { newId } from '../../src/server/ids';

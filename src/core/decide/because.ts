@@ -1,12 +1,12 @@
 import type { DueVerdict } from '../invitations/due';
 import type { TeamState } from '../model/moment';
-import type { DecisionContext } from './decide';
+import type { DecisionContext } from '../context/decision-context';
 import type { NoWidget } from './decide-with';
-import type { HoursNow } from './hours-now';
+import type { HoursNow } from '../hours/hours-now';
 import type { Reason, ReasonCode } from './reason';
 import type { MomentResult } from './moment-result';
-import type { Presence } from './state';
-import type { ChosenWidget } from './widget';
+import type { Presence } from '../context/presence';
+import type { WidgetChoice } from '../context/decision-context';
 
 type Found = DecisionContext & { readonly result: MomentResult; readonly due: DueVerdict };
 
@@ -25,7 +25,7 @@ export function becauseOf(found: NoWidget | Found): Reason[] {
   ];
 }
 
-const CHOICES: Readonly<Record<ChosenWidget['by'], ReasonCode>> = {
+const CHOICES: Readonly<Record<WidgetChoice, ReasonCode>> = {
   running: 'keeps-its-widget',
   'left-out': 'left-out',
   forced: 'forced',

@@ -2,14 +2,16 @@ import type { DueVerdict } from '../invitations/due';
 import type { Circumstances } from '../model/circumstances';
 import type { EpochMs } from '../model/units';
 import type { PublishedSite } from '../wire/published-site';
-import { closedLines } from '../words/closed-lines';
-import type { Decision, DecisionContext } from './decide';
-import type { WhyNow } from './hours-now';
-import { pageFactsOf } from './page-facts';
+import { closedLines } from './closed-lines';
+import type { Decision } from './decision';
+import type { DecisionContext } from '../context/decision-context';
+import type { WhyNow } from '../hours/hours-now';
+import { pageFactsOf } from '../pages/page-facts';
 import type { Reason } from './reason';
 import type { MomentResult } from './moment-result';
-import { FRESH_MS, type Presence, stateOf } from './state';
-import { type ChosenWidget, chooseWidget, isRunning } from './widget';
+import { FRESH_MS, type Presence, stateOf } from '../context/presence';
+import { type ChosenWidget, chooseWidget } from './widget';
+import { isRunning } from '../model/circumstances';
 
 /** What of a decision nothing came of: why there is no widget, and until when. */
 export interface NoWidget {

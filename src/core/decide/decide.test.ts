@@ -4,11 +4,11 @@ import { DESK, EVENING, madeDesign, madeSite, madeTalk, madeVisit, pageRule } fr
 import type { Circumstances } from '../model/circumstances';
 import { MINUTE_MS } from '../model/units';
 import type { ConditionBody } from '../model/condition';
-import type { PageRule } from '../model/design';
+import type { PageRule } from '../model/page-rule';
 import { decide } from './decide';
-import { EMPTY_MEMORY } from './memory';
+import { EMPTY_MEMORY } from '../model/memory';
 import { explain } from './explain';
-import { HELD_MS } from './state';
+import { HELD_MS } from '../context/presence';
 
 const codes = (site: Parameters<typeof decide>[0], visit: Circumstances) =>
   decide(site, visit).because.map(({ code }) => code);

@@ -1,59 +1,13 @@
-import type { ClosedBy } from '../hours/why';
+import type { Decision } from './decision';
 import { dueOf } from '../invitations/due';
-import type { Signal } from '../invitations/judge';
 import type { Circumstances } from '../model/circumstances';
-import type { Behaviour, Moment, WidgetState } from '../model/moment';
-import type { EpochMs } from '../model/units';
-import type { WireWidget } from '../wire/design-file';
 import type { PublishedSite } from '../wire/published-site';
-import type { Line } from '../words/lines';
 import { becauseOf } from './because';
 import { decideWith } from './decide-with';
-import type { PageFacts } from './page-facts';
-import type { Reason } from './reason';
 import { momentResultOf } from './moment-result';
-import { whyNow } from './why-now';
-import type { Presence } from './state';
-import type { ChosenWidget } from './widget';
+import { whyNow } from '../hours/why-now';
 
 export type { Signal } from '../invitations/judge';
-
-/** What a visitor gets right now, and why. Plain data without any formatted text ([D1]). */
-export interface Decision {
-  /** Key of the widget that shows; null: none does. */
-  readonly widget: string | null;
-  readonly state: WidgetState;
-  /** Whether what was heard about people still holds ([S6]). */
-  readonly isStateKnown: boolean;
-  /** Why it is closed ([H15]); null: it is not. Cases ask for it ([T4]). */
-  readonly closedBy: ClosedBy | null;
-  readonly moment: Moment;
-  /** [M8] A running conversation away from its pages: the launcher shows its unread count only. */
-  readonly isCountOnly: boolean;
-  readonly lines: readonly Line[];
-  /** The invitation to show now, and the one to take away ([I3], [I8]). */
-  readonly show: string | null;
-  readonly withdraw: string | null;
-  /** Somebody would be said to be there, or invite, on an old word: ask the pointer, then decide again ([S6], [I3]). */
-  readonly wantsFresh: boolean;
-  /** The next instant at which time alone may change the decision ([A1], [A2]). */
-  readonly askAgainAt: EpochMs | null;
-  readonly askAgainOn: readonly Signal[];
-  /** What decided, at most one of each kind ([D2]). */
-  readonly because: readonly Reason[];
-}
-
-/** What is settled before anything is shown: the widget, its state and behaviour. */
-export interface DecisionContext {
-  readonly site: PublishedSite;
-  readonly circumstances: Circumstances;
-  readonly page: PageFacts;
-  readonly widget: WireWidget;
-  readonly by: ChosenWidget['by'];
-  readonly presence: Presence;
-  readonly behaviour: Behaviour;
-  readonly isCountOnly: boolean;
-}
 
 /** The decision engine: given a published site and the circumstances, what is shown, in which words, and why. Never throws ([D4]). */
 export function decide(site: PublishedSite, circumstances: Circumstances): Decision {

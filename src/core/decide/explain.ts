@@ -5,14 +5,17 @@ import { DAY_MS, type EpochMs, SECOND_MS } from '../model/units';
 import { judgePage } from '../pages/match';
 import type { WireCondition, WireGroup, WireInvitation, WireItem, WireWidget } from '../wire/design-file';
 import type { PublishedSite } from '../wire/published-site';
-import { elapsedAt } from './clock';
-import { type Decision, type DecisionContext, decide } from './decide';
-import { visitClock } from './memory';
-import { type PageFacts, pageFactsOf } from './page-facts';
+import { elapsedAt } from '../model/page-clock';
+import { decide } from './decide';
+import type { Decision } from './decision';
+import type { DecisionContext } from '../context/decision-context';
+import { visitClock } from '../model/memory';
+import { type PageFacts, pageFactsOf } from '../pages/page-facts';
 import type { Reason, ReasonCode } from './reason';
-import { stateOf } from './state';
-import { whyNow } from './why-now';
-import { isAudience, isRunning } from './widget';
+import { stateOf } from '../context/presence';
+import { whyNow } from '../hours/why-now';
+import { isAudience } from './widget';
+import { isRunning } from '../model/circumstances';
 
 /** How far something is from holding. */
 export type Shortfall = { readonly ms: number } | { readonly count: number } | { readonly percent: number };

@@ -1,7 +1,8 @@
 import type { EpochMs } from '../model/units';
 import type { Moment } from '../model/moment';
-import { type Line, linesOf } from '../words/lines';
-import type { DecisionContext } from './decide';
+import { linesOf } from './lines';
+import type { Line } from './line';
+import type { DecisionContext } from '../context/decision-context';
 import { momentOf } from './moment';
 import type { ReasonCode } from './reason';
 

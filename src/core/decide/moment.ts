@@ -2,7 +2,7 @@ import type { Circumstances } from '../model/circumstances';
 import type { Behaviour, Moment, WidgetState } from '../model/moment';
 import { type EpochMs, MINUTE_MS, SECOND_MS } from '../model/units';
 import type { WireWidget } from '../wire/design-file';
-import type { ConversationFacts } from '../wire/talk';
+import type { ConversationFacts } from '../model/conversation';
 import type { ReasonCode } from './reason';
 
 export interface MomentVerdict {

@@ -6,7 +6,7 @@ import {
   type Memory,
   TRAIL_MAX,
   type VisitRecord,
-} from './memory';
+} from '../model/memory';
 
 /**
  * Reads what was kept: damaged, foreign or too long counts as none; instants in the future count as now ([D4], [V8]).

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { DAY_MS, MINUTE_MS, SECOND_MS } from '../model/units';
-import { elapsedAt } from './clock';
-import { EMPTY_MEMORY, type Memory, visitClock } from './memory';
+import { elapsedAt } from '../model/page-clock';
+import { EMPTY_MEMORY, type Memory, visitClock } from '../model/memory';
 import { originOf } from './origin';
 import { readMemory } from './read-memory';
 import { type MemoryEvent, isNoByClosing, pruned, remember, visitOf, withinLevel } from './remember';

@@ -1,7 +1,7 @@
 import { toAddress } from '../pages/address';
 import type { Level } from '../model/circumstances';
 import { DAY_MS, type EpochMs, SECOND_MS } from '../model/units';
-import { elapsedAt } from './clock';
+import { elapsedAt } from '../model/page-clock';
 import {
   EARLIER_VISITS_MAX,
   EMPTY_MEMORY,
@@ -11,7 +11,7 @@ import {
   type VisitRecord,
   goesOn,
   visitClock,
-} from './memory';
+} from '../model/memory';
 
 /** What happened to a visitor, as far as it may be remembered. */
 export type MemoryEvent =

@@ -1,11 +1,11 @@
+import type { WidgetChoice } from '../context/decision-context';
+import { isRunning } from '../model/circumstances';
 import { isKnown } from '../invitations/known';
 import type { Circumstances } from '../model/circumstances';
 import type { WireWidget } from '../wire/design-file';
 import type { PublishedSite } from '../wire/published-site';
-import type { PageFacts } from './page-facts';
+import type { PageFacts } from '../pages/page-facts';
 
-/** How a widget was chosen, or why there is none. */
-export type WidgetChoice = 'running' | 'left-out' | 'forced' | 'no-address' | 'none' | 'first';
 export interface ChosenWidget {
   readonly widget: WireWidget | null;
   readonly by: WidgetChoice;
@@ -48,9 +48,4 @@ export function isAudience(
     });
     return holds !== null && holds !== (condition[1] === 1);
   });
-}
-
-/** [M8] Whether a conversation is under way: it then outlives pause and pages without a widget. */
-export function isRunning({ conversation }: Pick<Circumstances, 'conversation'>): boolean {
-  return conversation !== null && (conversation.standing === 'asked' || conversation.standing === 'joined');
 }

@@ -1,4 +1,5 @@
-import type { Json, PatchPath } from './patch';
+import type { PatchPath } from '../model/json';
+import type { Json } from '../model/json';
 
 /** One value that is not the same in two documents; undefined where one has none. */
 export interface Difference {

@@ -3,7 +3,9 @@ import { describe, expect, it } from 'vitest';
 import { madeDesign } from '../../../tests/made/site';
 import { differencesOf } from './differences';
 import { stepsOf } from './history';
-import { type Json, type Patch, PatchError, applyPatches, valueAt } from './patch';
+import { PatchError, applyPatches, valueAt } from './patch';
+import type { Patch } from '../model/json';
+import type { Json } from '../model/json';
 
 describe('applyPatches', () => {
   it('changes a copy and leaves the document as it was', () => {

@@ -1,12 +1,6 @@
-/** A place in a document: names of objects, indexes of lists. */
-export type PatchPath = readonly (string | number)[];
-
-/** One change of a document of plain data. */
-export type Patch =
-  | { readonly op: 'set'; readonly path: PatchPath; readonly value: Json }
-  | { readonly op: 'remove'; readonly path: PatchPath };
-
-export type Json = string | number | boolean | null | readonly Json[] | { readonly [name: string]: Json };
+import type { Patch } from '../model/json';
+import type { PatchPath } from '../model/json';
+import type { Json } from '../model/json';
 
 /** A patch that does not fit the document: nothing was changed. */
 export class PatchError extends Error {

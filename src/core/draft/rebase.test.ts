@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type Json, type Patch, applyPatches, valueAt } from './patch';
+import { applyPatches, valueAt } from './patch';
+import type { Patch } from '../model/json';
+import type { Json } from '../model/json';
 import { rebase } from './rebase';
 
 const set = (path: (string | number)[], value: Json): Patch => ({ op: 'set', path, value });

@@ -1,4 +1,7 @@
-import { type Json, type Patch, type PatchPath, valueAt } from './patch';
+import { valueAt } from './patch';
+import type { Patch } from '../model/json';
+import type { PatchPath } from '../model/json';
+import type { Json } from '../model/json';
 
 /** A place that two people have changed, each in a way of their own. */
 export interface Clash {

@@ -3,7 +3,7 @@ import type { OnPage } from '../look/on-page';
 import type { Design } from '../model/design';
 import type { EpochMs, HexColor } from '../model/units';
 import type { FactsFileV1 } from '../wire/facts-file';
-import type { DrawnMoment } from '../rehearse/preview-at';
+import type { DrawnMoment } from '../model/moment';
 
 /** What is computed to be wrong or doubtful . */
 export const FINDING_CODES = [

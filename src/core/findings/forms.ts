@@ -1,4 +1,4 @@
-import { FORMS } from '../forms/fill';
+import { FORMS } from '../model/form';
 import type { Widget } from '../model/design';
 import type { Field } from '../model/form';
 import { OUR_TEXTS } from '../words/catalogue';

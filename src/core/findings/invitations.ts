@@ -1,6 +1,7 @@
 import { needsMemory } from '../invitations/compile';
 import { type Condition, isGroup } from '../model/condition';
-import type { Design, PageRule, Widget } from '../model/design';
+import type { Design, Widget } from '../model/design';
+import type { PageRule } from '../model/page-rule';
 import type { Invitation } from '../model/invitation';
 import { DAY_MS } from '../model/units';
 import { localDayOf } from '../hours/hours';

@@ -1,4 +1,5 @@
-import type { PageRule, Widget } from '../model/design';
+import type { Widget } from '../model/design';
+import type { PageRule } from '../model/page-rule';
 import { lowered } from '../pages/match';
 import { type Finding, type FindingContext, finding } from './finding';
 

@@ -1,4 +1,4 @@
-import { FORMS } from '../forms/fill';
+import { FORMS } from '../model/form';
 import type { Design, Widget } from '../model/design';
 import type { Locale } from '../model/units';
 import { unreadCases } from '../words/cases';

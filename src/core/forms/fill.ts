@@ -1,11 +1,8 @@
+import type { FormPlace } from '../model/form';
 import type { Replies } from '../model/form';
 import type { WireWidget } from '../wire/design-file';
 import type { WireField } from '../wire/form-file';
-import type { ConversationFacts } from '../wire/talk';
-
-/** Where a form stands (engine.md §6): before a chat, as the note, after a chat. */
-export const FORMS = ['before', 'note', 'after'] as const;
-export type FormPlace = (typeof FORMS)[number];
+import type { ConversationFacts } from '../model/conversation';
 
 export function fieldsOf({ forms }: Pick<WireWidget, 'forms'>, place: FormPlace): readonly WireField[] {
   return forms[place] ?? [];

@@ -1,6 +1,7 @@
 import { LIMITS } from '../limits';
 import { AUDIENCE_KINDS, type Condition, type ConditionBody, INSTANT_KINDS } from '../model/condition';
-import { ADDRESS_PARTS, PAGE_RULE_KINDS } from '../model/design';
+import { ADDRESS_PARTS } from '../model/page-rule';
+import { PAGE_RULE_KINDS } from '../model/page-rule';
 import { WIDGET_STATES } from '../model/moment';
 
 /** Whether an unknown value is what a condition of its kind needs: every name known, every value within its bound. */

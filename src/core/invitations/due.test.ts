@@ -4,7 +4,7 @@ import { all, condition, invitations } from '../../../tests/made/invitations';
 import { EVENING, madeDesign, madeSite, madeTalk, madeVisit, pageRule } from '../../../tests/made/site';
 import { decide } from '../decide/decide';
 import { explain } from '../decide/explain';
-import { EMPTY_MEMORY, type Memory } from '../decide/memory';
+import { EMPTY_MEMORY, type Memory } from '../model/memory';
 import { remember } from '../decide/remember';
 import type { Invitation, InvitationLimits } from '../model/invitation';
 import { DAY_MS, SECOND_MS } from '../model/units';

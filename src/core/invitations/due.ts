@@ -1,6 +1,6 @@
-import type { DecisionContext } from '../decide/decide';
-import { zoneOf } from '../decide/hours-now';
-import { isRunning } from '../decide/widget';
+import type { DecisionContext } from '../context/decision-context';
+import { zoneOf } from '../hours/hours-now';
+import { isRunning } from '../model/circumstances';
 import type { Circumstances } from '../model/circumstances';
 import { DAY_MS, type EpochMs, SECOND_MS } from '../model/units';
 import type { WireInvitation, WireLimits } from '../wire/design-file';

@@ -1,8 +1,8 @@
-import { type PageClock, elapsedAt, reachesAt } from '../decide/clock';
+import { type PageClock, elapsedAt, reachesAt } from '../model/page-clock';
 import { weekdayOf } from '../hours/days';
 import { localDayOf } from '../hours/hours';
 import { type Span, type Zone, spanOfWall } from '../hours/zone';
-import { visitClock } from '../decide/memory';
+import { visitClock } from '../model/memory';
 import type { Circumstances } from '../model/circumstances';
 import type { WidgetState } from '../model/moment';
 import { DAY_MS, type EpochMs, MINUTE_MS, SECOND_MS } from '../model/units';

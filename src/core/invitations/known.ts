@@ -1,8 +1,7 @@
+import type { RulesCondition } from '../wire/design-file';
 import type { Circumstances } from '../model/circumstances';
 import type { Address } from '../pages/address';
 import type { WireCondition } from '../wire/design-file';
-
-export type RulesCondition = Extract<WireCondition, readonly ['page' | 'referrer', ...unknown[]]>;
 
 /** What is known of a visitor on any page, whatever is remembered. */
 export interface Known {

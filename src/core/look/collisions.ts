@@ -1,8 +1,10 @@
+import type { BarsByDevice } from '../model/page-bars';
+import type { Bars } from '../model/page-bars';
 import type { Visitor } from '../model/circumstances';
 import type { Place } from '../model/design';
 import { SETTINGS } from '../model/settings';
 import type { Px } from '../model/units';
-import type { PageDevice } from '../wire/desk';
+import type { PageDevice } from '../model/page-bars';
 import { cornerFor, isMiddle, offsetsFor } from './place';
 
 /** A box in px of the screen. */
@@ -13,14 +15,8 @@ export interface Box {
   readonly bottom: Px;
 }
 
-/** How high the bars are that stay in place at the upper and the lower edge of a page; 0: there is none. */
-export interface Bars {
-  readonly upper: Px;
-  readonly lower: Px;
-}
 /** Higher ones are no bars. */
 export const BAR_PX_MAX = 400;
-export type BarsByDevice = Readonly<Record<PageDevice, Bars>>;
 
 /** Whether a bar is marked on any device. */
 export function hasBars({ desktop, phone }: BarsByDevice): boolean {

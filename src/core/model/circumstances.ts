@@ -1,6 +1,6 @@
-import type { PageClock } from '../decide/clock';
-import type { Memory } from '../decide/memory';
-import type { ConversationFacts } from '../wire/talk';
+import type { PageClock } from './page-clock';
+import type { Memory } from './memory';
+import type { ConversationFacts } from './conversation';
 import type { Moment } from './moment';
 import type { EpochMs } from './units';
 
@@ -111,3 +111,8 @@ export const UNKNOWN_VISITOR: Visitor = {
   country: null,
   attributes: {},
 };
+
+/** [M8] Whether a conversation is under way: it then outlives pause and pages without a widget. */
+export function isRunning({ conversation }: Pick<Circumstances, 'conversation'>): boolean {
+  return conversation !== null && (conversation.standing === 'asked' || conversation.standing === 'joined');
+}

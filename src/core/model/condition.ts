@@ -1,5 +1,5 @@
 import type { EpochDay, WallMinutes } from './calendar';
-import type { PageRule } from './design';
+import type { PageRule } from './page-rule';
 import type { WidgetState } from './moment';
 
 /**

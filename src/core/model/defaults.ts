@@ -1,5 +1,5 @@
 import { LIMITS } from '../limits';
-import type { CaseKey } from '../words/catalogue';
+import type { CaseKey } from '../model/text-keys';
 import type { Condition, ConditionBody } from './condition';
 import type { Design, Launcher, Place, Widget } from './design';
 import type { Field, FieldKind } from './form';

@@ -1,5 +1,7 @@
-import type { CaseCondition } from '../wire/design-file';
-import type { CaseKey, TextKey } from '../words/catalogue';
+import type { PageRule } from './page-rule';
+import type { CaseCondition } from './case-condition';
+import type { CaseKey } from '../model/text-keys';
+import type { TextKey } from './text-keys';
 import type { Condition } from './condition';
 import type { Field } from './form';
 import type { Invitation, InvitationLimits } from './invitation';
@@ -62,25 +64,6 @@ export interface OwnCase {
 export interface PageList {
   readonly showOn: readonly PageRule[];
   readonly neverOn: readonly PageRule[];
-}
-
-export const PAGE_RULE_KINDS = [
-  'exact',
-  'begins-with',
-  'contains',
-  'ends-with',
-  'wildcard',
-  'expression',
-] as const;
-export const ADDRESS_PARTS = ['host', 'path', 'query', 'fragment', 'whole'] as const;
-export type AddressPart = (typeof ADDRESS_PARTS)[number];
-export interface PageRule {
-  readonly id: string;
-  readonly kind: (typeof PAGE_RULE_KINDS)[number];
-  readonly part: AddressPart;
-  /** As the owner typed it; canonical since it went through `toRuleText` ([P7]). */
-  readonly text: string;
-  readonly ignoresCase: boolean;
 }
 
 /** Four corners, and the middles of both edges. */

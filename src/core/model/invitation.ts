@@ -1,4 +1,4 @@
-import type { CaseKey } from '../words/catalogue';
+import type { CaseKey } from '../model/text-keys';
 import type { When } from './condition';
 import type { Locale, Seconds } from './units';
 

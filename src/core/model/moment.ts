@@ -23,3 +23,18 @@ export type WidgetState = (typeof WIDGET_STATES)[number];
 /** What a widget does in a state ([S5]). */
 export const BEHAVIOURS = ['chat', 'queue', 'note', 'answers', 'out-of-sight'] as const;
 export type Behaviour = (typeof BEHAVIOURS)[number];
+
+/** The moments of this path, in the order a visit goes through them. */
+export const DRAWN_MOMENTS = [
+  'passing-by',
+  'invited',
+  'at-the-door',
+  'waiting',
+  'talking',
+  'goodbye',
+  'nobody-home',
+  'slow-reply',
+  'note-left',
+] as const satisfies readonly Moment[];
+
+export type DrawnMoment = (typeof DRAWN_MOMENTS)[number];

@@ -1,6 +1,8 @@
-import type { AddressPart } from '../model/design';
+import type { AddressPart } from '../model/page-rule';
 import { type Result, fail, ok } from '../result';
-import type { Automaton, Finds, WireCharacters } from './automaton';
+import type { Automaton } from '../wire/automaton';
+import type { Finds } from '../wire/automaton';
+import type { WireCharacters } from '../wire/automaton';
 import {
   type Node,
   type PatternFault,

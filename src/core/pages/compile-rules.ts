@@ -1,7 +1,8 @@
-import type { AddressPart, PageRule } from '../model/design';
+import type { PageRule } from '../model/page-rule';
+import type { AddressPart } from '../model/page-rule';
 import { type Result, ok } from '../result';
 import type { WireRule } from '../wire/design-file';
-import type { Automaton } from './automaton';
+import type { Automaton } from '../wire/automaton';
 import { compileExpression, compileWildcard, literalStartOf, statesOf } from './compile-pattern';
 import type { PatternFault } from './pattern-tree';
 

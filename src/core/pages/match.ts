@@ -1,6 +1,7 @@
 import type { WireRule } from '../wire/design-file';
 import type { Address } from './address';
-import { type Automaton, finds } from './automaton';
+import { finds } from './automaton';
+import type { Automaton } from '../wire/automaton';
 
 /** Whether one published rule takes an address ([P8]–[P12]). An unknown kind takes none ([D4]). */
 export function ruleTakes([kind, part, operand, ignoresCase]: WireRule, address: Address): boolean {

@@ -1,4 +1,4 @@
-import type { AddressPart } from '../model/design';
+import type { AddressPart } from '../model/page-rule';
 import { type Result, fail, ok } from '../result';
 
 /** One sign, any of some ranges, or any but them; ranges are pairs of code points. */

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { finds } from './automaton';
 import { compileExpression, compileWildcard, literalStartOf, statesOf } from './compile-pattern';
 import { widerThanItsStart } from './compile-rules';
-import type { Automaton } from './automaton';
+import type { Automaton } from '../wire/automaton';
 
 const wildcard = (text: string, part: 'path' | 'host' = 'path'): Automaton => {
   const made = compileWildcard(text, part);

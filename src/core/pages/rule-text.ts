@@ -1,4 +1,4 @@
-import type { PageRule } from '../model/design';
+import type { PageRule } from '../model/page-rule';
 import { type Result, fail, ok } from '../result';
 import { canonicalEscapes, toAddress, withoutFinalSlash } from './address';
 

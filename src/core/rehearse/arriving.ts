@@ -1,4 +1,4 @@
-import { EMPTY_MEMORY } from '../decide/memory';
+import { EMPTY_MEMORY } from '../model/memory';
 import { type MemoryEvent, remember } from '../decide/remember';
 import { type Circumstances, UNKNOWN_VISITOR, pageViewAt } from '../model/circumstances';
 import { DAY_MS, type EpochMs } from '../model/units';

@@ -3,10 +3,10 @@ import { at, calendar, day, everyDay, utc } from '../../../tests/made/hours';
 import { EVENING, madeDesign, madeSite } from '../../../tests/made/site';
 import type { HoursException } from '../model/calendar';
 import type { Widget } from '../model/design';
-import type { CaseCondition } from '../wire/design-file';
+import type { CaseCondition } from '../model/case-condition';
 import { assumeCase } from './assume-case';
 import type { Assumptions } from './assumptions';
-import type { DrawnMoment } from './preview-at';
+import type { DrawnMoment } from '../model/moment';
 
 const PLAIN: Assumptions = {
   page: '/tonight',

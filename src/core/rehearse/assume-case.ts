@@ -1,14 +1,15 @@
 import { decide } from '../decide/decide';
-import { type HoursNow, hoursAt, hoursOf } from '../decide/hours-now';
-import { whyNow } from '../decide/why-now';
+import { type HoursNow, hoursAt, hoursOf } from '../hours/hours-now';
+import { whyNow } from '../hours/why-now';
 import type { ClosedBy } from '../hours/why';
 import { TEAM_STATES } from '../model/moment';
 import type { EpochMs, Locale } from '../model/units';
-import type { CaseCondition } from '../wire/design-file';
+import type { CaseCondition } from '../model/case-condition';
 import type { PublishedSite } from '../wire/published-site';
-import { readerOf } from '../words/reader';
+import { readerOf } from '../decide/reader';
 import { holds, type Reader } from '../words/format-text';
-import { type DrawnMoment, previewAt } from './preview-at';
+import { previewAt } from './preview-at';
+import type { DrawnMoment } from '../model/moment';
 import { type Assumptions, assumedSite, assumedVisitor } from './assumptions';
 
 interface CaseScene {

@@ -1,4 +1,4 @@
-import { hoursOf } from '../decide/hours-now';
+import { hoursOf } from '../hours/hours-now';
 import { isOpenAt, localDayOf, nextChange, nextOpening } from '../hours/hours';
 import type { Hours } from '../hours/hours';
 import { spanOfWall } from '../hours/zone';

@@ -1,4 +1,5 @@
-import { type Decision, decide } from '../decide/decide';
+import { decide } from '../decide/decide';
+import type { Decision } from '../decide/decision';
 import type { Circumstances } from '../model/circumstances';
 import type { PublishedSite } from '../wire/published-site';
 

@@ -1,27 +1,22 @@
 import { decide } from '../decide/decide';
 import { explain } from '../decide/explain';
 import type { Reason } from '../decide/reason';
-import { stateOf } from '../decide/state';
-import { elapsedAt } from '../decide/clock';
-import { visitClock } from '../decide/memory';
+import { stateOf } from '../context/presence';
+import { elapsedAt } from '../model/page-clock';
+import { visitClock } from '../model/memory';
 import { NO_BY_CLOSING_MS } from '../decide/remember';
 import { closingEdge } from '../invitations/due';
 import { judge } from '../invitations/judge';
-import { pageFactsOf } from '../decide/page-facts';
-import { zoneOf } from '../decide/hours-now';
+import { pageFactsOf } from '../pages/page-facts';
+import { zoneOf } from '../hours/hours-now';
 import type { Circumstances } from '../model/circumstances';
 import { MOMENTS, type Moment } from '../model/moment';
 import { DAY_MS, SECOND_MS } from '../model/units';
 import type { WireCondition, WireGroup, WireItem, WireWidget } from '../wire/design-file';
 import type { PublishedSite } from '../wire/published-site';
-import type { ConversationFacts } from '../wire/talk';
-import {
-  type VisitStep,
-  type VisitSimulation,
-  beginSimulation,
-  takeStep,
-  waitUntil,
-} from './visit-simulation';
+import type { ConversationFacts } from '../model/conversation';
+import { type VisitStep, beginSimulation, takeStep, waitUntil } from './visit-simulation';
+import type { VisitSimulation } from './visit';
 
 /** How near a moment is for this visitor, in these circumstances ([M9]). */
 export type Reachability = 'here' | 'on-the-way' | 'possible' | 'never';

@@ -1,4 +1,4 @@
-import { hoursAt, hoursOf } from '../decide/hours-now';
+import { hoursAt, hoursOf } from '../hours/hours-now';
 import type { Widget } from '../model/design';
 import type { EpochMs } from '../model/units';
 import type { TransitionId } from '../model/transition';

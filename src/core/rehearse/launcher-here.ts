@@ -1,7 +1,7 @@
 import { decide } from '../decide/decide';
 import { type EpochMs, SECOND_MS } from '../model/units';
 import type { WireWidget } from '../wire/design-file';
-import type { VisitSimulation } from './visit-simulation';
+import type { VisitSimulation } from './visit';
 
 /** How a launcher stands on a page: it is there, it comes by itself at an instant, or there is none to be clicked. */
 export type LauncherHere =

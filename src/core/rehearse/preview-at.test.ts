@@ -5,7 +5,8 @@ import { DESK, EVENING, madeDesign, madeSite, madeVisit } from '../../../tests/m
 import { decide } from '../decide/decide';
 import { TEAM_STATES } from '../model/moment';
 import { HOUR_MS } from '../model/units';
-import { DRAWN_MOMENTS, previewAt } from './preview-at';
+import { previewAt } from './preview-at';
+import { DRAWN_MOMENTS } from '../model/moment';
 
 describe('standing at a moment', () => {
   const night = calendar({ week: everyDay('17:30-23:00') });

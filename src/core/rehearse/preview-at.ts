@@ -1,8 +1,11 @@
+import type { DrawnMoment } from '../model/moment';
 import type { Circumstances } from '../model/circumstances';
 import type { Moment, TeamState } from '../model/moment';
 import { DAY_MS, MINUTE_MS, SECOND_MS } from '../model/units';
 import type { PublishedSite } from '../wire/published-site';
-import type { ConversationFacts, ConversationStatus, VisitorEntry } from '../wire/talk';
+import type { VisitorEntry } from '../wire/talk';
+import type { ConversationFacts } from '../model/conversation';
+import type { ConversationStatus } from '../model/conversation';
 import { decided, keptIn } from './decided';
 import { answererOf, sampleIn } from './samples';
 
@@ -16,20 +19,6 @@ export interface PreviewState {
   /** Nothing of a launcher is to be seen there: it has not come yet, or the device has none. */
   readonly hasNoLauncher?: boolean;
 }
-
-/** The moments of this path, in the order a visit goes through them. */
-export const DRAWN_MOMENTS = [
-  'passing-by',
-  'invited',
-  'at-the-door',
-  'waiting',
-  'talking',
-  'goodbye',
-  'nobody-home',
-  'slow-reply',
-  'note-left',
-] as const satisfies readonly Moment[];
-export type DrawnMoment = (typeof DRAWN_MOMENTS)[number];
 
 /**
  * Puts a visitor at a moment: the real engine decides, on circumstances made up for it. Where these circumstances do

@@ -19,7 +19,7 @@ import {
   tryVisit,
   writeSteps,
 } from './try-visit';
-import type { VisitSimulation } from './visit-simulation';
+import type { VisitSimulation } from './visit';
 
 const siteOf = (list: Partial<Invitation>[], team: TeamState = 'in') =>
   madeSite({ design: madeDesign(invitations(...list)), teams: { [DESK]: team } });

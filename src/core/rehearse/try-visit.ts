@@ -3,20 +3,14 @@ import { explain, type Verdict } from '../decide/explain';
 import type { Circumstances } from '../model/circumstances';
 import { DAY_MS, type EpochMs, type Seconds } from '../model/units';
 import type { PublishedSite } from '../wire/published-site';
-import type { ConversationFacts } from '../wire/talk';
+import type { ConversationFacts } from '../model/conversation';
 import { launcherHere } from './launcher-here';
 import { frozenSite, newTalk, soonest } from './find-reachability';
 import { answererOf } from './samples';
 import { addressOf } from './assumptions';
-import {
-  type VisitStep,
-  type Seen,
-  type VisitSimulation,
-  beginSimulation,
-  takeStep,
-  openTab,
-  waitUntil,
-} from './visit-simulation';
+import { type VisitStep, beginSimulation, takeStep, openTab, waitUntil } from './visit-simulation';
+import type { VisitSimulation } from './visit';
+import type { Seen } from './visit';
 
 /** One step of a visit that is tried: time passes, or somebody does something. */
 export type TriedStep =

@@ -1,16 +1,18 @@
-import { turned } from '../decide/clock';
-import { type Decision, decide } from '../decide/decide';
-import { EMPTY_MEMORY } from '../decide/memory';
+import type { VisitSimulation } from './visit';
+import type { Seen } from './visit';
+import { turned } from '../model/page-clock';
+import { decide } from '../decide/decide';
+import type { Decision } from '../decide/decision';
+import { EMPTY_MEMORY } from '../model/memory';
 import { originOf } from '../decide/origin';
 import { type MemoryEvent, isNoByClosing, remember, visitOf } from '../decide/remember';
 import { approachHere } from '../invitations/approach';
 import { type Circumstances, type InstantEvent, pageViewAt } from '../model/circumstances';
-import type { Moment } from '../model/moment';
 import { DAY_MS, type EpochMs, type Seconds } from '../model/units';
 import { isNewPageView } from '../pages/route';
 import type { WireInvitation } from '../wire/design-file';
 import type { PublishedSite } from '../wire/published-site';
-import type { ConversationFacts } from '../wire/talk';
+import type { ConversationFacts } from '../model/conversation';
 import { launcherHere } from './launcher-here';
 
 /** What somebody does on a visit (engine.md §8). The same as on a page, and as *Try a visit* offers. */
@@ -39,23 +41,6 @@ export type VisitStep =
 
 /** An act, so long after the one before. */
 export type VisitEvent = VisitStep & { readonly after: Seconds };
-
-/** What came of it. */
-export type Seen =
-  | { readonly at: EpochMs; readonly kind: 'moment'; readonly moment: Moment }
-  | { readonly at: EpochMs; readonly kind: 'invited' | 'withdrawn'; readonly id: string }
-  /** The launcher came by itself, after its delay. */
-  | { readonly at: EpochMs; readonly kind: 'launcher' };
-
-/** A tab on the way: the site as it is told, the circumstances, what was seen, and whether the window is open by itself. */
-export interface VisitSimulation {
-  readonly site: PublishedSite;
-  readonly circumstances: Circumstances;
-  readonly seen: readonly Seen[];
-  readonly openedByItselfAt: EpochMs | null;
-  /** When the page was loaded that the tab is on: the launcher's delay counts from then. */
-  readonly loadedAt: EpochMs;
-}
 
 /** A visitor as they stand, with the page view they are in; their page was loaded long ago. */
 export function beginSimulation(site: PublishedSite, at: Circumstances): VisitSimulation {

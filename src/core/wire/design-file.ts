@@ -1,9 +1,12 @@
-import type { ADDRESS_PARTS, Corner, PAGE_RULE_KINDS } from '../model/design';
+import type { CaseCondition } from '../model/case-condition';
+import type { Corner } from '../model/design';
+import type { ADDRESS_PARTS } from '../model/page-rule';
+import type { PAGE_RULE_KINDS } from '../model/page-rule';
 import type { Device, Font, LauncherForm } from '../model/look';
 import type { Approach } from '../model/invitation';
 import type { Behaviour, WidgetState } from '../model/moment';
 import type { Locale, Px, Seconds } from '../model/units';
-import type { Automaton } from '../pages/automaton';
+import type { Automaton } from './automaton';
 import type { WireField } from './form-file';
 
 /** Version 1 of what a page downloads for one locale ([L3]): immutable, named by its content, free of secrets. */
@@ -178,10 +181,4 @@ export type WireText =
   Message | { readonly c?: readonly WireCase[]; readonly o: Message; readonly w?: Message };
 export type WireCase = readonly [when: readonly CaseCondition[], message: Message, without?: Message];
 
-/** [T4] What a case may ask. An unknown kind holds never ([D4]). */
-export type CaseCondition =
-  | readonly ['state', ...states: WidgetState[]]
-  | readonly ['visit', 'first' | 'returning']
-  | readonly ['team', string]
-  | readonly ['language', string]
-  | readonly ['closed-by', string];
+export type RulesCondition = Extract<WireCondition, readonly ['page' | 'referrer', ...unknown[]]>;

@@ -1,5 +1,6 @@
-import type { BarsByDevice } from '../look/collisions';
-import type { FormPlace } from '../forms/fill';
+import type { PageDevice } from '../model/page-bars';
+import type { BarsByDevice } from '../model/page-bars';
+import type { FormPlace } from '../model/form';
 import type { Design } from '../model/design';
 import type { FieldKind } from '../model/form';
 import type { TeamState } from '../model/moment';
@@ -7,7 +8,8 @@ import type { EpochMs, Locale } from '../model/units';
 import type { FactsFileV1 } from './facts-file';
 import type { PointerV1 } from './pointer';
 import type { Answerer } from './published-site';
-import type { Face, ConversationStatus, VisitorEntry } from './talk';
+import type { Face, VisitorEntry } from './talk';
+import type { ConversationStatus } from '../model/conversation';
 
 /** What the desk's screens and the server say to each other. */
 
@@ -58,8 +60,6 @@ export interface Overview {
 export const LOOK_PICTURE_KINDS = ['logo', 'header', 'icon'] as const;
 export type LookPictureKind = (typeof LOOK_PICTURE_KINDS)[number];
 
-export const PAGE_DEVICES = ['desktop', 'phone'] as const;
-export type PageDevice = (typeof PAGE_DEVICES)[number];
 export interface PagePicture {
   readonly hash: string;
   readonly width: number;

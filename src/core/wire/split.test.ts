@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { plainField } from '../model/defaults';
 import { madeDesign, madeSite } from '../../../tests/made/site';
-import { joinDesign, splitDesign } from './split';
+import { joinDesign } from './split';
+import { splitDesign } from '../publish/split-design';
 
 describe('a design in two files', () => {
   const [one] = madeDesign().widgets;

@@ -5,7 +5,8 @@ import { EVENING, madeDesign, madeSite, madeVisit } from '../../../tests/made/si
 import { decide } from '../decide/decide';
 import type { Field } from '../model/form';
 import { FIELD_KINDS } from '../model/form';
-import { DRAWN_MOMENTS, previewAt } from '../rehearse/preview-at';
+import { previewAt } from '../rehearse/preview-at';
+import { DRAWN_MOMENTS } from '../model/moment';
 import { alsoSaidAt } from './also-said';
 import { TEXT_KEYS } from './catalogue';
 

@@ -1,7 +1,7 @@
 import type { FieldKind } from '../model/form';
 import type { Widget } from '../model/design';
-import type { DrawnMoment } from '../rehearse/preview-at';
-import type { TextKey } from './catalogue';
+import type { DrawnMoment } from '../model/moment';
+import type { TextKey } from '../model/text-keys';
 
 /** Texts of a moment that do not stand there from the beginning: what comes later, what is read out, what goes wrong. */
 const LATER: Readonly<Record<DrawnMoment, readonly TextKey[]>> = {

@@ -1,9 +1,12 @@
 import type { ClosedBy } from '../hours/why';
-import type { Json, Patch } from '../draft/patch';
+import type { Patch } from '../model/json';
+import type { Json } from '../model/json';
 import { type Moment, type WidgetState, WIDGET_STATES } from '../model/moment';
 import type { Design, OwnCase, Widget } from '../model/design';
-import type { CaseCondition } from '../wire/design-file';
-import { type CaseKey, MAYBE_UNKNOWN, type TextKey, entryOf, isCaseKey } from './catalogue';
+import type { CaseCondition } from '../model/case-condition';
+import type { CaseKey } from '../model/text-keys';
+import { MAYBE_UNKNOWN, entryOf, isCaseKey } from './catalogue';
+import type { TextKey } from '../model/text-keys';
 import { type Reader, holds } from './format-text';
 import { textOf } from './texts-of';
 import type { WordingKey } from './wordings';

@@ -2,15 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { madeDesign, madeHearer } from '../../../tests/made/site';
 import type { Widget } from '../model/design';
 import { TEAM_STATES } from '../model/moment';
-import {
-  MAYBE_UNKNOWN,
-  OUR_TEXTS,
-  TEXT_KEYS,
-  type CaseKey,
-  entryOf,
-  isCaseKey,
-  textKeyOf,
-} from './catalogue';
+import type { CaseKey } from '../model/text-keys';
+import { MAYBE_UNKNOWN, OUR_TEXTS, TEXT_KEYS, entryOf, isCaseKey, textKeyOf } from './catalogue';
 import { compileText } from './compile';
 import { pickedWording } from './wordings';
 

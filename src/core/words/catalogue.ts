@@ -1,15 +1,12 @@
+import type { TextKey } from '../model/text-keys';
 import type { Moment } from '../model/moment';
 import type { Locale } from '../model/units';
-import type { CaseCondition } from '../wire/design-file';
+import type { CaseCondition } from '../model/case-condition';
 import { TEXTS_AR } from './texts-ar';
 import { TEXTS_DE } from './texts-de';
-import { TEXTS_EN, type CaseKey } from './texts-en';
+import { TEXTS_EN } from './texts-en';
+import type { CaseKey } from '../model/text-keys';
 import { TEXTS_PT } from './texts-pt';
-
-export type { CaseKey } from './texts-en';
-
-/** A text's own name, without case. */
-export type TextKey = Exclude<CaseKey, `${string}#${string}` | `${string}/without`>;
 
 export type VariableType = 'text' | 'count' | 'instant';
 export interface CatalogueEntry {

@@ -3,7 +3,8 @@ import { localDayOf } from '../hours/hours';
 import { type Zone, offsetAt } from '../hours/zone';
 import type { WidgetState } from '../model/moment';
 import type { EpochMs } from '../model/units';
-import type { CaseCondition, Message, Piece, WireText } from '../wire/design-file';
+import type { Message, Piece, WireText } from '../wire/design-file';
+import type { CaseCondition } from '../model/case-condition';
 
 /** What the cases of a text may ask ([T4]), and what times are told by ([T8]). */
 export interface Reader {

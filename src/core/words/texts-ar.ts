@@ -1,4 +1,4 @@
-import type { CaseKey } from './texts-en';
+import type { CaseKey } from '../model/text-keys';
 
 /** Our texts in Modern Standard Arabic, read from right to left. */
 export const TEXTS_AR: Readonly<Record<CaseKey, string>> = {

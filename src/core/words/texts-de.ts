@@ -1,4 +1,4 @@
-import type { CaseKey } from './texts-en';
+import type { CaseKey } from '../model/text-keys';
 
 /** Our texts in German, addressed as *Sie*. */
 export const TEXTS_DE: Readonly<Record<CaseKey, string>> = {

@@ -1,3 +1,5 @@
+import type { CaseKey } from '../model/text-keys';
+
 /**
  * Our English texts. A key is the text's name, `#` its case ([T4]), `/without` what is said where a value is unknown ([T6]).
  * No text speaks of a person unless its case is a state in which one is there ([S4]).
@@ -140,7 +142,4 @@ export const TEXTS_EN = {
   'noteLeft.forget': 'Forget me',
   'noteLeft.forgetAsk': 'Remove this conversation here and at {siteName}?',
   'noteLeft.forgetNo': 'Keep it',
-} as const;
-
-/** A text with its case, as owners' own words are filed. */
-export type CaseKey = keyof typeof TEXTS_EN;
+} as const satisfies Readonly<Record<CaseKey, string>>;

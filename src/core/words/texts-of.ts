@@ -1,6 +1,7 @@
 import type { Design, Widget } from '../model/design';
 import type { Locale } from '../model/units';
-import { type CaseKey, OUR_TEXTS } from './catalogue';
+import type { CaseKey } from '../model/text-keys';
+import { OUR_TEXTS } from './catalogue';
 
 /**
  * The words of a widget for a key in a locale ([T2]): the owner's own in that locale, its base, ours in either, and

@@ -1,4 +1,4 @@
-import type { CaseKey } from './texts-en';
+import type { CaseKey } from '../model/text-keys';
 
 /** Our texts in European Portuguese; addressed as *você* without the word, as shops and offices do. */
 export const TEXTS_PT: Readonly<Record<CaseKey, string>> = {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { EVENING, madeDesign, madeHearer } from '../../../tests/made/site';
 import { applyPatches } from '../draft/patch';
-import { publish } from '../wire/publish';
+import { publish } from '../publish/publish';
 import type { OwnCase, Widget } from '../model/design';
 import { casesOf, movedCase, newCase, unreadCases } from './cases';
 import {

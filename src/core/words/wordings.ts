@@ -1,9 +1,11 @@
-import type { Patch } from '../draft/patch';
+import type { Patch } from '../model/json';
 import { LIMITS } from '../limits';
 import type { Design, OwnCase, Widget } from '../model/design';
 import type { Invitation } from '../model/invitation';
 import type { Locale } from '../model/units';
-import { type CaseKey, type CatalogueEntry, type TextKey, entryOf, isCaseKey, textKeyOf } from './catalogue';
+import type { CaseKey } from '../model/text-keys';
+import { type CatalogueEntry, entryOf, isCaseKey, textKeyOf } from './catalogue';
+import type { TextKey } from '../model/text-keys';
 import { type TextFault, compileText, unknownsOf } from './compile';
 import { type Reader, type Values, holds, isSayable } from './format-text';
 import { inLocale, isOwnText, textOf } from './texts-of';

@@ -1,7 +1,7 @@
 import { type Node, type ParseError, findNodeAtLocation, parseTree, printParseErrorCode } from 'jsonc-parser';
 import { depthOf } from '../../core/json-depth';
 import { LIMITS } from '../../core/limits';
-import type { Json } from '../../core/draft/patch';
+import type { Json } from '../../core/model/json';
 import type { Design } from '../../core/model/design';
 import { type FieldErrors, type Result, fail, ok } from '../../core/result';
 

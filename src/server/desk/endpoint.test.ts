@@ -1,5 +1,5 @@
 import { AT_ONCE } from '../usecases/publish';
-import { versionInForce } from '../../core/publishing/in-force';
+import { versionInForce } from '../../core/publish/in-force';
 import { beforeEach, describe, expect, it } from 'vitest';
 import {
   type TestServer,
@@ -9,7 +9,7 @@ import {
   madeMessage,
   madePorch,
 } from '../../../tests/made/test-server';
-import type { Patch } from '../../core/draft/patch';
+import type { Patch } from '../../core/model/json';
 import type { PointerV1 } from '../../core/wire/pointer';
 import type { SentAnswer } from '../../core/wire/talk';
 import { connectionOf } from '../db/open';

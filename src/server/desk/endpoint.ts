@@ -8,7 +8,7 @@ import {
   listOpenDeskConversations,
 } from '../db/repositories/desk-conversations';
 import { listEntries, listEntryPages } from '../db/repositories/entries';
-import { periodAt, versionInForce } from '../../core/publishing/in-force';
+import { periodAt, versionInForce } from '../../core/publish/in-force';
 import { listPublications } from '../db/repositories/publications';
 import { findLastingDesign, findNewestNumber } from '../db/repositories/versions';
 import { findPresenceChoice, listRecipients, listTeams, writeRecipients } from '../db/repositories/teams';

@@ -1,4 +1,5 @@
-import { LOOK_PICTURE_KINDS, PAGE_DEVICES, type PagePictures } from '../../core/wire/desk';
+import { LOOK_PICTURE_KINDS, type PagePictures } from '../../core/wire/desk';
+import { PAGE_DEVICES } from '../../core/model/page-bars';
 import { listPageBars, listPagePictures, setPageBars } from '../db/repositories/uploads';
 import { inTransaction } from '../db/transaction';
 import { readBytes } from '../http/read-body';

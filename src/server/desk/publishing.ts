@@ -1,5 +1,5 @@
 import type { DesignFileAnswer, VersionsView } from '../../core/wire/desk';
-import { versionInForce } from '../../core/publishing/in-force';
+import { versionInForce } from '../../core/publish/in-force';
 import { revokePreview } from '../db/repositories/previews';
 import { listPublications } from '../db/repositories/publications';
 import { writePause } from '../db/repositories/sites';

@@ -1,5 +1,7 @@
-import { BAR_PX_MAX, type Bars } from '../../core/look/collisions';
-import type { Json, PatchPath } from '../../core/draft/patch';
+import { BAR_PX_MAX } from '../../core/look/collisions';
+import type { Bars } from '../../core/model/page-bars';
+import type { PatchPath } from '../../core/model/json';
+import type { Json } from '../../core/model/json';
 import { isMailShaped } from '../../core/forms/mail';
 import { LIMITS } from '../../core/limits';
 import { ID } from './shared.input';

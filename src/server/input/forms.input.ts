@@ -7,7 +7,7 @@ import {
   type FieldOption,
   type FieldWords,
 } from '../../core/model/form';
-import type { CaseKey } from '../../core/words/catalogue';
+import type { CaseKey } from '../../core/model/text-keys';
 import {
   ArrayMaxSize,
   ArrayUnique,

@@ -2,14 +2,19 @@ import { WithinSetting } from './within-setting';
 import { isAudienceCondition, isWhen } from '../../core/invitations/check';
 import { LIMITS } from '../../core/limits';
 import type { When } from '../../core/model/condition';
-import { ADDRESS_PARTS, type OwnCase, PAGE_RULE_KINDS, type PageRule } from '../../core/model/design';
+import { type OwnCase } from '../../core/model/design';
+import type { PageRule } from '../../core/model/page-rule';
+import { ADDRESS_PARTS } from '../../core/model/page-rule';
+import { PAGE_RULE_KINDS } from '../../core/model/page-rule';
 import {
   type Invitation,
   type InvitationLimits,
   APPROACHES,
   type OncePer,
 } from '../../core/model/invitation';
-import { type CaseKey, type TextKey, isCaseKey, textKeyOf } from '../../core/words/catalogue';
+import type { CaseKey } from '../../core/model/text-keys';
+import { isCaseKey, textKeyOf } from '../../core/words/catalogue';
+import type { TextKey } from '../../core/model/text-keys';
 import { isCaseWhen } from '../../core/words/check-case';
 import { ID, KnownKey, isRecord, wordsFit } from './shared.input';
 import {

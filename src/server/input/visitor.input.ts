@@ -1,4 +1,4 @@
-import { TRAIL_MAX } from '../../core/decide/memory';
+import { TRAIL_MAX } from '../../core/model/memory';
 import { LIMITS } from '../../core/limits';
 import type { Replies } from '../../core/model/form';
 import { isMailShaped } from '../../core/forms/mail';

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { defaultDesign } from '../../core/model/defaults';
-import { type Patch, applyPatches } from '../../core/draft/patch';
+import { applyPatches } from '../../core/draft/patch';
+import type { Patch } from '../../core/model/json';
 import { writeDesignText } from '../../formats/design/design-text';
 import { newId } from '../ids';
 import { judgeDesignFile } from './design-file';

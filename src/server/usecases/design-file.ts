@@ -2,7 +2,7 @@ import { completed } from '../../core/model/complete';
 import { withTodaysNames } from '../../core/model/earlier-names';
 import type { Design } from '../../core/model/design';
 import { type FieldErrors, type Result, fail, ok } from '../../core/result';
-import { publish } from '../../core/wire/publish';
+import { publish } from '../../core/publish/publish';
 import { type DesignTextFault, placedFaults, readDesignText } from '../../formats/design/design-text';
 import { DesignInput } from '../input/design.input';
 import { parseInput } from '../input/parse-input';

@@ -1,4 +1,6 @@
-import { type Json, type Patch, PatchError, type Patched, applyPatches } from '../../core/draft/patch';
+import { PatchError, type Patched, applyPatches } from '../../core/draft/patch';
+import type { Patch } from '../../core/model/json';
+import type { Json } from '../../core/model/json';
 import { stepsOf } from '../../core/draft/history';
 import { LIMITS } from '../../core/limits';
 import type { Design } from '../../core/model/design';

@@ -1,6 +1,7 @@
 import { gunzipSync } from 'node:zlib';
 import { type CheckedReplies, checkReplies } from '../../core/forms/check';
-import { type FormPlace, askedFields, fieldsOf, wordsField } from '../../core/forms/fill';
+import { askedFields, fieldsOf, wordsField } from '../../core/forms/fill';
+import type { FormPlace } from '../../core/model/form';
 import type { Replies } from '../../core/model/form';
 import type { FilledForm } from '../../core/wire/desk';
 import type { DesignFileV1, WireWidget } from '../../core/wire/design-file';

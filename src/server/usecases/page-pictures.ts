@@ -1,4 +1,5 @@
-import type { PageDevice, PagePictures } from '../../core/wire/desk';
+import type { PagePictures } from '../../core/wire/desk';
+import type { PageDevice } from '../../core/model/page-bars';
 import { type Result, fail, ok } from '../../core/result';
 import type { EpochMs } from '../../core/model/units';
 import type { Tx } from '../db/open';

@@ -1,5 +1,5 @@
 import type { EpochMs } from '../../core/model/units';
-import { nextVersionChange, versionInForce } from '../../core/publishing/in-force';
+import { nextVersionChange, versionInForce } from '../../core/publish/in-force';
 import type { PointerV1 } from '../../core/wire/pointer';
 import { listOverrides } from '../db/repositories/calendars';
 import { findNewestFacts, listDesignFiles, listPublications } from '../db/repositories/publications';

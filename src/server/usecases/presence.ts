@@ -1,5 +1,5 @@
 import { type TeamState } from '../../core/model/moment';
-import { teamStateOf } from '../../core/decide/team-state';
+import { teamStateOf } from '../../core/context/team-state';
 import { listMembersIn, listTeams, setPresenceChoice } from '../db/repositories/teams';
 import type { State } from '../state';
 

@@ -1,6 +1,6 @@
 import { type EpochMs, HOUR_MS } from '../../core/model/units';
 import type { PublishedSite } from '../../core/wire/published-site';
-import { publish } from '../../core/wire/publish';
+import { publish } from '../../core/publish/publish';
 import { chooseLocale } from '../../core/words/locale';
 import { findDraft } from '../db/repositories/drafts';
 import { deleteOverPreviews, findPreviewEnd, insertPreview } from '../db/repositories/previews';

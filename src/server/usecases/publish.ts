@@ -3,12 +3,13 @@ import { gzipSync } from 'node:zlib';
 import { wallOf } from '../../core/hours/wall';
 import type { Design } from '../../core/model/design';
 import type { EpochMs } from '../../core/model/units';
-import { overlapping } from '../../core/publishing/in-force';
-import { periodOf } from '../../core/publishing/period';
+import { overlapping } from '../../core/publish/in-force';
+import { periodOf } from '../../core/publish/period';
 import { type Result, fail, ok } from '../../core/result';
 import type { DesignFileV1 } from '../../core/wire/design-file';
-import { SPLIT_ABOVE_BYTES, splitDesign } from '../../core/wire/split';
-import { publish } from '../../core/wire/publish';
+import { splitDesign } from '../../core/publish/split-design';
+import { SPLIT_ABOVE_BYTES } from '../../core/publish/split-design';
+import { publish } from '../../core/publish/publish';
 import { findDraft } from '../db/repositories/drafts';
 import { insertFile, listPublications } from '../db/repositories/publications';
 import {

@@ -2,12 +2,13 @@ import { AT_ONCE } from './publish';
 import { describe, expect, it } from 'vitest';
 import { diceOf } from '../../../tests/made/dice';
 import { makeTestServer, madeMessage, madePorch } from '../../../tests/made/test-server';
-import type { Patch } from '../../core/draft/patch';
-import { publish } from '../../core/wire/publish';
+import type { Patch } from '../../core/model/json';
+import { publish } from '../../core/publish/publish';
 import type { DesignFileV1 } from '../../core/wire/design-file';
 import type { PointerV1 } from '../../core/wire/pointer';
 import { type WindowFileV1, joinDesign } from '../../core/wire/split';
-import { type CaseKey, OUR_TEXTS, entryOf, isCaseKey, textKeyOf } from '../../core/words/catalogue';
+import type { CaseKey } from '../../core/model/text-keys';
+import { OUR_TEXTS, entryOf, isCaseKey, textKeyOf } from '../../core/words/catalogue';
 import { findDraft } from '../db/repositories/drafts';
 import { newId, newSecret } from '../ids';
 

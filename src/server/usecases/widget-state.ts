@@ -1,5 +1,5 @@
-import { hoursOf } from '../../core/decide/hours-now';
-import { bestOf } from '../../core/decide/state';
+import { hoursOf } from '../../core/hours/hours-now';
+import { bestOf } from '../../core/context/presence';
 import { isOpenAt } from '../../core/hours/hours';
 import type { Widget } from '../../core/model/design';
 import type { TeamState, WidgetState } from '../../core/model/moment';

@@ -9,7 +9,7 @@ import { decided } from '../../core/rehearse/decided';
 import type { Finding } from '../../core/findings/finding';
 import { explain } from '../../core/decide/explain';
 import { pageShowing } from '../../core/rehearse/page-showing';
-import type { TextKey } from '../../core/words/catalogue';
+import type { TextKey } from '../../core/model/text-keys';
 import type { Overview } from '../../core/wire/desk';
 import { useSite } from '../frame/SiteContext';
 import { HIDDEN } from '../theme/hidden';

@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { toast } from 'sonner';
-import { bestOf } from '../../core/decide/state';
+import { bestOf } from '../../core/context/presence';
 import { lampOf } from '../../core/model/lamp';
 import { HIDDEN } from '../theme/hidden';
 import { STATE_WORDS } from '../wording/states';

@@ -1,6 +1,6 @@
-import type { Bars } from '../../core/look/collisions';
+import type { Bars } from '../../core/model/page-bars';
 import type { HeaderPicture } from '../../core/model/look';
-import type { Patch } from '../../core/draft/patch';
+import type { Patch } from '../../core/model/json';
 import type { Design } from '../../core/model/design';
 import type { TeamState } from '../../core/model/moment';
 import type { KeptVisit } from '../../core/rehearse/kept-visit';
@@ -13,12 +13,12 @@ import type {
   DeskTalk,
   DraftView,
   Overview,
-  PageDevice,
   LookPictureKind,
   PagePictures,
   PersonView,
   VersionsView,
 } from '../../core/wire/desk';
+import type { PageDevice } from '../../core/model/page-bars';
 import type { VisitorEntry } from '../../core/wire/talk';
 
 /** What the screens of a site need from the server. The page provides it once; tests give a fake one. */

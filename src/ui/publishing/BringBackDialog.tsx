@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import type { Design } from '../../core/model/design';
-import { changesOf } from '../../core/publishing/changes';
+import { changesOf } from '../../core/publish/changes';
 import { useSite } from '../frame/SiteContext';
 import { useAttempt } from '../parts/use-attempt';
 import { changeContext } from './change-context';

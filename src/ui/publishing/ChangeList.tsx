@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
-import type { DesignChange } from '../../core/publishing/changes';
-import { CHANGE_GROUPS } from '../../core/publishing/describe-design';
+import type { DesignChange } from '../../core/publish/changes';
+import { CHANGE_GROUPS } from '../../core/publish/describe-design';
 import { type ChangeContext, changeWords, groupWords } from '../wording/changes';
 
 interface ChangeListProps {

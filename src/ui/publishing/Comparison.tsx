@@ -4,7 +4,7 @@ import Alert from '@mui/material/Alert';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import type { Design } from '../../core/model/design';
-import { changesOf } from '../../core/publishing/changes';
+import { changesOf } from '../../core/publish/changes';
 import { useSite } from '../frame/SiteContext';
 import { changeContext } from './change-context';
 import { ChangeList } from './ChangeList';

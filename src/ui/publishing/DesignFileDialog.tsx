@@ -3,9 +3,10 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import type { Json, Patch } from '../../core/draft/patch';
+import type { Patch } from '../../core/model/json';
+import type { Json } from '../../core/model/json';
 import type { Design } from '../../core/model/design';
-import { changesOf } from '../../core/publishing/changes';
+import { changesOf } from '../../core/publish/changes';
 import { newClientId } from '../parts/new-client-id';
 import { PortError } from '../frame/port';
 import { useSite } from '../frame/SiteContext';

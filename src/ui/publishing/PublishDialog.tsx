@@ -7,7 +7,7 @@ import Typography from '@mui/material/Typography';
 import { type ReactNode, useState } from 'react';
 import { toast } from 'sonner';
 import type { Finding } from '../../core/findings/finding';
-import type { DesignChange } from '../../core/publishing/changes';
+import type { DesignChange } from '../../core/publish/changes';
 import { useSite } from '../frame/SiteContext';
 import { useAttempt } from '../parts/use-attempt';
 import { findingSentence } from '../wording/findings';

@@ -1,6 +1,6 @@
 import type { Widget } from '../../core/model/design';
 import type { WidgetState } from '../../core/model/moment';
-import type { CaseCondition } from '../../core/wire/design-file';
+import type { CaseCondition } from '../../core/model/case-condition';
 import { isCaseKey } from '../../core/words/catalogue';
 import { type WordingKey, invitationOf, ownCaseOf } from '../../core/words/wordings';
 import { LANGUAGES } from './languages';

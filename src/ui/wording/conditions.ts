@@ -1,5 +1,5 @@
 import { type Condition, type Group, type When, isGroup } from '../../core/model/condition';
-import type { PageRule } from '../../core/model/design';
+import type { PageRule } from '../../core/model/page-rule';
 import type { OncePer } from '../../core/model/invitation';
 import { DAY_MS, MINUTE_MS } from '../../core/model/units';
 import { LANGUAGES } from './languages';

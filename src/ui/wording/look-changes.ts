@@ -1,6 +1,6 @@
-import type { Json } from '../../core/draft/patch';
+import type { Json } from '../../core/model/json';
 import { type HeaderPicture, type Icon, STYLES, type StyleName } from '../../core/model/look';
-import type { LauncherValue, LookValue } from '../../core/publishing/describe-design';
+import type { LauncherValue, LookValue } from '../../core/publish/describe-design';
 import { plain } from './plain';
 import { FORM_WORDS, ICON_WORDS, LOOK_WORDS, SCHEME_WORDS, STYLE_WORDS, hiddenWords } from './look';
 

@@ -1,4 +1,4 @@
-import type { Json } from '../../core/draft/patch';
+import type { Json } from '../../core/model/json';
 
 /** A word or a number as it is; nothing is a dash. */
 export function plain(value: Json | undefined): string {

@@ -1,5 +1,5 @@
 import type { WidgetState } from '../../core/model/moment';
-import type { DrawnMoment } from '../../core/rehearse/preview-at';
+import type { DrawnMoment } from '../../core/model/moment';
 
 const WHILE: Readonly<Record<WidgetState, string>> = {
   in: 'not while somebody is in',

@@ -1,4 +1,5 @@
-import type { CaseKey, TextKey } from '../../core/words/catalogue';
+import type { CaseKey } from '../../core/model/text-keys';
+import type { TextKey } from '../../core/model/text-keys';
 import { entryOf, textKeyOf } from '../../core/words/catalogue';
 import { MOMENT_WORDS } from './moments';
 

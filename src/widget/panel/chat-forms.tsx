@@ -1,5 +1,5 @@
 /** @jsxImportSource preact */
-import type { PaintedText } from '../../core/words/reader';
+import type { PaintedText } from '../../core/decide/reader';
 import type { FormatText } from '../format-text';
 import { FormFields } from './form-fields';
 import { type FormState, teamsOf } from './form-state';

@@ -2,7 +2,7 @@
 import type { ComponentChildren } from 'preact';
 import { useRef } from 'preact/hooks';
 import { LIMITS } from '../../core/limits';
-import type { TextKey } from '../../core/words/text-key';
+import type { TextKey } from '../../core/model/text-keys';
 import type { FormatText } from '../format-text';
 import type { WindowProps } from './window';
 

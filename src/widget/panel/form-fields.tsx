@@ -3,7 +3,7 @@ import { type ReplyFault, isShown } from '../../core/forms/check';
 import { LIMITS } from '../../core/limits';
 import type { Replies } from '../../core/model/form';
 import type { WireField } from '../../core/wire/form-file';
-import type { TextKey } from '../../core/words/text-key';
+import type { TextKey } from '../../core/model/text-keys';
 import type { FormatText } from '../format-text';
 
 export interface FormFieldsProps {

@@ -1,15 +1,8 @@
 import { type CheckedReplies, checkReplies } from '../../core/forms/check';
-import {
-  type FormPlace,
-  askedFields,
-  fieldsOf,
-  fromKept,
-  saysNothing,
-  withHidden,
-  wordsField,
-} from '../../core/forms/fill';
+import { askedFields, fieldsOf, fromKept, saysNothing, withHidden, wordsField } from '../../core/forms/fill';
+import type { FormPlace } from '../../core/model/form';
 import type { Replies } from '../../core/model/form';
-import type { PaintedText } from '../../core/words/reader';
+import type { PaintedText } from '../../core/decide/reader';
 
 /** A form of this page as it is filled in so far; it stays through every change of moment ([M5]). */
 export interface FormState {

@@ -1,10 +1,10 @@
 /** @jsxImportSource preact */
-import type { Decision } from '../../core/decide/decide';
+import type { Decision } from '../../core/decide/decision';
 import { LAMP_OUTLINE, LAMP_PATHS, type LampSign, lampOf } from '../../core/model/lamp';
-import type { PaintedText } from '../../core/words/reader';
+import type { PaintedText } from '../../core/decide/reader';
 import { initialsOf } from '../../core/words/initials';
 import { Picture } from './picture';
-import type { TextKey } from '../../core/words/text-key';
+import type { TextKey } from '../../core/model/text-keys';
 import type { FormatText } from '../format-text';
 
 const STATUS: Partial<Record<Decision['moment'], TextKey>> = {

@@ -3,7 +3,7 @@ import { askedFields, wordsField } from '../../core/forms/fill';
 import { LIMITS } from '../../core/limits';
 import type { Replies } from '../../core/model/form';
 import type { WireField } from '../../core/wire/form-file';
-import type { PaintedText } from '../../core/words/reader';
+import type { PaintedText } from '../../core/decide/reader';
 import type { FormatText } from '../format-text';
 import { FormFields } from './form-fields';
 import { type FormState, teamsOf } from './form-state';

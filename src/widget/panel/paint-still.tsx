@@ -1,7 +1,7 @@
 /** @jsxImportSource preact */
 import { render } from 'preact';
 import type { VisitorEntry } from '../../core/wire/talk';
-import type { PaintedText } from '../../core/words/reader';
+import type { PaintedText } from '../../core/decide/reader';
 import { addSheet } from '../frame';
 import type { FormatText } from '../format-text';
 import { PANEL_CSS } from './style';

@@ -2,7 +2,7 @@
 import { useState } from 'preact/hooks';
 import { isMailShaped } from '../../core/forms/mail';
 import { LIMITS } from '../../core/limits';
-import type { TextKey } from '../../core/words/text-key';
+import type { TextKey } from '../../core/model/text-keys';
 import type { FormatText } from '../format-text';
 
 interface SlowReplyProps {

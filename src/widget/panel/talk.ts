@@ -1,9 +1,10 @@
 import type { CheckedReplies } from '../../core/forms/check';
-import { EMPTY_MEMORY, type Memory } from '../../core/decide/memory';
+import { EMPTY_MEMORY, type Memory } from '../../core/model/memory';
 import { withinLevel } from '../../core/decide/remember';
 import type { Replies } from '../../core/model/form';
 import type { TeamState } from '../../core/model/moment';
-import type { ConversationFacts, SentAnswer, VisitorEntry, VisitorTalk } from '../../core/wire/talk';
+import type { SentAnswer, VisitorEntry, VisitorTalk } from '../../core/wire/talk';
+import type { ConversationFacts } from '../../core/model/conversation';
 import type { PanelPort } from '../port';
 import { eventCutter } from './event-stream';
 import { newEntryId, newVisitorToken } from './ids';

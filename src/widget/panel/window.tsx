@@ -1,10 +1,11 @@
 /** @jsxImportSource preact */
 import type { TargetedKeyboardEvent } from 'preact';
 import { useEffect, useRef } from 'preact/hooks';
-import { type FormPlace, asksAfter, asksBefore } from '../../core/forms/fill';
+import { asksAfter, asksBefore } from '../../core/forms/fill';
+import type { FormPlace } from '../../core/model/form';
 import type { VisitorEntry } from '../../core/wire/talk';
-import type { PaintedText } from '../../core/words/reader';
-import type { TextKey } from '../../core/words/text-key';
+import type { PaintedText } from '../../core/decide/reader';
+import type { TextKey } from '../../core/model/text-keys';
 import type { FormatText } from '../format-text';
 import { initialsOf } from '../../core/words/initials';
 import { Head } from './head';

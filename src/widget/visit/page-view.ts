@@ -1,5 +1,5 @@
-import { elapsedAt, turned } from '../../core/decide/clock';
-import type { Memory } from '../../core/decide/memory';
+import { elapsedAt, turned } from '../../core/model/page-clock';
+import type { Memory } from '../../core/model/memory';
 import { type Origin, originOf } from '../../core/decide/origin';
 import type { MemoryEvent } from '../../core/decide/remember';
 import { type PageView, pageViewAt } from '../../core/model/circumstances';

@@ -1,5 +1,5 @@
-import { type Decision } from '../../core/decide/decide';
-import { EMPTY_MEMORY } from '../../core/decide/memory';
+import type { Decision } from '../../core/decide/decision';
+import { EMPTY_MEMORY } from '../../core/model/memory';
 import { readMemory } from '../../core/decide/read-memory';
 import {
   type MemoryEvent,

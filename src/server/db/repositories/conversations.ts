@@ -1,6 +1,6 @@
 import { type ExpressionBuilder, sql } from 'kysely';
 import type { EpochMs } from '../../../core/model/units';
-import type { ConversationFacts } from '../../../core/wire/talk';
+import type { ConversationFacts } from '../../../core/model/conversation';
 import type { Db } from '../open';
 import type { Schema } from '../schema';
 

@@ -1,6 +1,6 @@
 import { completed } from '../../../core/model/complete';
 import type { Design } from '../../../core/model/design';
-import type { Patch } from '../../../core/draft/patch';
+import type { Patch } from '../../../core/model/json';
 import type { EpochMs } from '../../../core/model/units';
 import type { Db } from '../open';
 

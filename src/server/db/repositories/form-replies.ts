@@ -1,4 +1,4 @@
-import type { FormPlace } from '../../../core/forms/fill';
+import type { FormPlace } from '../../../core/model/form';
 import type { Replies } from '../../../core/model/form';
 import type { EpochMs } from '../../../core/model/units';
 import type { Db } from '../open';

@@ -1,4 +1,4 @@
-import type { Publication } from '../../../core/publishing/in-force';
+import type { Publication } from '../../../core/publish/in-force';
 import type { EpochMs } from '../../../core/model/units';
 import type { Db } from '../open';
 

@@ -1,5 +1,7 @@
-import type { Bars, BarsByDevice } from '../../../core/look/collisions';
-import type { LookPictureKind, PageDevice, PagePicture } from '../../../core/wire/desk';
+import type { BarsByDevice } from '../../../core/model/page-bars';
+import type { Bars } from '../../../core/model/page-bars';
+import type { LookPictureKind, PagePicture } from '../../../core/wire/desk';
+import type { PageDevice } from '../../../core/model/page-bars';
 import type { Db } from '../open';
 
 export type UploadKind = 'page' | 'face' | LookPictureKind;

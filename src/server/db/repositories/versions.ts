@@ -1,5 +1,5 @@
 import { completed } from '../../../core/model/complete';
-import { versionInForce } from '../../../core/publishing/in-force';
+import { versionInForce } from '../../../core/publish/in-force';
 import type { Design } from '../../../core/model/design';
 import type { EpochMs } from '../../../core/model/units';
 import type { PublicationRow, VersionRow } from '../../../core/wire/desk';

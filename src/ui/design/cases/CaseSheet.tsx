@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import type { CaseCondition } from '../../../core/wire/design-file';
+import type { CaseCondition } from '../../../core/model/case-condition';
 import { CASE_CONDITIONS_MAX } from '../../../core/words/check-case';
 import { caseWords } from '../../wording/cases';
 

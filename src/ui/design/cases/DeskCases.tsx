@@ -2,13 +2,13 @@
 
 import { useMemo, useState } from 'react';
 import type { Corner, Design } from '../../../core/model/design';
-import type { DrawnMoment } from '../../../core/rehearse/preview-at';
+import type { DrawnMoment } from '../../../core/model/moment';
 import { assumeCase } from '../../../core/rehearse/assume-case';
 import type { Assumptions } from '../../../core/rehearse/assumptions';
 import type { EpochMs } from '../../../core/model/units';
-import type { CaseCondition } from '../../../core/wire/design-file';
+import type { CaseCondition } from '../../../core/model/case-condition';
 import { casesOf, offeredConditions, unreadCases } from '../../../core/words/cases';
-import type { TextKey } from '../../../core/words/catalogue';
+import type { TextKey } from '../../../core/model/text-keys';
 import { caseWords } from '../../wording/cases';
 import { CaseChips } from './CaseChips';
 import type { DesignEdits } from '../draft/design-edits';

@@ -1,5 +1,5 @@
-import { bestOf } from '../../../core/decide/state';
-import { zoneOf } from '../../../core/decide/hours-now';
+import { bestOf } from '../../../core/context/presence';
+import { zoneOf } from '../../../core/hours/hours-now';
 import type { Assumptions } from '../../../core/rehearse/assumptions';
 import type { Overview, TeamNow } from '../../../core/wire/desk';
 import { CircumstancesSentence } from './CircumstancesSentence';

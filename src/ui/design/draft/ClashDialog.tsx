@@ -7,7 +7,7 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Typography from '@mui/material/Typography';
-import type { Json } from '../../../core/draft/patch';
+import type { Json } from '../../../core/model/json';
 import type { LabelledClash } from './draft-saver';
 
 interface ClashDialogProps {

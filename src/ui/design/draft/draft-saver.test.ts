@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { madeDesign } from '../../../../tests/made/site';
-import { type Patch, applyPatches } from '../../../core/draft/patch';
+import { applyPatches } from '../../../core/draft/patch';
+import type { Patch } from '../../../core/model/json';
 import type { DraftView } from '../../../core/wire/desk';
 import { PortError } from '../../frame/port';
 import { type DraftSaver, draftSaver } from './draft-saver';

@@ -1,4 +1,6 @@
-import { type Json, type Patch, PatchError, applyPatches } from '../../../core/draft/patch';
+import { PatchError, applyPatches } from '../../../core/draft/patch';
+import type { Patch } from '../../../core/model/json';
+import type { Json } from '../../../core/model/json';
 import { type Clash, movedPath, rebase } from '../../../core/draft/rebase';
 import type { Design } from '../../../core/model/design';
 import { newClientId } from '../../parts/new-client-id';

@@ -2,7 +2,7 @@
 
 import { type ReactNode, useDeferredValue, useMemo, useState } from 'react';
 import type { Finding } from '../../../core/findings/finding';
-import { changesOf } from '../../../core/publishing/changes';
+import { changesOf } from '../../../core/publish/changes';
 import type { Overview } from '../../../core/wire/desk';
 import { changeContext } from '../../publishing/change-context';
 import { PublishDialog } from '../../publishing/PublishDialog';

@@ -5,7 +5,7 @@ import type { ReactNode } from 'react';
 import type { Design, Widget } from '../../../core/model/design';
 import type { Field } from '../../../core/model/form';
 import { SETTINGS_OF_TRANSITION, type Setting, settingValue } from '../../../core/model/settings';
-import type { DrawnMoment } from '../../../core/rehearse/preview-at';
+import type { DrawnMoment } from '../../../core/model/moment';
 import { inLocale, textOf } from '../../../core/words/texts-of';
 import { MOMENT_WORDS } from '../../wording/moments';
 import { headlineOfInvitation } from '../../wording/transitions';

@@ -2,7 +2,8 @@ import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { BAR_PX_MAX, type Bars } from '../../../core/look/collisions';
+import { BAR_PX_MAX } from '../../../core/look/collisions';
+import type { Bars } from '../../../core/model/page-bars';
 import type { PagePictureActions } from '../stage/use-page-pictures';
 
 /** Bars that stay in place on the owner's page are marked here, for the device on the stage. */

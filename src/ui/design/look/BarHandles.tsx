@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
-import { BAR_PX_MAX, type Bars } from '../../../core/look/collisions';
+import { BAR_PX_MAX } from '../../../core/look/collisions';
+import type { Bars } from '../../../core/model/page-bars';
 import type { StageView } from '../stage/stage-geometry';
 
 interface BarHandlesProps {

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { type BarsByDevice, type Covering, clearOf } from '../../../core/look/collisions';
+import { type Covering, clearOf } from '../../../core/look/collisions';
+import type { BarsByDevice } from '../../../core/model/page-bars';
 import type { Place } from '../../../core/model/design';
 import { coveringWords } from '../../wording/look';
 

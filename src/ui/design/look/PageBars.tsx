@@ -1,5 +1,5 @@
 import Box from '@mui/material/Box';
-import type { Bars } from '../../../core/look/collisions';
+import type { Bars } from '../../../core/model/page-bars';
 import type { StageView } from '../stage/stage-geometry';
 
 interface PageBarsProps {

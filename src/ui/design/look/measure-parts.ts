@@ -1,6 +1,7 @@
 import type { Box, CoveredPart, MeasuredScreen } from '../../../core/look/collisions';
 import type { Circumstances } from '../../../core/model/circumstances';
-import { type DrawnMoment, previewAt } from '../../../core/rehearse/preview-at';
+import { previewAt } from '../../../core/rehearse/preview-at';
+import type { DrawnMoment } from '../../../core/model/moment';
 import type { PublishedSite } from '../../../core/wire/published-site';
 import { mount } from '../../../widget/preview';
 import { PAGE_FONT } from '../stage/StandInPage';

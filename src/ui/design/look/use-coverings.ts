@@ -1,11 +1,6 @@
 import { useEffect, useState } from 'react';
-import {
-  type BarsByDevice,
-  type Covering,
-  MEASURED_SCREENS,
-  coveringsOn,
-  hasBars,
-} from '../../../core/look/collisions';
+import { type Covering, MEASURED_SCREENS, coveringsOn, hasBars } from '../../../core/look/collisions';
+import type { BarsByDevice } from '../../../core/model/page-bars';
 import type { Circumstances } from '../../../core/model/circumstances';
 import type { PublishedSite } from '../../../core/wire/published-site';
 import { measureParts } from './measure-parts';

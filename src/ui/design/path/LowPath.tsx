@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
-import { DRAWN_MOMENTS, type DrawnMoment } from '../../../core/rehearse/preview-at';
+import type { DrawnMoment } from '../../../core/model/moment';
+import { DRAWN_MOMENTS } from '../../../core/model/moment';
 import type { Moment } from '../../../core/model/moment';
 import { MOMENT_WORDS } from '../../wording/moments';
 import { VisitedMark } from './VisitedMark';

@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import { Fragment, useState, type ReactNode } from 'react';
-import type { DrawnMoment } from '../../../core/rehearse/preview-at';
+import type { DrawnMoment } from '../../../core/model/moment';
 import { MOMENT_WORDS } from '../../wording/moments';
 import { VisitedMark } from './VisitedMark';
 import { CardPicture, edgeOf } from './Path';

@@ -3,15 +3,12 @@ import type { Circumstances } from '../../../core/model/circumstances';
 import type { Widget } from '../../../core/model/design';
 import type { ReachabilityResult } from '../../../core/rehearse/reachability-of';
 import type { Reachability } from '../../../core/rehearse/find-reachability';
-import {
-  DRAWN_MOMENTS,
-  type DrawnMoment,
-  type PreviewState,
-  previewAt,
-} from '../../../core/rehearse/preview-at';
+import { type PreviewState, previewAt } from '../../../core/rehearse/preview-at';
+import type { DrawnMoment } from '../../../core/model/moment';
+import { DRAWN_MOMENTS } from '../../../core/model/moment';
 import type { PublishedSite } from '../../../core/wire/published-site';
 import { type CaseOfText, FIRST_TEXT, casesOf } from '../../../core/words/cases';
-import { readerOf } from '../../../core/words/reader';
+import { readerOf } from '../../../core/decide/reader';
 import { formatText } from '../../../core/words/format-text';
 import { caseWords } from '../../wording/cases';
 import { againstWords } from '../../wording/reachability';

@@ -1,4 +1,4 @@
-import type { DrawnMoment } from '../../../core/rehearse/preview-at';
+import type { DrawnMoment } from '../../../core/model/moment';
 import type { Moment } from '../../../core/model/moment';
 import type { TransitionId } from '../../../core/model/transition';
 

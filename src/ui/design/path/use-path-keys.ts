@@ -1,7 +1,7 @@
 'use client';
 
 import { type KeyboardEvent, type RefObject, useCallback } from 'react';
-import type { DrawnMoment } from '../../../core/rehearse/preview-at';
+import type { DrawnMoment } from '../../../core/model/moment';
 import { neighbourOf } from './path-layout';
 
 interface PathKeys {

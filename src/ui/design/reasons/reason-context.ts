@@ -1,4 +1,4 @@
-import { zoneOf } from '../../../core/decide/hours-now';
+import { zoneOf } from '../../../core/hours/hours-now';
 import type { Design } from '../../../core/model/design';
 import type { PublishedSite } from '../../../core/wire/published-site';
 import type { ReasonContext } from '../../wording/because';

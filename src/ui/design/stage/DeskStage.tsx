@@ -1,6 +1,7 @@
 import { type ReactNode, useCallback, useMemo } from 'react';
 import type { Corner, Widget } from '../../../core/model/design';
-import type { DrawnMoment, PreviewState } from '../../../core/rehearse/preview-at';
+import type { PreviewState } from '../../../core/rehearse/preview-at';
+import type { DrawnMoment } from '../../../core/model/moment';
 import type { Assumptions } from '../../../core/rehearse/assumptions';
 import { BackdropMenu } from './BackdropMenu';
 import type { DesignEdits } from '../draft/design-edits';

@@ -3,7 +3,7 @@ import ButtonBase from '@mui/material/ButtonBase';
 import { memo } from 'react';
 import type { Corner } from '../../../core/model/design';
 import type { TransitionId } from '../../../core/model/transition';
-import type { DrawnMoment } from '../../../core/rehearse/preview-at';
+import type { DrawnMoment } from '../../../core/model/moment';
 import { MOMENT_WORDS } from '../../wording/moments';
 import { PILL } from './pill';
 import type { DrawnTransition } from '../path/transitions';

@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import { type ReactNode, useCallback, useMemo, useRef, useState } from 'react';
 import type { Visitor } from '../../../core/model/circumstances';
 import { toWirePlace } from '../../../core/look/place';
-import type { Bars } from '../../../core/look/collisions';
+import type { Bars } from '../../../core/model/page-bars';
 import type { Sight } from '../../../core/look/deficiency';
 import type { Corner, Place } from '../../../core/model/design';
 import type { PublishedSite } from '../../../core/wire/published-site';

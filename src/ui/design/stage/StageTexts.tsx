@@ -3,7 +3,7 @@
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { type RefObject, memo, useLayoutEffect, useState } from 'react';
-import type { TextKey } from '../../../core/words/catalogue';
+import type { TextKey } from '../../../core/model/text-keys';
 import type { InvitationKey, WordingKey } from '../../../core/words/wordings';
 import { TextEditor } from './TextEditor';
 import { useStable } from '../../parts/use-stable';

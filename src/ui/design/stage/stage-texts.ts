@@ -1,12 +1,14 @@
 import { decided } from '../../../core/rehearse/decided';
 import type { Design, Widget } from '../../../core/model/design';
 import { answererOf } from '../../../core/rehearse/samples';
-import type { DrawnMoment, PreviewState } from '../../../core/rehearse/preview-at';
+import type { PreviewState } from '../../../core/rehearse/preview-at';
+import type { DrawnMoment } from '../../../core/model/moment';
 import { alsoSaidAt } from '../../../core/words/also-said';
 import { FIRST_TEXT } from '../../../core/words/cases';
-import { type TextKey, TEXT_KEYS, entryOf } from '../../../core/words/catalogue';
+import { TEXT_KEYS, entryOf } from '../../../core/words/catalogue';
+import type { TextKey } from '../../../core/model/text-keys';
 import { compileText } from '../../../core/words/compile';
-import { readerOf } from '../../../core/words/reader';
+import { readerOf } from '../../../core/decide/reader';
 import { formatText } from '../../../core/words/format-text';
 import {
   type WordingFault,

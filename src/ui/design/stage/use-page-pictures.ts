@@ -2,10 +2,11 @@
 
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { toast } from 'sonner';
-import type { Bars } from '../../../core/look/collisions';
+import type { Bars } from '../../../core/model/page-bars';
 import type { Visitor } from '../../../core/model/circumstances';
 import { framedAddress } from '../../../core/pages/framed-address';
-import type { PageDevice, PagePicture, PagePictures } from '../../../core/wire/desk';
+import type { PagePicture, PagePictures } from '../../../core/wire/desk';
+import type { PageDevice } from '../../../core/model/page-bars';
 import { PortError } from '../../frame/port';
 import { useSite } from '../../frame/SiteContext';
 

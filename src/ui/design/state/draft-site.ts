@@ -2,7 +2,7 @@ import type { Design } from '../../../core/model/design';
 import type { Result } from '../../../core/result';
 import type { Overview } from '../../../core/wire/desk';
 import type { FactsFileV1 } from '../../../core/wire/facts-file';
-import { type PublishFault, publish } from '../../../core/wire/publish';
+import { type PublishFault, publish } from '../../../core/publish/publish';
 import type { PublishedSite } from '../../../core/wire/published-site';
 
 /**

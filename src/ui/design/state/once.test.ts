@@ -3,7 +3,7 @@ import { all, condition, invitations } from '../../../../tests/made/invitations'
 import { DESK, EVENING, madeDesign, madeSite } from '../../../../tests/made/site';
 import { decide } from '../../../core/decide/decide';
 import { decided } from '../../../core/rehearse/decided';
-import { DRAWN_MOMENTS } from '../../../core/rehearse/preview-at';
+import { DRAWN_MOMENTS } from '../../../core/model/moment';
 import { assumedVisitor } from '../../../core/rehearse/assumptions';
 import type { Circumstances } from '../../../core/model/circumstances';
 import type { PublishedSite } from '../../../core/wire/published-site';

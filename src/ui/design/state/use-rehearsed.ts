@@ -1,7 +1,7 @@
 'use client';
 
 import { useCallback, useMemo } from 'react';
-import { zoneOf } from '../../../core/decide/hours-now';
+import { zoneOf } from '../../../core/hours/hours-now';
 import type { TransitionId } from '../../../core/model/transition';
 import { laterAt } from '../../../core/rehearse/later';
 import { decided } from '../../../core/rehearse/decided';

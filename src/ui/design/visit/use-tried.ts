@@ -15,7 +15,7 @@ import {
   tryVisit,
   writeSteps,
 } from '../../../core/rehearse/try-visit';
-import type { VisitSimulation } from '../../../core/rehearse/visit-simulation';
+import type { VisitSimulation } from '../../../core/rehearse/visit';
 import type { PublishedSite } from '../../../core/wire/published-site';
 
 /** A visit that is being tried: its steps, and how it went so far. */

@@ -1,4 +1,4 @@
-import { whyAt, whyChangesAt } from '../hours/why';
+import { whyAt, whyChangesAt } from './why';
 import type { WhyNow } from './hours-now';
 
 /** [H15] The reason as it is told: what closed it, the holiday's name or the reason that was typed in, and until when. */

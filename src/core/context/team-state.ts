@@ -1,5 +1,5 @@
 import type { TeamState } from '../model/moment';
-import { bestOf } from './state';
+import { bestOf } from './presence';
 
 /** One person of a team, as the server sees them now. */
 export interface TeamMember {

@@ -1,19 +1,12 @@
-import type { DecisionContext } from '../decide/decide';
-import type { HoursNow } from '../decide/hours-now';
-import type { Presence } from '../decide/state';
+import type { Line } from './line';
+import type { DecisionContext } from '../context/decision-context';
+import type { HoursNow } from '../hours/hours-now';
+import type { Presence } from '../context/presence';
 import type { Circumstances } from '../model/circumstances';
 import type { Moment, WidgetState } from '../model/moment';
 import { type EpochMs, HOUR_MS, MINUTE_MS, SECOND_MS } from '../model/units';
 import type { WireWidget } from '../wire/design-file';
-import type { TextKey } from './catalogue';
 import { closedLines, opening } from './closed-lines';
-
-/** Which text is said, and with which values; numbers are counts or instants, nothing is formatted ([D1]). */
-export interface Line {
-  /** `invitation:<id>` is the wording of that invitation. */
-  readonly key: TextKey | `invitation:${string}`;
-  readonly values: Readonly<Record<string, string | number>>;
-}
 
 export interface TimedResult {
   readonly said: Line[];

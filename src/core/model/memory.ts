@@ -1,5 +1,5 @@
-import { type EpochMs, HOUR_MS, MINUTE_MS } from '../model/units';
-import type { PageClock } from './clock';
+import { type EpochMs, HOUR_MS, MINUTE_MS } from './units';
+import type { PageClock } from './page-clock';
 
 /** What a browser keeps of a visitor under one key, at most 4 KB ([V7], [V8]). */
 export interface Memory {

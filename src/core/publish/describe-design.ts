@@ -1,16 +1,20 @@
-import { FORMS, type FormPlace } from '../forms/fill';
-import type { Json } from '../draft/patch';
+import type { FormPlace } from '../model/form';
+import { FORMS } from '../model/form';
+import type { Json } from '../model/json';
 import type { Condition, Group, When } from '../model/condition';
 import { isGroup } from '../model/condition';
-import type { Design, OwnCase, PageRule, Widget } from '../model/design';
+import type { Design, OwnCase, Widget } from '../model/design';
+import type { PageRule } from '../model/page-rule';
 import type { Field } from '../model/form';
 import type { Invitation, InvitationLimits } from '../model/invitation';
 import { COLOURS, type Colour, STYLE_NAMES, type Scheme } from '../model/look';
 import { MOMENTS, type Moment, WIDGET_STATES, type WidgetState } from '../model/moment';
 import { SETTINGS, SETTINGS_AT, type SettingId, settingValue } from '../model/settings';
 import type { Locale } from '../model/units';
-import type { CaseCondition } from '../wire/design-file';
-import { type CaseKey, type TextKey, entryOf, isCaseKey, textKeyOf } from '../words/catalogue';
+import type { CaseCondition } from '../model/case-condition';
+import type { CaseKey } from '../model/text-keys';
+import { entryOf, isCaseKey, textKeyOf } from '../words/catalogue';
+import type { TextKey } from '../model/text-keys';
 
 /** Where a change is told: everywhere, where the widget stands, who can answer, and along the path. */
 export const CHANGE_GROUPS = ['everywhere', 'where', 'who-can-answer', ...MOMENTS] as const;

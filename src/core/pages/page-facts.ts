@@ -1,7 +1,7 @@
-import type { RulesCondition } from '../invitations/known';
+import type { RulesCondition } from '../wire/design-file';
 import type { Circumstances, PageView } from '../model/circumstances';
-import { type Address, toAddress } from '../pages/address';
-import { judgePage, ruleTakes } from '../pages/match';
+import { type Address, toAddress } from './address';
+import { judgePage, ruleTakes } from './match';
 import type { WireRule, WireWidget } from '../wire/design-file';
 
 /** What a page's address settles, once for its page view: read, and held against rules and widgets. */

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { at, calendar, day, everyDay } from '../../../tests/made/hours';
 import { DESK, EVENING, madeDesign, madeSite, madeVisit } from '../../../tests/made/site';
-import { decide } from './decide';
+import { decide } from '../decide/decide';
 import type { TeamState } from '../model/moment';
 import { SECOND_MS } from '../model/units';
 import { lampOf } from '../model/lamp';
-import { bestOf, stateOf } from './state';
+import { bestOf, stateOf } from './presence';
 
 const stateAt = (lastReport: TeamState, ageMs: number | null) => {
   const site = madeSite({ teams: { [DESK]: lastReport } });

@@ -1,4 +1,4 @@
-import type { EpochMs } from '../model/units';
+import type { EpochMs } from './units';
 
 /** [V3] A clock that runs while something can be seen: what it had, and since when it runs; null: it stands. */
 export interface PageClock {

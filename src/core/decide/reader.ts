@@ -1,10 +1,10 @@
-import type { Decision } from '../decide/decide';
-import { zoneOf } from '../decide/hours-now';
+import type { Decision } from './decision';
+import { zoneOf } from '../hours/hours-now';
 import type { Circumstances } from '../model/circumstances';
 import { DAY_MS, MINUTE_MS } from '../model/units';
 import type { WireWidget } from '../wire/design-file';
 import type { PublishedSite } from '../wire/published-site';
-import type { Reader } from './format-text';
+import type { Reader } from '../words/format-text';
 
 /** What is said, and to whom. */
 export interface PaintedText {

@@ -1,7 +1,7 @@
 import type { EpochMs } from '../model/units';
-import { type Hours, isOpenAt, nextChange, nextOpening } from '../hours/hours';
-import type { ClosedBy } from '../hours/why';
-import { type Zone, toZone } from '../hours/zone';
+import { type Hours, isOpenAt, nextChange, nextOpening } from './hours';
+import type { ClosedBy } from './why';
+import { type Zone, toZone } from './zone';
 import type { WireCalendar } from '../wire/facts-file';
 import type { PublishedSite } from '../wire/published-site';
 

@@ -3,7 +3,7 @@ import { TEAM_STATES, type TeamState, type WidgetState } from '../model/moment';
 import { type EpochMs, MINUTE_MS, SECOND_MS } from '../model/units';
 import type { WireWidget } from '../wire/design-file';
 import type { PublishedSite } from '../wire/published-site';
-import { type HoursNow, type WhyNow, hoursAt, hoursOf } from './hours-now';
+import { type HoursNow, type WhyNow, hoursAt, hoursOf } from '../hours/hours-now';
 
 /** [S6] How long a word about people is fresh, and how long it is held. */
 export const FRESH_MS = 15 * SECOND_MS;

@@ -9,7 +9,9 @@ import { SITE_STATES_MAX } from '../pages/compile-pattern';
 import { statesOfRules } from '../pages/compile-rules';
 import type { PatternFault } from '../pages/pattern-tree';
 import { type Result, fail, ok } from '../result';
-import { type CaseKey, RIGHT_TO_LEFT, TEXT_KEYS, type TextKey, entryOf, isCaseKey } from '../words/catalogue';
+import type { CaseKey } from '../model/text-keys';
+import { RIGHT_TO_LEFT, TEXT_KEYS, entryOf, isCaseKey } from '../words/catalogue';
+import type { TextKey } from '../model/text-keys';
 import { type TextFault, compileText, unknownsOf } from '../words/compile';
 import { inLocale, textOf } from '../words/texts-of';
 import type {
@@ -20,7 +22,7 @@ import type {
   WireRule,
   WireText,
   WireWidget,
-} from './design-file';
+} from '../wire/design-file';
 
 /** What cannot be published, and where it stands. */
 export interface PublishFault {

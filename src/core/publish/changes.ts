@@ -1,5 +1,5 @@
 import { differencesOf } from '../draft/differences';
-import type { Json } from '../draft/patch';
+import type { Json } from '../model/json';
 import type { Design } from '../model/design';
 import { CHANGE_GROUPS, type DescribedValue, describeDesign } from './describe-design';
 
