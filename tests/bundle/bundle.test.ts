@@ -57,7 +57,8 @@ describe('names that are shortened in the guest', () => {
   it('none is read from what is published, told, kept or sent, where other builds and the server read it too', () => {
     const outside = [
       ...WIRE,
-      'src/core/decide/memory.ts',
+      'src/core/model/memory.ts',
+      'src/core/model/conversation.ts',
       'src/widget/panel/unsent.ts',
       'src/server/input/visitor.input.ts',
     ];

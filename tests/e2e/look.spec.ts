@@ -234,7 +234,11 @@ test('the forms of the launcher on the observatory’s site: as published, on a 
   await unfold(page, 'Logo and header');
   await drop(page, 'Logo', await two('#2f6f8f', '#e79a1b'), 'logo.png');
   await unfold(page, 'Launcher');
+  const stored = page.waitForResponse(
+    (response) => /\/draft/.test(response.url()) && response.request().method() === 'POST',
+  );
   await lookScreen.bottomBarForm(page).check();
+  await stored;
   await saved(page);
   await publishingScreen.publishChanges(page).click();
   await expect(page.getByRole('dialog')).toContainText('Launcher: lamp → bottom bar');

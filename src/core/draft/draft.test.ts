@@ -91,6 +91,15 @@ describe('differencesOf', () => {
       { path: ['b', 'c', 'd'], before: undefined, after: 2 },
     ]);
     expect(differencesOf({ b: { c: 1 } }, {})).toEqual([{ path: ['b', 'c'], before: 1, after: undefined }]);
+    const [drawn, pictured] = [{ icon: { drawing: 'bell' } }, { icon: { picture: { once: 'a', twice: 'b' } } }];
+    for (const [a, b] of [
+      [drawn, pictured],
+      [pictured, drawn],
+    ] as const) {
+      const [only, ...rest] = differencesOf(a, b);
+      expect([only?.path, rest]).toEqual([['icon'], []]);
+      expect(applyPatches(a, [{ op: 'set', path: ['icon'], value: only?.after ?? null }]).value).toEqual(b);
+    }
     expect(differencesOf({}, { b: {} })).toEqual([{ path: ['b'], before: undefined, after: {} }]);
   });
 
