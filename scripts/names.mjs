@@ -1,6 +1,7 @@
-// No exported type, interface or constant is declared in two files, so that a name means one thing wherever it is read.
-// Names that Next prescribes in src/app are its own. Prints each name that is declared twice, with its files.
-import { readFileSync, readdirSync } from 'node:fs';
+// Names: no exported type, interface or constant is declared in two files, so that a name means one thing wherever it is read.
+// Names that Next prescribes in src/app are its own. docs/words.md stays
+// short, and every document that a source file names exists. Prints what does not hold.
+import { existsSync, readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import ts from 'typescript';
 
@@ -13,8 +14,27 @@ for (const file of readdirSync('src', { recursive: true, encoding: 'utf8' })) {
 }
 const twice = [...declaredIn].filter(([, files]) => files.length > 1);
 for (const [name, files] of twice) console.error(`${name} is declared in ${files.join(' and ')}`);
+const words = readFileSync('docs/words.md', 'utf8').match(/^\| (?!word |---)/gm) ?? [];
+if (words.length > 25) console.error(`docs/words.md has ${words.length} rows; a newcomer learns 25`);
+const missing = missingDocuments();
+for (const [document, file] of missing) console.error(`${file} names ${document}, which is not here`);
 console.log(`${declaredIn.size} exported names, ${twice.length} declared twice`);
-process.exit(twice.length === 0 ? 0 : 1);
+process.exit(twice.length + missing.length === 0 && words.length <= 25 ? 0 : 1);
+
+/** Documents that a source file names and that are not in docs/ or beside the README. */
+function missingDocuments() {
+  const sources = ['src', 'tests', 'bench', 'scripts'].flatMap((dir) =>
+    readdirSync(dir, { recursive: true, encoding: 'utf8' })
+      .filter((file) => /\.(tsx?|mjs)$/.test(file))
+      .map((file) => join(dir, file)),
+  );
+  return sources.flatMap((file) =>
+    [...readFileSync(file, 'utf8').matchAll(/\b(?:docs\/)?[\w-]+\.md\b/g)]
+      .map(([document]) => document)
+      .filter((document) => !existsSync(document))
+      .map((document) => [document, file]),
+  );
+}
 
 /** Types, interfaces, classes and constants (and functions, which are constants too) that a file declares and exports. */
 function exportedNames(path) {

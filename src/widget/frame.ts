@@ -127,7 +127,7 @@ export function addSheet(root: ShadowRoot, css: string): CSSStyleSheet {
   return sheet;
 }
 
-/** The page's own body font ([defaults.md]); generic names come last. */
+/** The page's own body font; generic names come last. */
 export function setFont(root: HTMLElement, family: string): void {
   root.style.setProperty(
     '--font',

@@ -21,7 +21,7 @@ export function pageSurroundings(clock: ServerClock): { host: HTMLElement; surro
   };
 }
 
-/** A dark window on a light page shocks: dark only where the page declares that it supports it (defaults.md). */
+/** A dark window on a light page shocks: dark only where the page declares that it supports it. */
 function pageSupportsDark(): boolean {
   const declared = document.querySelector<HTMLMetaElement>('meta[name="color-scheme"]')?.content ?? '';
   return `${declared} ${getComputedStyle(document.documentElement).colorScheme}`.includes('dark');

@@ -305,7 +305,7 @@ function porch(tag: Tag, queue: CallQueue): void {
     inBackground(askIfStale());
   };
 
-  /** What a page may call, also before the script has come ([widget.md]); what is asked for seldom comes with the visit runtime. */
+  /** What a page may call, also before the script has come; what is asked for seldom comes with the visit runtime. */
   const call = (name: string, value: unknown): void => {
     if (name === 'open') inBackground(open());
     else if (name === 'close') close();
@@ -379,7 +379,7 @@ interface CallQueue {
   call(name: string, value: unknown): void;
 }
 
-/** One instance, however often the tag was pasted ([widget.md], Isolation). */
+/** One instance, however often the tag was pasted. */
 function begin(): void {
   const tag = readTag(document.currentScript as HTMLScriptElement | null);
   const here = window as unknown as { SunnyPorch?: { isHere?: true; q?: ArrayLike<unknown>[] } };

@@ -1,6 +1,6 @@
 import type { Level } from '../core/model/circumstances';
 
-/** What the snippet says (widget.md). */
+/** What the snippet says. */
 export interface Tag {
   readonly siteKey: string;
   /** Origin of our server, from the script's own address. */

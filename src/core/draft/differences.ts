@@ -34,7 +34,9 @@ export function differencesOf(
 
 function isReplaced(before: object, after: object): boolean {
   const names = Object.keys(after);
-  return names.length > 0 && Object.keys(before).length > 0 && !names.some((name) => Object.hasOwn(before, name));
+  return (
+    names.length > 0 && Object.keys(before).length > 0 && !names.some((name) => Object.hasOwn(before, name))
+  );
 }
 
 function own(node: { readonly [name: string]: Json }, name: string): Json | undefined {

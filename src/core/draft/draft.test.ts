@@ -91,7 +91,10 @@ describe('differencesOf', () => {
       { path: ['b', 'c', 'd'], before: undefined, after: 2 },
     ]);
     expect(differencesOf({ b: { c: 1 } }, {})).toEqual([{ path: ['b', 'c'], before: 1, after: undefined }]);
-    const [drawn, pictured] = [{ icon: { drawing: 'bell' } }, { icon: { picture: { once: 'a', twice: 'b' } } }];
+    const [drawn, pictured] = [
+      { icon: { drawing: 'bell' } },
+      { icon: { picture: { once: 'a', twice: 'b' } } },
+    ];
     for (const [a, b] of [
       [drawn, pictured],
       [pictured, drawn],

@@ -36,7 +36,7 @@ export interface CheckedReplies {
 }
 
 /**
- * Holds replies against a form (engine.md §6): the same in the widget and on the server, with the same messages. What
+ * Holds replies against a form: the same in the widget and on the server, with the same messages. What
  * belongs to no field, or to one that is not shown, is left out. `teams` are the ids a *team choice* may name.
  */
 export function checkReplies(

@@ -49,7 +49,7 @@ export function headerGrounds(header: HexColor, headerTo: HexColor | null): read
 const MADE = remembering<Colours>(200);
 
 /**
- * The palette of a look in OKLCH (engine.md §7): derived from the brand colour, but for what is set by hand; what follows
+ * The palette of a look in OKLCH: derived from the brand colour, but for what is set by hand; what follows
  * from a colour that was set follows from that one, so that it can still be read on it.
  */
 export function paletteOf({ name, brand, second, headerTo, own }: Coloured, scheme: Scheme): Colours {

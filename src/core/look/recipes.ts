@@ -68,7 +68,7 @@ const nightLight: Recipe = (brand) => {
   };
 };
 
-/** The six looks (defaults.md), by day and in the evening. */
+/** The six looks, by day and in the evening. */
 export const RECIPES: Readonly<Record<LookName, Readonly<Record<Scheme, Recipe>>>> = {
   'front-door': {
     day: (brand) => ({

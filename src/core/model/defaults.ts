@@ -33,7 +33,7 @@ export interface Reasoned<T> {
   readonly why: string;
 }
 
-/** The considered defaults of a widget (defaults.md); everything else is derived from them. */
+/** The considered defaults of a widget; everything else is derived from them. */
 export const WIDGET_DEFAULTS = {
   corner: { value: 'lower-right', why: 'out-of-the-way' },
   offset: { value: 20, why: 'out-of-the-way' },

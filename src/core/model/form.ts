@@ -1,7 +1,7 @@
 import type { CaseKey } from '../model/text-keys';
 import type { Locale } from './units';
 
-/** What a field takes (engine.md §6). */
+/** What a field takes. */
 export const FIELD_KINDS = [
   'short',
   'long',
@@ -55,7 +55,7 @@ export interface FieldOption {
 /** What was filled in, by field id: texts as typed, chosen values, `yes` for a tick. */
 export type Replies = Readonly<Record<string, string | readonly string[]>>;
 
-/** Where a form stands (engine.md §6): before a chat, as the note, after a chat. */
+/** Where a form stands: before a chat, as the note, after a chat. */
 export const FORMS = ['before', 'note', 'after'] as const;
 
 export type FormPlace = (typeof FORMS)[number];

@@ -1,6 +1,6 @@
 import type { HexColor, Px } from './units';
 
-/** Six starting looks (defaults.md); a look's name also says how its palette follows from the brand colour. */
+/** Six starting looks; a look's name also says how its palette follows from the brand colour. */
 export const LOOK_NAMES = [
   'front-door',
   'whitewash',

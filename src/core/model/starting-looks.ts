@@ -1,7 +1,7 @@
 import type { LauncherForm, Look, LookName, Styles } from './look';
 import type { HexColor, Px } from './units';
 
-/** What a starting look sets, besides its palette: type, shape, launcher and motion (defaults.md). */
+/** What a starting look sets, besides its palette: type, shape, launcher and motion. */
 export interface StartingLook {
   readonly styles: Styles;
   readonly radius: Px;
@@ -25,7 +25,7 @@ export const PLAIN_STYLES: Styles = {
   opening: 'rise',
 };
 
-/** The six looks (defaults.md), each good at once with any brand colour. */
+/** The six looks, each good at once with any brand colour. */
 export const STARTING_LOOKS: Readonly<Record<LookName, StartingLook>> = {
   'front-door': {
     styles: { ...PLAIN_STYLES, header: 'awning' },

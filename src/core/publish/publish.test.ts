@@ -69,7 +69,7 @@ describe('publish', () => {
     expect(without).toMatchObject({ ok: false, errors: [{ code: 'needs-without', name: 'promise' }] });
   });
 
-  it('holds no secret, no draft and no name of a person: only what wire.md lists', () => {
+  it('holds no secret, no draft and no name of a person: only what is listed here', () => {
     const file = fileOf(
       madeDesign({ pages: { showOn: [], neverOn: [pageRule('exact', '/privacy')] } }),
       7,

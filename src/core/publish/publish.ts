@@ -38,7 +38,7 @@ export interface PublishFault {
 }
 
 /**
- * Turns what an owner edits into what a visitor of one locale downloads (wire.md): palette into custom properties,
+ * Turns what an owner edits into what a visitor of one locale downloads: palette into custom properties,
  * messages into pieces, patterns into automata, fallback resolved ([T2]). Every fault is told at its place; then nothing
  * is published.
  */

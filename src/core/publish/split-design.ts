@@ -1,7 +1,7 @@
 import type { DesignFileV1, WireWidget } from '../wire/design-file';
 import type { WindowFileV1, WindowPart } from '../wire/split';
 
-/** wire.md: a design above so many bytes (gzip) comes in two files, the launcher's and the window's. */
+/** A design above so many bytes (gzip) comes in two files, the launcher's and the window's. */
 export const SPLIT_ABOVE_BYTES = 6 * 1024;
 
 /** A design in two: the *door*, which the launcher needs, and the *room*. */

@@ -15,7 +15,7 @@ import type { PublishedSite } from '../wire/published-site';
 import type { ConversationFacts } from '../model/conversation';
 import { launcherHere } from './launcher-here';
 
-/** What somebody does on a visit (engine.md §8). The same as on a page, and as *Try a visit* offers. */
+/** What somebody does on a visit. The same as on a page, and as *Try a visit* offers. */
 export type VisitStep =
   | { readonly kind: 'page'; readonly address: string; readonly referrer?: string }
   | { readonly kind: 'scroll'; readonly percent: number }
@@ -86,7 +86,7 @@ export function takeStep(simulation: VisitSimulation, step: VisitStep): VisitSim
   return after.circumstances.page.instantEvent === null ? after : withPageView(after, { instantEvent: null });
 }
 
-/** Plays a visit through `decide` (engine.md §8): what showed, when; `explain` at any instant says why not the rest. */
+/** Plays a visit through `decide`: what showed, when; `explain` at any instant says why not the rest. */
 export function replay(
   site: PublishedSite,
   start: Circumstances,

@@ -52,7 +52,7 @@ function zoneWindow(at: EpochMs): readonly [from: EpochMs, until: EpochMs] {
   return [Date.UTC(year - 1, 0, 1), Date.UTC(year + 12, 0, 1)];
 }
 
-/** wire.md: what has a date is sent for so long. */
+/** What has a date is sent for so long. */
 const DATED_AHEAD_DAYS = 400;
 
 /** The facts of a site as they are now: symbolic hours, offsets of their zones, public names of teams. */

@@ -174,7 +174,7 @@ function compiled(design: Design, number: number): Result<[name: string, body: B
   return ok(files.flatMap(({ locale, json }) => filesOf(`d${number}-${digest}.${locale}`, json)));
 }
 
-/** A design's file, or its two where the whole would be larger than a launcher should wait for (wire.md). */
+/** A design's file, or its two where the whole would be larger than a launcher should wait for. */
 function filesOf(name: string, json: string): [name: string, body: Buffer][] {
   const zip = (text: string): Buffer => gzipSync(text, { level: 9 });
   const whole = zip(json);

@@ -1,4 +1,4 @@
-/** Colours of the application (docs: look.md), light and evening. The only place in the application with hex codes. */
+/** Colours of the application, light and evening. The only place in the application with hex codes. */
 export const TOKENS = {
   light: {
     paper: '#FBF6EA',

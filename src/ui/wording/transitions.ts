@@ -31,7 +31,7 @@ export function laterWords({ short, full }: TransitionWords, when: string): Tran
   };
 }
 
-/** A label in words (the label grammar of docs/screens.md). */
+/** A label in words for a transition. */
 export function transitionWords(label: TransitionLabel, { teamName }: TransitionContext): TransitionWords {
   switch (label.code) {
     case 'no-invitations':

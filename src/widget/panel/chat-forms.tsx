@@ -11,7 +11,7 @@ interface ChatFormProps {
   readonly onReply: (id: string, reply: string | readonly string[]) => void;
 }
 
-/** What is asked before a chat (engine.md §6). It goes along with the first words: there is one thing to send, not two. */
+/** What is asked before a chat. It goes along with the first words: there is one thing to send, not two. */
 export function BeforeForm({ painted, form, formatText, onReply }: ChatFormProps) {
   return (
     <div class="card asks" data-form="before">

@@ -16,7 +16,7 @@ export interface FormFieldsProps {
   readonly onReply: (id: string, reply: string | readonly string[]) => void;
 }
 
-/** The fields of a form that are shown by the replies so far (engine.md §6). What fails is said at its field. */
+/** The fields of a form that are shown by the replies so far. What fails is said at its field. */
 export function FormFields(props: FormFieldsProps) {
   const shown = props.fields.filter((field) => field.kind !== 'hidden' && isShown(field, props.replies));
   return (
