@@ -78,10 +78,23 @@ function e2e() {
   if (!existsSync(report)) return tally(0, ['playwright ended without a report']);
   const { suites, errors } = JSON.parse(readFileSync(report, 'utf8'));
   const specs = suites.flatMap(specsIn);
+  sayTimes(suites);
   tally(specs.filter(({ ok }) => ok).length, [
     ...specs.filter(({ ok }) => !ok).map(({ title, file }) => `${file}: ${title}`),
     ...errors.map(({ message }) => message),
   ]);
+}
+
+/** How long each file of stories took, and the ten that took longest: where a split or a cut pays. */
+function sayTimes(suites) {
+  const msOf = (spec) =>
+    spec.tests.flatMap(({ results }) => results).reduce((sum, { duration }) => sum + duration, 0);
+  const seconds = (ms) => `${(ms / 1000).toFixed(1).padStart(7)} s`;
+  for (const suite of suites)
+    console.log(`${seconds(specsIn(suite).reduce((sum, spec) => sum + msOf(spec), 0))}  ${suite.file}`);
+  console.log('The ten slowest stories:');
+  const slowest = suites.flatMap(specsIn).sort((a, b) => msOf(b) - msOf(a));
+  for (const spec of slowest.slice(0, 10)) console.log(`${seconds(msOf(spec))}  ${spec.file}: ${spec.title}`);
 }
 
 function specsIn(suite) {

@@ -187,7 +187,7 @@ function porch(tag: Tag, queue: CallQueue): void {
     }));
 
   const importPanel = async (): Promise<MountedPanel> => {
-    if (site === null || frame === null) throw new Error();
+    if (site === null || frame === null) throw new Error('no launcher to open from');
     const module = await fetchModule<PanelModule>(site.pointer.panel);
     return (mounted = module.mountPanel(portFor(frame)));
   };

@@ -4,6 +4,7 @@ import type { Circumstances } from '../model/circumstances';
 import { DAY_MS, type EpochMs, SECOND_MS } from '../model/units';
 import { judgePage } from '../pages/match';
 import type { WireCondition, WireGroup, WireInvitation, WireItem, WireWidget } from '../wire/design-file';
+import { limitsOf } from '../wire/limits';
 import type { PublishedSite } from '../wire/published-site';
 import { elapsedAt } from '../model/page-clock';
 import { decide } from './decide';
@@ -166,8 +167,7 @@ function siteBlockReason(context: DecisionContext): BlockReason | null {
   if (now >= closingEdge(context) && free === context.presence.hours?.changesAt)
     return { code: 'about-to-close', ...until(free, now) };
   const left = Math.max(page.leftAt ?? 0, (level === 'kept' ? memory.visit?.leftAt : null) ?? 0);
-  const isGap =
-    conversation === null || (left > 0 && free === left + (site.design.limits?.[1] ?? 120) * SECOND_MS);
+  const isGap = conversation === null || (left > 0 && free === left + limitsOf(site.design).gap * SECOND_MS);
   return { code: isGap ? 'too-soon-after-another' : 'talked-lately', ...until(free, now) };
 }
 

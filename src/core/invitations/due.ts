@@ -3,7 +3,8 @@ import { zoneOf } from '../hours/hours-now';
 import { isRunning } from '../model/circumstances';
 import type { Circumstances } from '../model/circumstances';
 import { DAY_MS, type EpochMs, SECOND_MS } from '../model/units';
-import type { WireInvitation, WireLimits } from '../wire/design-file';
+import type { WireInvitation } from '../wire/design-file';
+import { limitsOf } from '../wire/limits';
 import {
   type JudgeContext,
   FOCUS,
@@ -23,9 +24,6 @@ export interface DueVerdict {
   readonly next: EpochMs;
   readonly on: readonly Signal[];
 }
-
-/** [I6] Ours, where a file of the first program holds none. */
-const OUR_LIMITS: WireLimits = [1, 2 * 60, 10 * 60, 24 * 3600, 30];
 
 const NONE: DueVerdict = { due: null, withdraw: null, next: Infinity, on: [] };
 
@@ -101,7 +99,7 @@ function stays(context: DecisionContext, id: string): DueVerdict {
 /** [I6] When the site's limits allow one again: an instant that may have passed, Infinity where time alone does not bring it. */
 export function freeAt(context: DecisionContext): EpochMs {
   const { site, circumstances } = context;
-  const [perVisit, gap, , afterTalk] = site.design.limits ?? OUR_LIMITS;
+  const { perVisit, gap, afterTalk } = limitsOf(site.design);
   const { page, memory, level, conversation, now } = circumstances;
   const visit = level === 'kept' ? memory.visit : null;
   const shown = visit?.shown ?? page.shown.length;
@@ -123,7 +121,7 @@ export function closingEdge({
   presence: { hours },
 }: Pick<DecisionContext, 'site' | 'presence'>): EpochMs {
   return hours !== null && hours.isOpen
-    ? hours.changesAt - (site.design.limits ?? OUR_LIMITS)[2] * SECOND_MS
+    ? hours.changesAt - limitsOf(site.design).beforeClosing * SECOND_MS
     : Infinity;
 }
 

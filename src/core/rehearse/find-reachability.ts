@@ -13,6 +13,7 @@ import type { Circumstances } from '../model/circumstances';
 import { MOMENTS, type Moment } from '../model/moment';
 import { DAY_MS, SECOND_MS } from '../model/units';
 import type { WireCondition, WireGroup, WireItem, WireWidget } from '../wire/design-file';
+import { limitsOf } from '../wire/limits';
 import type { PublishedSite } from '../wire/published-site';
 import type { ConversationFacts } from '../model/conversation';
 import { type VisitStep, beginSimulation, takeStep, waitUntil } from './visit-simulation';
@@ -318,7 +319,7 @@ function keyOf({ circumstances, openedByItselfAt, site }: VisitSimulation, { sec
     ]);
   const clocks = seconds.map(({ kind, ms }) => clockMs(kind, circumstances) >= ms);
   const left = Math.max(page.leftAt ?? 0, memory.visit?.leftAt ?? 0);
-  const hasGap = left === 0 || now - left >= (site.design.limits?.[1] ?? 0) * SECOND_MS;
+  const hasGap = left === 0 || now - left >= limitsOf(site.design).gap * SECOND_MS;
   const isOwnNow = openedByItselfAt === null ? null : now - openedByItselfAt > NO_BY_CLOSING_MS;
   const counted = [
     page.shown.slice().sort(),

@@ -11,6 +11,7 @@ import { type Circumstances, type InstantEvent, pageViewAt } from '../model/circ
 import { DAY_MS, type EpochMs, type Seconds } from '../model/units';
 import { isNewPageView } from '../pages/route';
 import type { WireInvitation } from '../wire/design-file';
+import { limitsOf } from '../wire/limits';
 import type { PublishedSite } from '../wire/published-site';
 import type { ConversationFacts } from '../model/conversation';
 import { launcherHere } from './launcher-here';
@@ -263,7 +264,7 @@ function closed(simulation: VisitSimulation): VisitSimulation {
 
 function declined(simulation: VisitSimulation): VisitSimulation {
   const { now } = simulation.circumstances;
-  const restDays = simulation.site.design.limits?.[4] ?? 30;
+  const { restDays } = limitsOf(simulation.site.design);
   return left(
     withPageView(afterEvent(simulation, { kind: 'declined', at: now, restDays }), { hasDeclined: true }),
   );

@@ -13,6 +13,7 @@ import { dueOf } from '../../core/invitations/due';
 import { approachHere, selectorsOf } from '../../core/invitations/approach';
 import type { Circumstances, Level } from '../../core/model/circumstances';
 import type { WireInvitation } from '../../core/wire/design-file';
+import { limitsOf } from '../../core/wire/limits';
 import type { PublishedSite } from '../../core/wire/published-site';
 import type { VisitRuntime, VisitRuntimePort } from '../port';
 import { claimed } from './claim';
@@ -21,7 +22,6 @@ import { sensorsFor } from './sensors';
 
 /** [I4] A instant event lasts until the ask it caused is answered, at most so long. */
 const INSTANT_EVENT_MS = 2000;
-const DAYS_OF_REST = 30;
 
 /**
  * Watches over the page where there is something to invite to, or visits may be remembered: clocks, listeners, memory,
@@ -78,7 +78,8 @@ export function startVisitRuntime(port: VisitRuntimePort): VisitRuntime {
 
   const decline = (): void => {
     view.put({ hasDeclined: true });
-    rememberEvent({ kind: 'declined', at: now(), restDays: port.site().design.limits?.[4] ?? DAYS_OF_REST });
+    const { restDays } = limitsOf(port.site().design);
+    rememberEvent({ kind: 'declined', at: now(), restDays });
     left();
     look();
   };
