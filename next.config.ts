@@ -9,7 +9,6 @@ const PAGE_HEADERS = [
 const config: NextConfig = {
   serverExternalPackages: ['better-sqlite3', '@node-rs/argon2', 'sharp', 'undici'],
   poweredByHeader: false,
-  typescript: { ignoreBuildErrors: true }, // npm test checks the types of all three projects; a start need not wait for it
 
   devIndicators: false,
   headers: () => Promise.resolve([{ source: '/((?!w/).*)', headers: PAGE_HEADERS }]),
