@@ -42,6 +42,7 @@ test('a case is added for somebody, worded on the stage, put first, heard by the
   await write(page, /Greeting \(returning\)/, 'Back for another night?');
   await expect(said(page, 'greeting')).toHaveText('Back for another night?');
 
+  await isSaved(page); // while it is being saved, Publish changes its colours
   await casesScreen.changeReturning(chips(page)).click();
   const sheet = casesScreen.editor(page);
   await expectNoAxe(page, 'the sheet of a case');

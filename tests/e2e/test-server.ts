@@ -229,8 +229,19 @@ export async function beStill(page: Page): Promise<void> {
   });
 }
 
+/** Waits until every transition of the page has ended: a colour on its way is measured as neither of its two. */
+async function afterTransitions(page: Page): Promise<void> {
+  await page.evaluate(async () => {
+    const ending = document
+      .getAnimations()
+      .filter(({ effect }) => effect?.getComputedTiming().iterations !== Infinity);
+    await Promise.all(ending.map((one) => one.finished.catch(() => undefined)));
+  });
+}
+
 /** Nothing for axe to say. Toasts pass by on their own and are looked at where they are asserted. */
 export async function expectNoAxe(page: Page, what: string): Promise<void> {
+  await afterTransitions(page);
   const { violations } = await new AxeBuilder({ page }).analyze();
   const told = violations.map(
     ({ id, nodes }) =>

@@ -22,7 +22,7 @@ export interface NoWidget {
 }
 
 /**
- * The parts of the engine that a page may not have yet: the window brings `stand`, the visit runtime brings `due`,
+ * The parts of the engine that a page may not have yet: the window brings `momentResultOf`, the visit runtime brings `due`,
  * and only the application wants to know the reasons. Without them the decision is that of a closed window without
  * invitations.
  */
