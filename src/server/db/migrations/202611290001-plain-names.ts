@@ -57,9 +57,11 @@ async function rewrite(
   column: string,
   work: (value: unknown) => unknown,
 ): Promise<void> {
-  const { rows } = await sql<{ id: number; json: string }>`
-    SELECT rowid AS id, ${sql.ref(column)} AS json FROM ${sql.table(table)}`.execute(db);
-  for (const { id, json } of rows) {
+  const { rows } = await sql<{ id: number }>`SELECT rowid AS id FROM ${sql.table(table)}`.execute(db);
+  for (const { id } of rows) {
+    const found = await sql<{ json: string }>`
+      SELECT ${sql.ref(column)} AS json FROM ${sql.table(table)} WHERE rowid = ${id}`.execute(db);
+    const json = found.rows[0]?.json ?? 'null';
     const after = JSON.stringify(work(JSON.parse(json)));
     if (after !== json)
       await sql`UPDATE ${sql.table(table)} SET ${sql.ref(column)} = ${after} WHERE rowid = ${id}`.execute(db);
