@@ -5,10 +5,10 @@ export default defineConfig({
   testDir: 'tests/e2e',
   testMatch: '*.spec.ts',
   outputDir: 'test-results/e2e',
-  workers: 1,
-  fullyParallel: false,
-  timeout: 60_000,
-  expect: { timeout: 10_000 },
+  workers: 2,
+  fullyParallel: false, // the tests of a file share its server and go one after the other
+  timeout: 180_000, // only against what never ends: a story may take its time on a busy machine
+  expect: { timeout: 30_000 },
   use: {
     browserName: 'chromium',
     locale: 'en-GB',
