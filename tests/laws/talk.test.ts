@@ -2,8 +2,9 @@ import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { EMPTY_MEMORY, type Memory } from '../../src/core/model/memory';
 import type { VisitorEntry } from '../../src/core/wire/talk';
+import { wakeBy } from '../../src/widget/clock';
 import { mergeEntries } from '../../src/widget/panel/merge';
-import { type TalkSession, talkWith } from '../../src/widget/panel/talk';
+import { type Talk, type TalkPort, talkWith } from '../../src/widget/panel/talk';
 import type { Unsent, UnsentStore } from '../../src/widget/panel/unsent';
 import type { PanelPort } from '../../src/widget/port';
 import { madeTalk } from '../made/site';
@@ -72,14 +73,14 @@ function madeStore(): UnsentStore {
   };
 }
 
-function portWith(keep: { memory: Memory }): Parameters<typeof talkWith>[0] {
+function portWith(keep: { memory: Memory }): TalkPort {
   const nothing = () => undefined;
   return {
     frame: {
       root: { lang: 'en' },
       launcher: { dataset: { widget: 'everywhere' } },
     } as unknown as PanelPort['frame'],
-    surroundings: { now: () => 1 } as PanelPort['surroundings'],
+    surroundings: { now: Date.now, wakeAt: wakeBy(Date.now) } as PanelPort['surroundings'],
     base: 'https://porch.example/w/aaaaaaaaaaaa',
     memory: {
       tabKey: null,
@@ -101,6 +102,8 @@ function portWith(keep: { memory: Memory }): Parameters<typeof talkWith>[0] {
     accept: nothing,
     decline: nothing,
     designName: () => 'd1-0000000000000000',
+    widgetKey: () => 'everywhere',
+    onChange: nothing,
   };
 }
 
@@ -147,12 +150,7 @@ describe('the visitor’s side of a conversation', () => {
           const keep = { memory: EMPTY_MEMORY };
           const store = madeStore();
           let page = newPage(server.answer);
-          let talk = talkWith(
-            portWith(keep),
-            () => 'everywhere',
-            () => undefined,
-            page.store(store),
-          );
+          let talk = talkWith(portWith(keep), page.store(store));
           for (const [index, { pause, leaves }] of turns.entries()) {
             talk.send(`word ${index}`);
             await vi.advanceTimersByTimeAsync(pause);
@@ -160,12 +158,7 @@ describe('the visitor’s side of a conversation', () => {
             page.leave();
             vi.clearAllTimers();
             page = newPage(server.answer);
-            talk = talkWith(
-              portWith(keep),
-              () => 'everywhere',
-              () => undefined,
-              page.store(store),
-            );
+            talk = talkWith(portWith(keep), page.store(store));
             await talk.begin().catch(() => undefined);
           }
           await vi.advanceTimersByTimeAsync(10 * 60_000);
@@ -181,12 +174,8 @@ describe('the visitor’s side of a conversation', () => {
     );
   });
 
-  async function reloaded(keep: { memory: Memory }, entries: readonly VisitorEntry[]): Promise<TalkSession> {
-    const talk = talkWith(
-      portWith(keep),
-      () => 'everywhere',
-      () => undefined,
-    );
+  async function reloaded(keep: { memory: Memory }, entries: readonly VisitorEntry[]): Promise<Talk> {
+    const talk = talkWith(portWith(keep));
     await talk.begin();
     expect(talk.picture().entries).toEqual(entries);
     return talk;
@@ -199,11 +188,7 @@ describe('the visitor’s side of a conversation', () => {
       'fetch',
       (input: string, init: RequestInit) => answers.shift() ?? server.answer(input, init),
     );
-    const talk = talkWith(
-      portWith({ memory: EMPTY_MEMORY }),
-      () => 'everywhere',
-      () => undefined,
-    );
+    const talk = talkWith(portWith({ memory: EMPTY_MEMORY }));
     talk.send('too odd');
     talk.send('fine');
     await vi.advanceTimersByTimeAsync(1000);

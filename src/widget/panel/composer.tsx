@@ -1,6 +1,4 @@
 /** @jsxImportSource preact */
-import type { ComponentChildren } from 'preact';
-import { useRef } from 'preact/hooks';
 import { LIMITS } from '../../core/limits';
 import type { TextKey } from '../../core/model/text-keys';
 import type { FormatText } from '../format-text';
@@ -9,26 +7,19 @@ import type { WindowProps } from './window';
 /** Where one writes; Enter sends. What is too long stays in the field and is told. */
 export function Composer({ painted, formatText, talk, draft, acts }: WindowProps) {
   const { decision } = painted;
-  const field = useRef<HTMLTextAreaElement>(null);
   const over = draft.length - LIMITS.messageChars;
   const label: TextKey =
     decision.moment === 'at-the-door' || decision.moment === 'talking' ? 'input.label' : 'input.add';
-  const send = (): void => {
-    if (draft.trim() === '' || over > 0) return field.current?.focus();
-    if (acts.send(draft)) field.current?.focus();
+  const send = ({ currentTarget }: Event): void => {
+    const isTaken = draft.trim() !== '' && over <= 0 && acts.send(draft);
+    // A form that does not fit has the focus on its fault.
+    if (isTaken || draft.trim() === '' || over > 0) fieldBeside(currentTarget as HTMLElement)?.focus();
   };
   return (
     <>
-      <Hint
-        isRefused={talk.refused !== null}
-        over={over}
-        left={-over}
-        length={draft.length}
-        formatText={formatText}
-      />
+      <Hint isRefused={talk.refused !== null} over={over} length={draft.length} formatText={formatText} />
       <div class="row">
         <textarea
-          ref={field}
           class="text"
           rows={1}
           value={draft}
@@ -40,7 +31,7 @@ export function Composer({ painted, formatText, talk, draft, acts }: WindowProps
           onKeyDown={(event) => {
             if (event.key !== 'Enter' || event.shiftKey || event.isComposing) return;
             event.preventDefault();
-            send();
+            send(event);
           }}
         />
         <button type="button" class="button send" data-say="input.send" onClick={send}>
@@ -56,30 +47,28 @@ export function Composer({ painted, formatText, talk, draft, acts }: WindowProps
   );
 }
 
-function Hint({
-  isRefused,
-  over,
-  left,
-  length,
-  formatText,
-}: {
-  isRefused: boolean;
-  over: number;
-  left: number;
-  length: number;
-  formatText: FormatText;
-}) {
-  const text: ComponentChildren =
-    over > 0
-      ? formatText('input.tooLong', { over })
-      : isRefused
-        ? formatText('input.refused')
-        : length >= LIMITS.messageCounterFrom
-          ? formatText('input.left', { left })
-          : null;
+function fieldBeside({ parentElement }: HTMLElement): HTMLElement | null {
+  return parentElement && parentElement.querySelector('textarea');
+}
+
+interface HintProps {
+  readonly isRefused: boolean;
+  readonly over: number;
+  readonly length: number;
+  readonly formatText: FormatText;
+}
+
+function Hint(props: HintProps) {
+  const text = hintText(props);
   return text === null ? null : (
-    <p class={over > 0 || isRefused ? 'error' : 'help'} role="status">
+    <p class={props.over > 0 || props.isRefused ? 'error' : 'help'} role="status">
       {text}
     </p>
   );
+}
+
+function hintText({ isRefused, over, length, formatText }: HintProps): string | null {
+  if (over > 0) return formatText('input.tooLong', { over });
+  if (isRefused) return formatText('input.refused');
+  return length >= LIMITS.messageCounterFrom ? formatText('input.left', { left: -over }) : null;
 }

@@ -1,5 +1,5 @@
 /** @jsxImportSource preact */
-import { useEffect, useRef, useState } from 'preact/hooks';
+import { Component, createRef } from 'preact';
 import type { FormatText } from '../format-text';
 
 interface ForgetMeProps {
@@ -8,52 +8,58 @@ interface ForgetMeProps {
 }
 
 /** Whoever has left a note or said goodbye may have all of it removed; asked once more before. */
-export function ForgetMe({ formatText, onForget }: ForgetMeProps) {
-  const [isAsking, setAsking] = useState(false);
-  const [hasFailed, setFailed] = useState(false);
-  const place = useRef<HTMLDivElement>(null);
-  const turned = useRef(false);
-  useEffect(() => {
-    if (turned.current) place.current?.querySelector<HTMLElement>('.link, .quiet')?.focus(); // the safe one of the two
-    turned.current = false;
-  }, [isAsking]);
-  const turn = (asks: boolean): void => {
-    turned.current = true;
-    setAsking(asks);
-    setFailed(false);
-  };
-  if (formatText('noteLeft.forgetNo') === '') return null; // a design from before it could be asked for
-  if (!isAsking)
+export class ForgetMe extends Component<ForgetMeProps> {
+  override readonly state = { isAsking: false, hasFailed: false };
+  readonly place = createRef<HTMLDivElement>();
+
+  /** The focus goes to the safe one of what stands there then. */
+  turn(isAsking: boolean): void {
+    this.setState({ isAsking, hasFailed: false }, () =>
+      this.place.current?.querySelector<HTMLElement>('.link, .quiet')?.focus(),
+    );
+  }
+
+  override render({ formatText, onForget }: ForgetMeProps) {
+    const { place } = this;
+    const { isAsking, hasFailed } = this.state;
+    if (formatText('noteLeft.forgetNo') === '') return null; // a design from before it could be asked for
+    if (!isAsking)
+      return (
+        <div class="forget" ref={place}>
+          <button type="button" class="link" data-say="noteLeft.forget" onClick={() => this.turn(true)}>
+            {formatText('noteLeft.forget')}
+          </button>
+        </div>
+      );
     return (
-      <div class="forget" ref={place}>
-        <button type="button" class="link" data-say="noteLeft.forget" onClick={() => turn(true)}>
-          {formatText('noteLeft.forget')}
-        </button>
+      <div class="forget" ref={place} role="group" aria-labelledby="forget-ask">
+        <p id="forget-ask" class="help" data-say="noteLeft.forgetAsk">
+          {formatText('noteLeft.forgetAsk')}
+        </p>
+        {hasFailed ? (
+          <p class="error" role="alert">
+            {formatText('form.notSent')}
+          </p>
+        ) : null}
+        <div class="row">
+          <button
+            type="button"
+            class="button quiet"
+            data-say="noteLeft.forgetNo"
+            onClick={() => this.turn(false)}
+          >
+            {formatText('noteLeft.forgetNo')}
+          </button>
+          <button
+            type="button"
+            class="button send"
+            data-say="noteLeft.forget"
+            onClick={() => void onForget().catch(() => this.setState({ hasFailed: true }))}
+          >
+            {formatText('noteLeft.forget')}
+          </button>
+        </div>
       </div>
     );
-  return (
-    <div class="forget" ref={place} role="group" aria-labelledby="forget-ask">
-      <p id="forget-ask" class="help" data-say="noteLeft.forgetAsk">
-        {formatText('noteLeft.forgetAsk')}
-      </p>
-      {hasFailed ? (
-        <p class="error" role="alert">
-          {formatText('form.notSent')}
-        </p>
-      ) : null}
-      <div class="row">
-        <button type="button" class="button quiet" data-say="noteLeft.forgetNo" onClick={() => turn(false)}>
-          {formatText('noteLeft.forgetNo')}
-        </button>
-        <button
-          type="button"
-          class="button send"
-          data-say="noteLeft.forget"
-          onClick={() => void onForget().catch(() => setFailed(true))}
-        >
-          {formatText('noteLeft.forget')}
-        </button>
-      </div>
-    </div>
-  );
+  }
 }

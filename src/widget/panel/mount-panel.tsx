@@ -30,13 +30,12 @@ export function mountPanel(port: PanelPort): MountedPanel {
   let wantsFocus = false;
   /** What a link asked for, before there was a picture to read it by. */
   let openRequest: string | null = null;
-  const windowFiles = windowFileLoader(() => {
+  const windowFiles = windowFileLoader(port.surroundings, () => {
     if (wanted !== null) show(wanted);
   });
   let draft = '';
   /** *I will wait*: the offer of mail is not made again in this page. */
   let isPatient = false;
-  const widgetKey = (): string => picture?.widget.key ?? '';
   const forms = makeFormStore();
   let hasFailed = false;
   /** [L7] An open window keeps the look and the words it was opened with; rules and states come at once. */
@@ -60,21 +59,19 @@ export function mountPanel(port: PanelPort): MountedPanel {
       ? null
       : { ...next, site: { ...next.site, design: whole }, widget };
   };
-  const talk = talkWith(
-    {
-      ...port,
-      designName: () => held?.name ?? port.designName(),
-      asksFor: () => picture?.circumstances.asksFor ?? null,
-    },
-    widgetKey,
-    () => {
+  const talk = talkWith({
+    ...port,
+    designName: () => held?.name ?? port.designName(),
+    asksFor: () => picture?.circumstances.asksFor ?? null,
+    widgetKey: () => picture?.widget.key ?? '',
+    onChange: () => {
       const { refused } = talk.picture();
       if (refused !== null && draft === '') draft = refused.body;
       if (refused?.faults && picture !== null)
         forms.setFaults(refused.note === null ? 'before' : 'note', picture, refused.faults);
       paint();
     },
-  );
+  });
   /** The replies of a form that fits; else the focus is on what does not, and null. */
   const given = (place: FormPlace): Replies | null => {
     if (picture === null) return null;

@@ -7,7 +7,7 @@ import type { PaintedText } from '../../core/decide/reader';
 import type { FormatText } from '../format-text';
 import { FormFields } from './form-fields';
 import { type FormState, teamsOf } from './form-state';
-import type { NoteReplies, Outgoing } from './talk';
+import type { NoteReplies, Outgoing } from './outbox';
 
 interface NoteFormProps {
   readonly painted: PaintedText;

@@ -1,6 +1,12 @@
-/** How long to wait before the next try, in ms; the last one again and again. */
-export const RETRY_MS = [1000, 2000, 4000, 8000, 15000, 30000] as const;
+import type { Surroundings } from '../surroundings';
 
-export function pause(ms: number): Promise<void> {
-  return new Promise((resolve) => setTimeout(resolve, ms));
+const RETRY_MS = [1000, 2000, 4000, 8000, 15000, 30000] as const;
+
+/** Waits before the next try, the longer the more tries have failed: 1 s at first, 30 s at last. */
+export function pauseFor(
+  { now, wakeAt }: Pick<Surroundings, 'now' | 'wakeAt'>,
+  failedTries: number,
+): Promise<void> {
+  const ms = RETRY_MS[Math.min(failedTries, RETRY_MS.length - 1)] ?? 30000;
+  return new Promise((resolve) => wakeAt(now() + ms, resolve));
 }

@@ -1,40 +1,18 @@
 import type { CheckedReplies } from '../../core/forms/check';
-import { EMPTY_MEMORY, type Memory } from '../../core/model/memory';
 import { withinLevel } from '../../core/decide/remember';
+import type { ConversationFacts } from '../../core/model/conversation';
 import type { Replies } from '../../core/model/form';
+import { EMPTY_MEMORY } from '../../core/model/memory';
 import type { TeamState } from '../../core/model/moment';
 import type { SentAnswer, VisitorEntry, VisitorTalk } from '../../core/wire/talk';
-import type { ConversationFacts } from '../../core/model/conversation';
 import type { PanelPort } from '../port';
-import { eventCutter } from './event-stream';
-import { newEntryId, newVisitorToken } from './ids';
-import { mergeEntries } from './merge';
-import { RETRY_MS, pause } from './retry';
+import type { StreamEvent } from './event-stream';
+import { newEntryId } from './ids';
+import { type NoteReplies, type Outbox, type Outcome, type Outgoing, outboxWith } from './outbox';
+import { pauseFor } from './retry';
+import { type Session, sessionWith } from './session';
+import { type MessageStream, messageStream } from './stream';
 import { type UnsentStore, unsentStore } from './unsent';
-
-/** Something written here that the server has not acknowledged yet. */
-export interface Outgoing {
-  readonly clientId: string;
-  readonly body: string;
-  readonly note: NoteReplies | null;
-  /** The form before a chat, given with its first words. */
-  readonly before?: Replies;
-  /** [V9] Pages on the way, with the first words. */
-  readonly trail?: Memory['trail'];
-  /** The form's faults, where the server found some. */
-  readonly faults?: CheckedReplies['faults'];
-  /** The page it was written on; it may go out from a later one. */
-  readonly page: string;
-  readonly standing: 'sending' | 'waiting';
-}
-
-/** What a note brings besides its words; an address alone turns a waiting question into a note (*address left*). */
-export interface NoteReplies {
-  readonly mail: string;
-  readonly name: string;
-  /** By field ([L10]). */
-  readonly replies?: Replies;
-}
 
 export interface TalkPicture {
   readonly conversation: ConversationFacts | null;
@@ -45,7 +23,7 @@ export interface TalkPicture {
   readonly refused: Outgoing | null;
 }
 
-export interface TalkSession {
+export interface Talk {
   picture(): TalkPicture;
   /** Reads what stands, if this visitor has written before. */
   begin(): Promise<void>;
@@ -64,293 +42,189 @@ export interface TalkSession {
   setListening(value: boolean): void;
 }
 
-/** [S7] What has changed is known within five seconds; open windows do not all ask at once. */
-const NEWS_SPREAD_MS = 3000;
+export interface TalkPort extends PanelPort {
+  /** The team the visitor asks for, by its id. */
+  asksFor(): string | null;
+  widgetKey(): string;
+  onChange(): void;
+}
 
-/** The visitor's side of a conversation: an outbox that loses nothing, and a stream that resumes where it broke. */
+/** The visitor's side of a conversation: a session with the server, an outbox, and the stream of what comes. */
 export function talkWith(
-  port: PanelPort & { asksFor(): string | null },
-  widgetKey: () => string,
-  onChange: () => void,
+  port: TalkPort,
   store: UnsentStore = unsentStore(port.memory.tabKey ?? '', port.memory.tabKey !== null),
-): TalkSession {
-  let conversation: ConversationFacts | null = null;
-  let entries: readonly VisitorEntry[] = [];
-  const unsent = store.read();
-  let outbox = unsent.items;
-  let refused: Outgoing | null = null;
-  /** Made before the first message, kept once it is acknowledged: sending it again cannot make a second visitor. */
-  let pendingToken = unsent.token;
-  let isSending = false;
-  let isConnected = true;
-  let stream: AbortController | null = null;
-  let lastId = 0;
-  let seenSeq = 0;
-  let isFirst = true;
-  /** Sent again after a lost answer, the form after a chat is the same one. */
-  let afterId: string | null = null;
+): Talk {
+  const session = sessionWith(port);
+  const state = { isConnected: true, afterId: null as string | null };
+  const pause = (failedTries: number): Promise<void> => pauseFor(port.surroundings, failedTries);
 
   const changed = (): void => {
-    store.write({ token: pendingToken, items: outbox });
-    const unread = entries.filter((entry) => entry.author === 'person' && entry.seq > seenSeq).length;
-    port.hearConversation(conversation, unread);
-    onChange();
+    outbox.keep();
+    port.hearConversation(session.conversation(), session.unread());
+    port.onChange();
   };
-
-  /** An answer holds one entry only, so it never moves the place the stream resumes from. */
-  const take = (talk: VisitorTalk): void => {
-    conversation = talk.conversation;
-    entries = mergeEntries(entries, talk.entries);
-  };
-
-  const setToken = (token: string | null): void => port.memory.write({ ...port.memory.read(), token });
-  if (!isToken(port.memory.read().token)) setToken(null);
-
   /** Whoever cannot be known any more begins anew, with the form before a chat. */
   const becomeUnknown = (): void => {
-    setToken(null);
-    pendingToken = null;
-    [conversation, entries, lastId] = [null, [], 0];
+    session.setToken(null);
+    session.clear();
+    outbox.dropToken();
   };
-
-  const headers = (): Record<string, string> => {
-    const { token } = port.memory.read();
-    return token === null ? {} : { Authorization: `Bearer ${token}` };
-  };
-
-  /** What names the design something is said under ([L10]). */
-  const under = () => ({ design: port.designName(), locale: port.frame.root.lang, widget: widgetKey() });
-  /** Of a conversation that begins: whom it is for. */
-  /** Whoever looks at the draft by a private link writes to try it. */
-  const pass = () => {
-    const kept = passOf(port.passKey);
-    return kept === null ? {} : { pass: kept };
-  };
-  const asks = () => (conversation === null && port.asksFor() !== null ? { asks: port.asksFor() } : {});
-
-  const post = (path: string, body: unknown): Promise<Response> =>
-    fetch(`${port.base}/${path}`, {
-      method: 'POST',
-      credentials: 'omit',
-      keepalive: true, // a change of page does not take it back
-      headers: { 'Content-Type': 'application/json', ...headers() },
-      body: JSON.stringify(body),
-    });
-
-  /** Sends the outbox, oldest first, one at a time; tries again until the server has taken or refused each. */
-  const drain = async (): Promise<void> => {
-    if (isSending) return;
-    isSending = true;
-    for (let tries = 0; outbox.length > 0;) {
-      const [next] = outbox as [Outgoing];
-      const outcome = await offer(next);
-      if (outcome === 'later') {
-        outbox = outbox.map((one) => ({ ...one, standing: 'waiting' }));
-        changed();
-        await pause(RETRY_MS[Math.min(tries++, RETRY_MS.length - 1)] ?? 30000);
-        continue;
-      }
-      tries = 0;
-      outbox = outbox.slice(1);
-      if (outcome !== 'taken') refused = { ...next, faults: outcome };
-      changed();
-    }
-    isSending = false;
-  };
-
-  /** Refused for good: what of its form does not fit, by field. */
-  const offer = async (one: Outgoing): Promise<'taken' | 'later' | CheckedReplies['faults']> => {
-    const newToken = port.memory.read().token === null ? (pendingToken ??= newVisitorToken()) : undefined;
-    const said = {
-      ...under(),
-      ...asks(),
-      ...pass(),
-      newToken,
-      clientId: one.clientId,
-      body: one.body,
-      page: one.page,
-    };
-    try {
-      const response = await (one.note === null
-        ? post('messages', { ...said, replies: one.before, trail: one.trail })
-        : post('notes', { ...said, ...one.note }));
-      if (response.status === 401) {
-        becomeUnknown();
-        restartStream(true); // the old one would go on telling of the conversation it was opened for
-        return 'later';
-      }
-      if (response.status === 429 || response.status >= 500) return 'later';
-      if (!response.ok)
-        return (
-          ((await response.json().catch(() => ({}))) as { faults?: CheckedReplies['faults'] }).faults ?? {}
-        );
-      const answer = (await response.json()) as SentAnswer;
-      if (newToken !== undefined) setToken(newToken);
-      take(answer);
-      restartStream(newToken !== undefined);
-      port.setAsksAgain(false);
-      return 'taken';
-    } catch {
-      return 'later';
-    }
-  };
-
-  const add = (body: string, note: NoteReplies | null, before?: Replies, trail?: Memory['trail']): void => {
-    if (port.memory.read().token === null) pendingToken ??= newVisitorToken();
-    outbox = [
-      ...outbox,
-      {
-        clientId: newEntryId(),
-        body,
-        note,
-        ...(before === undefined ? {} : { before }),
-        ...(trail === undefined ? {} : { trail }),
-        page: port.page().slice(0, 2048),
-        standing: 'sending',
-      },
-    ];
-    changed();
-    void drain();
-  };
-
-  /** Keeps one stream; each break resumes after the last id, later and later. */
-  const run = async (own: AbortController): Promise<void> => {
-    for (let tries = 0; !own.signal.aborted;) {
-      try {
-        const response = await fetch(`${port.base}/stream`, {
-          credentials: 'omit',
-          signal: own.signal,
-          headers: { ...headers(), 'Last-Event-ID': String(lastId) },
-        });
-        if (response.status === 401) becomeUnknown();
-        if (!response.ok || response.body === null)
-          throw new Error(`The stream answered ${response.status}.`);
-        tries = 0;
-        setConnected(true);
-        await readAll(response.body, hear);
-      } catch {
-        // Fall through: the stream is opened again below.
-      }
-      if (own.signal.aborted) return;
-      setConnected(false);
-      await pause(RETRY_MS[Math.min(tries++, RETRY_MS.length - 1)] ?? 30000);
-    }
-  };
-
-  const setConnected = (value: boolean): void => {
-    if (isConnected === value) return;
-    isConnected = value;
-    changed();
-  };
-
-  const hear = (name: string, id: string | null, data: string): void => {
-    if (name === 'beat') return port.hearTeams(null, port.surroundings.now());
-    const painted: unknown = JSON.parse(data);
-    if (name === 'teams')
-      return port.hearTeams((painted as { teams: Record<string, TeamState> }).teams, port.surroundings.now());
-    if (name === 'news') return void setTimeout(port.ask, Math.random() * NEWS_SPREAD_MS);
-    if (name === 'reload') return void begin();
-    if (name === 'forgotten') [conversation, entries, lastId] = [null, [], 0];
-    if (name === 'conversation') conversation = painted as ConversationFacts;
-    if (name === 'entry') {
-      entries = mergeEntries(entries, [painted as VisitorEntry]);
-      lastId = Math.max(lastId, Number(id ?? 0));
-    }
-    changed();
-  };
-
-  const restartStream = (hasNewToken: boolean): void => {
-    if (!hasNewToken || stream === null) return;
-    stream.abort();
-    stream = new AbortController();
-    void run(stream);
-  };
-
-  const begin = async (): Promise<void> => {
-    if (port.memory.read().token === null) return;
-    const response = await fetch(`${port.base}/conversation`, { credentials: 'omit', headers: headers() });
-    if (response.status === 401) becomeUnknown();
-    if (!response.ok) return;
-    const talk = (await response.json()) as VisitorTalk | { conversation: null };
-    if (talk.conversation !== null) take(talk);
-    lastId = Math.max(lastId, ...entries.map(({ id }) => id));
-    if (isFirst) seenSeq = Math.max(0, ...entries.map(({ seq }) => seq));
-    isFirst = false;
-    changed();
-  };
-
-  if (outbox.length > 0) void drain();
-
-  return {
-    picture: () => ({ conversation, entries, outbox, isConnected, refused }),
-    begin,
-    send: (body, before, isFirst = false) =>
-      add(
-        body,
-        null,
-        before,
-        isFirst ? withinLevel(port.memory.read(), port.memory.level()).trail : undefined,
-      ),
-    giveAfter: async (replies) => {
-      afterId ??= newEntryId();
-      const response = await post('after', { ...under(), clientId: afterId, replies });
-      if (!response.ok) throw new Error(`The form was answered ${response.status}.`);
-      afterId = null;
-      take({ ...((await response.json()) as VisitorTalk), entries: [] });
+  const stream = messageStream({
+    open: async (signal) => {
+      const headers = { 'Last-Event-ID': String(session.lastId()) };
+      const response = await session.fetch('stream', { signal, headers });
+      if (response.status === 401) becomeUnknown();
+      return response;
+    },
+    hear: (event) => hearEvent(event, { port, session, changed, begin }),
+    setConnected: (value) => {
+      if (state.isConnected === value) return;
+      state.isConnected = value;
       changed();
     },
-    leaveNote: (body, replies) => add(body, replies),
+    pause,
+  });
+  const outbox: Outbox = outboxWith({
+    store,
+    offer: (one) => offer(one, { port, session, outbox, stream, becomeUnknown }),
+    changed,
+    pause,
+  });
+  const begin = async (): Promise<void> => {
+    if (session.token() === null) return;
+    const response = await session.fetch('conversation');
+    if (response.status === 401) becomeUnknown();
+    if (!response.ok) return;
+    session.takeWhole((await response.json()) as VisitorTalk | { conversation: null });
+    changed();
+  };
+  const add = (written: Pick<Outgoing, 'body' | 'note' | 'before' | 'trail'>): void => {
+    if (session.token() === null) outbox.newToken();
+    outbox.add({ ...written, page: port.page().slice(0, 2048) });
+  };
+  outbox.drain(); // what the page before left
+  return {
+    picture: () => ({
+      conversation: session.conversation(),
+      entries: session.entries(),
+      outbox: outbox.items(),
+      isConnected: state.isConnected,
+      refused: outbox.refused(),
+    }),
+    begin,
+    send: (body, before, isFirst = false) => {
+      const { trail } = withinLevel(port.memory.read(), port.memory.level());
+      add({ body, note: null, ...(before && { before }), ...(isFirst && { trail }) });
+    },
+    leaveNote: (body, note) => add({ body, note }),
+    giveAfter: async (replies) => {
+      state.afterId ??= newEntryId(); // sent again after a lost answer, it is the same one
+      const response = await session.post('after', { ...under(port), clientId: state.afterId, replies });
+      if (!response.ok) throw new Error(`The form was answered ${response.status}.`);
+      state.afterId = null;
+      session.take({ ...((await response.json()) as VisitorTalk), entries: [] });
+      changed();
+    },
     end: async () => {
-      const response = await post('end', {});
-      if (response.ok) take((await response.json()) as VisitorTalk);
+      const response = await session.post('end', {});
+      if (response.ok) session.take((await response.json()) as VisitorTalk);
       changed();
     },
     forget: async () => {
-      const response = await post('forget', {});
-      if (!response.ok && response.status !== 401)
-        throw new Error(`Forgetting was answered ${response.status}.`);
+      const { ok, status } = await session.post('forget', {});
+      if (!ok && status !== 401) throw new Error(`Forgetting was answered ${status}.`);
       port.memory.write(EMPTY_MEMORY);
       becomeUnknown();
-      [outbox, refused, afterId, seenSeq] = [[], null, null, 0];
-      restartStream(true); // the old one belongs to somebody who is known
+      outbox.clear();
+      state.afterId = null;
+      stream.restart(); // the old one belongs to somebody who is known
       changed();
     },
-    takeBackRefused: () => {
-      refused = null;
-    },
-    sawAll: () => {
-      seenSeq = Math.max(seenSeq, ...entries.map(({ seq }) => seq));
-    },
-    setListening: (value) => {
-      if (value === (stream !== null)) return;
-      stream?.abort();
-      stream = value ? new AbortController() : null;
-      if (stream !== null) void run(stream);
-    },
+    takeBackRefused: outbox.takeBackRefused,
+    sawAll: session.sawAll,
+    setListening: stream.listen,
   };
 }
 
-async function readAll(
-  body: ReadableStream<Uint8Array>,
-  hear: (name: string, id: string | null, data: string) => void,
-): Promise<void> {
-  const cut = eventCutter(({ name, id, data }) => hear(name, id, data));
-  const decoder = new TextDecoder();
-  const reader = body.getReader();
-  for (let part = await reader.read(); !part.done; part = await reader.read())
-    cut(decoder.decode(part.value, { stream: true }));
+interface OfferPorts {
+  readonly port: TalkPort;
+  readonly session: Session;
+  readonly outbox: Outbox;
+  readonly stream: MessageStream;
+  becomeUnknown(): void;
 }
 
-/** Storage that throws counts as none. */
-function passOf(key: string): string | null {
+/** Offers one item to the server. What is no answer at all is tried again. */
+async function offer(one: Outgoing, ports: OfferPorts): Promise<Outcome> {
+  const { port, session, outbox, stream, becomeUnknown } = ports;
+  const newToken = session.token() === null ? outbox.newToken() : undefined;
+  const { clientId, body, page, note, before, trail } = one;
+  const team = session.conversation() === null ? port.asksFor() : null; // whom a conversation that begins is for
+  const asks = team === null ? {} : { asks: team };
+  const message = { ...under(port), ...asks, ...previewPass(port), newToken, clientId, body, page };
   try {
-    return sessionStorage.getItem(key);
+    const response = await (note === null
+      ? session.post('messages', { ...message, replies: before, trail })
+      : session.post('notes', { ...message, ...note }));
+    if (response.status === 401) {
+      becomeUnknown();
+      stream.restart(); // the old one would go on telling of the conversation it was opened for
+      return 'later';
+    }
+    if (response.status === 429 || response.status >= 500) return 'later';
+    if (!response.ok) return await faultsIn(response);
+    const answer = (await response.json()) as SentAnswer;
+    if (newToken !== undefined) session.setToken(newToken);
+    session.take(answer);
+    if (newToken !== undefined) stream.restart();
+    port.setAsksAgain(false);
+    return 'taken';
   } catch {
-    return null;
+    return 'later'; // the line is down, or the answer broke off
   }
 }
 
-/** [V8] A damaged one counts as none. */
-function isToken(kept: unknown): boolean {
-  return typeof kept === 'string' && /^[\w-]{20,80}$/.test(kept);
+/** What of a form does not fit, by field; none where the refusal says nothing of it. */
+async function faultsIn(response: Response): Promise<CheckedReplies['faults']> {
+  const said = (await response.json().catch(() => ({}))) as { faults?: CheckedReplies['faults'] };
+  return said.faults ?? {};
+}
+
+interface HearPorts {
+  readonly port: TalkPort;
+  readonly session: Session;
+  changed(): void;
+  begin(): Promise<void>;
+}
+
+/** [S7] What has changed is known within five seconds; open windows do not all ask at once. */
+const NEWS_SPREAD_MS = 3000;
+
+/** One event of the stream. */
+function hearEvent({ name, id, data }: StreamEvent, { port, session, changed, begin }: HearPorts): void {
+  const { now, wakeAt } = port.surroundings;
+  if (name === 'beat') return port.hearTeams(null, now());
+  const told: unknown = JSON.parse(data);
+  if (name === 'teams') return port.hearTeams((told as { teams: Record<string, TeamState> }).teams, now());
+  if (name === 'news') return void wakeAt(now() + Math.random() * NEWS_SPREAD_MS, port.ask);
+  if (name === 'reload') return void begin();
+  if (name === 'forgotten') session.clear();
+  if (name === 'conversation') session.takeConversation(told as ConversationFacts);
+  if (name === 'entry') session.takeEntry(told as VisitorEntry, Number(id ?? 0));
+  changed();
+}
+
+/** What names the design something is said under ([L10]). */
+function under(port: TalkPort): { design: string; locale: string; widget: string } {
+  return { design: port.designName(), locale: port.frame.root.lang, widget: port.widgetKey() };
+}
+
+/** Whoever looks at the draft by a private link writes to try it. Storage that throws counts as none. */
+function previewPass({ passKey }: TalkPort): { pass?: string } {
+  try {
+    const pass = sessionStorage.getItem(passKey);
+    return pass === null ? {} : { pass };
+  } catch {
+    return {};
+  }
 }

@@ -1,4 +1,4 @@
-import type { Outgoing } from './talk';
+import type { Outgoing } from './outbox';
 
 /** What was sent here and is not acknowledged yet, with the token that the first of it was sent under. */
 export interface Unsent {

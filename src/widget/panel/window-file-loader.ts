@@ -1,6 +1,7 @@
 import type { DesignFileV1 } from '../../core/wire/design-file';
 import { type WindowFileV1, joinDesign } from '../../core/wire/split';
-import { RETRY_MS, pause } from './retry';
+import type { Surroundings } from '../surroundings';
+import { pauseFor } from './retry';
 
 export interface WindowFiles {
   /** The whole design; null while its room is on its way. Asked again, it is the same object. */
@@ -8,7 +9,7 @@ export interface WindowFiles {
 }
 
 /** Fetches the windows' own files; they never change, so each is fetched once. One that does not come is tried again, later and later. */
-export function windowFileLoader(onCome: () => void): WindowFiles {
+export function windowFileLoader(surroundings: Surroundings, onCome: () => void): WindowFiles {
   const known = new Map<string, DesignFileV1 | null>();
   const fetchWindowFile = async (door: DesignFileV1, address: string): Promise<void> => {
     for (let tries = 0; ; tries++) {
@@ -21,7 +22,7 @@ export function windowFileLoader(onCome: () => void): WindowFiles {
         console.warn(
           `Sunny Porch: ${address} could not be fetched (${String(error)}). The window opens once it is here.`,
         );
-        await pause(RETRY_MS[Math.min(tries, RETRY_MS.length - 1)] ?? 30000);
+        await pauseFor(surroundings, tries);
       }
     }
     onCome();

@@ -1,6 +1,5 @@
 /** @jsxImportSource preact */
-import type { TargetedKeyboardEvent } from 'preact';
-import { useEffect, useRef } from 'preact/hooks';
+import { Component, type TargetedKeyboardEvent, createRef } from 'preact';
 import { asksAfter, asksBefore } from '../../core/forms/fill';
 import type { FormPlace } from '../../core/model/form';
 import type { VisitorEntry } from '../../core/wire/talk';
@@ -17,7 +16,8 @@ import { ForgetMe } from './forget-me';
 import type { FormState } from './form-state';
 import { NoteForm } from './note-form';
 import { SlowReply } from './slow-reply';
-import type { Outgoing, TalkPicture } from './talk';
+import type { Outgoing } from './outbox';
+import type { TalkPicture } from './talk';
 
 export interface WindowProps {
   readonly painted: PaintedText;
@@ -157,45 +157,58 @@ function Body(props: WindowProps) {
   );
 }
 
-function Log(props: WindowProps) {
-  const { painted, formatText, talk } = props;
-  const { decision } = painted;
-  const box = useRef<HTMLDivElement>(null);
-  const count = talk.entries.length + talk.outbox.length;
+class Log extends Component<WindowProps> {
+  readonly box = createRef<HTMLDivElement>();
   /** Whoever has scrolled up to read stays there, but for what is new. */
-  const isAtEnd = useRef(true);
-  const toEnd = (): void => {
-    if (box.current !== null) box.current.scrollTop = box.current.scrollHeight;
+  isAtEnd = true;
+  newest = '';
+
+  override componentDidMount(): void {
+    this.componentDidUpdate();
+  }
+
+  override componentDidUpdate(): void {
+    const { painted, talk } = this.props;
+    const { moment, lines } = painted.decision;
+    const newest = [talk.entries.length + talk.outbox.length, moment, lines.length].join();
+    const { current } = this.box;
+    if (current !== null && (this.isAtEnd || newest !== this.newest))
+      current.scrollTop = current.scrollHeight;
+    this.newest = newest;
+  }
+
+  readonly onScroll = ({ currentTarget }: { readonly currentTarget: HTMLElement }): void => {
+    const { scrollTop, clientHeight, scrollHeight } = currentTarget;
+    this.isAtEnd = scrollHeight - scrollTop - clientHeight < 8;
   };
-  useEffect(toEnd, [count, decision.moment, decision.lines.length]);
-  useEffect(() => {
-    if (isAtEnd.current) toEnd();
-  });
-  const isAtDoor = decision.moment === 'at-the-door';
-  return (
-    <div
-      class="log"
-      ref={box}
-      onScroll={({ currentTarget: { scrollTop, clientHeight, scrollHeight } }) =>
-        void (isAtEnd.current = scrollHeight - scrollTop - clientHeight < 8)
-      }
-      role="log"
-      aria-live="polite"
-      aria-label={formatText('window.messages')}
-      tabIndex={0}
-    >
-      {isAtDoor && talk.entries.length === 0 ? <Card say="greeting" formatText={formatText} /> : null}
-      <Entries {...props} />
-      {isAtDoor && talk.entries.length > 0 ? <Card say="greeting" formatText={formatText} /> : null}
-      {decision.lines
-        .filter(({ key }) => HOUSE.includes(key))
-        .map(({ key }) => (
-          <Card key={key} say={key as TextKey} formatText={formatText} />
-        ))}
-      {decision.moment === 'note-left' ? <Card say="noteLeft.got" formatText={formatText} /> : null}
-      <ChatForms {...props} />
-    </div>
-  );
+
+  override render(props: WindowProps) {
+    const { painted, formatText, talk } = props;
+    const { decision } = painted;
+    const isAtDoor = decision.moment === 'at-the-door';
+    return (
+      <div
+        class="log"
+        ref={this.box}
+        onScroll={this.onScroll}
+        role="log"
+        aria-live="polite"
+        aria-label={formatText('window.messages')}
+        tabIndex={0}
+      >
+        {isAtDoor && talk.entries.length === 0 ? <Card say="greeting" formatText={formatText} /> : null}
+        <Entries {...props} />
+        {isAtDoor && talk.entries.length > 0 ? <Card say="greeting" formatText={formatText} /> : null}
+        {decision.lines
+          .filter(({ key }) => HOUSE.includes(key))
+          .map(({ key }) => (
+            <Card key={key} say={key as TextKey} formatText={formatText} />
+          ))}
+        {decision.moment === 'note-left' ? <Card say="noteLeft.got" formatText={formatText} /> : null}
+        <ChatForms {...props} />
+      </div>
+    );
+  }
 }
 
 /** The form before a chat under the greeting, and the one after it where it has ended. */
