@@ -8,6 +8,7 @@ import { promisify } from 'node:util';
 import AxeBuilder from '@axe-core/playwright';
 import {
   type Browser,
+  type BrowserContext,
   type BrowserContextOptions,
   type Cookie,
   type Locator,
@@ -34,7 +35,10 @@ export class TestServer {
   private entry: ChildProcess | null = null;
   private files: Server | null = null;
   /** Who has signed in once: time is not spent on the door again. */
-  readonly sessions = new Map<string, { cookies: Cookie[]; origins: [] }>();
+  readonly sessions = new Map<string, Cookie[]>();
+  /** Browsers of people at the desk that no test is using: what they have loaded stays loaded. */
+  readonly idleDesks = new Map<string, BrowserContext[]>();
+  readonly busyDesks = new Map<BrowserContext, string>();
   /** What the process printed; for the sentence it must say. */
   printed = '';
 
@@ -123,11 +127,24 @@ export class TestServer {
   }
 }
 
-/** One house for all tests of a file. Browsers of a test are closed with it, so that nobody stays in. */
+/**
+ * One server for all tests of a file. After each test visitors' browsers are closed, and so are the pages of the desk's, so
+ * that nobody stays in; the desk's browsers keep what they have loaded.
+ */
 export function useTestServer(options: { isEmpty?: boolean } = {}): TestServer {
   const testServer = new TestServer();
   test.afterEach(async ({ browser }) => {
-    await Promise.all(browser.contexts().map((context) => context.close()));
+    const { idleDesks, busyDesks } = testServer;
+    for (const [desk, name] of busyDesks) idleDesks.set(name, [...(idleDesks.get(name) ?? []), desk]);
+    busyDesks.clear();
+    const desks = [...idleDesks.values()].flat();
+    await Promise.all([
+      ...desks.flatMap((desk) => desk.pages().map((page) => page.close())),
+      ...browser
+        .contexts()
+        .filter((context) => !desks.includes(context))
+        .map((context) => context.close()),
+    ]);
   });
   test.beforeAll(() => testServer.open(options));
   test.afterAll(() => testServer.close());
@@ -141,18 +158,37 @@ export async function enterAs(
   screen: string,
   { who = 'Inês', ...options }: BrowserContextOptions & { who?: string } = {},
 ): Promise<Page> {
+  const page = await deskPage(browser, testServer, JSON.stringify([who, options]), options);
   const known = testServer.sessions.get(who);
-  const context = await browser.newContext(
-    known === undefined ? options : { ...options, storageState: known },
-  );
-  const page = await context.newPage();
-  if (known === undefined) {
+  if (known !== undefined) await page.context().addCookies(known);
+  else {
     await page.goto(`${testServer.app}/signin`);
     await entranceScreen.demoDoorOf(who)(page).click();
     await page.waitForURL(/\/s\/[a-z0-9]+\/today/);
-    testServer.sessions.set(who, { cookies: await context.cookies(), origins: [] });
+    testServer.sessions.set(who, await page.context().cookies());
   }
   await page.goto(`${testServer.app}/s/${testServer.siteKey}/${screen}`);
+  return page;
+}
+
+/** A page in a browser that nobody is using, emptied of all but what it has loaded; else in a new one. */
+async function deskPage(
+  browser: Browser,
+  { app, idleDesks, busyDesks }: TestServer,
+  name: string,
+  options: BrowserContextOptions,
+): Promise<Page> {
+  const idle = idleDesks.get(name)?.pop();
+  const desk = idle ?? (await browser.newContext(options));
+  busyDesks.set(desk, name);
+  const page = await desk.newPage();
+  if (idle === undefined) return page;
+  await desk.clearCookies();
+  await page.goto(`${app}/w/porch.js`); // the same origin, and no page of ours
+  await page.evaluate(() => {
+    localStorage.clear();
+    sessionStorage.clear();
+  });
   return page;
 }
 
