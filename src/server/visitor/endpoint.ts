@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { readFileSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { CheckedReplies } from '../../core/forms/check';
 import { saysNothing } from '../../core/forms/fill';
@@ -92,12 +92,15 @@ function script(state: State, name: string, request: Request): Response {
 
 function shelve(state: State, name: string): ShelvedFile | null {
   try {
-    return state.widgetFiles.put(name, readFileSync(join(state.env.widgetDir, `${name}.gz`)), {
+    const path = join(state.env.widgetDir, name);
+    const brotli = existsSync(`${path}.br`) ? readFileSync(`${path}.br`) : undefined;
+    const headers = {
       ...READABLE_ANYWHERE,
       'Content-Type': name.endsWith('.js') ? 'text/javascript; charset=utf-8' : 'font/woff2',
       'Cache-Control': name.includes('-') ? FOR_EVER : 'public, max-age=300',
       'Cross-Origin-Resource-Policy': 'cross-origin',
-    });
+    };
+    return state.widgetFiles.put(name, readFileSync(`${path}.gz`), headers, brotli);
   } catch {
     return null;
   }
