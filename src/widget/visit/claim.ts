@@ -19,6 +19,6 @@ export function claimed(name: string, paint: () => void, isMine: () => boolean):
   });
 }
 
-function pause(ms: number): Promise<void> {
+export function pause(ms: number): Promise<void> {
   return new Promise((resolve) => setTimeout(resolve, ms));
 }

@@ -16,7 +16,7 @@ import type { WireInvitation } from '../../core/wire/design-file';
 import { limitsOf } from '../../core/wire/limits';
 import type { PublishedSite } from '../../core/wire/published-site';
 import type { VisitRuntime, VisitRuntimePort } from '../port';
-import { claimed } from './claim';
+import { claimed, pause } from './claim';
 import { viewOf } from './page-view';
 import { sensorsFor } from './sensors';
 
@@ -227,17 +227,7 @@ function isTyping(): boolean {
   return active !== null && (active.isContentEditable || /^(input|textarea|select)$/i.test(active.tagName));
 }
 
-function pause(ms: number): Promise<void> {
-  return new Promise((resolve) => setTimeout(resolve, ms));
-}
-
-const STIR: Keyframe[] = [
-  {},
-  { transform: 'rotate(-7deg)', offset: 0.3 },
-  { transform: 'rotate(5deg)', offset: 0.6 },
-  { transform: 'rotate(-2deg)', offset: 0.8 },
-  {},
-];
+const STIR = { transform: ['none', 'rotate(-7deg)', 'rotate(5deg)', 'rotate(-2deg)', 'none'] };
 
 /** [I10] The launcher moves once, and takes no focus. Under reduced motion nothing stirs: `approach` says so. */
 function stir(launcher: HTMLElement | undefined): void {
