@@ -56,6 +56,13 @@ describe('names that are shortened in the guest', () => {
     for (const [, short] of names) expect(short).toMatch(/^\$[\w$]{1,2}$/);
   });
 
+  it('none is a name of the browser’s own', () => {
+    const dom = readFileSync('node_modules/typescript/lib/lib.dom.d.ts', 'utf8');
+    const own = new Set([...dom.matchAll(/^ {4}(?:readonly )?(\w+)\??[:(]/gm)].map(([, name]) => name));
+    expect(own.has('isConnected') && own.has('addEventListener')).toBe(true);
+    expect(names.map(([name]) => name).filter((name) => own.has(name) && !OURS_TOO.includes(name))).toEqual([]);
+  });
+
   it('none is read from what is published, told, kept or sent, where other builds and the server read it too', () => {
     const outside = [
       ...WIRE,
@@ -75,6 +82,9 @@ describe('names that are shortened in the guest', () => {
     expect(names.map(([name]) => name).filter((name) => said.has(name))).toEqual([]);
   });
 });
+
+/** Names that the browser has as well, where the guest never reads the browser's. */
+const OURS_TOO: readonly string[] = ['closedBy', 'moveTo', 'address', 'lines', 'accept'];
 
 const WIRE = readdirSync('src/core/wire')
   .filter((name) => !/publish|test/.test(name))
