@@ -7,9 +7,8 @@ const PAGE_HEADERS = [
 ];
 
 const config: NextConfig = {
-  serverExternalPackages: ['better-sqlite3', '@node-rs/argon2', 'sharp', 'undici'],
+  serverExternalPackages: ['better-sqlite3', '@node-rs/argon2', 'sharp', 'undici', 'pino'],
   poweredByHeader: false,
-
   devIndicators: false,
   headers: () => Promise.resolve([{ source: '/((?!w/).*)', headers: PAGE_HEADERS }]),
 };

@@ -1,16 +1,16 @@
 'use server';
 
 import { redirect } from 'next/navigation';
-import { deleteSession, findPersonByMail } from '../server/db/repositories/persons';
+import { deleteSession, findPersonByMail } from '../server/accounts/persons.repository';
 import { inTransaction } from '../server/db/transaction';
 import { hashOf } from '../server/ids';
 import { FirstRunInput, SignInInput } from '../server/input/account.input';
 import { parseInput } from '../server/input/parse-input';
 import { now } from '../server/live/clock';
 import { state } from '../server/state';
-import { isDemoDoorOpen } from '../server/usecases/demo-door';
-import { openPorch, openSite } from '../server/usecases/first-run';
-import { openSession, signIn } from '../server/usecases/sign-in';
+import { isDemoDoorOpen } from '../server/accounts/demo-door';
+import { openPorch, openSite } from '../server/accounts/first-run';
+import { openSession, signIn } from '../server/accounts/sign-in';
 import type { StartState } from '../ui/entrance/StartForm';
 import type { SignInState } from '../ui/frame/SignInAgain';
 import { clearSession, currentPerson, currentSecret, origin, setSession } from './session';

@@ -1,5 +1,5 @@
 import { redirect } from 'next/navigation';
-import { listSitesOf } from '../server/db/repositories/sites';
+import { listSitesOf } from '../server/accounts/sites.repository';
 import { state } from '../server/state';
 import { currentPerson } from './session';
 

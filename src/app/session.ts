@@ -1,10 +1,10 @@
 import 'server-only';
 import { cookies, headers } from 'next/headers';
-import type { Person } from '../server/db/repositories/persons';
+import type { Person } from '../server/accounts/persons.repository';
 import { PEER_HEADER, sealedPeer } from '../server/http/address';
-import { cookieName, findPersonBySecret, isSecure } from '../server/http/who';
+import { cookieName, findPersonBySecret, isSecure } from '../server/accounts/who';
 import { state } from '../server/state';
-import { SESSION_MS } from '../server/usecases/sign-in';
+import { SESSION_MS } from '../server/accounts/sign-in';
 
 /** The session's secret of this request. */
 export async function currentSecret(): Promise<string | undefined> {

@@ -1,30 +1,31 @@
+import type { Actor } from '../server/actor';
 import { wallOf } from '../core/hours/wall';
 import type { Json } from '../core/model/json';
 import type { Design } from '../core/model/design';
 import { DAY_MS, HOUR_MS, MINUTE_MS, SECOND_MS } from '../core/model/units';
-import { setInstanceValue } from '../server/db/repositories/persons';
-import { insertDomain } from '../server/db/repositories/sites';
-import { listTeams } from '../server/db/repositories/teams';
+import { setInstanceValue } from '../server/accounts/persons.repository';
+import { insertDomain } from '../server/accounts/sites.repository';
+import { listTeams } from '../server/facts/teams.repository';
 import { closeDatabase } from '../server/db/open';
 import { readEnv } from '../server/env';
 import { startState } from '../server/start-state';
 import type { State } from '../server/state';
-import { DEMO_PEOPLE } from '../server/usecases/demo-door';
-import { getDraft, saveChange } from '../server/usecases/draft';
-import { openPorch } from '../server/usecases/first-run';
-import { AT_ONCE, publishDraft } from '../server/usecases/publish';
-import { addMember, addTeam, joinTeam, renameTeam } from '../server/usecases/team';
-import { endByPerson, endByVisitor } from '../server/usecases/end-talk';
-import { replyTo, takeMessage, takeNote } from '../server/usecases/talk';
-import { saveCalendar, setOverride } from '../server/usecases/hours';
+import { DEMO_PEOPLE } from '../server/accounts/demo-door';
+import { getDraft, saveChange } from '../server/designs/draft';
+import { openPorch } from '../server/accounts/first-run';
+import { AT_ONCE, publishDraft } from '../server/designs/publish';
+import { addMember, addTeam, joinTeam, renameTeam } from '../server/accounts/team';
+import { endByPerson, endByVisitor } from '../server/conversations/end-talk';
+import { replyTo, takeMessage, takeNote } from '../server/conversations/talk';
+import { saveCalendar, setOverride } from '../server/facts/hours';
 import { type DemoNames, demoDesign } from './design';
 import { demoCalendars } from './hours';
 import { INES } from './faces';
 import { LOGO } from './logo';
-import { keepFace } from '../server/usecases/faces';
-import { keepLookPicture } from '../server/usecases/look-pictures';
+import { keepFace } from '../server/pictures/faces';
+import { keepLookPicture } from '../server/pictures/look-pictures';
 import type { PublishInput } from '../server/input/desk.input';
-import { zoneOfSite } from '../server/zones';
+import { zoneOfSite } from '../server/facts/zones';
 import { newId, newSecret } from '../server/ids';
 import { SCENES, type Scene } from './scenes';
 
@@ -118,8 +119,6 @@ export async function fillDemo(state: State, origin: string): Promise<string> {
     });
   return site.key;
 }
-
-type Actor = { siteId: string; personId: string; at: number };
 
 /** Four versions, as an observatory comes to them: one language, four, two dark nights that go back by themselves, three widgets. */
 async function designDemo(state: State, actor: Actor, names: DemoNames, today: number): Promise<void> {

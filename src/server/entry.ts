@@ -1,29 +1,29 @@
 import { type IncomingMessage, type Server, type ServerResponse, createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import next from 'next';
 import { closeDatabase } from './db/open';
-import { deskEndpoint } from './desk/endpoint';
 import { readEnv } from './env';
 import { PEER_HEADER, clientAddress } from './http/address';
+import { health } from './http/health';
 import { sendWebResponse, toWebRequest } from './http/node-bridge';
 import { ORIGIN_ERROR, passesOriginGate } from './http/origin-gate';
 import { takeLock } from './lock';
+import { log, loggedPath, watchFailures } from './log';
+import { type Pages, makePages } from './pages';
 import { startState } from './start-state';
 import type { State } from './state';
 import { visitorEndpoint } from './visitor/endpoint';
 import { codedFor } from './visitor/widget-files';
-import { errorResponse } from './visitor/replies';
+import { errorResponse } from './http/replies';
 
-/** The one process: visitors and desks are answered here, before Next; pages by Next. */
+/** The one process: visitors and desks are answered here, before Next is loaded; pages by Next. */
 async function main(): Promise<void> {
+  watchFailures();
   const env = readEnv();
   const letGo = takeLock(env.dataDir);
   const state = await startState(env);
-  const app = next({ dev: false, dir: process.cwd(), quiet: true });
-  await app.prepare();
-  const handle = app.getRequestHandler();
+  const pages = makePages();
   const server = createServer((request, response) => {
-    answer(state, request, response, handle).catch((error: unknown) => fall(error, response));
+    answer(state, pages, request, response).catch((error: unknown) => fall(error, request, response));
   });
   server.on('error', (error: NodeJS.ErrnoException) => {
     if (error.code === 'EADDRINUSE')
@@ -32,36 +32,37 @@ async function main(): Promise<void> {
       );
     else stop(String(error));
   });
-  server.listen(env.port, env.host, () => greet(state, server));
+  server.listen(env.port, env.host, () => {
+    greet(state, server);
+    state.clock.wakeAt(
+      state.clock.now() + LOAD_PAGES_AFTER_MS,
+      () => void pages.load().catch(stopWithoutPages),
+    );
+  });
   listenForMoves(state);
   for (const signal of ['SIGTERM', 'SIGINT'] as const)
     process.once(signal, () => void close(state, server, letGo));
 }
 
-type PageHandler = (request: IncomingMessage, response: ServerResponse) => Promise<void>;
+/** Loading Next keeps the process busy for a second: whoever waited for the restart is answered first. */
+const LOAD_PAGES_AFTER_MS = 500;
 
 async function answer(
   state: State,
+  pages: Pages,
   request: IncomingMessage,
   response: ServerResponse,
-  handle: PageHandler,
 ): Promise<void> {
   const path = (request.url ?? '/').split('?')[0] ?? '/';
   const host = request.headers.host ?? null;
-  if (
-    !passesOriginGate(
-      { method: request.method ?? 'GET', path, origin: request.headers.origin ?? null },
-      state.env,
-      host,
-    )
-  ) {
+  const method = request.method ?? 'GET';
+  if (!passesOriginGate({ method, path, origin: request.headers.origin ?? null }, state.env, host))
     return sendWebResponse(errorResponse(403, ORIGIN_ERROR, {}), response);
-  }
+  if (method === 'GET' && path === '/health')
+    return sendWebResponse(await health(state.db, pages.areServed()), response);
   // What never changes goes out as it lies on the shelf: making a web Request of it would cost more than sending it.
   const shelved =
-    request.method === 'GET' && path.startsWith('/w/')
-      ? state.widgetFiles.get(path.slice('/w/'.length))
-      : null;
+    method === 'GET' && path.startsWith('/w/') ? state.widgetFiles.get(path.slice('/w/'.length)) : null;
   if (shelved !== null) {
     const { headers, body } = codedFor(shelved, request.headers['accept-encoding']?.toString() ?? null);
     return void response.writeHead(200, headers).end(body);
@@ -69,10 +70,12 @@ async function answer(
   const peer = peerOf(request, state);
   if (path.startsWith('/w/'))
     return sendWebResponse(await visitorEndpoint(state, toWebRequest(request, response), peer), response);
-  if (path.startsWith('/api/s/'))
+  if (path.startsWith('/api/s/')) {
+    const { deskEndpoint } = await import('./desk/endpoint'); // what publishing needs is heavy, and no visitor needs it
     return sendWebResponse(await deskEndpoint(state, toWebRequest(request, response)), response);
+  }
   request.headers[PEER_HEADER] = `${state.peerSeal} ${peer}`;
-  return handle(request, response);
+  return (await pages.load())(request, response);
 }
 
 function peerOf(request: IncomingMessage, { env }: State): string {
@@ -81,8 +84,8 @@ function peerOf(request: IncomingMessage, { env }: State): string {
   return clientAddress(request.socket.remoteAddress ?? '', list, env.trustedProxies);
 }
 
-function fall(error: unknown, response: ServerResponse): void {
-  console.error('A request failed:', error instanceof Error ? (error.stack ?? error.message) : error);
+function fall(error: unknown, request: IncomingMessage, response: ServerResponse): void {
+  log.error({ method: request.method, path: loggedPath(request.url), error }, 'A request failed.');
   if (!response.headersSent)
     void sendWebResponse(
       errorResponse(
@@ -108,6 +111,7 @@ function greet(state: State, server: Server): void {
     state.env.publicUrl ??
     'not set: the tag will work on this computer only.  PUBLIC_URL=https://… npm start';
   console.log(['Sunny Porch is open.', ...lines, `  Public address    ${address}`].join('\n'));
+  log.info({ port }, 'Listening.');
 }
 
 /** Tests move the clock over the IPC channel. Without one this path does not exist: no address can move time. */
@@ -124,9 +128,16 @@ async function close(state: State, server: Server, letGo: () => void): Promise<v
   state.hub.closeAll();
   server.closeAllConnections();
   server.close();
-  await closeDatabase(state.db).catch(() => undefined);
+  await closeDatabase(state.db).catch((error: unknown) =>
+    log.error({ error }, 'Closing the database failed.'),
+  );
   letGo();
   process.exit(0);
+}
+
+function stopWithoutPages(error: unknown): never {
+  log.fatal({ error }, 'The pages of the desk cannot be loaded.');
+  stop('The pages of the desk cannot be loaded. Build the application anew: npm run build');
 }
 
 function stop(sentence: string): never {

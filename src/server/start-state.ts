@@ -2,20 +2,19 @@ import { randomBytes } from 'node:crypto';
 import { join } from 'node:path';
 import { openDatabase } from './db/open';
 import { migrateDatabase } from './db/migrate';
-import { countPersons } from './db/repositories/persons';
-import { listSitesOf } from './db/repositories/sites';
+import { countPersons } from './accounts/persons.repository';
 import type { Env } from './env';
 import { makeClock } from './live/clock';
-import { makeFactsCache } from './live/facts-cache';
+import { makeFactsCache } from './facts/facts-cache';
 import { makeHub } from './live/hub';
-import { makePresenceBoard } from './live/presence-board';
+import { makePresenceBoard } from './facts/presence-board';
 import { makeLimits } from './live/rates';
 import { type State, hasState, setState, state } from './state';
-import { watchQuiet } from './usecases/end-talk';
-import { watchFacts } from './usecases/renew-facts';
-import { tellTeams } from './usecases/presence';
+import { watchQuiet } from './conversations/end-talk';
+import { watchFacts } from './facts/renew-facts';
+import { watchPresence } from './facts/presence';
 import { newSecret } from './ids';
-import { makePasswords } from './passwords';
+import { makePasswords } from './accounts/passwords';
 import { makeWidgetFiles } from './visitor/widget-files';
 
 /** Opens the database, brings it up to date, and makes what lives longer than a request. Harmless when done already. */
@@ -24,7 +23,6 @@ export async function startState(env: Env): Promise<State> {
   const db = openDatabase(join(env.dataDir, 'sunny-porch.db'));
   await migrateDatabase(db, join(env.dataDir, 'backups'));
   const clock = makeClock();
-  const passwords = makePasswords();
   const made: State = {
     env,
     db,
@@ -34,9 +32,8 @@ export async function startState(env: Env): Promise<State> {
     rates: makeLimits(),
     widgetFiles: makeWidgetFiles(),
     facts: makeFactsCache(),
-    passwords,
+    passwords: makePasswords(),
     peerSeal: newSecret(),
-    strawHash: passwords.hash(newSecret()),
     setupCode: (await countPersons(db)) === 0 ? newSetupCode() : null,
   };
   setState(made);
@@ -44,15 +41,6 @@ export async function startState(env: Env): Promise<State> {
   watchQuiet(made);
   watchFacts(made);
   return made;
-}
-
-/** Whoever comes or goes is told on to everybody who looks at their sites. */
-function watchPresence(made: State): void {
-  made.board.onChange((personId) => {
-    void listSitesOf(made.db, personId).then((sites) =>
-      Promise.all(sites.map(({ id }) => tellTeams(made, id))),
-    );
-  });
 }
 
 /** Eight characters in two groups, without those that are mistaken for one another: 40 bits, good for one start. */

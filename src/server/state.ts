@@ -1,11 +1,11 @@
 import type { Env } from './env';
 import type { Db } from './db/open';
 import type { ServerTime } from './live/clock';
-import type { FactsCache } from './live/facts-cache';
+import type { FactsCache } from './facts/facts-cache';
 import type { Hub } from './live/hub';
 import type { Limits } from './live/rates';
-import type { PresenceBoard } from './live/presence-board';
-import type { Passwords } from './passwords';
+import type { PresenceBoard } from './facts/presence-board';
+import type { Passwords } from './accounts/passwords';
 import type { WidgetFiles } from './visitor/widget-files';
 
 /** Whatever lives longer than a request. The entry and Next are two bundles in one process and share this one. */
@@ -21,8 +21,6 @@ export interface State {
   readonly passwords: Passwords;
   /** Goes before the peer's address in the header by which the entry tells it to pages: nobody outside can write it. */
   readonly peerSeal: string;
-  /** The hash that an unknown mail is checked against at sign-in, so that both answers take as long. */
-  readonly strawHash: Promise<string>;
   /** The setup code of an empty installation, made at each start; null once an owner exists. */
   setupCode: string | null;
 }

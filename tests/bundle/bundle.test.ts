@@ -60,7 +60,9 @@ describe('names that are shortened in the guest', () => {
     const dom = readFileSync('node_modules/typescript/lib/lib.dom.d.ts', 'utf8');
     const own = new Set([...dom.matchAll(/^ {4}(?:readonly )?(\w+)\??[:(]/gm)].map(([, name]) => name));
     expect(own.has('isConnected') && own.has('addEventListener')).toBe(true);
-    expect(names.map(([name]) => name).filter((name) => own.has(name) && !OURS_TOO.includes(name))).toEqual([]);
+    expect(names.map(([name]) => name).filter((name) => own.has(name) && !OURS_TOO.includes(name))).toEqual(
+      [],
+    );
   });
 
   it('none is read from what is published, told, kept or sent, where other builds and the server read it too', () => {

@@ -6,25 +6,26 @@ import { migrateDatabase } from '../../src/server/db/migrate';
 import { type Db, openDatabase } from '../../src/server/db/open';
 import { newId, newSecret } from '../../src/server/ids';
 import { makeClock } from '../../src/server/live/clock';
-import { makeFactsCache } from '../../src/server/live/facts-cache';
+import { makeFactsCache } from '../../src/server/facts/facts-cache';
 import { makeHub } from '../../src/server/live/hub';
-import { makePresenceBoard } from '../../src/server/live/presence-board';
+import { makePresenceBoard } from '../../src/server/facts/presence-board';
 import { makeLimits } from '../../src/server/live/rates';
-import type { Passwords } from '../../src/server/passwords';
+import type { Passwords } from '../../src/server/accounts/passwords';
 import type { State } from '../../src/server/state';
 import { deskEndpoint } from '../../src/server/desk/endpoint';
 import { visitorEndpoint } from '../../src/server/visitor/endpoint';
 import { makeWidgetFiles } from '../../src/server/visitor/widget-files';
-import { openPorch } from '../../src/server/usecases/first-run';
-import { openSession } from '../../src/server/usecases/sign-in';
-import { AT_ONCE, publishDraft } from '../../src/server/usecases/publish';
-import { addMember } from '../../src/server/usecases/team';
+import { openPorch } from '../../src/server/accounts/first-run';
+import { openSession } from '../../src/server/accounts/sign-in';
+import { AT_ONCE, publishDraft } from '../../src/server/designs/publish';
+import { addMember } from '../../src/server/accounts/team';
 import { EVENING } from './site';
 
 /** The real hash is tested on its own; elsewhere it would only be slow. */
 const QUICK: Passwords = {
   hash: (password) => Promise.resolve(`quick ${password}`),
   isRight: (hash, password) => Promise.resolve(hash === `quick ${password}`),
+  strawHash: () => Promise.resolve('quick and nobody’s'),
 };
 
 export interface TestServer {
@@ -62,7 +63,6 @@ export async function makeTestServer(file = ':memory:'): Promise<TestServer> {
     facts: makeFactsCache(),
     passwords: QUICK,
     peerSeal: newSecret(),
-    strawHash: QUICK.hash(newSecret()),
     setupCode: null,
   };
   return { state, db };

@@ -3,7 +3,7 @@ import Divider from '@mui/material/Divider';
 import Stack from '@mui/material/Stack';
 import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
-import { DEMO_PEOPLE, isDemoDoorOpen } from '../../server/usecases/demo-door';
+import { DEMO_PEOPLE, isDemoDoorOpen } from '../../server/accounts/demo-door';
 import { state } from '../../server/state';
 import { EntranceLayout } from '../../ui/entrance/EntranceLayout';
 import { SignInForm } from '../../ui/entrance/SignInForm';

@@ -1,4 +1,4 @@
-import { findInstanceValue } from '../db/repositories/persons';
+import { findInstanceValue } from './persons.repository';
 import { isLoopbackHost } from '../http/origin-gate';
 import type { State } from '../state';
 

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { makeTestServer, madePorch } from '../../../tests/made/test-server';
-import { setInstanceValue } from '../db/repositories/persons';
-import { findMember } from '../http/who';
-import { makePasswords } from '../passwords';
+import { setInstanceValue } from './persons.repository';
+import { findMember } from './who';
+import { makePasswords } from './passwords';
 import { isDemoDoorOpen } from './demo-door';
 import { openPorch } from './first-run';
 import { signIn } from './sign-in';

@@ -2,16 +2,16 @@ import { defaultDesign } from '../../core/model/defaults';
 import type { Design } from '../../core/model/design';
 import type { EpochMs } from '../../core/model/units';
 import { toAddress } from '../../core/pages/address';
-import { writeDraft } from '../db/repositories/drafts';
-import { insertPerson } from '../db/repositories/persons';
-import { type Site, insertDomain, insertMember, insertSite } from '../db/repositories/sites';
-import { insertTeam, insertTeamMember } from '../db/repositories/teams';
+import { writeDraft } from '../designs/drafts.repository';
+import { insertPerson } from './persons.repository';
+import { type Site, insertDomain, insertMember, insertSite } from './sites.repository';
+import { insertTeam, insertTeamMember } from '../facts/teams.repository';
 import type { Tx } from '../db/open';
 import { inTransaction } from '../db/transaction';
 import { newId, newSiteKey } from '../ids';
 import type { FirstRunInput } from '../input/account.input';
 import type { State } from '../state';
-import { writeFacts } from './facts';
+import { writeFacts } from '../facts/facts';
 
 export interface NewPorch {
   readonly site: Site;

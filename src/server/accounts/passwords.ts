@@ -1,4 +1,4 @@
-import { hash, verify } from '@node-rs/argon2';
+import { newSecret } from '../ids';
 
 /** argon2id, 64 MiB ([threat 3]). */
 const HASHING = { memoryCost: 64 * 1024, timeCost: 3, parallelism: 1 } as const;
@@ -7,6 +7,8 @@ const HASHING = { memoryCost: 64 * 1024, timeCost: 3, parallelism: 1 } as const;
 export interface Passwords {
   hash(password: string): Promise<string>;
   isRight(hash: string, password: string): Promise<boolean>;
+  /** The hash that an unknown mail is checked against at sign-in, so that both answers take as long. */
+  strawHash(): Promise<string>;
 }
 
 const AT_ONCE = 2;
@@ -25,8 +27,12 @@ export function makePasswords(): Passwords {
       else next();
     }
   };
+  const argon2 = () => import('@node-rs/argon2'); // at first use: no visitor waits for it
+  const hash = (password: string) => inTurn(async () => (await argon2()).hash(password, HASHING));
+  let straw: Promise<string> | null = null;
   return {
-    hash: (password) => inTurn(() => hash(password, HASHING)),
-    isRight: (hashed, password) => inTurn(() => verify(hashed, password)),
+    hash,
+    isRight: (hashed, password) => inTurn(async () => (await argon2()).verify(hashed, password)),
+    strawHash: () => (straw ??= hash(newSecret())),
   };
 }

@@ -1,16 +1,21 @@
 import type { PersonView } from '../../core/wire/desk';
-import { listMembers } from '../db/repositories/members';
-import { findRole } from '../db/repositories/sites';
+import { listMembers } from './members.repository';
+import { findRole } from './sites.repository';
 import { readBytes } from '../http/read-body';
 import { PICTURE_BYTES_MAX } from '../pictures/draw-picture';
-import { keepFace, takeFaceAway } from '../usecases/faces';
-import { json, errorResponse } from '../visitor/replies';
-import { type DeskCall, actorOf } from './call';
-import { tooLarge } from './pictures';
+import { keepFace, takeFaceAway } from '../pictures/faces';
+import { errorResponse, json, tooLarge } from '../http/replies';
+import { type DeskCall, type DeskRoutes, actorOf, route, routeWith } from '../desk/route';
+import { NothingInput } from '../input/desk.input';
 
-// What the desk asks about the people of a site.
+/** What the desk asks about the people of a site. */
+export const PEOPLE_ROUTES: DeskRoutes = {
+  'GET people': route('responder', handlePeople),
+  'POST people/*/face': route('responder', handleFace),
+  'POST people/*/face/remove': routeWith('responder', NothingInput, handleRemoveFace),
+};
 
-export async function handlePeople({ state, member }: DeskCall): Promise<Response> {
+async function handlePeople({ state, member }: DeskCall): Promise<Response> {
   const rows = await listMembers(state.db, member.site.id);
   const people = rows.map(({ choice, ...row }): PersonView => ({
     ...row,
@@ -21,7 +26,7 @@ export async function handlePeople({ state, member }: DeskCall): Promise<Respons
 }
 
 /** One's own face, or, as the owner, that of anybody of the site. The body is the picture itself. */
-export async function handleFace(call: DeskCall): Promise<Response> {
+async function handleFace(call: DeskCall): Promise<Response> {
   const refused = await refusedFor(call);
   if (refused !== null) return refused;
   const sent = await readBytes(call.request, PICTURE_BYTES_MAX);
@@ -30,7 +35,7 @@ export async function handleFace(call: DeskCall): Promise<Response> {
   return kept.ok ? handlePeople(call) : json(400, { errors: kept.errors }, {});
 }
 
-export async function handleRemoveFace(call: DeskCall): Promise<Response> {
+async function handleRemoveFace(call: DeskCall): Promise<Response> {
   const refused = await refusedFor(call);
   if (refused !== null) return refused;
   await takeFaceAway(call.state, call.member.site.id, call.id);

@@ -1,6 +1,6 @@
-import type { EpochMs, Locale } from '../../../core/model/units';
-import type { Db } from '../open';
-import type { Schema } from '../schema';
+import type { EpochMs, Locale } from '../../core/model/units';
+import type { Db } from '../db/open';
+import type { Schema } from '../db/schema';
 
 export interface Site {
   readonly id: string;

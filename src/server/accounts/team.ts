@@ -1,13 +1,13 @@
-import type { EpochMs, Locale } from '../../core/model/units';
-import { insertPerson } from '../db/repositories/persons';
-import { type Role, insertMember } from '../db/repositories/sites';
-import { type Team, insertTeam, insertTeamMember, writeTeamName } from '../db/repositories/teams';
+import type { Locale } from '../../core/model/units';
+import type { Actor } from '../actor';
+import { insertPerson } from './persons.repository';
+import { type Role, insertMember } from './sites.repository';
+import { type Team, insertTeam, insertTeamMember, writeTeamName } from '../facts/teams.repository';
 import { inTransaction } from '../db/transaction';
 import { newId } from '../ids';
 import type { State } from '../state';
-import { writeFacts } from './facts';
+import { writeFacts } from '../facts/facts';
 
-type Actor = { readonly siteId: string; readonly personId: string; readonly at: EpochMs };
 type Names = Readonly<Record<Locale, string>>;
 
 /** A person who answers on a site, with an account of their own. Gives their id. */

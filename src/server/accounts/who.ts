@@ -1,6 +1,6 @@
 import type { Env } from '../env';
-import { type Person, findSessionPerson } from '../db/repositories/persons';
-import { type Role, type Site, findRole, findSiteByKey } from '../db/repositories/sites';
+import { type Person, findSessionPerson } from './persons.repository';
+import { type Role, type Site, findRole, findSiteByKey } from './sites.repository';
 import { hashOf } from '../ids';
 import type { State } from '../state';
 

@@ -1,11 +1,11 @@
 import type { VisitorTalk } from '../../core/wire/talk';
-import { findDeskConversation } from '../db/repositories/desk-conversations';
-import { insertFormReply } from '../db/repositories/form-replies';
+import { findDeskConversation } from './desk-conversations.repository';
+import { insertFormReply } from './form-replies.repository';
 import { newId } from '../ids';
 import type { AfterInput } from '../input/visitor.input';
 import type { State } from '../state';
 import { checkForm } from './forms';
-import { deskChannel, visitorChannel } from './presence';
+import { deskChannel, visitorChannel } from '../facts/presence';
 import { type Writer, getTalk } from './talk';
 
 /** The form after a chat: stored, then told. Null where the visitor has no conversation. Throws TokenError. */

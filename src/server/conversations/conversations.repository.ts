@@ -1,8 +1,8 @@
 import { type ExpressionBuilder, sql } from 'kysely';
-import type { EpochMs } from '../../../core/model/units';
-import type { ConversationFacts } from '../../../core/model/conversation';
-import type { Db } from '../open';
-import type { Schema } from '../schema';
+import type { EpochMs } from '../../core/model/units';
+import type { ConversationFacts } from '../../core/model/conversation';
+import type { Db } from '../db/open';
+import type { Schema } from '../db/schema';
 
 export type ConversationRow = Schema['conversation'];
 

@@ -1,7 +1,7 @@
 import { sql } from 'kysely';
-import type { EpochMs } from '../../../core/model/units';
-import type { DeskConversation } from '../../../core/wire/desk';
-import type { Db } from '../open';
+import type { EpochMs } from '../../core/model/units';
+import type { DeskConversation } from '../../core/wire/desk';
+import type { Db } from '../db/open';
 
 /** Everything that still wants somebody, however old: questions nobody has joined before all else, so that no bound cuts them off. */
 export async function listOpenDeskConversations(

@@ -1,13 +1,14 @@
 import { hasGoneQuiet } from '../../core/decide/moment';
 import { MINUTE_MS, type EpochMs } from '../../core/model/units';
 import type { VisitorTalk } from '../../core/wire/talk';
-import { findConversation, listRunning, updateConversation } from '../db/repositories/conversations';
-import { appendEntry } from '../db/repositories/entries';
-import { findVersionInForce } from '../db/repositories/versions';
-import { markNotesAnswered } from '../db/repositories/visitors';
+import { findConversation, listRunning, updateConversation } from './conversations.repository';
+import { appendEntry } from './entries.repository';
+import { findVersionInForce } from '../designs/versions.repository';
+import { markNotesAnswered } from './visitors.repository';
 import { inTransaction } from '../db/transaction';
+import { runAside } from '../log';
 import type { State } from '../state';
-import { tellTeams } from './presence';
+import { tellTeams } from '../facts/presence';
 import { type Writer, getTalk } from './talk';
 import { tellEntry } from './tell-entry';
 import { tellPlaces } from './tell-places';
@@ -111,7 +112,7 @@ const LOOK_EVERY_MS = 10 * MINUTE_MS;
 /** Looks for quiet conversations now and then, for as long as the server runs. */
 export function watchQuiet(state: State): void {
   state.clock.wakeAt(state.clock.now() + LOOK_EVERY_MS, () => {
-    void endQuiet(state).catch(() => undefined); // the next look tries again
+    runAside('quiet conversations', endQuiet(state)); // the next look tries again
     watchQuiet(state);
   });
 }

@@ -1,9 +1,9 @@
-import type { EpochMs } from '../../../core/model/units';
-import type { VisitorEntry } from '../../../core/wire/talk';
-import type { Db } from '../open';
-import type { Schema } from '../schema';
-import type { ConversationRow } from './conversations';
-import { faceOf } from './members';
+import type { EpochMs } from '../../core/model/units';
+import type { VisitorEntry } from '../../core/wire/talk';
+import type { Db } from '../db/open';
+import type { Schema } from '../db/schema';
+import type { ConversationRow } from './conversations.repository';
+import { faceOf } from '../accounts/members.repository';
 
 export type NewEntry = Pick<
   Schema['entry'],

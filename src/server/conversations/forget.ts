@@ -1,9 +1,9 @@
-import { listConversationIds } from '../db/repositories/conversations';
-import { deleteVisitor, findVisitorByToken } from '../db/repositories/visitors';
+import { listConversationIds } from './conversations.repository';
+import { deleteVisitor, findVisitorByToken } from './visitors.repository';
 import { inTransaction } from '../db/transaction';
 import { hashOf } from '../ids';
 import type { State } from '../state';
-import { deskChannel, tellTeams, visitorChannel } from './presence';
+import { deskChannel, tellTeams, visitorChannel } from '../facts/presence';
 import { TokenError, type Writer } from './talk';
 import { tellPlaces } from './tell-places';
 

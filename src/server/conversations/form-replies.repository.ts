@@ -1,7 +1,7 @@
-import type { FormPlace } from '../../../core/model/form';
-import type { Replies } from '../../../core/model/form';
-import type { EpochMs } from '../../../core/model/units';
-import type { Db } from '../open';
+import type { FormPlace } from '../../core/model/form';
+import type { Replies } from '../../core/model/form';
+import type { EpochMs } from '../../core/model/units';
+import type { Db } from '../db/open';
 
 /** One form as a visitor gave it. */
 export interface FormReply {

@@ -11,7 +11,7 @@ import { EVENING, madeSite } from '../../../tests/made/site';
 import type { DeskTalk } from '../../core/wire/desk';
 import type { WireField } from '../../core/wire/form-file';
 import type { SentAnswer, VisitorTalk } from '../../core/wire/talk';
-import { insertFile } from '../db/repositories/publications';
+import { insertFile } from '../designs/publications.repository';
 import { newId, newSecret } from '../ids';
 
 const DESIGN = 'd9-0123456789abcdef';

@@ -1,6 +1,6 @@
 import { LIMITS } from '../../core/limits';
-import { findConversationOf, getFacts } from '../db/repositories/conversations';
-import { listEntries } from '../db/repositories/entries';
+import { findConversationOf, getFacts } from './conversations.repository';
+import { listEntries } from './entries.repository';
 import type { HubEvent } from '../live/hub';
 import type { State } from '../state';
 

@@ -11,9 +11,9 @@ import type { Design } from '../../core/model/design';
 import type { PointerV1 } from '../../core/wire/pointer';
 import type { SentAnswer, VisitorTalk } from '../../core/wire/talk';
 import { newId, newSecret } from '../ids';
-import { setPresenceChoice } from '../db/repositories/teams';
-import { teamStates } from './presence';
-import { addTeam } from './team';
+import { setPresenceChoice } from '../facts/teams.repository';
+import { teamStates } from '../facts/presence';
+import { addTeam } from '../accounts/team';
 
 let testServer: TestServer;
 let porch: MadePorch;

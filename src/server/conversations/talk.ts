@@ -11,11 +11,11 @@ import {
   getFacts,
   insertConversation,
   updateConversation,
-} from '../db/repositories/conversations';
-import { appendEntry, findEntryByClientId, listEntries } from '../db/repositories/entries';
-import { findPreviewEnd } from '../db/repositories/previews';
-import { findVersionInForce } from '../db/repositories/versions';
-import { listTeams } from '../db/repositories/teams';
+} from './conversations.repository';
+import { appendEntry, findEntryByClientId, listEntries } from './entries.repository';
+import { findPreviewEnd } from '../designs/previews.repository';
+import { findVersionInForce } from '../designs/versions.repository';
+import { listTeams } from '../facts/teams.repository';
 import {
   findVisitorByToken,
   insertNote,
@@ -24,15 +24,15 @@ import {
   markNotesAnswered,
   setVisitorReplies,
   touchToken,
-} from '../db/repositories/visitors';
+} from './visitors.repository';
 import type { Db, Tx } from '../db/open';
 import { inTransaction } from '../db/transaction';
 import { hashOf, newId } from '../ids';
 import type { MessageInput, NoteInput } from '../input/visitor.input';
 import type { State } from '../state';
 import { keepForm } from './forms';
-import { widgetStateAt } from './widget-state';
-import { teamStates, tellTeams } from './presence';
+import { widgetStateAt } from '../facts/widget-state';
+import { teamStates, tellTeams } from '../facts/presence';
 import { tellEntry } from './tell-entry';
 import { tellPlaces } from './tell-places';
 

@@ -1,8 +1,8 @@
 import type { VisitorEntry } from '../../core/wire/talk';
-import { getFacts } from '../db/repositories/conversations';
-import { findDeskConversation } from '../db/repositories/desk-conversations';
+import { getFacts } from './conversations.repository';
+import { findDeskConversation } from './desk-conversations.repository';
 import type { State } from '../state';
-import { deskChannel, visitorChannel } from './presence';
+import { deskChannel, visitorChannel } from '../facts/presence';
 
 /** Tells the visitor's streams and the desks of one entry, and how the conversation stands since. */
 export async function tellEntry(

@@ -1,6 +1,6 @@
-import { getFacts, listAsked } from '../db/repositories/conversations';
+import { getFacts, listAsked } from './conversations.repository';
 import type { State } from '../state';
-import { visitorChannel } from './presence';
+import { visitorChannel } from '../facts/presence';
 
 /** So many waiting visitors are told at once; whoever waits behind them is told when the line has moved on. */
 const TOLD_MAX = 200;

@@ -1,6 +1,5 @@
-import { existsSync, mkdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { type Migration, Migrator, sql } from 'kysely';
+import { type Migration, Migrator } from 'kysely';
 import * as foundations from './migrations/202611240001-foundations';
 import * as calendars from './migrations/202611260001-calendars';
 import * as formReplies from './migrations/202611260002-form-replies';
@@ -12,7 +11,7 @@ import * as previews from './migrations/202611260007-previews';
 import * as pageBars from './migrations/202611260008-page-bars';
 import * as faces from './migrations/202611260009-faces';
 import * as plainNames from './migrations/202611290001-plain-names';
-import { type Db, connectionOf } from './open';
+import { type Db, appliedMigrations, backUpTo, brokenReferences, withoutForeignKeys } from './open';
 
 const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '202611240001-foundations': foundations,
@@ -59,7 +58,7 @@ export async function migrateDatabase(
   backupDir: string,
   migrations: Readonly<Record<string, Migration>> = MIGRATIONS,
 ): Promise<string[]> {
-  const applied = appliedNames(db);
+  const applied = appliedMigrations(db);
   const unknown = applied.find((name) => !Object.hasOwn(migrations, name));
   if (unknown !== undefined) throw new NewerDatabaseError(unknown);
   const pending = Object.keys(migrations)
@@ -67,22 +66,13 @@ export async function migrateDatabase(
     .sort();
   const [first] = pending;
   if (first === undefined) return [];
-  if (applied.length > 0) await backUp(db, backupDir, first);
+  if (applied.length > 0) await backUpTo(db, join(backupDir, `before-${first}.db`));
   const last = pending[pending.length - 1] ?? first;
   const checked = { ...migrations, [last]: withReferencesChecked(last, migrations[last]) };
   const migrator = new Migrator({ db, provider: { getMigrations: () => Promise.resolve(checked) } });
-  const connection = connectionOf(db);
-  connection.pragma('foreign_keys = OFF'); // inside of a transaction the pragma would be ignored
-  try {
-    const { error, results } = await migrator.migrateToLatest();
-    if (error === undefined) return pending;
-    throw new MigrationError(
-      results?.find(({ status }) => status === 'Error')?.migrationName ?? first,
-      error,
-    );
-  } finally {
-    connection.pragma('foreign_keys = ON');
-  }
+  const { error, results } = await withoutForeignKeys(db, () => migrator.migrateToLatest());
+  if (error === undefined) return pending;
+  throw new MigrationError(results?.find(({ status }) => status === 'Error')?.migrationName ?? first, error);
 }
 
 /** A migration that leaves a row without the one it refers to. */
@@ -92,30 +82,12 @@ function withReferencesChecked(name: string, migration: Migration | undefined): 
   return {
     up: async (db) => {
       await migration?.up(db);
-      const { rows } = await sql<{ table: string; parent: string }>`PRAGMA foreign_key_check`.execute(db);
-      const [broken] = rows;
-      if (broken !== undefined)
+      const broken = await brokenReferences(db);
+      const [first] = broken;
+      if (first !== undefined)
         throw new BrokenReferenceError(
-          `Expected every reference to hold after "${name}", but ${rows.length} do not: a row of "${broken.table}" refers to one of "${broken.parent}" that is not there.`,
+          `Expected every reference to hold after "${name}", but ${broken.length} do not: a row of "${first.table}" refers to one of "${first.parent}" that is not there.`,
         );
     },
   };
-}
-
-function appliedNames(db: Db): string[] {
-  const connection = connectionOf(db);
-  const table = connection.prepare(`SELECT 1 FROM sqlite_schema WHERE name = 'kysely_migration'`).get();
-  if (table === undefined) return [];
-  return connection
-    .prepare<[], { name: string }>('SELECT name FROM kysely_migration')
-    .all()
-    .map(({ name }) => name);
-}
-
-async function backUp(db: Db, dir: string, before: string): Promise<void> {
-  const connection = connectionOf(db);
-  if (connection.memory) return;
-  mkdirSync(dir, { recursive: true });
-  const file = join(dir, `before-${before}.db`);
-  if (!existsSync(file)) await connection.backup(file);
 }

@@ -1,4 +1,4 @@
-import { mkdirSync } from 'node:fs';
+import { existsSync, mkdirSync } from 'node:fs';
 import { dirname } from 'node:path';
 import Database from 'better-sqlite3';
 import {
@@ -10,6 +10,7 @@ import {
   SqliteDialect,
   SqliteDriver,
   type Transaction,
+  sql,
 } from 'kysely';
 import type { Schema } from './schema';
 
@@ -93,6 +94,51 @@ export function connectionOf(db: Db): Database.Database {
   if (found === undefined)
     throw new Error('Expected a database from openDatabase, got a transaction or another one.');
   return found;
+}
+
+/** Names of the migrations that were applied to a file, in no order; none where the file is new. */
+export function appliedMigrations(db: Db): string[] {
+  const connection = connectionOf(db);
+  const table = connection.prepare(`SELECT 1 FROM sqlite_schema WHERE name = 'kysely_migration'`).get();
+  if (table === undefined) return [];
+  return connection
+    .prepare<[], { name: string }>('SELECT name FROM kysely_migration')
+    .all()
+    .map(({ name }) => name);
+}
+
+/** Does some work with foreign keys off. Switched before a transaction begins: inside of one the pragma is ignored. */
+export async function withoutForeignKeys<T>(db: Db, work: () => Promise<T>): Promise<T> {
+  const connection = connectionOf(db);
+  connection.pragma('foreign_keys = OFF');
+  try {
+    return await work();
+  } finally {
+    connection.pragma('foreign_keys = ON');
+  }
+}
+
+/** Rows that refer to one that is not there, by their table and the one they refer to. */
+export async function brokenReferences<Any>(db: Kysely<Any>): Promise<readonly BrokenReference[]> {
+  return (await sql<BrokenReference>`PRAGMA foreign_key_check`.execute(db)).rows;
+}
+
+export interface BrokenReference {
+  readonly table: string;
+  readonly parent: string;
+}
+
+/** Whether the database answers at all. */
+export async function isAnswering(db: Db): Promise<boolean> {
+  return (await sql`SELECT 1`.execute(db)).rows.length === 1;
+}
+
+/** Copies the whole database into a file, while it is in use; nothing where it is in memory or the file exists. */
+export async function backUpTo(db: Db, file: string): Promise<void> {
+  const connection = connectionOf(db);
+  if (connection.memory || existsSync(file)) return;
+  mkdirSync(dirname(file), { recursive: true });
+  await connection.backup(file);
 }
 
 /** Closes in order: statistics, then everything out of the write-ahead log. */

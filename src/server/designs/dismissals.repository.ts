@@ -1,6 +1,6 @@
-import type { Dismissal } from '../../../core/wire/desk';
-import type { EpochMs } from '../../../core/model/units';
-import type { Db } from '../open';
+import type { Dismissal } from '../../core/wire/desk';
+import type { EpochMs } from '../../core/model/units';
+import type { Db } from '../db/open';
 
 /** Findings of a site that were dismissed, newest first. */
 export async function listDismissals(db: Db, siteId: string): Promise<Dismissal[]> {

@@ -1,10 +1,10 @@
+import type { Actor } from '../actor';
 import { PatchError, type Patched, applyPatches } from '../../core/draft/patch';
 import type { Patch } from '../../core/model/json';
 import type { Json } from '../../core/model/json';
 import { stepsOf } from '../../core/draft/history';
 import { LIMITS } from '../../core/limits';
 import type { Design } from '../../core/model/design';
-import type { EpochMs } from '../../core/model/units';
 import { type FieldErrors } from '../../core/result';
 import type { DraftView } from '../../core/wire/desk';
 import {
@@ -16,7 +16,7 @@ import {
   listChanges,
   trimChanges,
   writeDraft,
-} from '../db/repositories/drafts';
+} from './drafts.repository';
 import { inTransaction } from '../db/transaction';
 import type { Tx } from '../db/open';
 import type { ChangeInput, StepInput } from '../input/desk.input';
@@ -29,8 +29,6 @@ export type DraftOutcome =
   /** Somebody else changed it since: load what came between, and say it again on top. */
   | { readonly kind: 'behind'; readonly view: DraftView; readonly between: readonly Patch[] }
   | { readonly kind: 'refused'; readonly errors: FieldErrors };
-
-type Actor = { readonly siteId: string; readonly personId: string; readonly at: EpochMs };
 
 export async function getDraft(db: State['db'] | Tx, siteId: string): Promise<DraftView> {
   const draft = await findDraft(db, siteId);

@@ -1,8 +1,8 @@
-import { completed } from '../../../core/model/complete';
-import type { Design } from '../../../core/model/design';
-import type { Patch } from '../../../core/model/json';
-import type { EpochMs } from '../../../core/model/units';
-import type { Db } from '../open';
+import { completed } from '../../core/model/complete';
+import type { Design } from '../../core/model/design';
+import type { Patch } from '../../core/model/json';
+import type { EpochMs } from '../../core/model/units';
+import type { Db } from '../db/open';
 
 export interface Draft {
   readonly revision: number;

@@ -1,9 +1,9 @@
 import { LIMITS } from '../../core/limits';
 import type { EpochMs } from '../../core/model/units';
 import type { FindingFacts } from '../../core/wire/desk';
-import { listDismissals, removeDismissal, writeDismissal } from '../db/repositories/dismissals';
-import { type Site, isZoneConfirmed } from '../db/repositories/sites';
-import { countPeople } from '../db/repositories/teams';
+import { listDismissals, removeDismissal, writeDismissal } from './dismissals.repository';
+import { type Site, isZoneConfirmed } from '../accounts/sites.repository';
+import { countPeople } from '../facts/teams.repository';
 import { inTransaction } from '../db/transaction';
 import type { State } from '../state';
 

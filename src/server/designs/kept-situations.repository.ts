@@ -1,5 +1,5 @@
-import type { KeptSituation } from '../../../core/rehearse/assumptions';
-import type { Db } from '../open';
+import type { KeptSituation } from '../../core/rehearse/assumptions';
+import type { Db } from '../db/open';
 
 /** What was kept before a team could be asked for. */
 export const NOT_ASKED = { asks: null };

@@ -1,11 +1,7 @@
 import { LIMITS } from '../../core/limits';
 import type { KeptSituation } from '../../core/rehearse/assumptions';
 import { type Result, fail, ok } from '../../core/result';
-import {
-  insertKeptSituation,
-  listKeptSituations,
-  removeKeptSituation,
-} from '../db/repositories/kept-situations';
+import { insertKeptSituation, listKeptSituations, removeKeptSituation } from './kept-situations.repository';
 import { inTransaction } from '../db/transaction';
 import type { KeepSituationInput } from '../input/kept-visit.input';
 import type { State } from '../state';

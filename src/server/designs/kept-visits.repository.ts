@@ -1,6 +1,6 @@
-import type { KeptVisit } from '../../../core/rehearse/kept-visit';
-import type { Db } from '../open';
-import { NOT_ASKED } from './kept-situations';
+import type { KeptVisit } from '../../core/rehearse/kept-visit';
+import type { Db } from '../db/open';
+import { NOT_ASKED } from './kept-situations.repository';
 
 /** The kept visits of a site, in the order they were kept. */
 export async function listKeptVisits(db: Db, siteId: string): Promise<KeptVisit[]> {

@@ -2,7 +2,7 @@ import { LIMITS } from '../../core/limits';
 import { type KeptVisit, readExpectation } from '../../core/rehearse/kept-visit';
 import { readSteps, writeSteps } from '../../core/rehearse/try-visit';
 import { type Result, fail, ok } from '../../core/result';
-import { insertKeptVisit, listKeptVisits, removeKeptVisit } from '../db/repositories/kept-visits';
+import { insertKeptVisit, listKeptVisits, removeKeptVisit } from './kept-visits.repository';
 import { inTransaction } from '../db/transaction';
 import type { KeepInput } from '../input/kept-visit.input';
 import type { State } from '../state';

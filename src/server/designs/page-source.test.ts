@@ -2,7 +2,7 @@ import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { afterEach, beforeEach, expect, it } from 'vitest';
 import { type TestServer, type MadePorch, makeTestServer, madePorch } from '../../../tests/made/test-server';
-import { getSite, insertDomain } from '../db/repositories/sites';
+import { getSite, insertDomain } from '../accounts/sites.repository';
 import { pageSource } from './page-source';
 
 let testServer: TestServer;

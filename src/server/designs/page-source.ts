@@ -1,6 +1,6 @@
 import { MINUTE_MS } from '../../core/model/units';
 import { type Result, fail } from '../../core/result';
-import { type Site, listDomains } from '../db/repositories/sites';
+import { type Site, listDomains } from '../accounts/sites.repository';
 import { type Fetched, guardedFetch } from '../http/guarded-fetch';
 import { isLoopbackHost } from '../http/origin-gate';
 import type { State } from '../state';

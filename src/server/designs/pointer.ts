@@ -1,12 +1,12 @@
 import type { EpochMs } from '../../core/model/units';
 import { nextVersionChange, versionInForce } from '../../core/publish/in-force';
 import type { PointerV1 } from '../../core/wire/pointer';
-import { listOverrides } from '../db/repositories/calendars';
-import { findNewestFacts, listDesignFiles, listPublications } from '../db/repositories/publications';
-import type { Site } from '../db/repositories/sites';
+import { listOverrides } from '../facts/calendars.repository';
+import { findNewestFacts, listDesignFiles, listPublications } from './publications.repository';
+import type { Site } from '../accounts/sites.repository';
 import type { State } from '../state';
 import type { GuestFiles } from '../visitor/widget-files';
-import { teamStates } from './presence';
+import { teamStates } from '../facts/presence';
 
 /** What is live at an instant ([L2]): both files named together, and how the teams stand. */
 export async function getPointer(

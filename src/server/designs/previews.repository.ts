@@ -1,5 +1,5 @@
-import type { EpochMs } from '../../../core/model/units';
-import type { Db } from '../open';
+import type { EpochMs } from '../../core/model/units';
+import type { Db } from '../db/open';
 
 export interface Preview {
   readonly id: string;

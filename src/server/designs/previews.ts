@@ -2,14 +2,14 @@ import { type EpochMs, HOUR_MS } from '../../core/model/units';
 import type { PublishedSite } from '../../core/wire/published-site';
 import { publish } from '../../core/publish/publish';
 import { chooseLocale } from '../../core/words/locale';
-import { findDraft } from '../db/repositories/drafts';
-import { deleteOverPreviews, findPreviewEnd, insertPreview } from '../db/repositories/previews';
-import type { Site } from '../db/repositories/sites';
+import { findDraft } from './drafts.repository';
+import { deleteOverPreviews, findPreviewEnd, insertPreview } from './previews.repository';
+import type { Site } from '../accounts/sites.repository';
 import { inTransaction } from '../db/transaction';
 import { hashOf, newId, newSecret } from '../ids';
 import type { State } from '../state';
 import type { GuestFiles } from '../visitor/widget-files';
-import { readFacts } from './facts';
+import { readFacts } from '../facts/facts';
 import { getPointer } from './pointer';
 
 /** [threat 18] A link is good for so long. */

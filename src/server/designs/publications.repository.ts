@@ -1,6 +1,6 @@
-import type { Publication } from '../../../core/publish/in-force';
-import type { EpochMs } from '../../../core/model/units';
-import type { Db } from '../open';
+import type { Publication } from '../../core/publish/in-force';
+import type { EpochMs } from '../../core/model/units';
+import type { Db } from '../db/open';
 
 /** What matters from an instant on: what was made live last before it, periods that are not over, and what is planned ([L5]). */
 export async function listPublications(db: Db, siteId: string, at: EpochMs): Promise<Publication[]> {

@@ -12,7 +12,7 @@ import { DAY_MS, HOUR_MS } from '../../core/model/units';
 import type { DraftView, Overview, VersionsView } from '../../core/wire/desk';
 import type { PointerV1 } from '../../core/wire/pointer';
 import { newId, newSecret } from '../ids';
-import { zoneOfSite } from '../zones';
+import { zoneOfSite } from '../facts/zones';
 import { AT_ONCE } from './publish';
 
 let testServer: TestServer;

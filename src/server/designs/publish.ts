@@ -1,3 +1,4 @@
+import type { Actor } from '../actor';
 import { createHash } from 'node:crypto';
 import { gzipSync } from 'node:zlib';
 import { wallOf } from '../../core/hours/wall';
@@ -10,29 +11,27 @@ import type { DesignFileV1 } from '../../core/wire/design-file';
 import { splitDesign } from '../../core/publish/split-design';
 import { SPLIT_ABOVE_BYTES } from '../../core/publish/split-design';
 import { publish } from '../../core/publish/publish';
-import { findDraft } from '../db/repositories/drafts';
-import { insertFile, listPublications } from '../db/repositories/publications';
+import { findDraft } from './drafts.repository';
+import { insertFile, listPublications } from './publications.repository';
 import {
   findLastingDesign,
   findNewestNumber,
   findVersion,
   insertPublication,
   insertVersion,
-} from '../db/repositories/versions';
-import { getSite } from '../db/repositories/sites';
+} from './versions.repository';
+import { getSite } from '../accounts/sites.repository';
 import type { Tx } from '../db/open';
 import { inTransaction } from '../db/transaction';
 import { newId } from '../ids';
 import type { BringBackInput, PublishInput } from '../input/desk.input';
 import type { State } from '../state';
-import { zoneOfSite } from '../zones';
+import { zoneOfSite } from '../facts/zones';
 import { replaceDraft } from './draft';
-import { tellNews } from './presence';
+import { tellNews } from '../facts/presence';
 
 /** Nothing is set for later. */
 export const AT_ONCE = { from: null, until: null, takesBack: false } as const;
-
-type Actor = { readonly siteId: string; readonly personId: string; readonly at: EpochMs };
 
 /**
  * Makes the draft a version that is in force at once, from a moment on, or for a period: every locale's file is stored

@@ -1,16 +1,16 @@
 import type { DesignFileAnswer, VersionsView } from '../../core/wire/desk';
 import { versionInForce } from '../../core/publish/in-force';
-import { revokePreview } from '../db/repositories/previews';
-import { listPublications } from '../db/repositories/publications';
-import { writePause } from '../db/repositories/sites';
-import { cancelPublication, findVersion, listPlanned, listVersions } from '../db/repositories/versions';
+import { revokePreview } from './previews.repository';
+import { listPublications } from './publications.repository';
+import { writePause } from '../accounts/sites.repository';
+import { cancelPublication, findVersion, listPlanned, listVersions } from './versions.repository';
 import type { BringBackInput, DesignFileInput, PauseInput, PublishInput } from '../input/desk.input';
-import { judgeDesignFile } from '../usecases/design-file';
-import { tellNews } from '../usecases/presence';
-import { openPreview } from '../usecases/previews';
-import { bringBack, publishDraft } from '../usecases/publish';
-import { json, errorResponse } from '../visitor/replies';
-import { type DeskCall, actorOf } from './call';
+import { judgeDesignFile } from './design-file';
+import { tellNews } from '../facts/presence';
+import { openPreview } from './previews';
+import { bringBack, publishDraft } from './publish';
+import { json, errorResponse } from '../http/replies';
+import { type DeskCall, actorOf } from '../desk/route';
 
 // What the desk asks about publishing: versions, what is set for later, pause, the design as a file, private links.
 

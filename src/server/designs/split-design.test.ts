@@ -9,7 +9,7 @@ import type { PointerV1 } from '../../core/wire/pointer';
 import { type WindowFileV1, joinDesign } from '../../core/wire/split';
 import type { CaseKey } from '../../core/model/text-keys';
 import { OUR_TEXTS, entryOf, isCaseKey, textKeyOf } from '../../core/words/catalogue';
-import { findDraft } from '../db/repositories/drafts';
+import { findDraft } from './drafts.repository';
 import { newId, newSecret } from '../ids';
 
 const read = async <T>(response: Response): Promise<T> => (await response.json()) as T;

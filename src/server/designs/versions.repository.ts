@@ -1,10 +1,10 @@
-import { completed } from '../../../core/model/complete';
-import { versionInForce } from '../../../core/publish/in-force';
-import type { Design } from '../../../core/model/design';
-import type { EpochMs } from '../../../core/model/units';
-import type { PublicationRow, VersionRow } from '../../../core/wire/desk';
-import type { Db } from '../open';
-import { listPublications } from './publications';
+import { completed } from '../../core/model/complete';
+import { versionInForce } from '../../core/publish/in-force';
+import type { Design } from '../../core/model/design';
+import type { EpochMs } from '../../core/model/units';
+import type { PublicationRow, VersionRow } from '../../core/wire/desk';
+import type { Db } from '../db/open';
+import { listPublications } from './publications.repository';
 
 export interface Version {
   readonly number: number;

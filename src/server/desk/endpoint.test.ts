@@ -1,4 +1,4 @@
-import { AT_ONCE } from '../usecases/publish';
+import { AT_ONCE } from '../designs/publish';
 import { versionInForce } from '../../core/publish/in-force';
 import { beforeEach, describe, expect, it } from 'vitest';
 import {
@@ -354,7 +354,7 @@ describe('publishing', () => {
   });
 
   it('[L5] which version is in force is computed for the instant that is asked', async () => {
-    const { listPublications } = await import('../db/repositories/publications');
+    const { listPublications } = await import('../designs/publications.repository');
     const inForce = async (instant: number) =>
       versionInForce(await listPublications(testServer.db, porch.siteId, instant), instant);
     const at = testServer.state.clock.now();

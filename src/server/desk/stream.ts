@@ -1,9 +1,9 @@
-import { findDeskConversation } from '../db/repositories/desk-conversations';
-import { listEntriesOfSite } from '../db/repositories/entries';
-import { PING_EVERY_MS } from '../live/presence-board';
+import { findDeskConversation } from '../conversations/desk-conversations.repository';
+import { listEntriesOfSite } from '../conversations/entries.repository';
+import { PING_EVERY_MS } from '../facts/presence-board';
 import { STREAM_HEADERS } from '../live/hub';
-import { deskChannel, teamStates } from '../usecases/presence';
-import type { DeskCall } from './call';
+import { deskChannel, teamStates } from '../facts/presence';
+import type { DeskCall } from './route';
 
 /** The desk's stream: what was said on the site, how the teams stand, and the pings that presence lives on ([S2]). */
 export async function deskStream({ state, request, member }: DeskCall): Promise<Response> {

@@ -1,6 +1,6 @@
-import type { Calendar, Override } from '../../../core/model/calendar';
-import type { EpochMs } from '../../../core/model/units';
-import type { Db } from '../open';
+import type { Calendar, Override } from '../../core/model/calendar';
+import type { EpochMs } from '../../core/model/units';
+import type { Db } from '../db/open';
 
 type Parts = Pick<Calendar, 'week' | 'seasons' | 'exceptions' | 'closings'>;
 

@@ -4,13 +4,13 @@ import { toWireCalendar } from '../../core/hours/compile';
 import type { Calendar } from '../../core/model/calendar';
 import { DAY_MS, type EpochMs } from '../../core/model/units';
 import type { FactsFileV1, WireCalendar } from '../../core/wire/facts-file';
-import { listCalendars } from '../db/repositories/calendars';
-import { findFileBody, findNewestFacts, insertFacts, insertFile } from '../db/repositories/publications';
-import { getSite } from '../db/repositories/sites';
-import { listTeams } from '../db/repositories/teams';
+import { listCalendars } from './calendars.repository';
+import { findFileBody, findNewestFacts, insertFacts, insertFile } from '../designs/publications.repository';
+import { getSite } from '../accounts/sites.repository';
+import { listTeams } from './teams.repository';
 import type { Db, Tx } from '../db/open';
-import type { FactsCache } from '../live/facts-cache';
-import { ZONE_TABLE } from '../zones';
+import type { FactsCache } from './facts-cache';
+import { ZONE_TABLE } from './zones';
 
 /** Writes the facts as they are now as the next revision ([L1], [L3]), in the transaction of their cause. */
 export async function writeFacts(

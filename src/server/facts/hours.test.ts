@@ -13,7 +13,7 @@ import { DAY_MS, HOUR_MS } from '../../core/model/units';
 import type { PointerV1 } from '../../core/wire/pointer';
 import { closeDatabase } from '../db/open';
 import { newSecret } from '../ids';
-import { endQuiet } from './end-talk';
+import { endQuiet } from '../conversations/end-talk';
 import { renewFacts } from './renew-facts';
 import { saveCalendar, setOverride } from './hours';
 

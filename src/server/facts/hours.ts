@@ -1,15 +1,14 @@
+import type { Actor } from '../actor';
 import { faultsOf } from '../../core/hours/compile';
 import type { Calendar, Override } from '../../core/model/calendar';
-import { DAY_MS, type EpochMs } from '../../core/model/units';
+import { DAY_MS } from '../../core/model/units';
 import { type Result, fail, ok } from '../../core/result';
-import { deleteOverride, listCalendars, writeCalendar, writeOverride } from '../db/repositories/calendars';
+import { deleteOverride, listCalendars, writeCalendar, writeOverride } from './calendars.repository';
 import { inTransaction } from '../db/transaction';
 import type { State } from '../state';
-import { ZONE_TABLE } from '../zones';
+import { ZONE_TABLE } from './zones';
 import { writeFacts } from './facts';
 import { tellNews } from './presence';
-
-type Actor = { readonly siteId: string; readonly personId: string; readonly at: EpochMs };
 
 /** [H12] An override ends within so long. */
 export const OVERRIDE_MAX_MS = 31 * DAY_MS;

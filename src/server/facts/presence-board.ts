@@ -1,5 +1,5 @@
 import { type EpochMs, SECOND_MS } from '../../core/model/units';
-import type { ServerTime } from './clock';
+import type { ServerTime } from '../live/clock';
 
 /** Who answers the server's pings ([S2]). In memory only: after a restart nobody is in until they answer. */
 export interface PresenceBoard {

@@ -1,6 +1,8 @@
 import { type TeamState } from '../../core/model/moment';
 import { teamStateOf } from '../../core/context/team-state';
-import { listMembersIn, listTeams, setPresenceChoice } from '../db/repositories/teams';
+import { listSitesOf } from '../accounts/sites.repository';
+import { runAside } from '../log';
+import { listMembersIn, listTeams, setPresenceChoice } from './teams.repository';
 import type { State } from '../state';
 
 export const siteChannel = (siteId: string): string => `site:${siteId}`;
@@ -47,4 +49,14 @@ export async function tellTeams(state: State, siteId: string): Promise<void> {
   const teams = await teamStates(state, siteId);
   hub.send(siteChannel(siteId), { name: 'teams', data: { teams, now: clock.now() } });
   hub.send(deskChannel(siteId), { name: 'teams', data: { teams } });
+}
+
+/** Whoever comes or goes is told on to everybody who looks at their sites; one site that cannot be told keeps no other back. */
+export function watchPresence(state: State): void {
+  state.board.onChange((personId) => {
+    const tellSites = async (): Promise<void> => {
+      for (const { id } of await listSitesOf(state.db, personId)) runAside('presence', tellTeams(state, id));
+    };
+    runAside('presence', tellSites());
+  });
 }

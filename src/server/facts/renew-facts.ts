@@ -1,6 +1,7 @@
 import { DAY_MS, HOUR_MS } from '../../core/model/units';
-import { listFactsUpTo } from '../db/repositories/publications';
+import { listFactsUpTo } from '../designs/publications.repository';
 import { inTransaction } from '../db/transaction';
+import { runAside } from '../log';
 import type { State } from '../state';
 import { makeFacts, writeFacts } from './facts';
 
@@ -23,7 +24,7 @@ export async function renewFacts(state: State): Promise<number> {
 /** Looks each hour, for as long as the server runs. */
 export function watchFacts(state: State): void {
   state.clock.wakeAt(state.clock.now() + HOUR_MS, () => {
-    void renewFacts(state).catch(() => undefined); // the next look tries again
+    runAside('facts', renewFacts(state)); // the next look tries again
     watchFacts(state);
   });
 }

@@ -1,5 +1,5 @@
-import type { Locale } from '../../../core/model/units';
-import type { Db } from '../open';
+import type { Locale } from '../../core/model/units';
+import type { Db } from '../db/open';
 
 export interface Team {
   readonly id: string;

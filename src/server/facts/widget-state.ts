@@ -4,9 +4,9 @@ import { isOpenAt } from '../../core/hours/hours';
 import type { Widget } from '../../core/model/design';
 import type { TeamState, WidgetState } from '../../core/model/moment';
 import type { EpochMs } from '../../core/model/units';
-import { listOverrides } from '../db/repositories/calendars';
+import { listOverrides } from './calendars.repository';
 import type { Db, Tx } from '../db/open';
-import type { FactsCache } from '../live/facts-cache';
+import type { FactsCache } from './facts-cache';
 import { readFacts } from './facts';
 
 /** [S3], [S8] State of a widget as the server sees it now: closed by its hours, else the best of its teams. */

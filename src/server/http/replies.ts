@@ -16,3 +16,8 @@ export function errorResponse(
 ): Response {
   return json(status, { errors: { '': sentence } }, headers);
 }
+
+/** Whoever sends a picture is told how large it may be. */
+export function tooLarge(): Response {
+  return errorResponse(400, 'That is more than 5 MB. Nothing was stored; make it smaller and try again.', {});
+}

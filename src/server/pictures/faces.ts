@@ -1,15 +1,13 @@
-import type { EpochMs } from '../../core/model/units';
+import type { Actor } from '../actor';
 import { type Result, fail, ok } from '../../core/result';
 import type { Face } from '../../core/wire/talk';
 import type { Tx } from '../db/open';
-import { findFace, listMembers, writeFace } from '../db/repositories/members';
-import { deleteUploads, insertUpload } from '../db/repositories/uploads';
+import { findFace, listMembers, writeFace } from '../accounts/members.repository';
+import { deleteUploads, insertUpload } from './uploads.repository';
 import { inTransaction } from '../db/transaction';
-import { drawTwice } from '../pictures/draw-picture';
-import { removePicture, storePicture } from '../pictures/picture-store';
+import { drawTwice } from './draw-picture';
+import { removePicture, storePicture } from './picture-store';
 import type { State } from '../state';
-
-type Actor = { readonly siteId: string; readonly personId: string; readonly at: EpochMs };
 
 /** In CSS px: twice as large as the widget shows it, for the desk's own lists. */
 const FIT = { width: 64, height: 64, as: 'cover' } as const;

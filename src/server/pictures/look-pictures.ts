@@ -2,10 +2,10 @@ import type { HeaderPicture } from '../../core/model/look';
 import type { EpochMs } from '../../core/model/units';
 import { type Result, fail, ok } from '../../core/result';
 import type { LookPictureKind } from '../../core/wire/desk';
-import { insertUpload } from '../db/repositories/uploads';
+import { insertUpload } from './uploads.repository';
 import { inTransaction } from '../db/transaction';
-import { type Fit, drawTwice } from '../pictures/draw-picture';
-import { storePicture } from '../pictures/picture-store';
+import { type Fit, drawTwice } from './draw-picture';
+import { storePicture } from './picture-store';
 import type { State } from '../state';
 
 /** In CSS px: a mark is as large as the lamp, a logo stands 32 px high in the header and 40 px on a card; a header is as wide as a large phone. */

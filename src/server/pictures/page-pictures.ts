@@ -1,7 +1,7 @@
+import type { Actor } from '../actor';
 import type { PagePictures } from '../../core/wire/desk';
 import type { PageDevice } from '../../core/model/page-bars';
 import { type Result, fail, ok } from '../../core/result';
-import type { EpochMs } from '../../core/model/units';
 import type { Tx } from '../db/open';
 import {
   deleteUploads,
@@ -9,13 +9,11 @@ import {
   listPagePictures,
   removePagePicture,
   setPagePicture,
-} from '../db/repositories/uploads';
+} from './uploads.repository';
 import { inTransaction } from '../db/transaction';
-import { drawPicture } from '../pictures/draw-picture';
-import { removePicture, storePicture } from '../pictures/picture-store';
+import { drawPicture } from './draw-picture';
+import { removePicture, storePicture } from './picture-store';
 import type { State } from '../state';
-
-type Actor = { readonly siteId: string; readonly personId: string; readonly at: EpochMs };
 
 /** As wide as the stage draws a page, twice that on phones; some screens of it are enough. */
 const SIZES: Readonly<Record<PageDevice, { readonly width: number; readonly height: number }>> = {

@@ -1,4 +1,4 @@
-import { type UploadKind, findUpload } from '../db/repositories/uploads';
+import { type UploadKind, findUpload } from './uploads.repository';
 import type { State } from '../state';
 import { readPicture } from './picture-store';
 

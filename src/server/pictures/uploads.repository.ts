@@ -1,8 +1,8 @@
-import type { BarsByDevice } from '../../../core/model/page-bars';
-import type { Bars } from '../../../core/model/page-bars';
-import type { LookPictureKind, PagePicture } from '../../../core/wire/desk';
-import type { PageDevice } from '../../../core/model/page-bars';
-import type { Db } from '../open';
+import type { BarsByDevice } from '../../core/model/page-bars';
+import type { Bars } from '../../core/model/page-bars';
+import type { LookPictureKind, PagePicture } from '../../core/wire/desk';
+import type { PageDevice } from '../../core/model/page-bars';
+import type { Db } from '../db/open';
 
 export type UploadKind = 'page' | 'face' | LookPictureKind;
 

@@ -1,7 +1,7 @@
 import { notFound, redirect } from 'next/navigation';
 import type { ReactNode } from 'react';
-import { listSitesOf } from '../../../server/db/repositories/sites';
-import { findMember } from '../../../server/http/who';
+import { listSitesOf } from '../../../server/accounts/sites.repository';
+import { findMember } from '../../../server/accounts/who';
 import { state } from '../../../server/state';
 import { SiteFrame } from '../../../ui/frame/SiteFrame';
 import { signInAction, signOutAction } from '../../entrance-actions';

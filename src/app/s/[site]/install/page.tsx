@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { listDomains } from '../../../../server/db/repositories/sites';
-import { findMember } from '../../../../server/http/who';
+import { listDomains } from '../../../../server/accounts/sites.repository';
+import { findMember } from '../../../../server/accounts/who';
 import { state } from '../../../../server/state';
 import { InstallScreen } from '../../../../ui/install/InstallScreen';
 import { currentSecret, origin } from '../../../session';
