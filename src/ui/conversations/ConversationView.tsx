@@ -10,13 +10,15 @@ import { LIMITS } from '../../core/limits';
 import type { VisitorEntry } from '../../core/wire/talk';
 import { newClientId } from '../parts/new-client-id';
 import type { DeskTalk } from '../../core/wire/desk';
-import { PortError } from '../frame/port';
-import { useSite } from '../frame/SiteContext';
+import { PortError } from '../frame/api';
 import { LANGUAGES } from '../wording/languages';
 import { MOMENT_WORDS } from '../wording/moments';
 import { clockWords, dayWords, pageWords } from '../wording/times';
 import { Practice, visitorName } from './ConversationList';
 import { FilledForms } from './FilledForms';
+import { useSite } from '../frame/SiteContext';
+import { useConnection, usePort } from '../frame/Connection';
+import { conversationsPort } from './port';
 
 interface ConversationViewProps {
   readonly talk: DeskTalk;
@@ -32,7 +34,9 @@ const SEEN_NOW = { asked: 'waiting', joined: 'talking', ended: 'goodbye', note: 
 /** One conversation: who it is, what they see now, what was said on which page, and the answer. */
 export function ConversationView({ talk, firstDraft, onDraft, onSent, onBack }: ConversationViewProps) {
   const { conversation, entries, pages, forms, trail } = talk;
-  const { port, notice, zone, overview } = useSite();
+  const { zone, overview } = useSite();
+  const { notice } = useConnection();
+  const port = usePort(conversationsPort);
   const [draft, setDraftShown] = useState(firstDraft);
   const setDraft = (text: string): void => {
     setDraftShown(text);

@@ -7,15 +7,17 @@ import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useEffect, useRef, useState } from 'react';
-import { useSite } from '../frame/SiteContext';
 import { HIDDEN } from '../theme/hidden';
 import { ConversationList } from './ConversationList';
 import { ConversationView } from './ConversationView';
 import { useDesk } from './use-desk';
+import { useSite } from '../frame/SiteContext';
+import { useConnection } from '../frame/Connection';
 
 /** The responders' desk: whose turn it is, and the conversation itself. */
 export function ConversationsScreen() {
-  const { overview, isConnected } = useSite();
+  const { overview } = useSite();
+  const { isConnected } = useConnection();
   const [chosen, setChosen] = useState<string | null>(null);
   const desk = useDesk(chosen);
   const drafts = useRef(new Map<string, string>());

@@ -3,8 +3,9 @@
 import { useCallback, useEffect, useState } from 'react';
 import type { VisitorEntry } from '../../core/wire/talk';
 import type { DeskConversation, DeskTalk } from '../../core/wire/desk';
-import { PortError } from '../frame/port';
-import { useSite } from '../frame/SiteContext';
+import { PortError } from '../frame/api';
+import { useConnection, usePort } from '../frame/Connection';
+import { conversationsPort } from './port';
 
 export interface Desk {
   readonly list: readonly DeskConversation[] | null;
@@ -19,7 +20,8 @@ export interface Desk {
 
 /** Conversations of the site, kept up to date by the stream; after a break both are read anew. */
 export function useDesk(chosen: string | null): Desk {
-  const { port, onEvent, notice, isSignedOut } = useSite();
+  const { onEvent, notice, isSignedOut } = useConnection();
+  const port = usePort(conversationsPort);
   const [list, setList] = useState<readonly DeskConversation[] | null>(null);
   const [hasMore, setHasMore] = useState(false);
   const [failed, setFailed] = useState<string | null>(null);

@@ -11,7 +11,6 @@ import { explain } from '../../core/decide/explain';
 import { pageShowing } from '../../core/rehearse/page-showing';
 import type { TextKey } from '../../core/model/text-keys';
 import type { Overview } from '../../core/wire/desk';
-import { useSite } from '../frame/SiteContext';
 import { HIDDEN } from '../theme/hidden';
 import type { ReasonLink } from '../wording/because';
 import { Because } from './reasons/Because';
@@ -46,6 +45,8 @@ import { useSituations } from './circumstances/use-situations';
 import { useAssumptions } from './circumstances/use-assumptions';
 import { useTried } from './visit/use-tried';
 import { WholePath } from './path/WholePath';
+import { useSite } from '../frame/SiteContext';
+import { useFindings } from '../findings/FindingsContext';
 
 interface DesignDeskProps {
   readonly saver: DraftSaver;
@@ -55,7 +56,8 @@ interface DesignDeskProps {
 
 /** The screen nobody else has: circumstances, stage, inspector, Because and path over one draft. */
 export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
-  const { siteName, zone, findings, tellDesign } = useSite();
+  const { siteName, zone } = useSite();
+  const { findings, tellDesign } = useFindings();
   const { design } = draft;
   const [assumptions, assume] = useAssumptions(design);
   const [chosen, acts] = useChosen();

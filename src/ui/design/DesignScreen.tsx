@@ -6,12 +6,14 @@ import LinearProgress from '@mui/material/LinearProgress';
 import { useSearchParams } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { toast } from 'sonner';
-import { PortError } from '../frame/port';
+import { PortError } from '../frame/api';
 import { type DraftSaver, versionSaver } from './draft/draft-saver';
 import { useDraft } from './draft/use-draft';
 import { DesignDesk } from './DesignDesk';
 import { PicturesAt } from './path/WidgetTile';
 import { useSite } from '../frame/SiteContext';
+import { useConnection, usePort } from '../frame/Connection';
+import { publishingPort } from '../publishing/port';
 
 /** Design: loads the draft, then hands it to the desk. */
 export function DesignScreen() {
@@ -26,7 +28,9 @@ export function DesignScreen() {
 
 /** The stage over a version that was published once; nothing can be changed there. */
 function VersionDesk({ number }: { number: number }) {
-  const { overview, port, notice } = useSite();
+  const { overview } = useSite();
+  const { notice } = useConnection();
+  const port = usePort(publishingPort);
   const [saver, setSaver] = useState<DraftSaver | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   useEffect(() => {

@@ -10,10 +10,12 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import type { Finding } from '../../core/findings/finding';
 import { LIMITS } from '../../core/limits';
-import { PortError } from '../frame/port';
-import { useSite } from '../frame/SiteContext';
-import type { Findings } from './use-findings';
+import { PortError } from '../frame/api';
+import type { Findings } from './use-draft-findings';
 import { findingAction, findingSentence } from '../wording/findings';
+import { useSite } from '../frame/SiteContext';
+import { useConnection } from '../frame/Connection';
+import { useFindings } from './FindingsContext';
 
 interface FindingListProps {
   readonly findings: Findings;
@@ -22,7 +24,9 @@ interface FindingListProps {
 
 /** Everything computed to be wrong or doubtful, each with the place to mend it, or dismissed with a reason. */
 export function FindingList({ findings: { open, dismissal }, widgetKeyOf }: FindingListProps) {
-  const { siteKey, restoreFinding, notice } = useSite();
+  const { siteKey } = useSite();
+  const { notice } = useConnection();
+  const { restoreFinding } = useFindings();
   const [isDismissedOpen, setDismissedOpen] = useState(false);
   const [isLookOpen, setLookOpen] = useState(false);
   const mustFix = open.filter(({ level }) => level === 'must-fix');
@@ -104,7 +108,8 @@ interface FindingRowProps {
 }
 
 function FindingRow({ finding, siteKey, widgetKeyOf }: FindingRowProps) {
-  const { dismiss, notice } = useSite();
+  const { notice } = useConnection();
+  const { dismiss } = useFindings();
   const [reason, setReason] = useState<string | null>(null);
   const action = findingAction(finding, widgetKeyOf);
   const store = (): void => {

@@ -4,9 +4,13 @@ import { useCallback, useDeferredValue, useEffect, useMemo, useState } from 'rea
 import type { Finding } from '../../core/findings/finding';
 import { findingsOf } from '../../core/findings/findings-of';
 import type { Design } from '../../core/model/design';
-import type { Dismissal, FindingFacts, Overview, PagePictures } from '../../core/wire/desk';
+import type { Dismissal, FindingFacts, PagePictures } from '../../core/wire/desk';
 import { useMeasured } from './use-measured';
-import type { SitePort } from '../frame/port';
+import { designPort } from '../design/port';
+import { picturesPort } from '../design/pictures-port';
+import { useConnection, usePort } from '../frame/Connection';
+import { useSite } from '../frame/SiteContext';
+import { findingsPort } from './port';
 
 /** The findings of the draft as it stands, and those that somebody has dismissed. */
 export interface Findings {
@@ -28,27 +32,32 @@ export interface FindingActions {
   restoreFinding(key: string): Promise<void>;
 }
 
-/** Works the findings out in the browser, by the same code as anywhere else; whoever only answers is not asked to mend. */
-export function useFindings(
-  port: SitePort,
-  siteKey: string,
-  overview: Overview | null,
-  isDesigner: boolean,
-  notice: (error: unknown) => void,
-): FindingActions {
+/** Works the findings out in the browser, by the same code as anywhere else, for as long as `isRunning`. */
+export function useDraftFindings(isRunning: boolean): FindingActions {
+  const { siteKey, overview } = useSite();
+  const { notice } = useConnection();
+  const port = usePort(findingsPort);
+  const draft = usePort(designPort);
+  const page = usePort(picturesPort);
   const [design, setDesign] = useState<Design | null>(null);
   const [facts, setFacts] = useState<FindingFacts | null>(null);
   const [pictures, tellPictures] = useState<PagePictures | null>(null);
   const load = useCallback(async () => setFacts(await port.getFindings()), [port]);
   useEffect(() => {
-    if (!isDesigner) return;
+    if (!isRunning) return;
     const begin = async (): Promise<void> => {
-      const [view, known] = await Promise.all([port.getDraft(), port.getPagePictures(), load()]);
+      const [view, known] = await Promise.all([draft.getDraft(), page.getPagePictures(), load()]);
       tellPictures((before) => before ?? known);
       setDesign((before) => before ?? view.design);
     };
     begin().catch(notice);
-  }, [port, load, isDesigner, notice]);
+    return () => {
+      // What is known now may be old when the next screen opens.
+      setDesign(null);
+      setFacts(null);
+      tellPictures(null);
+    };
+  }, [draft, page, load, isRunning, notice]);
   const late = useDeferredValue(design);
   const measured = useMeasured(late, overview, pictures, siteKey);
   const known = overview?.facts ?? null;

@@ -8,12 +8,14 @@ import { lampOf } from '../../core/model/lamp';
 import { HIDDEN } from '../theme/hidden';
 import { STATE_WORDS } from '../wording/states';
 import { LampMark } from '../parts/LampMark';
-import { PortError } from './port';
+import { PortError } from './api';
 import { useSite } from './SiteContext';
+import { useConnection } from './Connection';
 
 /** How things stand for visitors, and whether one is in. */
 export function PresenceSwitch() {
-  const { siteKey, role, overview, setPresenceChoice, notice, isConnected } = useSite();
+  const { siteKey, role, overview, setPresenceChoice } = useSite();
+  const { notice, isConnected } = useConnection();
   if (overview === null) return null;
   const state = bestOf(overview.teams.map((team) => team.state));
   const isIn = overview.presenceChoice === 'in';

@@ -5,14 +5,14 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Typography from '@mui/material/Typography';
 import { SignInForm } from '../entrance/SignInForm';
-import { useSite } from './SiteContext';
+import { useConnection } from './Connection';
 
 export type SignInState = { readonly errors: Readonly<Record<string, string>>; readonly isSignedIn: boolean };
 export type SignInAction = (before: SignInState, form: FormData) => Promise<SignInState>;
 
 /** A session that ran out: sign in where one is, with everything still there. */
 export function SignInAgain({ signIn }: { signIn: SignInAction }) {
-  const { isSignedOut, signedInAgain } = useSite();
+  const { isSignedOut, signedInAgain } = useConnection();
   return (
     <Dialog open={isSignedOut} aria-labelledby="again-title" maxWidth="xs" fullWidth>
       <DialogTitle id="again-title" sx={{ fontFamily: '"Fraunces Variable"', fontSize: 23 }}>

@@ -10,29 +10,21 @@ import {
   useRef,
   useState,
 } from 'react';
-import { httpPort } from './http-port';
 import type { Overview } from '../../core/wire/desk';
-import { type FindingActions, useFindings } from '../findings/use-findings';
-import { type DeskEvent, PortError, type SitePort } from './port';
+import { useConnection, usePort } from './Connection';
+import { type DeskEvent, framePort } from './port';
 
-/** The site the person works on, shared by the frame and every screen in it. */
-export interface SiteShared extends FindingActions {
+/** The site the person works on, who they are there, and who is answering. */
+export interface SiteShared {
   readonly siteKey: string;
   readonly siteName: string;
   readonly zone: string;
   readonly role: 'owner' | 'designer' | 'responder';
   readonly personName: string;
-  readonly port: SitePort;
   /** Null while it loads. */
   readonly overview: Overview | null;
-  readonly isConnected: boolean;
-  readonly isSignedOut: boolean;
   reload(): Promise<void>;
   setPresenceChoice(choice: 'in' | 'out'): Promise<void>;
-  /** Whatever a port call threw: a session that ended opens the sign-in; the rest is for the caller. */
-  notice(error: unknown): void;
-  signedInAgain(): void;
-  onEvent(hear: (event: DeskEvent) => void): () => void;
 }
 
 const Context = createContext<SiteShared | null>(null);
@@ -57,29 +49,13 @@ interface SiteProviderProps extends Pick<
   'siteKey' | 'siteName' | 'zone' | 'role' | 'personName'
 > {
   readonly children: ReactNode;
-  readonly personId: string;
-  /** Tests give a fake one. */
-  readonly port?: SitePort;
 }
 
-export function SiteProvider({
-  children,
-  port: given,
-  siteKey,
-  siteName,
-  zone,
-  role,
-  personId,
-  personName,
-}: SiteProviderProps) {
-  const port = useMemo(() => given ?? httpPort(siteKey, personId), [given, siteKey, personId]);
+/** Expects a ConnectionProvider around it. */
+export function SiteProvider({ children, siteKey, siteName, zone, role, personName }: SiteProviderProps) {
+  const { notice, onEvent, isSignedOut } = useConnection();
+  const port = usePort(framePort);
   const [overview, setOverview] = useState<Overview | null>(null);
-  const [isConnected, setConnected] = useState(true);
-  const [isSignedOut, setSignedOut] = useState(false);
-  const hearers = useRef(new Set<(event: DeskEvent) => void>());
-  const notice = useCallback((error: unknown) => {
-    if (error instanceof PortError && error.kind === 'signed-out') setSignedOut(true);
-  }, []);
   /** What the stream told last: an overview that was asked for before it must not take it back. */
   const told = useRef<{ count: number; teams: TeamsTold }>({ count: 0, teams: {} });
   const reload = useCallback(async () => {
@@ -91,76 +67,28 @@ export function SiteProvider({
       notice(error);
     }
   }, [port, notice]);
-
   useEffect(() => {
-    void reload();
-    return port.listen((event) => {
-      if (event.kind === 'connection') setConnected(event.isOpen);
-      if (event.kind === 'signed-out') setSignedOut(true);
-      if (event.kind === 'teams') {
+    if (!isSignedOut) void reload();
+  }, [reload, isSignedOut]);
+  useEffect(
+    () =>
+      onEvent((event) => {
+        if (event.kind !== 'teams') return;
         told.current = { count: told.current.count + 1, teams: event.teams };
         setOverview((before) => before && withTeams(before, event.teams));
-      }
-      hearers.current.forEach((hear) => hear(event));
-    });
-  }, [port, reload]);
-
-  const { findings, tellDesign, tellPictures, dismiss, restoreFinding } = useFindings(
-    port,
-    siteKey,
-    overview,
-    role !== 'responder',
-    notice,
+      }),
+    [onEvent],
+  );
+  const setPresenceChoice = useCallback(
+    async (choice: 'in' | 'out') => {
+      await port.setPresenceChoice(choice);
+      await reload();
+    },
+    [port, reload],
   );
   const shared = useMemo<SiteShared>(
-    () => ({
-      siteKey,
-      siteName,
-      zone,
-      role,
-      personName,
-      port,
-      overview,
-      isConnected,
-      isSignedOut,
-      reload,
-      notice,
-      findings,
-      tellDesign,
-      tellPictures,
-      dismiss,
-      restoreFinding,
-      setPresenceChoice: async (choice) => {
-        await port.setPresenceChoice(choice);
-        await reload();
-      },
-      signedInAgain: () => {
-        setSignedOut(false);
-        void reload();
-      },
-      onEvent: (hear) => {
-        hearers.current.add(hear);
-        return () => hearers.current.delete(hear);
-      },
-    }),
-    [
-      siteKey,
-      siteName,
-      zone,
-      role,
-      personName,
-      port,
-      overview,
-      isConnected,
-      isSignedOut,
-      reload,
-      notice,
-      findings,
-      tellDesign,
-      tellPictures,
-      dismiss,
-      restoreFinding,
-    ],
+    () => ({ siteKey, siteName, zone, role, personName, overview, reload, setPresenceChoice }),
+    [siteKey, siteName, zone, role, personName, overview, reload, setPresenceChoice],
   );
   return <Context value={shared}>{children}</Context>;
 }

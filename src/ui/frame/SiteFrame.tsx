@@ -8,6 +8,8 @@ import { TopBar, type TopBarProps } from './TopBar';
 import { KeySheet } from './KeySheet';
 import { CommandPalette } from './CommandPalette';
 import { SignInAgain, type SignInAction } from './SignInAgain';
+import { FindingsProvider } from '../findings/FindingsContext';
+import { ConnectionProvider } from './Connection';
 import { SiteProvider, type SiteShared } from './SiteContext';
 
 interface SiteFrameProps
@@ -20,7 +22,7 @@ interface SiteFrameProps
 }
 
 /** Beam, palette and key sheet around every screen of a site. */
-export function SiteFrame({ children, sites, signOut, signIn, ...site }: SiteFrameProps) {
+export function SiteFrame({ children, sites, signOut, signIn, personId, ...site }: SiteFrameProps) {
   const [isPaletteOpen, setPaletteOpen] = useState(false);
   const [isSheetOpen, setSheetOpen] = useState(false);
   const router = useRouter();
@@ -38,27 +40,31 @@ export function SiteFrame({ children, sites, signOut, signIn, ...site }: SiteFra
     [],
   );
   return (
-    <SiteProvider {...site}>
-      <Box sx={{ minHeight: '100vh', display: 'flex', flexDirection: 'column' }}>
-        <TopBar
-          sites={sites}
-          signOut={signOut}
-          onPalette={() => setPaletteOpen(true)}
-          onSheet={() => setSheetOpen(true)}
-        />
-        <Box component="main" sx={{ flex: 1, display: 'flex', flexDirection: 'column', minHeight: 0 }}>
-          {children}
-        </Box>
-      </Box>
-      <CommandPalette
-        isOpen={isPaletteOpen}
-        onClose={() => setPaletteOpen(false)}
-        onGo={(path) => router.push(path)}
-        onSheet={() => setSheetOpen(true)}
-      />
-      <KeySheet isOpen={isSheetOpen} onClose={() => setSheetOpen(false)} />
-      <SignInAgain signIn={signIn} />
-    </SiteProvider>
+    <ConnectionProvider siteKey={site.siteKey} personId={personId}>
+      <SiteProvider {...site}>
+        <FindingsProvider>
+          <Box sx={{ minHeight: '100vh', display: 'flex', flexDirection: 'column' }}>
+            <TopBar
+              sites={sites}
+              signOut={signOut}
+              onPalette={() => setPaletteOpen(true)}
+              onSheet={() => setSheetOpen(true)}
+            />
+            <Box component="main" sx={{ flex: 1, display: 'flex', flexDirection: 'column', minHeight: 0 }}>
+              {children}
+            </Box>
+          </Box>
+          <CommandPalette
+            isOpen={isPaletteOpen}
+            onClose={() => setPaletteOpen(false)}
+            onGo={(path) => router.push(path)}
+            onSheet={() => setSheetOpen(true)}
+          />
+          <KeySheet isOpen={isSheetOpen} onClose={() => setSheetOpen(false)} />
+          <SignInAgain signIn={signIn} />
+        </FindingsProvider>
+      </SiteProvider>
+    </ConnectionProvider>
   );
 }
 

@@ -15,8 +15,9 @@ import { AccountMenu } from './AccountMenu';
 import { PorchMark } from '../parts/PorchMark';
 import { PresenceSwitch } from './PresenceSwitch';
 import { SCREENS } from './screens';
-import { useSite } from './SiteContext';
 import { useWaitingCount } from './use-waiting-count';
+import { useSite } from './SiteContext';
+import { useOpenFindings } from '../findings/FindingsContext';
 
 export interface TopBarProps {
   readonly sites: readonly { readonly key: string; readonly name: string }[];
@@ -27,7 +28,8 @@ export interface TopBarProps {
 
 /** The bar at the top of every screen: where one is, who is in, and whose site it is. */
 export function TopBar(props: TopBarProps) {
-  const { siteKey, role, findings } = useSite();
+  const { siteKey, role } = useSite();
+  const findings = useOpenFindings();
   const here = usePathname().split('/')[3] ?? 'today';
   const waiting = useWaitingCount();
   const toMend = (findings?.open ?? []).filter(({ level }) => level === 'must-fix').length;

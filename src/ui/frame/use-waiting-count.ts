@@ -2,11 +2,13 @@
 
 import { useEffect, useState } from 'react';
 import type { DeskConversation } from '../../core/wire/desk';
-import { useSite } from './SiteContext';
+import { useConnection, usePort } from './Connection';
+import { conversationsPort } from '../conversations/port';
 
 /** How many visitors wait for a word of ours right now. */
 export function useWaitingCount(): number {
-  const { port, onEvent, notice } = useSite();
+  const { onEvent, notice } = useConnection();
+  const port = usePort(conversationsPort);
   const [waiting, setWaiting] = useState<ReadonlySet<string>>(new Set());
   useEffect(() => {
     const apply = (set: ReadonlySet<string>, one: DeskConversation): ReadonlySet<string> => {

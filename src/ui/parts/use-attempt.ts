@@ -1,8 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import { PortError } from '../frame/port';
-import { useSite } from '../frame/SiteContext';
+import { PortError } from '../frame/api';
+import { useConnection } from '../frame/Connection';
 
 export interface Attempt {
   readonly isBusy: boolean;
@@ -15,7 +15,7 @@ export interface Attempt {
 
 /** Something that is asked of the server by a button: one at a time, and what went wrong is said. `otherwise`: where nobody says what. */
 export function useAttempt(otherwise: string): Attempt {
-  const { notice } = useSite();
+  const { notice } = useConnection();
   const [isBusy, setBusy] = useState(false);
   const [{ fault, errors }, setFault] = useState<Pick<Attempt, 'fault' | 'errors'>>(FINE);
   const run = async (behaviour: () => Promise<void>): Promise<void> => {

@@ -1,8 +1,8 @@
 'use client';
 
 import { type ClipboardEvent, type DragEvent, type RefObject, useRef, useState } from 'react';
-import { PortError } from '../frame/port';
-import { useSite } from '../frame/SiteContext';
+import { PortError } from '../frame/api';
+import { useConnection } from '../frame/Connection';
 
 export interface Sending {
   /** Of the hidden field through which a file is chosen. */
@@ -29,7 +29,7 @@ export const PICTURE_KINDS = 'image/png,image/jpeg,image/webp,image/gif,image/av
 
 /** A picture on its way to the server: dropped, pasted or chosen; a refusal is one sentence, and nothing was changed. */
 export function useSending(send: (file: Blob) => Promise<void>): Sending {
-  const { notice } = useSite();
+  const { notice } = useConnection();
   const files = useRef<HTMLInputElement>(null);
   const [isBusy, setBusy] = useState(false);
   const [isOver, setOver] = useState(false);

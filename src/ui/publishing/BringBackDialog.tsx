@@ -6,13 +6,13 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import type { Design } from '../../core/model/design';
 import { changesOf } from '../../core/publish/changes';
-import { useSite } from '../frame/SiteContext';
 import { useAttempt } from '../parts/use-attempt';
 import { changeContext } from './change-context';
 import { ChangeList } from './ChangeList';
 import { FaultDialog, RemarkField } from './dialog-parts';
 import { PeriodNotice } from './PeriodNotice';
 import { useDesign } from './use-design';
+import { useSite } from '../frame/SiteContext';
 
 interface BringBackDialogProps {
   readonly number: number;

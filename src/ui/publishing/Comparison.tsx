@@ -5,10 +5,10 @@ import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import type { Design } from '../../core/model/design';
 import { changesOf } from '../../core/publish/changes';
-import { useSite } from '../frame/SiteContext';
 import { changeContext } from './change-context';
 import { ChangeList } from './ChangeList';
 import { useDesign } from './use-design';
+import { useSite } from '../frame/SiteContext';
 
 interface ComparisonProps {
   readonly from: number;

@@ -9,9 +9,12 @@ import { toast } from 'sonner';
 import { LIMITS } from '../../core/limits';
 import type { DesignFileAnswer, DraftView } from '../../core/wire/desk';
 import { writeDesignText } from '../../formats/design/design-text';
-import { PortError } from '../frame/port';
-import { useSite } from '../frame/SiteContext';
+import { PortError } from '../frame/api';
 import { DesignFileDialog } from './DesignFileDialog';
+import { useSite } from '../frame/SiteContext';
+import { useConnection, usePort } from '../frame/Connection';
+import { designPort } from '../design/port';
+import { publishingPort } from './port';
 
 /** A file that was judged, and the draft it would take the place of. */
 export interface JudgedFile {
@@ -22,7 +25,10 @@ export interface JudgedFile {
 
 /** The whole design out as one file, and one in: it is judged first, and shown in words before it changes anything. */
 export function DesignFile() {
-  const { port, siteKey, notice } = useSite();
+  const { siteKey } = useSite();
+  const { notice } = useConnection();
+  const port = usePort(publishingPort);
+  const draftPort = usePort(designPort);
   const input = useRef<HTMLInputElement>(null);
   const [judged, setJudged] = useState<JudgedFile | null>(null);
   const [fault, setFault] = useState<string | null>(null);
@@ -36,7 +42,7 @@ export function DesignFile() {
     );
   };
   const save = async (): Promise<void> => {
-    const { design } = await port.getDraft();
+    const { design } = await draftPort.getDraft();
     const address = URL.createObjectURL(new Blob([writeDesignText(design)], { type: 'application/json' }));
     const link = Object.assign(document.createElement('a'), {
       href: address,
@@ -51,7 +57,7 @@ export function DesignFile() {
     const text = await file.text();
     if (text.length > LIMITS.designFileChars)
       return setFault('This file is larger than any design can be. Nothing was changed.');
-    const [answer, draft] = await Promise.all([port.judgeDesignFile(text), port.getDraft()]);
+    const [answer, draft] = await Promise.all([port.judgeDesignFile(text), draftPort.getDraft()]);
     setJudged({ name: file.name, answer, draft });
   };
   const drop = (event: DragEvent): void => {

@@ -8,13 +8,15 @@ import type { Json } from '../../core/model/json';
 import type { Design } from '../../core/model/design';
 import { changesOf } from '../../core/publish/changes';
 import { newClientId } from '../parts/new-client-id';
-import { PortError } from '../frame/port';
-import { useSite } from '../frame/SiteContext';
+import { PortError } from '../frame/api';
 import { useAttempt } from '../parts/use-attempt';
 import { changeContext } from './change-context';
 import { ChangeList } from './ChangeList';
 import { FaultDialog } from './dialog-parts';
 import type { JudgedFile } from './DesignFile';
+import { useSite } from '../frame/SiteContext';
+import { usePort } from '../frame/Connection';
+import { designPort } from '../design/port';
 
 interface DesignFileDialogProps extends JudgedFile {
   readonly onClose: () => void;
@@ -23,7 +25,8 @@ interface DesignFileDialogProps extends JudgedFile {
 
 /** What a file would change in the draft; or why it does not fit, line by line. */
 export function DesignFileDialog({ name, answer, draft, onClose, onTaken }: DesignFileDialogProps) {
-  const { overview, port } = useSite();
+  const { overview } = useSite();
+  const port = usePort(designPort);
   const { isBusy, fault, run } = useAttempt('Nothing was changed. Try again.');
   const { design, faults } = answer;
   const changes = design === null ? [] : changesOf(draft.design, design);

@@ -4,13 +4,17 @@ import Box from '@mui/material/Box';
 import Switch from '@mui/material/Switch';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { PortError } from '../frame/port';
-import { useSite } from '../frame/SiteContext';
+import { PortError } from '../frame/api';
 import { dayWords } from '../wording/times';
+import { useSite } from '../frame/SiteContext';
+import { useConnection, usePort } from '../frame/Connection';
+import { publishingPort } from './port';
 
 /** One switch for the whole widget, which visitors see at once. */
 export function PauseSwitch() {
-  const { overview, port, reload, notice, zone } = useSite();
+  const { overview, reload, zone } = useSite();
+  const { notice } = useConnection();
+  const port = usePort(publishingPort);
   const [isBusy, setBusy] = useState(false);
   const pausedAt = overview?.pausedAt ?? null;
   const set = async (isPaused: boolean, isUndo = false): Promise<void> => {

@@ -1,8 +1,8 @@
 'use client';
 
 import Alert from '@mui/material/Alert';
-import { useSite } from '../frame/SiteContext';
 import { dayWords } from '../wording/times';
+import { useSite } from '../frame/SiteContext';
 
 /** [L6] While a period runs: what is published now comes after it, and says so. */
 export function PeriodNotice() {

@@ -4,10 +4,12 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { useSite } from '../frame/SiteContext';
 import { useAttempt } from '../parts/use-attempt';
 import { clockWords } from '../wording/times';
 import { Fault } from './dialog-parts';
+import { useSite } from '../frame/SiteContext';
+import { usePort } from '../frame/Connection';
+import { publishingPort } from './port';
 
 interface Link {
   readonly id: string;
@@ -17,7 +19,8 @@ interface Link {
 
 /** The draft on the owner's own site, for them alone: a link that is good for an hour and can be ended. */
 export function PrivateLink() {
-  const { port, zone } = useSite();
+  const { zone } = useSite();
+  const port = usePort(publishingPort);
   const [link, setLink] = useState<Link | null>(null);
   const { isBusy, fault, run } = useAttempt('That did not work. Nothing was changed; try again.');
   const copy = (text: string): void => {

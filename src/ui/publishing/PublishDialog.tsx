@@ -8,7 +8,6 @@ import { type ReactNode, useState } from 'react';
 import { toast } from 'sonner';
 import type { Finding } from '../../core/findings/finding';
 import type { DesignChange } from '../../core/publish/changes';
-import { useSite } from '../frame/SiteContext';
 import { useAttempt } from '../parts/use-attempt';
 import { findingSentence } from '../wording/findings';
 import type { ChangeContext } from '../wording/changes';
@@ -18,6 +17,9 @@ import { FaultDialog, RemarkField } from './dialog-parts';
 import { PeriodNotice } from './PeriodNotice';
 import { PrivateLink } from './PrivateLink';
 import { NOW, WhenLive } from './WhenLive';
+import { useSite } from '../frame/SiteContext';
+import { usePort } from '../frame/Connection';
+import { publishingPort } from './port';
 
 interface PublishDialogProps {
   readonly onClose: () => void;
@@ -44,7 +46,8 @@ export function PublishDialog({
   checks,
   onPublished,
 }: PublishDialogProps) {
-  const { port, reload, siteKey, zone, overview } = useSite();
+  const { reload, siteKey, zone, overview } = useSite();
+  const port = usePort(publishingPort);
   const [remark, setRemark] = useState('');
   const [when, setWhen] = useState(NOW);
   const { isBusy, fault, errors, run } = useAttempt('Nothing was published. Try again.');

@@ -8,9 +8,9 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import type { Design } from '../../core/model/design';
 import type { VersionRow, VersionsView } from '../../core/wire/desk';
-import { useSite } from '../frame/SiteContext';
 import { dayWords } from '../wording/times';
 import { Comparison } from './Comparison';
+import { useSite } from '../frame/SiteContext';
 
 interface VersionCardProps {
   readonly row: VersionRow;

@@ -6,7 +6,6 @@ import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { useSite } from '../frame/SiteContext';
 import { dayWords } from '../wording/times';
 import { BringBackDialog } from './BringBackDialog';
 import { DesignFile } from './DesignFile';
@@ -14,6 +13,7 @@ import { PauseSwitch } from './PauseSwitch';
 import { PlannedList } from './PlannedList';
 import { useVersions } from './use-versions';
 import { VersionCard } from './VersionCard';
+import { useSite } from '../frame/SiteContext';
 
 /** Everything that was ever live: who, when, with which remark; compared, looked at, brought back; and what is set for later. */
 export function VersionsScreen() {

@@ -1,13 +1,13 @@
 import { useEffect, useState } from 'react';
 import type { Design } from '../../core/model/design';
-import { useSite } from '../frame/SiteContext';
+import { useConnection } from '../frame/Connection';
 
 /** The design of a version; null while it loads. */
 export function useDesign(
   number: number,
   load: (number: number) => Promise<Design>,
 ): Design | 'failed' | null {
-  const { notice } = useSite();
+  const { notice } = useConnection();
   const [design, setDesign] = useState<Design | 'failed' | null>(null);
   useEffect(() => {
     let isHere = true;

@@ -3,8 +3,10 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Design } from '../../core/model/design';
 import type { VersionsView } from '../../core/wire/desk';
-import { PortError } from '../frame/port';
+import { PortError } from '../frame/api';
 import { useSite } from '../frame/SiteContext';
+import { useConnection, usePort } from '../frame/Connection';
+import { publishingPort } from './port';
 
 export interface Versions {
   /** Null while it loads. */
@@ -19,7 +21,9 @@ export interface Versions {
 
 /** The versions of the site, and what is set for later. */
 export function useVersions(): Versions {
-  const { port, notice, reload } = useSite();
+  const { reload } = useSite();
+  const { notice } = useConnection();
+  const port = usePort(publishingPort);
   const [view, setView] = useState<VersionsView | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   const known = useRef(new Map<number, Promise<Design>>());

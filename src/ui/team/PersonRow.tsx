@@ -4,9 +4,11 @@ import Typography from '@mui/material/Typography';
 import type { PersonView } from '../../core/wire/desk';
 import { FaceMark } from '../parts/FaceMark';
 import { LampMark } from '../parts/LampMark';
-import { useSite } from '../frame/SiteContext';
 import { PICTURE_KINDS, useSending } from '../parts/use-sending';
 import { ROLE_WORDS, teamName } from '../wording/states';
+import { useSite } from '../frame/SiteContext';
+import { usePort } from '../frame/Connection';
+import { teamPort } from './port';
 
 interface PersonRowProps {
   readonly person: PersonView;
@@ -15,7 +17,8 @@ interface PersonRowProps {
 
 /** One person: face, name, what they do here, whether they are in. One's own face, or as owner anybody's, is changed here. */
 export function PersonRow({ person, onPeople }: PersonRowProps) {
-  const { port, overview, role, reload } = useSite();
+  const { overview, role, reload } = useSite();
+  const port = usePort(teamPort);
   const { id, name, face, isIn, isYou, teamIds } = person;
   const take = (people: readonly PersonView[]): void => {
     onPeople(people);

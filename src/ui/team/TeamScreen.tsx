@@ -6,14 +6,16 @@ import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
 import type { PersonView } from '../../core/wire/desk';
-import { PortError } from '../frame/port';
+import { PortError } from '../frame/api';
 import { screenAt } from '../frame/screens';
-import { useSite } from '../frame/SiteContext';
 import { PersonRow } from './PersonRow';
+import { useConnection, usePort } from '../frame/Connection';
+import { teamPort } from './port';
 
 /** Who answers, and the face they show. Hours are still to come. */
 export function TeamScreen() {
-  const { port, notice, onEvent } = useSite();
+  const { notice, onEvent } = useConnection();
+  const port = usePort(teamPort);
   const [people, setPeople] = useState<readonly PersonView[] | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   useEffect(() => {

@@ -13,14 +13,22 @@ import { lampOf } from '../../core/model/lamp';
 import { groupsOf } from '../conversations/groups';
 import { LampMark } from '../parts/LampMark';
 import type { DeskConversation, DraftView } from '../../core/wire/desk';
-import { useSite } from '../frame/SiteContext';
 import { FindingList } from '../findings/FindingList';
 import { STATE_WORDS } from '../wording/states';
 import { lengthWords } from '../wording/times';
+import { useSite } from '../frame/SiteContext';
+import { useConnection, usePort } from '../frame/Connection';
+import { useFindings } from '../findings/FindingsContext';
+import { designPort } from '../design/port';
+import { conversationsPort } from '../conversations/port';
 
 /** What needs a person now. Every line is a sentence with its one action; lines with nothing to say are absent. */
 export function TodayScreen() {
-  const { siteKey, overview, port, notice, onEvent, role, findings } = useSite();
+  const { siteKey, overview, role } = useSite();
+  const { notice, onEvent } = useConnection();
+  const { findings } = useFindings();
+  const port = usePort(conversationsPort);
+  const draftPort = usePort(designPort);
   const [list, setList] = useState<readonly DeskConversation[] | null>(null);
   const [draft, setDraft] = useState<DraftView | null>(null);
   useEffect(() => {
@@ -34,8 +42,8 @@ export function TodayScreen() {
     );
   }, [port, notice, onEvent]);
   useEffect(() => {
-    if (role !== 'responder') port.getDraft().then(setDraft, notice);
-  }, [port, notice, role]);
+    if (role !== 'responder') draftPort.getDraft().then(setDraft, notice);
+  }, [draftPort, notice, role]);
   if (overview === null || list === null) return <LinearProgress aria-label="Loading today" />;
 
   const [forUs, , notes] = groupsOf(list);

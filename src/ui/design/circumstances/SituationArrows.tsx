@@ -9,7 +9,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { PortError } from '../../frame/port';
+import { PortError } from '../../frame/api';
 import type { Situations } from './use-situations';
 
 /** ◂ Now, 1 of 8 ▸; what is none of them can be kept as one more. */

@@ -7,9 +7,10 @@ import {
   type Assumptions,
   isSameAssumptions,
 } from '../../../core/rehearse/assumptions';
-import { useSite } from '../../frame/SiteContext';
 import { newClientId } from '../../parts/new-client-id';
 import { SITUATION_WORDS } from '../../wording/situations';
+import { useConnection, usePort } from '../../frame/Connection';
+import { designPort } from '../port';
 
 /** A situation as it is flipped through: worked out, or kept. */
 export interface NamedSituation {
@@ -35,7 +36,8 @@ export function useSituations(
   assumptions: Assumptions,
   assume: (assumptions: Assumptions) => void,
 ): Situations {
-  const { port, notice } = useSite();
+  const { notice } = useConnection();
+  const port = usePort(designPort);
   const [kept, setKept] = useState<readonly KeptSituation[]>([]);
   useEffect(() => {
     port.getSituations().then(setKept, notice);

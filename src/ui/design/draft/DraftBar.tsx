@@ -10,8 +10,8 @@ import Tooltip from '@mui/material/Tooltip';
 import Link from 'next/link';
 import { memo } from 'react';
 import { useStable } from '../../parts/use-stable';
-import { useSite } from '../../frame/SiteContext';
 import type { DraftSaver, DraftState } from './draft-saver';
+import { useSite } from '../../frame/SiteContext';
 
 interface DraftBarProps {
   readonly draft: DraftState;

@@ -4,7 +4,7 @@ import { madeDesign } from '../../../../tests/made/site';
 import { applyPatches } from '../../../core/draft/patch';
 import type { Patch } from '../../../core/model/json';
 import type { DraftView } from '../../../core/wire/desk';
-import { PortError } from '../../frame/port';
+import { PortError } from '../../frame/api';
 import { type DraftSaver, draftSaver } from './draft-saver';
 
 const viewOf = (revision: number, design = madeDesign()): DraftView => ({

@@ -5,7 +5,8 @@ import { type Clash, movedPath, rebase } from '../../../core/draft/rebase';
 import type { Design } from '../../../core/model/design';
 import { newClientId } from '../../parts/new-client-id';
 import type { DraftView } from '../../../core/wire/desk';
-import { PortError, type SaveOutcome, type SitePort } from '../../frame/port';
+import { PortError } from '../../frame/api';
+import type { DesignPort, SaveOutcome } from '../port';
 
 /** The draft as the screen sees it: with everything typed, saved or not. */
 export interface DraftState {
@@ -58,7 +59,7 @@ const RETRY_MS = [1000, 2000, 4000, 8000] as const;
  * away. A change the server refuses is taken back and told.
  */
 export function draftSaver(
-  port: Pick<SitePort, 'getDraft' | 'saveChange' | 'stepDraft'>,
+  port: Pick<DesignPort, 'getDraft' | 'saveChange' | 'stepDraft'>,
   first: DraftView,
   on: { change: () => void; refused: (sentence: string) => void; failed: (error: unknown) => void },
 ): DraftSaver {

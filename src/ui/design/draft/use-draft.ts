@@ -2,9 +2,10 @@
 
 import { useEffect, useRef, useState } from 'react';
 import { toast } from 'sonner';
-import { useSite } from '../../frame/SiteContext';
-import { PortError } from '../../frame/port';
+import { PortError } from '../../frame/api';
 import { type DraftSaver, type DraftState, draftSaver } from './draft-saver';
+import { useConnection, usePort } from '../../frame/Connection';
+import { designPort } from '../port';
 
 export type DraftLoad =
   | { readonly kind: 'loading' }
@@ -13,7 +14,8 @@ export type DraftLoad =
 
 /** The draft of the site, loaded once and kept saved. */
 export function useDraft(): DraftLoad {
-  const { port, notice, isSignedOut } = useSite();
+  const { notice, isSignedOut } = useConnection();
+  const port = usePort(designPort);
   const saver = useRef<DraftSaver | null>(null);
   const [load, setLoad] = useState<DraftLoad>({ kind: 'loading' });
   useEffect(() => {

@@ -8,8 +8,10 @@ import { useEffect, useState } from 'react';
 import { toast } from 'sonner';
 import { isMailShaped } from '../../../core/forms/mail';
 import { LIMITS } from '../../../core/limits';
-import { PortError } from '../../frame/port';
-import { useSite } from '../../frame/SiteContext';
+import { PortError } from '../../frame/api';
+import { useConnection, usePort } from '../../frame/Connection';
+import { useFindings } from '../../findings/FindingsContext';
+import { designPort } from '../port';
 
 interface RecipientsProps {
   /** The teams of the widget, in their order. */
@@ -19,7 +21,9 @@ interface RecipientsProps {
 
 /** Who gets the notes of a widget's teams. It takes effect at once, and is not part of the draft. */
 export function Recipients({ teams, nameOfTeam }: RecipientsProps) {
-  const { port, notice, findings } = useSite();
+  const { notice } = useConnection();
+  const { findings } = useFindings();
+  const port = usePort(designPort);
   const [all, setAll] = useState<Readonly<Record<string, readonly string[]>> | null>(null);
   const [fault, setFault] = useState<{ readonly teamId: string; readonly words: string } | null>(null);
   useEffect(() => {

@@ -5,10 +5,11 @@ import { ICONS } from '../../../core/look/icons';
 import { LAMP_OUTLINE } from '../../../core/model/lamp';
 import { ICON_NAMES, type Icon } from '../../../core/model/look';
 import { PicturesAt } from '../path/WidgetTile';
-import { useSite } from '../../frame/SiteContext';
 import { PICTURE_KINDS, useSending } from '../../parts/use-sending';
 import { ICON_WORDS } from '../../wording/look';
 import { radioKeys } from '../../parts/radio-keys';
+import { usePort } from '../../frame/Connection';
+import { picturesPort } from '../pictures-port';
 
 interface IconChoiceProps {
   readonly label: string;
@@ -20,7 +21,7 @@ interface IconChoiceProps {
 
 /** A mark: one of ours, a picture of one's own, or what is shown otherwise. */
 export function IconChoice({ label, otherwise, value, onChange }: IconChoiceProps) {
-  const { port } = useSite();
+  const port = usePort(picturesPort);
   const base = useContext(PicturesAt);
   const sending = useSending(async (file) => {
     const { once, twice, width, height } = await port.keepLookPicture('icon', file);

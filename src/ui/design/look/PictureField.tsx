@@ -5,8 +5,9 @@ import { useContext } from 'react';
 import type { HeaderPicture, PictureRef } from '../../../core/model/look';
 import type { LookPictureKind } from '../../../core/wire/desk';
 import { PicturesAt } from '../path/WidgetTile';
-import { useSite } from '../../frame/SiteContext';
 import { PICTURE_KINDS, useSending } from '../../parts/use-sending';
+import { usePort } from '../../frame/Connection';
+import { picturesPort } from '../pictures-port';
 
 interface PictureFieldProps {
   readonly kind: LookPictureKind;
@@ -19,7 +20,7 @@ interface PictureFieldProps {
 
 /** A picture of a look: dropped, pasted or chosen; drawn on the server, shown as visitors get it. */
 export function PictureField({ kind, label, what, value, onChange }: PictureFieldProps) {
-  const { port } = useSite();
+  const port = usePort(picturesPort);
   const base = useContext(PicturesAt);
   const sending = useSending(async (file) => onChange(await port.keepLookPicture(kind, file)));
   return (

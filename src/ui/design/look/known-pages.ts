@@ -1,4 +1,4 @@
-import type { SitePort } from '../../frame/port';
+import type { PicturesPort } from '../pictures-port';
 
 /** More would be waited for too long; the first ones of a sitemap are rarely all of one kind. */
 export const PAGES_MAX = 60;
@@ -9,7 +9,7 @@ const SITEMAPS_MAX = 4;
  * own origin, the front page first, so many at most. Throws what the port threw where not even the front page can be had.
  */
 export async function knownPages(
-  port: Pick<SitePort, 'getPageSource'>,
+  port: Pick<PicturesPort, 'getPageSource'>,
   siteAddress: string,
 ): Promise<readonly string[]> {
   const { origin } = new URL(siteAddress);
@@ -19,7 +19,7 @@ export async function knownPages(
   return [...new Set([new URL(siteAddress).href, ...own])].slice(0, PAGES_MAX);
 }
 
-async function fromSitemap(port: Pick<SitePort, 'getPageSource'>, first: string): Promise<string[]> {
+async function fromSitemap(port: Pick<PicturesPort, 'getPageSource'>, first: string): Promise<string[]> {
   const { sitemapReader } = await import('../../../formats/site/sitemap');
   const [waiting, pages]: [string[], string[]] = [[first], []];
   for (let count = 0; count < SITEMAPS_MAX && pages.length < PAGES_MAX; count++) {

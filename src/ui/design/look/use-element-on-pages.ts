@@ -1,7 +1,8 @@
 import { useEffect, useRef, useState } from 'react';
-import { PortError } from '../../frame/port';
-import { useSite } from '../../frame/SiteContext';
+import { PortError } from '../../frame/api';
 import { knownPages, parsed } from './known-pages';
+import { useConnection, usePort } from '../../frame/Connection';
+import { picturesPort } from '../pictures-port';
 
 /** Where an element was looked for; addresses are those of the site's pages on which the widget shows. */
 export interface ElementOnPages {
@@ -28,7 +29,8 @@ export function useElementOnPages(
   siteAddress: string | null,
   shows: (address: string) => boolean,
 ): ElementOnPages | null {
-  const { port, notice } = useSite();
+  const { notice } = useConnection();
+  const port = usePort(picturesPort);
   const [found, setFound] = useState<ElementOnPages | null>(null);
   const pages = useRef<Promise<readonly string[]> | null>(null);
   const sources = useRef(new Map<string, Promise<Document>>());

@@ -7,8 +7,11 @@ import type { Visitor } from '../../../core/model/circumstances';
 import { framedAddress } from '../../../core/pages/framed-address';
 import type { PagePicture, PagePictures } from '../../../core/wire/desk';
 import type { PageDevice } from '../../../core/model/page-bars';
-import { PortError } from '../../frame/port';
+import { PortError } from '../../frame/api';
 import { useSite } from '../../frame/SiteContext';
+import { useConnection, usePort } from '../../frame/Connection';
+import { useFindings } from '../../findings/FindingsContext';
+import { picturesPort } from '../pictures-port';
 
 /** What stands behind the widget on the stage. */
 export type Backdrop =
@@ -35,7 +38,10 @@ export function usePagePictures(
   asked: BackdropKind | null,
   { device: seenOn, page }: { readonly device: Visitor['device']; readonly page: string },
 ): readonly [Backdrop, PagePictureActions] {
-  const { port, notice, siteKey, tellPictures } = useSite();
+  const { siteKey } = useSite();
+  const { notice } = useConnection();
+  const { tellPictures } = useFindings();
+  const port = usePort(picturesPort);
   const [known, setKnownHere] = useState<PagePictures>(NOTHING);
   const setKnown = useCallback(
     (next: PagePictures): void => {

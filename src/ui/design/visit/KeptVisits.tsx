@@ -10,7 +10,7 @@ import { toast } from 'sonner';
 import type { Invitation } from '../../../core/model/invitation';
 import type { Moment } from '../../../core/model/moment';
 import type { Expectation } from '../../../core/rehearse/kept-visit';
-import { PortError } from '../../frame/port';
+import { PortError } from '../../frame/api';
 import { expectationWords, resultWords } from '../../wording/tried';
 import type { CheckedVisit } from './use-kept';
 

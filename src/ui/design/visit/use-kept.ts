@@ -4,8 +4,10 @@ import { useCallback, useDeferredValue, useEffect, useMemo, useState } from 'rea
 import type { Design } from '../../../core/model/design';
 import { type CheckResult, type KeptVisit, checkVisit } from '../../../core/rehearse/kept-visit';
 import type { TeamNow } from '../../../core/wire/desk';
-import { useSite } from '../../frame/SiteContext';
 import { draftSite } from '../state/draft-site';
+import { useSite } from '../../frame/SiteContext';
+import { useConnection, usePort } from '../../frame/Connection';
+import { designPort } from '../port';
 
 /** A kept visit, and what it comes to with the draft as it stands. */
 export interface CheckedVisit {
@@ -24,7 +26,9 @@ const NO_TEAMS: readonly TeamNow[] = [];
 
 /** The visits that are kept as checks, walked anew whenever the draft changes; a little after the stage has followed. */
 export function useKept(design: Design): Kept {
-  const { port, notice, overview } = useSite();
+  const { overview } = useSite();
+  const { notice } = useConnection();
+  const port = usePort(designPort);
   const [visits, setVisits] = useState<readonly KeptVisit[]>([]);
   useEffect(() => {
     port.getKeptVisits().then(setVisits, notice);

@@ -1,0 +1,23 @@
+import type { EpochMs } from '../../core/model/units';
+import type { DeskConversation, DeskTalk } from '../../core/wire/desk';
+import type { VisitorEntry } from '../../core/wire/talk';
+import type { Api } from '../frame/api';
+
+/** Conversations of the site, as the desk sees them. */
+export interface ConversationsPort {
+  /** The newest first, before an instant. */
+  listConversations(before: EpochMs | null): Promise<{ conversations: DeskConversation[]; hasMore: boolean }>;
+  getConversation(id: string): Promise<DeskTalk>;
+  reply(id: string, said: { clientId: string; body: string }): Promise<VisitorEntry>;
+  end(id: string): Promise<void>;
+}
+
+export function conversationsPort({ get, post }: Api): ConversationsPort {
+  return {
+    listConversations: (before) => get(before === null ? 'conversations' : `conversations?before=${before}`),
+    getConversation: (id) => get(`conversations/${id}`),
+    reply: async (id, said) =>
+      (await post<{ entry: VisitorEntry }>(`conversations/${id}/entries`, said)).entry,
+    end: async (id) => void (await post(`conversations/${id}/end`, {})),
+  };
+}
