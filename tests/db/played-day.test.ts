@@ -7,13 +7,13 @@ import { describe, expect, it } from 'vitest';
 import type { Design } from '../../src/core/model/design';
 import { migrateDatabase } from '../../src/server/db/migrate';
 import { type Db, connectionOf, openDatabase } from '../../src/server/db/open';
-import { listKeptSituations } from '../../src/server/db/repositories/kept-situations';
-import { listKeptVisits } from '../../src/server/db/repositories/kept-visits';
+import { listKeptSituations } from '../../src/server/designs/kept-situations.repository';
+import { listKeptVisits } from '../../src/server/designs/kept-visits.repository';
 import { makeClock } from '../../src/server/live/clock';
 import { makeHub } from '../../src/server/live/hub';
-import { judgeDesignFile } from '../../src/server/usecases/design-file';
-import { getDraft, stepDraft } from '../../src/server/usecases/draft';
-import { bringBack } from '../../src/server/usecases/publish';
+import { judgeDesignFile } from '../../src/server/designs/design-file';
+import { getDraft, stepDraft } from '../../src/server/designs/draft';
+import { bringBack } from '../../src/server/designs/publish';
 
 /**
  * A database that the first program wrote (commit 86ffb1b) after a played day: conversations, notes, four versions and a
