@@ -24,6 +24,7 @@ await build({
   bundle: true,
   splitting: true,
   platform: 'node',
+  mainFields: ['module', 'main'],
   format: 'esm',
   target: 'node20',
   external: ['better-sqlite3', '@node-rs/argon2', 'sharp', 'next', 'pino'],
