@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { findBrowser } from './scripts/lib/browser.mjs';
 
 /** No web server here: each file forks the built entry on a port of its own (tests/e2e/test-server.ts). */
 export default defineConfig({
@@ -16,7 +17,7 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     screenshot: 'only-on-failure',
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: findBrowser() ?? undefined,
       args: [
         '--no-sandbox',
         '--disable-gpu',

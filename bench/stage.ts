@@ -1,4 +1,5 @@
 import { chromium } from '@playwright/test';
+import { findBrowser } from '../scripts/lib/browser.mjs';
 
 /** What the browser measured of one letter that was typed, in ms from the keystroke to the frame in which it shows. */
 interface Typed {
@@ -20,7 +21,7 @@ export async function typeOnStage(
   cookie: string,
 ): Promise<readonly Typed[]> {
   const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
+    executablePath: findBrowser() ?? undefined,
     args: [
       '--no-sandbox',
       '--disable-gpu',

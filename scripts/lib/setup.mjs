@@ -4,9 +4,8 @@ import { createHash } from 'node:crypto';
 import { copyFileSync, existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { homedir } from 'node:os';
 import { dirname, join } from 'node:path';
+import { SHELL, WHOLE, findBrowser } from './browser.mjs';
 import { stop } from './say.mjs';
-
-const CHROMIUM = '/usr/bin/chromium';
 
 /** Everything that is missing: packages as package-lock.json names them, and what of Debian they, and the tests, need. */
 export function ensureAll({ withChromium = false } = {}) {
@@ -19,8 +18,9 @@ export function ensureAll({ withChromium = false } = {}) {
   const mustCompile = !hasPackages && !existsSync(cachedSqlite());
   ensureDebian([
     ...(mustCompile ? missingCompiler() : []),
-    ...(withChromium && !existsSync(CHROMIUM) ? ['chromium'] : []),
+    ...(withChromium && findBrowser() === null ? [SHELL.package] : []),
   ]);
+  if (withChromium && findBrowser() === WHOLE.path) tryDebian(SHELL.package);
   if (hasPackages) return;
   console.log('Installing packages …');
   run('npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund', '--loglevel=error']);
@@ -86,6 +86,17 @@ function ensureDebian(missing) {
     );
   console.log(`Installing from Debian: ${missing.join(', ')} …`);
   run('sh', ['-c', `(${command}) > /dev/null`], { DEBIAN_FRONTEND: 'noninteractive' });
+}
+
+/** What makes the tests faster and is not needed: where it cannot be had, nothing is said. */
+function tryDebian(name) {
+  if (process.getuid?.() !== 0) return;
+  const install = `apt-get install -y --no-install-recommends ${name}`;
+  spawnSync('sh', ['-c', `${install} || (apt-get update && ${install})`], {
+    stdio: 'ignore',
+    timeout: 120_000,
+    env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+  });
 }
 
 function run(command, args, env = {}) {
