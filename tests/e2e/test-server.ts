@@ -265,20 +265,22 @@ export async function beStill(page: Page): Promise<void> {
   });
 }
 
-/** Waits until every transition of the page has ended: a colour on its way is measured as neither of its two. */
-async function afterTransitions(page: Page): Promise<void> {
+/**
+ * Nothing for axe to say. Transitions have ended and none begins meanwhile: a colour on its way, as that of a button while
+ * a draft is being saved, is measured as neither of its two.
+ */
+export async function expectNoAxe(page: Page, what: string): Promise<void> {
   await page.evaluate(async () => {
     const ending = document
       .getAnimations()
       .filter(({ effect }) => effect?.getComputedTiming().iterations !== Infinity);
     await Promise.all(ending.map((one) => one.finished.catch(() => undefined)));
+    const still = new CSSStyleSheet();
+    still.replaceSync('*, *::before, *::after { transition: none !important }');
+    document.adoptedStyleSheets.push(still);
   });
-}
-
-/** Nothing for axe to say. Toasts pass by on their own and are looked at where they are asserted. */
-export async function expectNoAxe(page: Page, what: string): Promise<void> {
-  await afterTransitions(page);
   const { violations } = await new AxeBuilder({ page }).analyze();
+  await page.evaluate(() => void document.adoptedStyleSheets.pop());
   const told = violations.map(
     ({ id, nodes }) =>
       `${id}: ${nodes.map(({ target, failureSummary }) => `${target.join(' ')} ${failureSummary}`).join(' | ')}`,
