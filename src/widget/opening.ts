@@ -6,6 +6,8 @@ export interface OpeningPort {
   importPanel(): Promise<MountedPanel>;
   askIfStale(): Promise<void>;
   look(): void;
+  /** What waited for the visitor has been before their eyes. */
+  sawAll(): void;
   runtime(): VisitRuntime | null;
   launcher(): HTMLElement | undefined;
   tell(name: string, detail: object): void;
@@ -28,7 +30,7 @@ export interface Opening {
 }
 
 export function openingWith(port: OpeningPort): Opening {
-  const { importPanel, askIfStale, look, runtime, launcher, tell } = port;
+  const { importPanel, askIfStale, look, sawAll, runtime, launcher, tell } = port;
   let comes: Promise<MountedPanel> | null = null;
   /** What of the page's own opened the window: the focus goes back there. */
   let opener: HTMLElement | null = null;
@@ -48,6 +50,7 @@ export function openingWith(port: OpeningPort): Opening {
   const prepare = (): Promise<unknown> => Promise.all([fetchPanel(), askIfStale()]);
   const openQuietly = (): void => {
     state.isOpen = true;
+    sawAll();
     look();
   };
   const open = async (openRequest?: string): Promise<void> => {

@@ -121,6 +121,9 @@ function porch(tag: Tag, queue: CallQueue): void {
     },
     askIfStale: asking.askIfStale,
     look,
+    sawAll: () => {
+      state.unread = 0;
+    },
     runtime,
     launcher: () => painter.frame?.launcher,
     tell,
