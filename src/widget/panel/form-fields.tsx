@@ -1,7 +1,8 @@
 /** @jsxImportSource preact */
+import type { ComponentChild } from 'preact';
 import { type ReplyFault, isShown } from '../../core/forms/check';
 import { LIMITS } from '../../core/limits';
-import type { Replies } from '../../core/model/form';
+import type { FieldKind, Replies } from '../../core/model/form';
 import type { WireField } from '../../core/wire/form-file';
 import type { TextKey } from '../../core/model/text-keys';
 import type { FormatText } from '../format-text';
@@ -37,17 +38,23 @@ function FormField(props: FormFieldProps) {
   const id = `field-${field.id}`;
   const fault = faults[field.id];
   const label = field.label ? formatText(field.label as TextKey) : (field.words ?? '');
-  const isGroup =
-    field.kind === 'choices' ||
-    field.kind === 'yes-no' ||
-    (field.kind === 'choice' && field.asButtons === true);
+  const isGroup = GROUPED.has(field.kind) || (field.kind === 'choice' && field.asButtons === true);
   const help = helpOf(field, formatText);
   const said = fault !== undefined ? `${id}-fault` : help === '' ? undefined : `${id}-help`;
   const wrong = {
     'aria-invalid': fault !== undefined,
     ...(said === undefined ? {} : { 'aria-describedby': said }),
   };
-  const control = <Control {...props} id={id} label={label} wrong={wrong} />;
+  const Control = CONTROLS[field.kind] ?? Short; // a kind that a later program knows
+  const control = (
+    <Control
+      field={field}
+      reply={props.replies[field.id]}
+      teams={props.teams}
+      write={(reply) => props.onReply(field.id, reply)}
+      {...{ formatText, id, label, wrong }}
+    />
+  );
   return (
     <div class="field">
       {field.kind === 'consent' ? (
@@ -82,137 +89,134 @@ function helpOf({ label, help }: WireField, formatText: FormatText): string {
   return help ?? (label === 'note.email' ? formatText('note.email.help') : '');
 }
 
-interface ControlProps extends FormFieldProps {
+interface ControlProps extends Pick<FormFieldsProps, 'formatText' | 'teams'> {
+  readonly field: WireField;
+  readonly reply: Replies[string] | undefined;
   readonly id: string;
   readonly label: string;
   readonly wrong: { readonly 'aria-invalid': boolean; readonly 'aria-describedby'?: string };
+  write(reply: string | readonly string[]): void;
 }
 
-function Control(props: ControlProps) {
-  const { field, replies, onReply, formatText, id, label, wrong, teams } = props;
-  const reply = replies[field.id];
-  const text = typeof reply === 'string' ? reply : '';
+function textOf({ reply }: ControlProps): string {
+  return typeof reply === 'string' ? reply : '';
+}
+
+function inputOf(props: ControlProps) {
+  const { id, wrong, write } = props;
+  return {
+    id,
+    class: 'text',
+    value: textOf(props),
+    ...wrong,
+    maxLength: LIMITS.messageChars,
+    onInput: (event: { readonly currentTarget: HTMLInputElement }): void => write(event.currentTarget.value),
+  };
+}
+
+function Short(props: ControlProps) {
+  return <input {...inputOf(props)} autocomplete={props.field.label === 'note.name' ? 'name' : 'off'} />;
+}
+
+function Long(props: ControlProps) {
+  const { id, wrong, write } = props;
+  return (
+    <textarea
+      id={id}
+      class="text tall"
+      value={textOf(props)}
+      {...wrong}
+      onInput={(event) => write(event.currentTarget.value)}
+    />
+  );
+}
+
+function Email(props: ControlProps) {
+  return (
+    <input {...inputOf(props)} type="email" autocomplete="email" dir="ltr" maxLength={LIMITS.mailChars} />
+  );
+}
+
+function Choice(props: ControlProps) {
+  const { field, formatText, teams, id, wrong, write } = props;
+  const options = field.kind === 'team' ? teams : (field.options ?? []);
+  const text = textOf(props);
+  if (field.asButtons) return <Ticks kind="radio" options={options} chosen={[text]} id={id} onTick={write} />;
+  return (
+    <select
+      id={id}
+      class="text"
+      value={text}
+      {...wrong}
+      onChange={(event) => write(event.currentTarget.value)}
+    >
+      <option value="">{formatText('form.choose')}</option>
+      {options.map(([value, words]) => (
+        <option key={value} value={value}>
+          {words}
+        </option>
+      ))}
+    </select>
+  );
+}
+
+function Choices({ field, reply, id, write }: ControlProps) {
   const chosen = typeof reply === 'object' ? reply : [];
-  const write = (value: string): void => onReply(field.id, value);
-  switch (field.kind) {
-    case 'long':
-      return (
-        <textarea
-          id={id}
-          class="text tall"
-          value={text}
-          {...wrong}
-          onInput={(event) => write(event.currentTarget.value)}
-        />
-      );
-    case 'choice':
-    case 'team': {
-      const options = field.kind === 'team' ? teams : (field.options ?? []);
-      if (field.asButtons)
-        return <Ticks kind="radio" options={options} chosen={[text]} id={id} onTick={write} />;
-      return (
-        <select
-          id={id}
-          class="text"
-          value={text}
-          {...wrong}
-          onChange={(event) => write(event.currentTarget.value)}
-        >
-          <option value="">{formatText('form.choose')}</option>
-          {options.map(([value, words]) => (
-            <option key={value} value={value}>
-              {words}
-            </option>
-          ))}
-        </select>
-      );
-    }
-    case 'choices':
-      return (
-        <Ticks
-          kind="checkbox"
-          options={field.options ?? []}
-          chosen={chosen}
-          id={id}
-          onTick={(value) =>
-            onReply(
-              field.id,
-              chosen.includes(value) ? chosen.filter((one) => one !== value) : [...chosen, value],
-            )
-          }
-        />
-      );
-    case 'yes-no':
-      return (
-        <Ticks
-          kind="radio"
-          options={[
-            ['yes', formatText('form.yes')],
-            ['no', formatText('form.no')],
-          ]}
-          chosen={[text]}
-          id={id}
-          onTick={write}
-        />
-      );
-    case 'consent':
-      return (
-        <span class="tick">
-          <input
-            id={id}
-            type="checkbox"
-            checked={text === 'yes'}
-            {...wrong}
-            onChange={(event) => write(event.currentTarget.checked ? 'yes' : '')}
-          />
-          <label for={id}>
-            {label}{' '}
-            {field.link === undefined ? null : (
-              <a class="link" href={field.link} target="_blank" rel="noopener noreferrer">
-                {field.link.replace(/^https?:\/\//, '')}
-              </a>
-            )}
-          </label>
-        </span>
-      );
-    default:
-      return <TextInput field={field} id={id} text={text} wrong={wrong} onWrite={write} />;
-  }
+  const turn = (value: string): void =>
+    write(chosen.includes(value) ? chosen.filter((one) => one !== value) : [...chosen, value]);
+  return <Ticks kind="checkbox" options={field.options ?? []} chosen={chosen} id={id} onTick={turn} />;
 }
 
-interface TextInputProps extends Pick<ControlProps, 'field' | 'id' | 'wrong'> {
-  readonly text: string;
-  readonly onWrite: (text: string) => void;
+function YesNo(props: ControlProps) {
+  const { formatText, id, write } = props;
+  const options = [
+    ['yes', formatText('form.yes')],
+    ['no', formatText('form.no')],
+  ] as const;
+  return <Ticks kind="radio" options={options} chosen={[textOf(props)]} id={id} onTick={write} />;
 }
 
-function TextInput({ field, id, text, wrong, onWrite }: TextInputProps) {
-  const shared = { id, class: 'text', value: text, ...wrong, maxLength: LIMITS.messageChars };
-  const onInput = (event: { readonly currentTarget: HTMLInputElement }): void =>
-    onWrite(event.currentTarget.value);
-  switch (field.kind) {
-    case 'email':
-      return (
-        <input
-          {...shared}
-          type="email"
-          autocomplete="email"
-          dir="ltr"
-          maxLength={LIMITS.mailChars}
-          onInput={onInput}
-        />
-      );
-    case 'phone':
-      return <input {...shared} type="tel" autocomplete="tel" dir="ltr" onInput={onInput} />;
-    case 'date':
-      return <input {...shared} type="date" onInput={onInput} />;
-    case 'number':
-      return <input {...shared} inputMode="decimal" autocomplete="off" onInput={onInput} />;
-    default:
-      return (
-        <input {...shared} autocomplete={field.label === 'note.name' ? 'name' : 'off'} onInput={onInput} />
-      );
-  }
+function Consent(props: ControlProps) {
+  const { field, id, label, wrong, write } = props;
+  return (
+    <span class="tick">
+      <input
+        id={id}
+        type="checkbox"
+        checked={textOf(props) === 'yes'}
+        {...wrong}
+        onChange={(event) => write(event.currentTarget.checked ? 'yes' : '')}
+      />
+      <label for={id}>
+        {label}{' '}
+        {field.link === undefined ? null : (
+          <a class="link" href={field.link} target="_blank" rel="noopener noreferrer">
+            {field.link.replace(/^https?:\/\//, '')}
+          </a>
+        )}
+      </label>
+    </span>
+  );
 }
+
+/** What each kind of field is filled in with. */
+const CONTROLS: { readonly [K in FieldKind]: (props: ControlProps) => ComponentChild } = {
+  short: Short,
+  long: Long,
+  email: Email,
+  phone: (props) => <input {...inputOf(props)} type="tel" autocomplete="tel" dir="ltr" />,
+  number: (props) => <input {...inputOf(props)} inputMode="decimal" autocomplete="off" />,
+  date: (props) => <input {...inputOf(props)} type="date" />,
+  choice: Choice,
+  choices: Choices,
+  'yes-no': YesNo,
+  team: Choice,
+  consent: Consent,
+  hidden: () => null,
+};
+
+/** Kinds that are made of several controls with one name. */
+const GROUPED: ReadonlySet<FieldKind> = new Set(['choices', 'yes-no']);
 
 interface TicksProps {
   readonly kind: 'radio' | 'checkbox';

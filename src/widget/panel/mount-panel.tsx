@@ -185,13 +185,15 @@ export function mountPanel(port: PanelPort): MountedPanel {
         painted={picture}
         formatText={formatText}
         talk={talk.picture()}
-        isOpen={picture.isWindowOpen}
-        isModal={port.surroundings.device() === 'phone'}
+        view={{
+          isOpen: picture.isWindowOpen,
+          isModal: port.surroundings.device() === 'phone',
+          base: port.base,
+          isPatient,
+          hasFailed,
+        }}
         draft={draft}
-        base={port.base}
-        isPatient={isPatient}
         forms={states}
-        hasFailed={hasFailed}
         acts={acts}
       />,
       port.frame.place,

@@ -7,6 +7,7 @@ import type { PaintedText } from '../../core/decide/reader';
 import type { FormatText } from '../format-text';
 import { FormFields } from './form-fields';
 import { type FormState, teamsOf } from './form-state';
+import type { WindowActions } from './window';
 import type { NoteReplies, Outgoing } from './outbox';
 
 interface NoteFormProps {
@@ -17,23 +18,11 @@ interface NoteFormProps {
   /** Something was said already, and is kept: the note itself may then stay empty. */
   readonly hasSaid: boolean;
   readonly refused: Outgoing | null;
-  readonly onWrite: (draft: string) => void;
-  readonly onReply: (id: string, reply: string | readonly string[]) => void;
-  readonly onLeave: () => void;
+  readonly acts: Pick<WindowActions, 'write' | 'reply' | 'leaveNote'>;
 }
 
 /** The form of Nobody home, as the design has it. What fails is said at the field, and nothing typed is lost. */
-export function NoteForm({
-  painted,
-  form,
-  formatText,
-  draft,
-  hasSaid,
-  refused,
-  onWrite,
-  onReply,
-  onLeave,
-}: NoteFormProps) {
+export function NoteForm({ painted, form, formatText, draft, hasSaid, refused, acts }: NoteFormProps) {
   const fields = askedFields(painted.widget.forms.note, hasSaid);
   const words = wordsField(fields);
   const over = draft.length - LIMITS.messageChars;
@@ -43,7 +32,7 @@ export function NoteForm({
       noValidate
       onSubmit={(event) => {
         event.preventDefault();
-        onLeave();
+        acts.leaveNote();
       }}
     >
       <FormFields
@@ -52,7 +41,9 @@ export function NoteForm({
         faults={form.faults}
         formatText={formatText}
         teams={teamsOf(painted)}
-        onReply={(id, reply) => (id === words?.id ? onWrite(String(reply)) : onReply(id, reply))}
+        onReply={(id, reply) =>
+          id === words?.id ? acts.write(String(reply)) : acts.reply('note', id, reply)
+        }
       />
       {over > 0 ? (
         <p class="error" role="status">

@@ -49,10 +49,8 @@ export function paintStill(root: ShadowRoot, place: HTMLElement, picture: StillP
       painted={painted}
       formatText={formatText}
       talk={talk}
-      isOpen={isWindowOpen}
-      isModal={false}
+      view={{ isOpen: isWindowOpen, isModal: false, base }}
       draft=""
-      base={base}
       forms={BLANK}
       acts={NO_ACTS}
     />,

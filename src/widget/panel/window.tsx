@@ -23,20 +23,25 @@ export interface WindowProps {
   readonly painted: PaintedText;
   readonly formatText: FormatText;
   readonly talk: TalkPicture;
+  readonly view: WindowView;
+  /** Half-written text; it stays through every change of moment ([M5]). */
+  readonly draft: string;
+  /** Half-filled forms. */
+  readonly forms: Readonly<Record<FormPlace, FormState>>;
+  readonly acts: WindowActions;
+}
+
+/** How the window stands, besides what was decided. */
+export interface WindowView {
   readonly isOpen: boolean;
   /** On a phone it is the whole screen: focus stays in it. */
   readonly isModal: boolean;
-  /** Half-written text; it stays through every change of moment ([M5]). */
-  readonly draft: string;
   /** Address below which the site's pictures are. */
   readonly base: string;
   /** The offer of mail has been declined. */
   readonly isPatient?: boolean;
-  /** Half-filled forms. */
-  readonly forms: Readonly<Record<FormPlace, FormState>>;
   /** The form after the chat could not be sent just now. */
   readonly hasFailed?: boolean;
-  readonly acts: WindowActions;
 }
 
 export interface WindowActions {
@@ -63,7 +68,8 @@ export interface WindowActions {
 
 /** The window in every moment. It paints what was decided and decides nothing. */
 export function PorchWindow(props: WindowProps) {
-  const { painted, formatText, acts, isOpen, isModal } = props;
+  const { painted, formatText, acts } = props;
+  const { isOpen, isModal, base } = props.view;
   const { decision } = painted;
   if (decision.moment === 'invited')
     return <InvitationCard painted={painted} formatText={formatText} acts={acts} />;
@@ -82,7 +88,7 @@ export function PorchWindow(props: WindowProps) {
         acts.close();
       }}
     >
-      <Head painted={painted} formatText={formatText} base={props.base} onClose={acts.close} />
+      <Head painted={painted} formatText={formatText} base={base} onClose={acts.close} />
       <Body {...props} />
     </section>
   );
@@ -120,9 +126,7 @@ function Body(props: WindowProps) {
           formatText={formatText}
           draft={draft}
           hasSaid={talk.conversation !== null}
-          onWrite={acts.write}
-          onReply={(id, reply) => acts.reply('note', id, reply)}
-          onLeave={acts.leaveNote}
+          acts={acts}
           refused={talk.refused}
         />
       </div>
@@ -131,7 +135,7 @@ function Body(props: WindowProps) {
   return (
     <>
       <Log {...props} />
-      {decision.moment === 'slow-reply' && talk.conversation?.noteMail === null && !props.isPatient ? (
+      {decision.moment === 'slow-reply' && talk.conversation?.noteMail === null && !props.view.isPatient ? (
         <SlowReply formatText={formatText} onLeave={acts.leaveMail} onWait={acts.wait} />
       ) : null}
       <div class="foot">
@@ -212,7 +216,7 @@ class Log extends Component<WindowProps> {
 }
 
 /** The form before a chat under the greeting, and the one after it where it has ended. */
-function ChatForms({ painted, formatText, talk, acts, forms, hasFailed = false }: WindowProps) {
+function ChatForms({ painted, formatText, talk, acts, forms, view }: WindowProps) {
   const { widget, decision } = painted;
   const { conversation, outbox } = talk;
   if (decision.moment === 'at-the-door' && asksBefore(widget, conversation !== null || outbox.length > 0))
@@ -233,7 +237,7 @@ function ChatForms({ painted, formatText, talk, acts, forms, hasFailed = false }
       painted={painted}
       form={forms.after}
       formatText={formatText}
-      hasFailed={hasFailed}
+      hasFailed={view.hasFailed === true}
       onReply={onReply}
       onGive={acts.giveAfter}
     />
@@ -258,7 +262,7 @@ function Card({ say, formatText }: { say: TextKey; formatText: FormatText }) {
   );
 }
 
-function Entries({ painted, talk, formatText, base }: WindowProps) {
+function Entries({ painted, talk, formatText, view: { base } }: WindowProps) {
   const { locale } = painted.site.design;
   return (
     <>
