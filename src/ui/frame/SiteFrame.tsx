@@ -12,17 +12,15 @@ import { FindingsProvider } from '../findings/FindingsContext';
 import { ConnectionProvider } from './Connection';
 import { SiteProvider, type SiteShared } from './SiteContext';
 
-interface SiteFrameProps
-  extends
-    Pick<SiteShared, 'siteKey' | 'siteName' | 'zone' | 'role' | 'personName'>,
-    Pick<TopBarProps, 'sites' | 'signOut'> {
+interface SiteFrameProps extends Pick<TopBarProps, 'sites' | 'signOut'> {
+  readonly site: Pick<SiteShared, 'siteKey' | 'siteName' | 'zone' | 'role' | 'personName'>;
   readonly personId: string;
   readonly signIn: SignInAction;
   readonly children: ReactNode;
 }
 
 /** Beam, palette and key sheet around every screen of a site. */
-export function SiteFrame({ children, sites, signOut, signIn, personId, ...site }: SiteFrameProps) {
+export function SiteFrame({ children, sites, signOut, signIn, personId, site }: SiteFrameProps) {
   const [isPaletteOpen, setPaletteOpen] = useState(false);
   const [isSheetOpen, setSheetOpen] = useState(false);
   const router = useRouter();

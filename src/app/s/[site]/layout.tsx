@@ -24,12 +24,8 @@ export default async function SiteLayout({
   const sites = await listSitesOf(state().db, person.id);
   return (
     <SiteFrame
-      siteKey={site.key}
-      siteName={site.name}
-      zone={site.zone}
-      role={role}
+      site={{ siteKey: site.key, siteName: site.name, zone: site.zone, role, personName: person.name }}
       personId={person.id}
-      personName={person.name}
       sites={sites.map(({ key, name }) => ({ key, name }))}
       signOut={signOutAction}
       signIn={signInAction}

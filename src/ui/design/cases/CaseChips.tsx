@@ -22,28 +22,38 @@ export interface CaseChipsProps {
   readonly texts: readonly TextKey[];
   readonly text: TextKey;
   readonly onText: (text: TextKey) => void;
-  readonly cases: readonly CaseOfText[];
+  readonly cases: Cases;
+  readonly corner: Corner;
+  /** What could not be shown, in a sentence. */
+  readonly message: string | null;
+  nameOfTeam(id: string): string;
+  readonly acts: CaseActions;
+}
+
+/** The cases of a text. */
+interface Cases {
+  readonly all: readonly CaseOfText[];
   /** What is said in these circumstances. */
   readonly picked: WordingKey;
   /** Own cases that nobody ever hears. */
   readonly unread: readonly WordingKey[];
   /** What a new case may ask, each heard by somebody. */
   readonly offered: readonly CaseCondition[];
-  readonly corner: Corner;
-  /** What could not be shown, in a sentence. */
-  readonly message: string | null;
-  nameOfTeam(id: string): string;
+}
+
+interface CaseActions {
   /** Makes the stage say it. */
-  onLook(one: CaseOfText): void;
-  onAdd(when: CaseCondition): void;
-  onChange(id: string, when: readonly CaseCondition[]): void;
-  onMove(id: string, by: -1 | 1): void;
-  onRemove(id: string): void;
+  look(one: CaseOfText): void;
+  add(when: CaseCondition): void;
+  change(id: string, when: readonly CaseCondition[]): void;
+  move(id: string, by: -1 | 1): void;
+  remove(id: string): void;
 }
 
 /** A text said differently for somebody, as a row of chips in the order in which they are asked; `otherwise` is last. */
 export function CaseChips(props: CaseChipsProps) {
-  const { texts, text, onText, cases, picked, unread, offered, corner, nameOfTeam, onLook, onAdd } = props;
+  const { texts, text, onText, corner, nameOfTeam, acts } = props;
+  const { all: cases, picked, unread, offered } = props.cases;
   const [menu, setMenu] = useState<{ readonly of: 'texts' | 'new'; readonly anchor: HTMLElement } | null>(
     null,
   );
@@ -103,7 +113,7 @@ export function CaseChips(props: CaseChipsProps) {
                     ? 'Nobody hears this: what it asks cannot be, or another case always comes before.'
                     : undefined
                 }
-                onClick={() => onLook(one)}
+                onClick={() => acts.look(one)}
                 sx={{
                   ...CHIP,
                   ...(one.isOwn
@@ -166,7 +176,7 @@ export function CaseChips(props: CaseChipsProps) {
                 key={condition.join(' ')}
                 onClick={() => {
                   setMenu(null);
-                  onAdd(condition);
+                  acts.add(condition);
                 }}
               >
                 {caseWords([condition], nameOfTeam)}
@@ -198,11 +208,11 @@ export function CaseChips(props: CaseChipsProps) {
             nameOfTeam={nameOfTeam}
             isFirst={own.indexOf(edited) === 0}
             isLast={own.indexOf(edited) === own.length - 1}
-            onChange={(when) => props.onChange(sheet.id, when)}
-            onMove={(by) => props.onMove(sheet.id, by)}
+            onChange={(when) => acts.change(sheet.id, when)}
+            onMove={(by) => acts.move(sheet.id, by)}
             onRemove={() => {
               setSheet(null);
-              props.onRemove(sheet.id);
+              acts.remove(sheet.id);
             }}
           />
         )}

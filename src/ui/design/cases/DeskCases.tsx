@@ -1,51 +1,19 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import type { Corner, Design } from '../../../core/model/design';
-import type { DrawnMoment } from '../../../core/model/moment';
 import { assumeCase } from '../../../core/rehearse/assume-case';
-import type { Assumptions } from '../../../core/rehearse/assumptions';
-import type { EpochMs } from '../../../core/model/units';
 import type { CaseCondition } from '../../../core/model/case-condition';
 import { casesOf, offeredConditions, unreadCases } from '../../../core/words/cases';
-import type { TextKey } from '../../../core/model/text-keys';
 import { caseWords } from '../../wording/cases';
 import { CaseChips } from './CaseChips';
-import type { DesignEdits } from '../draft/design-edits';
-import type { MomentTexts } from '../stage/stage-texts';
-import type { Rehearsed } from '../state/use-rehearsed';
-
-interface DeskCasesProps {
-  readonly corner: Corner;
-  readonly design: Design;
-  readonly rehearsed: Rehearsed;
-  readonly assumptions: Assumptions;
-  readonly now: EpochMs;
-  readonly moment: DrawnMoment;
-  readonly texts: MomentTexts;
-  readonly edits: DesignEdits;
-  /** The text whose cases are asked for; null: the one the moment is known by. */
-  readonly asked: TextKey | null;
-  readonly onText: (text: TextKey) => void;
-  readonly onSuppose: (assumptions: Assumptions) => void;
-}
+import { useDesign } from '../state/DesignContext';
 
 /** The cases of a text at a moment, and what can be done with them; nothing where nothing has cases. */
-export function DeskCases({
-  design,
-  rehearsed,
-  assumptions,
-  now,
-  moment,
-  texts,
-  edits,
-  asked,
-  corner,
-  onText,
-  onSuppose,
-}: DeskCasesProps) {
+export function DeskCases() {
+  const { design, rehearsed, assumptions, assume, overview, shown, edits, chosen, acts } = useDesign();
+  const { moment, texts, corner } = shown;
   const { widget, asItIs, nameOfTeam } = rehearsed;
-  const text = texts.cased.find((one) => one === asked) ?? texts.cased[0];
+  const text = texts.cased.find((one) => one === chosen.cased) ?? texts.cased[0];
   const cases = useMemo(() => (text === undefined ? [] : casesOf(widget, text)), [widget, text]);
   const offered = useMemo(
     () => (text === undefined ? [] : offeredConditions(design, widget, text)),
@@ -66,7 +34,7 @@ export function DeskCases({
       moment,
       locales: design.locales,
       teams: widget.teams,
-      now,
+      now: overview.now,
     };
     const found = assumeCase(scene, when, before, assumptions);
     setMissed(
@@ -74,39 +42,34 @@ export function DeskCases({
         ? { at: here, words: `“${caseWords(when, nameOfTeam)}” does not come about here in the next year.` }
         : null,
     );
-    if (found !== null) onSuppose(found);
+    if (found !== null) assume(found);
   };
   const own = cases.filter(({ isOwn }) => isOwn).map(({ when }) => when);
   return (
     <CaseChips
       texts={texts.cased}
       text={text}
-      onText={onText}
-      cases={cases}
-      picked={texts.wordingAt(text)}
-      unread={unread}
-      offered={offered}
+      onText={(cased) => acts.set({ cased })}
+      cases={{ all: cases, picked: texts.wordingAt(text), unread, offered }}
       corner={corner}
       message={missed?.at === here ? missed.words : null}
       nameOfTeam={nameOfTeam}
-      onLook={({ when, wording }) =>
-        look(
-          when,
-          cases
-            .slice(
-              0,
-              cases.findIndex((one) => one.wording === wording),
-            )
-            .map((one) => one.when),
-        )
-      }
-      onAdd={(condition) => {
-        edits.addCase(text, [condition]);
-        look([condition], own);
+      acts={{
+        look: ({ when, wording }) => {
+          const index = cases.findIndex((one) => one.wording === wording);
+          look(
+            when,
+            cases.slice(0, index).map((one) => one.when),
+          );
+        },
+        add: (condition) => {
+          edits.addCase(text, [condition]);
+          look([condition], own);
+        },
+        change: edits.setCase,
+        move: edits.moveCase,
+        remove: edits.removeCase,
       }}
-      onChange={edits.setCase}
-      onMove={edits.moveCase}
-      onRemove={edits.removeCase}
     />
   );
 }

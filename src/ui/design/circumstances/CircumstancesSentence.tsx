@@ -22,20 +22,34 @@ import type { Situations } from './use-situations';
 export interface CircumstancesProps {
   readonly assumptions: Assumptions;
   readonly onSuppose: (change: Partial<Assumptions>) => void;
+  readonly place: SentencePlace;
+  readonly onWidget: (key: string) => void;
+  readonly clock: SentenceClock;
+  readonly people: SentencePeople;
+  readonly situations: Situations;
+}
+
+interface SentencePlace {
   readonly widgets: readonly (readonly [key: string, name: string])[];
   /** The widget that shows in these circumstances; null: none does. */
   readonly shown: string | null;
-  readonly onWidget: (key: string) => void;
   readonly locales: readonly string[];
+}
+
+/** The site's clock. */
+interface SentenceClock {
   readonly now: number;
   readonly zone: Zone;
   /** The zone by its name, which people know by its city. */
   readonly zoneName: string;
-  readonly teamName: string;
+}
+
+/** Who answers: the team that is asked for, or all of them. */
+interface SentencePeople {
+  readonly name: string;
+  readonly state: TeamState;
   /** The teams that can be asked for, by id; none where there is nothing to choose. */
   readonly teams: readonly (readonly [id: string, name: string])[];
-  readonly teamState: TeamState;
-  readonly situations: Situations;
 }
 
 /** The sentence above the stage: which widget, on which page, when, to whom, with whom. Each part opens under itself. */
@@ -70,10 +84,12 @@ export function CircumstancesSentence({
 
 /** Drawn anew only when the circumstances are others: no letter that is typed on the stage changes them. */
 const Sentence = memo(function Sentence(props: CircumstancesProps) {
-  const { assumptions, onSuppose, teamName, teamState, widgets, shown, zone, now } = props;
+  const { assumptions, onSuppose, people, clock } = props;
+  const { widgets, shown } = props.place;
+  const { zone, now } = clock;
   const who = assumptions.who ?? 'now';
-  const asItIs = `as it is now: ${STATE_WORDS[teamState].toLowerCase()}`;
-  const whoWords = `${teamName}: ${STATE_WORDS[assumptions.who ?? teamState].toLowerCase()}`;
+  const asItIs = `as it is now: ${STATE_WORDS[people.state].toLowerCase()}`;
+  const whoWords = `${people.name}: ${STATE_WORDS[assumptions.who ?? people.state].toLowerCase()}`;
   const widgetWords = widgets.find(([key]) => key === shown)?.[1] ?? 'none';
   return (
     <>
@@ -102,11 +118,11 @@ const Sentence = memo(function Sentence(props: CircumstancesProps) {
         }
         maxWidth={150}
       >
-        {(close) => <When {...props} now={now} close={close} />}
+        {(close) => <When {...{ assumptions, onSuppose, clock, close }} />}
       </Sheet>
       <Word>to</Word>
       <Sheet part="visitor" label="To" value={visitorWords(assumptions)} maxWidth={230}>
-        {() => <Who {...props} />}
+        {() => <Who {...{ assumptions, onSuppose }} locales={props.place.locales} />}
       </Sheet>
       <Word>with</Word>
       <Choice
@@ -121,11 +137,11 @@ const Sentence = memo(function Sentence(props: CircumstancesProps) {
         chosen={who}
         onChoose={(next) => onSuppose({ who: next === 'now' ? null : next })}
         also={
-          props.teams.length === 0
+          people.teams.length === 0
             ? null
             : {
                 heading: 'The visitor asks for',
-                options: [['', 'nobody in particular'], ...props.teams],
+                options: [['', 'nobody in particular'], ...people.teams],
                 chosen: assumptions.asks ?? '',
                 onChoose: (id) => onSuppose({ asks: id === '' ? null : id }),
               }
@@ -172,11 +188,9 @@ function Where({ page, onPage, close }: { page: string; onPage: (page: string) =
 function When({
   assumptions,
   onSuppose,
-  zone,
-  zoneName,
-  now,
+  clock: { zone, zoneName, now },
   close,
-}: CircumstancesProps & { close: () => void }) {
+}: Pick<CircumstancesProps, 'assumptions' | 'onSuppose' | 'clock'> & { close: () => void }) {
   const [typed, setTyped] = useState(wallOf(zone, assumptions.at ?? now));
   const at = instantOf(zone, typed);
   return (
@@ -220,7 +234,11 @@ function When({
   );
 }
 
-function Who({ assumptions, onSuppose, locales }: CircumstancesProps) {
+function Who({
+  assumptions,
+  onSuppose,
+  locales,
+}: Pick<CircumstancesProps, 'assumptions' | 'onSuppose'> & Pick<SentencePlace, 'locales'>) {
   return (
     <>
       <Options

@@ -1,84 +1,56 @@
 import { bestOf } from '../../../core/context/presence';
 import { zoneOf } from '../../../core/hours/hours-now';
-import type { Assumptions } from '../../../core/rehearse/assumptions';
-import type { Overview, TeamNow } from '../../../core/wire/desk';
-import { CircumstancesSentence } from './CircumstancesSentence';
-import type { DraftSaver, DraftState } from '../draft/draft-saver';
-import { DraftBar } from '../draft/DraftBar';
+import type { TeamNow } from '../../../core/wire/desk';
+import { useSite } from '../../frame/SiteContext';
 import { useSame } from '../../parts/use-same';
-import type { Situations } from './use-situations';
 import { useStable } from '../../parts/use-stable';
-import type { Rehearsed } from '../state/use-rehearsed';
-
-interface DeskCircumstancesProps {
-  readonly saver: DraftSaver;
-  readonly draft: DraftState;
-  readonly overview: Overview;
-  readonly rehearsed: Rehearsed;
-  readonly assumptions: Assumptions;
-  /** Of the site, by its name. */
-  readonly zone: string;
-  /** The teams of the widget that there are. */
-  readonly teams: readonly TeamNow[];
-  /** Null: nothing was published yet. */
-  readonly changeCount: number | null;
-  readonly situations: Situations;
-  readonly onSuppose: (part: Partial<Assumptions>) => void;
-  readonly onWidget: (key: string) => void;
-  readonly onPublish: () => void;
-}
+import { DraftBar } from '../draft/DraftBar';
+import { useDesign } from '../state/DesignContext';
+import { useDesignActions } from '../state/use-design-actions';
+import { CircumstancesSentence } from './CircumstancesSentence';
 
 /** The sentence of circumstances over a draft, with the draft's own bar at its end. */
-export function DeskCircumstances({
-  saver,
-  draft,
-  overview,
-  rehearsed,
-  assumptions,
-  zone: zoneName,
-  teams,
-  ...rest
-}: DeskCircumstancesProps) {
-  const { site, shown, nameOfTeam } = rehearsed;
-  const { widgets } = draft.design;
-  const locales = useSame(draft.design.locales);
-  const [team] = teams;
-  const zone = useSame(zoneOf(site, site.facts.zone));
-  const named = useSame(widgets.map(({ key, name }) => [key, name] as const));
-  const asking = useSame(teams.length > 1 ? teams.map(({ id }) => [id, nameOfTeam(id)] as const) : []);
-  const onWidget = useStable(rest.onWidget);
+export function DeskCircumstances() {
+  const { saver, draft, design, overview, rehearsed, assumptions, assume, situations, publishing, shown } =
+    useDesign();
+  const { zone: zoneName } = useSite();
+  const { site, nameOfTeam } = rehearsed;
+  const teams = shown.ownTeams;
   const asked = teams.find(({ id }) => id === assumptions.asks);
+  const place = useSame({
+    widgets: design.widgets.map(({ key, name }) => [key, name] as const),
+    shown: rehearsed.shown,
+    locales: design.locales,
+  });
+  const clock = useSame({ now: overview.now, zone: zoneOf(site, site.facts.zone), zoneName });
+  const people = useSame({
+    name: askedName(asked === undefined ? teams : [asked], nameOfTeam),
+    state: asked?.state ?? bestOf(teams.map(({ state }) => state)),
+    teams: teams.length > 1 ? teams.map(({ id }) => [id, nameOfTeam(id)] as const) : [],
+  });
   return (
     <CircumstancesSentence
       assumptions={assumptions}
-      onSuppose={rest.onSuppose}
-      widgets={named}
-      shown={shown}
-      onWidget={onWidget}
-      locales={locales}
-      now={overview.now}
-      zone={zone}
-      zoneName={zoneName}
-      teamName={
-        asked !== undefined
-          ? nameOfTeam(asked.id)
-          : teams.length > 1
-            ? `${teams.length} teams`
-            : team === undefined
-              ? 'nobody'
-              : nameOfTeam(team.id)
-      }
-      teamState={asked?.state ?? bestOf(teams.map(({ state }) => state))}
-      teams={asking}
-      situations={rest.situations}
+      onSuppose={assume}
+      place={place}
+      onWidget={useStable(useDesignActions().lookAt)}
+      clock={clock}
+      people={people}
+      situations={situations}
     >
       <DraftBar
         draft={draft}
         saver={saver}
-        changeCount={rest.changeCount}
+        changeCount={publishing.changeCount}
         nextVersion={overview.newestVersion + 1}
-        onPublish={rest.onPublish}
+        onPublish={publishing.begin}
       />
     </CircumstancesSentence>
   );
+}
+
+function askedName(teams: readonly TeamNow[], nameOfTeam: (id: string) => string): string {
+  const [team] = teams;
+  if (team === undefined) return 'nobody';
+  return teams.length > 1 ? `${teams.length} teams` : nameOfTeam(team.id);
 }

@@ -9,7 +9,7 @@ import { PublishDialog } from '../../publishing/PublishDialog';
 import type { DraftSaver, DraftState } from './draft-saver';
 import { PublishChecks } from './PublishChecks';
 
-interface Publishing {
+export interface Publishing {
   /** Null: nothing was published yet. */
   readonly changeCount: number | null;
   begin(): void;

@@ -6,56 +6,27 @@ import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { type ReactNode, memo } from 'react';
 import type { Finding } from '../../../core/findings/finding';
-import type { Behaviour, WidgetState } from '../../../core/model/moment';
 import { SETTINGS_AT, settingValue } from '../../../core/model/settings';
 import type { DrawnMoment } from '../../../core/model/moment';
 import type { TextKey } from '../../../core/model/text-keys';
 import type { MomentTexts } from '../stage/stage-texts';
 import { findingSentence } from '../../wording/findings';
 import { MOMENT_WORDS } from '../../wording/moments';
-import { LookPanel, type LookPanelProps } from '../look/LookPanel';
-import type { TeamRow } from '../path/availability-rows';
+import { LookPanel } from '../look/LookPanel';
 import { AvailabilityRules } from './AvailabilityRules';
 import { Recipients } from './Recipients';
 import { SettingFields } from './SettingFields';
 import { useSame } from '../../parts/use-same';
+import { useDesign } from '../state/DesignContext';
 import { useStable } from '../../parts/use-stable';
 import { TransitionSettings } from './TransitionSettings';
-import type { DrawnTransition } from '../path/transitions';
 
 export type Side = 'here' | 'everywhere';
 
-/** What is chosen beside the moment cards. */
-export type Aside =
-  | { readonly kind: 'availability' }
-  | { readonly kind: 'transition'; readonly transition: DrawnTransition }
-  | null;
-
-export interface InspectorProps extends LookPanelProps {
-  readonly side: Side;
-  readonly onSide: (side: Side) => void;
-  readonly moment: DrawnMoment;
-  /** *Who can answer?*, or a transition, is chosen instead of a moment. */
-  readonly aside: Aside;
-  readonly stateNow: WidgetState;
-  /** The teams of a widget that has several. */
-  readonly teams: readonly TeamRow[];
-  /** Texts of this moment that do not stand there from the beginning. */
-  readonly alsoSaid: MomentTexts['alsoSaid'];
-  /** Edits a text on the stage, where it stands or over it. */
-  readonly onEdit: (key: TextKey) => void;
-  readonly outOfReach: string | null;
-  /** findings of this widget, wherever they can be mended. */
-  readonly findings: readonly Finding[];
-  readonly onBehaviour: (state: WidgetState, behaviour: Behaviour) => void;
-  readonly onChoose: (moment: DrawnMoment) => void;
-  readonly onAvailability: () => void;
-  readonly nameOfTeam: (id: string) => string;
-}
-
 /** What cannot be seen on the stage. Two sides and no more: this moment, and what holds everywhere. */
-export function Inspector(props: InspectorProps) {
-  const { side, onSide } = props;
+export function Inspector() {
+  const { chosen, acts } = useDesign();
+  const { side } = chosen;
   return (
     <Box
       component="aside"
@@ -69,7 +40,7 @@ export function Inspector(props: InspectorProps) {
         height: '100%',
       }}
     >
-      <Sides side={side} onSide={useStable(onSide)} />
+      <Sides side={side} onSide={useStable((next: Side) => acts.set({ side: next }))} />
       <Box
         role="tabpanel"
         id="inspector-panel"
@@ -77,13 +48,19 @@ export function Inspector(props: InspectorProps) {
         tabIndex={0}
         sx={{ p: 2, overflow: 'auto', flex: 1 }}
       >
-        {side === 'everywhere' ? <LookPanel {...props} /> : <Here {...props} />}
+        {side === 'everywhere' ? <LookPanel /> : <Here />}
       </Box>
     </Box>
   );
 }
 
-const Sides = memo(function Sides({ side, onSide }: Pick<InspectorProps, 'side' | 'onSide'>) {
+const Sides = memo(function Sides({
+  side,
+  onSide,
+}: {
+  readonly side: Side;
+  readonly onSide: (side: Side) => void;
+}) {
   return (
     <Box
       role="tablist"
@@ -113,21 +90,29 @@ const Sides = memo(function Sides({ side, onSide }: Pick<InspectorProps, 'side' 
 });
 
 /** The settings of what is chosen: a moment, a transition or the availability card. */
-export function Here(props: InspectorProps) {
-  const { aside, widget, stateNow, teams, onBehaviour } = props;
-  if (aside === null) return <OfMoment {...props} />;
-  return aside.kind === 'availability' ? (
-    <AvailabilityRules widget={widget} now={stateNow} teams={teams} onBehaviour={onBehaviour} />
-  ) : (
-    <TransitionSettings {...props} transition={aside.transition} />
-  );
+export function Here() {
+  const { chosen, rehearsed, shown, edits } = useDesign();
+  if (chosen.aside === 'availability')
+    return (
+      <AvailabilityRules
+        widget={rehearsed.widget}
+        now={rehearsed.state}
+        teams={shown.teamRows}
+        onBehaviour={edits.setBehaviour}
+      />
+    );
+  return shown.transition === null ? <OfMoment /> : <TransitionSettings transition={shown.transition} />;
 }
 
 const WhatItIs = memo(function WhatItIs({
   moment,
   outOfReach,
   findings,
-}: Pick<InspectorProps, 'moment' | 'outOfReach' | 'findings'>) {
+}: {
+  readonly moment: DrawnMoment;
+  readonly outOfReach: string | null;
+  readonly findings: readonly Finding[];
+}) {
   const { name, what } = MOMENT_WORDS[moment];
   return (
     <>
@@ -148,26 +133,23 @@ const WhatItIs = memo(function WhatItIs({
   );
 });
 
-function OfMoment({
-  moment,
-  findings,
-  alsoSaid,
-  onEdit,
-  outOfReach,
-  design,
-  widget,
-  onSetting,
-  nameOfTeam,
-}: InspectorProps) {
+function OfMoment() {
+  const { design, rehearsed, shown, findings, edits, acts } = useDesign();
+  const { widget, nameOfTeam } = rehearsed;
+  const { moment, momentCard } = shown;
   const ids = SETTINGS_AT[moment];
-  const said = useSame(alsoSaid);
+  const alsoSaid = useSame(shown.texts.alsoSaid);
+  const here = findings.filter(
+    (one) =>
+      (one.widgetId === null || one.widgetId === widget.id) &&
+      (one.moment === moment || one.deadEnd === moment),
+  );
+  const edit = useStable((key: TextKey) =>
+    acts.set({ editing: key, cased: key, distance: 'near', isSheetOpen: false }),
+  );
   return (
     <>
-      <WhatItIs
-        moment={moment}
-        outOfReach={outOfReach}
-        findings={useSame(findings.filter((one) => one.moment === moment || one.deadEnd === moment))}
-      />
+      <WhatItIs moment={moment} outOfReach={momentCard.outOfReach} findings={useSame(here)} />
       {ids.length === 0 ? null : (
         <Section title="What cannot be seen">
           <Box sx={{ pt: 1.5 }}>
@@ -175,7 +157,7 @@ function OfMoment({
               key={`${widget.id} ${moment}`}
               ids={ids}
               valueOf={(one) => settingValue(design, widget, one)}
-              onChange={onSetting}
+              onChange={edits.setSetting}
             />
           </Box>
         </Section>
@@ -183,7 +165,7 @@ function OfMoment({
       {moment === 'note-left' ? <Recipients teams={widget.teams} nameOfTeam={nameOfTeam} /> : null}
       {alsoSaid.length === 0 ? null : (
         <Section title={`Also said here (${alsoSaid.length})`}>
-          <AlsoSaid all={said} onEdit={onEdit} />
+          <AlsoSaid all={alsoSaid} onEdit={edit} />
         </Section>
       )}
     </>
@@ -196,7 +178,7 @@ const AlsoSaid = memo(function AlsoSaid({
   onEdit,
 }: {
   all: MomentTexts['alsoSaid'];
-  onEdit: InspectorProps['onEdit'];
+  onEdit: (key: TextKey) => void;
 }) {
   return (
     <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>

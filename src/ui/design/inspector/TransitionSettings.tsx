@@ -4,29 +4,25 @@ import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import type { Design, Widget } from '../../../core/model/design';
 import type { Field } from '../../../core/model/form';
-import { SETTINGS_OF_TRANSITION, type Setting, settingValue } from '../../../core/model/settings';
+import { SETTINGS_OF_TRANSITION, settingValue } from '../../../core/model/settings';
 import type { DrawnMoment } from '../../../core/model/moment';
 import { inLocale, textOf } from '../../../core/words/texts-of';
 import { MOMENT_WORDS } from '../../wording/moments';
 import { headlineOfInvitation } from '../../wording/transitions';
+import { useDesign } from '../state/DesignContext';
+import { useDesignActions } from '../state/use-design-actions';
 import { Recipients } from './Recipients';
 import { SettingFields } from './SettingFields';
 import type { DrawnTransition } from '../path/transitions';
 
-export interface TransitionSettingsProps {
+interface TransitionSettingsProps {
   readonly transition: DrawnTransition;
-  readonly design: Design;
-  readonly widget: Widget;
-  readonly onSetting: (setting: Setting, value: number | null) => void;
-  /** To the stage of a moment, where the words are edited. */
-  readonly onChoose: (moment: DrawnMoment) => void;
-  readonly onAvailability: () => void;
-  readonly nameOfTeam: (id: string) => string;
 }
 
 /** What makes a transition what it is: its settings, or where they stand. */
-export function TransitionSettings(props: TransitionSettingsProps) {
-  const { transition, design, widget, onSetting } = props;
+export function TransitionSettings({ transition }: TransitionSettingsProps) {
+  const { design, rehearsed, edits } = useDesign();
+  const { widget } = rehearsed;
   const ids = SETTINGS_OF_TRANSITION[transition.id] ?? [];
   return (
     <>
@@ -41,18 +37,21 @@ export function TransitionSettings(props: TransitionSettingsProps) {
           key={`${widget.id} ${transition.id}`}
           ids={ids}
           valueOf={(one) => settingValue(design, widget, one)}
-          onChange={onSetting}
+          onChange={edits.setSetting}
         />
       )}
-      <Own {...props} />
+      <Own transition={transition} />
     </>
   );
 }
 
 /** What a transition is made of besides numbers. */
-function Own({ transition, design, widget, onChoose, onAvailability, nameOfTeam }: TransitionSettingsProps) {
+function Own({ transition }: TransitionSettingsProps) {
+  const { design, rehearsed, acts } = useDesign();
+  const { widget, nameOfTeam } = rehearsed;
+  const { toMoment } = useDesignActions();
   const toStage = (moment: DrawnMoment, words: string): ReactNode => (
-    <TransitionSetting onClick={() => onChoose(moment)}>{words}</TransitionSetting>
+    <TransitionSetting onClick={() => toMoment(moment)}>{words}</TransitionSetting>
   );
   switch (transition.id) {
     case 'invitation-shown':
@@ -88,7 +87,9 @@ function Own({ transition, design, widget, onChoose, onAvailability, nameOfTeam 
               ? 'This widget has no hours: it goes by who is in.'
               : 'It follows the hours and who is in, each with what was decided for it.'}
           </Typography>
-          <TransitionSetting onClick={onAvailability}>Who can answer?</TransitionSetting>
+          <TransitionSetting onClick={() => acts.chooseAside('availability')}>
+            Who can answer?
+          </TransitionSetting>
         </>
       );
     case 'first-message-sent':

@@ -5,7 +5,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
-import { SIGHTS, type Sight } from '../../../core/look/deficiency';
+import { SIGHTS } from '../../../core/look/deficiency';
 import { judgeOnPage, mendOnPage, standsOnPage } from '../../../core/look/on-page';
 import {
   type JudgedPair,
@@ -28,16 +28,13 @@ import {
   pairWords,
   ratioWords,
 } from '../../wording/look';
+import { useDesign } from '../state/DesignContext';
 import { ColourField } from './ColourField';
 import { Sample } from './Sample';
 import type { PageColours } from './use-page-colours';
 
 export interface ColoursPartProps {
   readonly look: Look;
-  readonly scheme: Scheme;
-  readonly onScheme: (scheme: Scheme) => void;
-  readonly sight: Sight | null;
-  readonly onSight: (sight: Sight | null) => void;
   /** The form of the launcher: the page's own element is not judged against the page. */
   readonly form: LauncherForm;
   /** Main colours of the owner's page behind launcher and invitation; null: there is no picture of it. */
@@ -47,7 +44,9 @@ export interface ColoursPartProps {
 
 /** Every pair of colours that meets, as it reads; what fails, with the nearest colour that does not; and each colour by hand. */
 export function ColoursPart(props: ColoursPartProps) {
-  const { look, scheme, onScheme, sight, onSight, onLook } = props;
+  const { look, onLook } = props;
+  const { chosen, acts } = useDesign();
+  const { scheme, sight } = chosen;
   const [isAll, setAll] = useState(false);
   const pairs = useMemo(() => judgePairs(withSight(judgedOf(look, scheme), sight)), [look, scheme, sight]);
   const failing = pairs.filter(({ passes }) => !passes);
@@ -63,7 +62,7 @@ export function ColoursPart(props: ColoursPartProps) {
           size="small"
           label="Shown"
           value={scheme}
-          onChange={(event) => onScheme(event.target.value as Scheme)}
+          onChange={(event) => acts.set({ scheme: event.target.value as Scheme })}
         >
           <MenuItem value="day">by day</MenuItem>
           <MenuItem value="evening">in the evening</MenuItem>
@@ -73,7 +72,7 @@ export function ColoursPart(props: ColoursPartProps) {
           size="small"
           label="Seen"
           value={sight ?? 'all'}
-          onChange={(event) => onSight(SIGHTS.find((one) => one === event.target.value) ?? null)}
+          onChange={(event) => acts.set({ sight: SIGHTS.find((one) => one === event.target.value) ?? null })}
         >
           <MenuItem value="all">with all colours</MenuItem>
           {SIGHTS.map((one) => (
@@ -93,7 +92,7 @@ export function ColoursPart(props: ColoursPartProps) {
             onMend={mend}
           />
         ))}
-        <OnPageRows {...props} onMend={mend} />
+        <OnPageRows {...props} scheme={scheme} onMend={mend} />
       </Box>
       <Link
         component="button"
@@ -176,7 +175,7 @@ function OnPageRows({
   scheme,
   page,
   onMend,
-}: ColoursPartProps & { readonly onMend: (mend: Mend) => void }) {
+}: ColoursPartProps & { readonly scheme: Scheme; readonly onMend: (mend: Mend) => void }) {
   const colours = paletteOf(look, scheme);
   return (
     <>
@@ -232,7 +231,11 @@ function Second({ look, onLook }: Pick<ColoursPartProps, 'look' | 'onLook'>) {
 }
 
 /** Each colour, derived or by hand; one at a time can be set, or set back. */
-function ByHand({ look, scheme, onLook }: Pick<ColoursPartProps, 'look' | 'scheme' | 'onLook'>) {
+function ByHand({
+  look,
+  scheme,
+  onLook,
+}: Pick<ColoursPartProps, 'look' | 'onLook'> & { readonly scheme: Scheme }) {
   const [chosen, setChosen] = useState<Colour>('header');
   const colours = paletteOf(look, scheme);
   const derived = derivedPalette(look, scheme);

@@ -2,20 +2,17 @@ import Box from '@mui/material/Box';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { useMemo } from 'react';
-import type { Sight } from '../../../core/look/deficiency';
 import { decide } from '../../../core/decide/decide';
 import { judgeOnPage, standsOnPage } from '../../../core/look/on-page';
 import { judgePairs, judgedOf, shownSchemes } from '../../../core/look/pairs';
 import { rewriteCss } from '../../../core/look/own-css';
 import { paletteOf } from '../../../core/look/palette';
-import type { Circumstances } from '../../../core/model/circumstances';
-import type { Corner, Design, Widget } from '../../../core/model/design';
-import type { LauncherForm, Look, Scheme } from '../../../core/model/look';
+import type { Widget } from '../../../core/model/design';
+import type { LauncherForm, Look } from '../../../core/model/look';
 import { type Setting, type SettingId, settingValue } from '../../../core/model/settings';
 import { STARTING_LOOKS } from '../../../core/model/starting-looks';
 import type { PublishedSite } from '../../../core/wire/published-site';
 import { SettingFields } from '../inspector/SettingFields';
-import type { PagePictureActions } from '../stage/use-page-pictures';
 import { placeWords } from '../../wording/place';
 import { FORM_WORDS, LOOK_WORDS, STYLE_WORDS } from '../../wording/look';
 import { BarFields } from './BarFields';
@@ -32,27 +29,10 @@ import { PictureField } from './PictureField';
 import { SchemeChoice, Shape } from './Shape';
 import { StartingLooks } from './StartingLooks';
 import { WindowSizes } from './WindowSizes';
+import { useDesign } from '../state/DesignContext';
 import { useCoverings } from './use-coverings';
 import { type PageColours, usePageColours } from './use-page-colours';
 import { useProposals } from './use-proposals';
-
-export interface LookPanelProps {
-  readonly design: Design;
-  readonly widget: Widget;
-  readonly site: PublishedSite;
-  readonly base: Circumstances;
-  readonly pictures: PagePictureActions;
-  readonly scheme: Scheme;
-  readonly onScheme: (scheme: Scheme) => void;
-  readonly sight: Sight | null;
-  readonly onSight: (sight: Sight | null) => void;
-  readonly openParts: readonly LookPart[];
-  readonly onOpenParts: (parts: readonly LookPart[]) => void;
-  /** Takes another widget as this one; only what differs is changed. */
-  readonly onWidget: (widget: Widget, words: string) => void;
-  readonly onCorner: (corner: Corner) => void;
-  readonly onSetting: (setting: Setting, value: number | null) => void;
-}
 
 const SHAPE_SETTINGS: readonly SettingId[] = ['textSize', 'radius'];
 const LAUNCHER_SETTINGS: readonly SettingId[] = ['launcherSize', 'wordsFrom', 'delay'];
@@ -67,12 +47,14 @@ const PLACE_SETTINGS: readonly SettingId[] = [
 ];
 
 /** Everything that holds everywhere: look, launcher and place. Each part says how it stands while it is closed. */
-export function LookPanel(props: LookPanelProps) {
-  const { design, widget, site, base, scheme, openParts, onOpenParts, onWidget, onSetting } = props;
+export function LookPanel() {
+  const { design, rehearsed, chosen, acts, edits, pictures } = useDesign();
+  const { widget, site, base } = rehearsed;
+  const { scheme, lookParts: openParts } = chosen;
+  const { setWidget: onWidget, setSetting: onSetting } = edits;
   const { look, launcher } = widget;
   const onLook = (next: Look, words: string): void => onWidget({ ...widget, look: next }, words);
   const proposals = useProposals(look.logo);
-  const { pictures } = props;
   const { desktop } = pictures.known.pictures;
   const page = usePageColours(desktop === undefined ? null : pictures.addressOf(desktop), widget);
   const coverings = useCoverings(site, base, widget.key, pictures.known.bars);
@@ -80,7 +62,7 @@ export function LookPanel(props: LookPanelProps) {
   const fold = (part: LookPart) => ({
     isOpen: openParts.includes(part),
     onOpen: (isOpen: boolean) =>
-      onOpenParts(isOpen ? [...openParts, part] : openParts.filter((one) => one !== part)),
+      acts.set({ lookParts: isOpen ? [...openParts, part] : openParts.filter((one) => one !== part) }),
   });
   const settings = (ids: readonly SettingId[]) => (
     <SettingFields
@@ -108,7 +90,7 @@ export function LookPanel(props: LookPanelProps) {
         <StartingLooks site={site} base={base} widget={widget} scheme={scheme} onTake={onWidget} />
       </Fold>
       <Fold title="Colours" state={hard.words} isWrong={hard.count > 0} {...fold('colours')}>
-        <ColoursPart {...props} look={look} form={launcher.form} page={page} onLook={onLook} />
+        <ColoursPart look={look} form={launcher.form} page={page} onLook={onLook} />
       </Fold>
       <Fold title="Type and shape" state={shapeWords(look)} {...fold('shape')}>
         <SchemeChoice look={look} onLook={onLook} />
@@ -176,7 +158,7 @@ export function LookPanel(props: LookPanelProps) {
         />
         <Corners
           place={widget.place}
-          onCorner={props.onCorner}
+          onCorner={edits.setCorner}
           onPlace={(place) => onWidget({ ...widget, place }, 'corner on phones')}
         />
         <Box sx={{ mt: 2 }} />

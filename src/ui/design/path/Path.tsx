@@ -3,13 +3,15 @@
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { createContext, memo, useContext, useMemo, useRef } from 'react';
-import type { TransitionId } from '../../../core/model/transition';
 import type { PreviewState } from '../../../core/rehearse/preview-at';
 import type { DrawnMoment } from '../../../core/model/moment';
 import { MOMENT_WORDS } from '../../wording/moments';
 import { DeadEnd } from './DeadEnd';
 import { VisitedMark } from './VisitedMark';
-import { AvailabilityCard, type AvailabilityRow } from './AvailabilityCard';
+import { useDesign } from '../state/DesignContext';
+import { availabilityRows } from './availability-rows';
+import { AvailabilityCard } from './AvailabilityCard';
+import { useStable } from '../../parts/use-stable';
 import {
   LANE_TOP,
   PATH_HEIGHT,
@@ -30,51 +32,25 @@ import { PAGE_FONT } from '../stage/StandInPage';
 import { type DrawnTransition, isVisitedTransition } from './transitions';
 import { WidgetTile } from './WidgetTile';
 
-export interface PathProps {
-  readonly momentCards: readonly MomentCard[];
-  readonly transitions: readonly DrawnTransition[];
-  readonly chosen: DrawnMoment;
-  readonly onChoose: (moment: DrawnMoment) => void;
-  readonly onEnter: () => void;
-  readonly availability: readonly AvailabilityRow[];
-  /** *Who can answer?* is chosen. */
-  readonly isAvailability: boolean;
-  readonly onAvailability: () => void;
-  readonly chosenTransition: TransitionId | null;
-  readonly onTransition: (transition: TransitionId) => void;
-  /** To the whole path. */
-  readonly onWhole: () => void;
-  /** To a visit that is tried. */
-  readonly onTry: () => void;
-}
-
 /** The path at rest: fixed places, each moment card drawn live. For a screen reader one ordered list, with its transitions as "leads to". */
-export function Path({
-  momentCards,
-  transitions,
-  chosen,
-  onChoose,
-  onEnter,
-  availability,
-  isAvailability,
-  onAvailability,
-  chosenTransition,
-  onTransition,
-  onWhole,
-  onTry,
-}: PathProps) {
+export function Path() {
+  const { rehearsed, chosen, acts, shown, firstText, trying } = useDesign();
+  const { momentCards, transitions, widget, state } = rehearsed;
+  const { moment } = shown;
   const box = useRef<HTMLDivElement>(null);
   const { width } = useSize(box);
   const measures = useMemo(() => pathMeasures(width === 0 ? 1280 : width), [width]);
   const visited = useSame(
     transitions.filter((transition) => isVisitedTransition(transition, momentCards)).map(({ id }) => id),
   );
-  const rows = useSame(availability);
+  const rows = useSame(availabilityRows(widget, state));
   const previewStates = useMemo(
     () => new Map(momentCards.map(({ moment, previewState }) => [moment, previewState] as const)),
     [momentCards],
   );
-  const move = usePathKeys({ box, chosen, onChoose, onEnter });
+  const toAvailability = useStable(() => acts.chooseAside('availability'));
+  const toWhole = useStable(() => acts.set({ isWhole: true }));
+  const move = usePathKeys({ box, chosen: moment, onChoose: acts.choose, onEnter: firstText.focus });
   return (
     <Box
       ref={box}
@@ -98,8 +74,8 @@ export function Path({
         width={width}
         transitions={transitions}
         visited={visited}
-        chosen={chosenTransition}
-        onChoose={onTransition}
+        chosen={shown.transition?.id ?? null}
+        onChoose={acts.chooseAside}
       />
       <Box component="ol" onKeyDown={move} sx={{ m: 0, p: 0, listStyle: 'none' }}>
         <PreviewStates value={previewStates}>
@@ -108,9 +84,9 @@ export function Path({
               key={momentCard.moment}
               momentCard={momentCard}
               transitions={transitions}
-              isChosen={momentCard.moment === chosen}
+              isChosen={momentCard.moment === moment}
               measures={measures}
-              onChoose={onChoose}
+              onChoose={acts.choose}
             />
           ))}
         </PreviewStates>
@@ -119,8 +95,8 @@ export function Path({
         rows={rows}
         left={columnLeft(1, measures)}
         width={measures.pitch + measures.cardWidth}
-        isChosen={isAvailability}
-        onChoose={onAvailability}
+        isChosen={chosen.aside === 'availability'}
+        onChoose={toAvailability}
       />
       <Box
         sx={{
@@ -133,8 +109,8 @@ export function Path({
           alignItems: 'flex-end',
         }}
       >
-        <PathButton label="Try a visit" keys="T" onClick={onTry} />
-        <PathButton label="The whole path" keys="P" onClick={onWhole} />
+        <PathButton label="Try a visit" keys="T" onClick={trying.begin} />
+        <PathButton label="The whole path" keys="P" onClick={toWhole} />
       </Box>
     </Box>
   );

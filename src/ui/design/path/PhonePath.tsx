@@ -3,32 +3,14 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
-import { Fragment, useState, type ReactNode } from 'react';
+import { Fragment, useState } from 'react';
 import type { DrawnMoment } from '../../../core/model/moment';
 import { MOMENT_WORDS } from '../../wording/moments';
 import { VisitedMark } from './VisitedMark';
 import { CardPicture, edgeOf } from './Path';
 import type { MomentCard } from './moment-cards';
-import type { DrawnTransition } from './transitions';
-
-interface PhonePathProps {
-  readonly momentCards: readonly MomentCard[];
-  readonly transitions: readonly DrawnTransition[];
-  /** The search is over: the order stands. */
-  readonly isSought: boolean;
-  /** The moment card whose stage is open; null: the walk is shown. */
-  readonly chosen: DrawnMoment | null;
-  readonly onChoose: (moment: DrawnMoment) => void;
-  readonly onBack: () => void;
-  readonly stage: ReactNode;
-  /** Under the stage: who hears what. */
-  readonly cases: ReactNode;
-  readonly inspector: ReactNode;
-  /** *Who can answer?* as a table. */
-  readonly availability: ReactNode;
-  /** To a visit that is tried. */
-  readonly onTry: () => void;
-}
+import { DeskAvailability } from './DeskAvailability';
+import { useDesign } from '../state/DesignContext';
 
 /** What this visitor gets to by themselves goes first, then what they can reach, then the rest. */
 const RANKS: Readonly<Record<MomentCard['reachability'], number>> = {
@@ -39,34 +21,10 @@ const RANKS: Readonly<Record<MomentCard['reachability'], number>> = {
 };
 
 /** On a phone the path is a walk downwards: what this visitor can reach first, then the rest, dashed. A moment card opens its stage. */
-export function PhonePath({
-  momentCards,
-  transitions,
-  isSought,
-  chosen,
-  onChoose,
-  onBack,
-  stage,
-  cases,
-  inspector,
-  availability,
-  onTry,
-}: PhonePathProps) {
+export function PhonePath() {
+  const { rehearsed, acts, trying } = useDesign();
+  const { momentCards, transitions, isSought } = rehearsed;
   const order = useSettledOrder(momentCards, isSought);
-  if (chosen !== null) {
-    return (
-      <Box>
-        <Box sx={{ px: 1, py: 0.5 }}>
-          <Button size="small" onClick={onBack} sx={{ minHeight: 44 }}>
-            ‹ Back to the path
-          </Button>
-        </Box>
-        <Box sx={{ height: 534, display: 'flex' }}>{stage}</Box>
-        <Box sx={{ p: 1.5, pb: 0 }}>{cases}</Box>
-        {inspector}
-      </Box>
-    );
-  }
   // Nothing may move away under a finger: the walk is shown when its order stands.
   if (order === null) return <Box component="nav" aria-label="Path" aria-busy sx={{ minHeight: '100vh' }} />;
   return (
@@ -104,7 +62,7 @@ export function PhonePath({
               )}
               <li>
                 <ButtonBase
-                  onClick={() => onChoose(momentCard.moment)}
+                  onClick={() => acts.choose(momentCard.moment)}
                   sx={{
                     width: isLower ? 'calc(100% - 24px)' : '100%',
                     ml: isLower ? 3 : 0,
@@ -149,8 +107,10 @@ export function PhonePath({
           );
         })}
       </Box>
-      <Box sx={{ mt: 2 }}>{availability}</Box>
-      <Button variant="outlined" fullWidth onClick={onTry} sx={{ mt: 2, minHeight: 44 }}>
+      <Box sx={{ mt: 2 }}>
+        <DeskAvailability />
+      </Box>
+      <Button variant="outlined" fullWidth onClick={trying.begin} sx={{ mt: 2, minHeight: 44 }}>
         Try a visit
       </Button>
     </Box>

@@ -6,8 +6,10 @@ import ButtonBase from '@mui/material/ButtonBase';
 import { type ReactNode, memo, useMemo, useRef } from 'react';
 import type { PreviewState } from '../../../core/rehearse/preview-at';
 import type { DrawnMoment } from '../../../core/model/moment';
-import type { TransitionId } from '../../../core/model/transition';
 import { MOMENT_WORDS } from '../../wording/moments';
+import { useDesign } from '../state/DesignContext';
+import { useDesignActions } from '../state/use-design-actions';
+import { DeskAvailability } from './DeskAvailability';
 import { DeadEnd } from './DeadEnd';
 import { VisitedMark } from './VisitedMark';
 import { edgeOf } from './Path';
@@ -23,40 +25,29 @@ import { type WholeMeasures, pictureLeft, wholeDrawings, wholeMeasures } from '.
 import { WidgetTile } from './WidgetTile';
 
 interface WholePathProps {
-  readonly momentCards: readonly MomentCard[];
-  readonly transitions: readonly DrawnTransition[];
-  readonly chosen: DrawnMoment;
-  readonly onChoose: (moment: DrawnMoment) => void;
-  /** To the stage of the chosen moment card. */
-  readonly onEnter: () => void;
-  readonly chosenTransition: TransitionId | null;
-  readonly onTransition: (transition: TransitionId) => void;
-  /** *Who can answer?* as a table. */
-  readonly availability: ReactNode;
   /** The settings of what is chosen, once they are asked for. */
   readonly card: ReactNode;
-  /** Back to the stage, with the path at rest. */
-  readonly onClose: () => void;
 }
 
 /** The whole path (key P): every moment as it looks, every way with all its words; to be read, printed and followed. */
-export function WholePath({
-  momentCards,
-  transitions,
-  chosen,
-  onChoose,
-  onEnter,
-  chosenTransition,
-  onTransition,
-  availability,
-  card,
-  onClose,
-}: WholePathProps) {
+export function WholePath({ card }: WholePathProps) {
+  const { rehearsed, chosen, acts, shown, firstText } = useDesign();
+  const { toStage } = useDesignActions();
+  const { momentCards, transitions } = rehearsed;
+  const chosenTransition = shown.transition?.id ?? null;
+  const onChoose = (next: DrawnMoment): void => {
+    acts.choose(next);
+    if (next === shown.moment && chosen.aside === null) acts.set({ isCardOpen: true });
+  };
+  const onEnter = (): void => {
+    firstText.focusSoon();
+    toStage();
+  };
   const box = useRef<HTMLDivElement>(null);
   const { width, height } = useSize(box);
   const measures = useMemo(() => wholeMeasures(width === 0 ? 1280 : width, height), [width, height]);
   const drawings = useMemo(() => wholeDrawings(measures), [measures]);
-  const move = usePathKeys({ box, chosen, onChoose, onEnter });
+  const move = usePathKeys({ box, chosen: shown.moment, onChoose, onEnter });
   const { picture } = measures;
   const note = momentCards.find(({ moment }) => moment === 'note-left');
   const letterLeft = pictureLeft(6, measures);
@@ -113,7 +104,7 @@ export function WholePath({
             <WholeMomentCard
               key={momentCard.moment}
               momentCard={momentCard}
-              isChosen={momentCard.moment === chosen}
+              isChosen={momentCard.moment === shown.moment}
               measures={measures}
               transitions={transitions}
               onChoose={onChoose}
@@ -151,7 +142,7 @@ export function WholePath({
                   data-transition-words={transition.id}
                   aria-pressed={transition.id === chosenTransition}
                   aria-label={`${MOMENT_WORDS[transition.from].name} to ${MOMENT_WORDS[transition.to].name}: ${transition.full}`}
-                  onClick={() => onTransition(transition.id)}
+                  onClick={() => acts.chooseAside(transition.id)}
                   sx={{
                     fontSize: 12,
                     lineHeight: '14px',
@@ -210,13 +201,13 @@ export function WholePath({
           A letter to the visitor
         </Box>
         <Box sx={{ position: 'absolute', left: 16, bottom: 14, width: pictureLeft(3, measures) - 16 - 44 }}>
-          {availability}
+          <DeskAvailability />
         </Box>
         <Box data-unprinted sx={{ position: 'absolute', right: 12, bottom: 10, display: 'flex', gap: 1 }}>
           <Button size="small" onClick={() => window.print()} sx={{ minHeight: 32 }}>
             Print
           </Button>
-          <Button size="small" variant="outlined" onClick={onClose} sx={{ minHeight: 32 }}>
+          <Button size="small" variant="outlined" onClick={toStage} sx={{ minHeight: 32 }}>
             Back to the stage (P)
           </Button>
         </Box>

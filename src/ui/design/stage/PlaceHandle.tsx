@@ -2,24 +2,15 @@
 
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
-import {
-  type KeyboardEvent,
-  type PointerEvent,
-  type RefObject,
-  useLayoutEffect,
-  useRef,
-  useState,
-} from 'react';
+import { type KeyboardEvent, type PointerEvent, useLayoutEffect, useRef, useState } from 'react';
 import { type PlaceGround, cornerOf, placeAt } from '../../../core/look/place';
 import type { Place } from '../../../core/model/design';
 import { placeWords } from '../../wording/place';
+import type { PaintedStage } from './StageTexts';
 import { type StageView, mirrored } from './stage-geometry';
 
 interface PlaceHandleProps {
-  readonly stage: RefObject<HTMLDivElement | null>;
-  readonly root: ShadowRoot;
-  /** Changes whenever the tile was painted or moved. */
-  readonly paint: string;
+  readonly painted: PaintedStage;
   readonly view: StageView;
   readonly isPhone: boolean;
   /** In right-to-left languages what is drawn is the mirror of what is stored. */
@@ -48,9 +39,7 @@ const STEP_PX = 8;
 
 /** Moves the launcher along the edges, by hand or with the arrow keys; with an open window, its head does. */
 export function PlaceHandle({
-  stage,
-  root,
-  paint,
+  painted: { stage, root, paint },
   view,
   isPhone,
   isMirrored,

@@ -11,7 +11,7 @@ import type { PublishedSite } from '../../../core/wire/published-site';
 import type { PreviewState } from '../../../core/rehearse/preview-at';
 import { StageEdge } from './StageEdge';
 import { SightFilter } from '../look/SightFilter';
-import { type SaidKey, StageTexts, type StageText } from './StageTexts';
+import { StageTexts, type StageTextsProps } from './StageTexts';
 import { PAGE_FONT } from './StandInPage';
 import { PageBackdrop } from './PageBackdrop';
 import type { Backdrop } from './use-page-pictures';
@@ -25,58 +25,50 @@ import { WidgetTile } from '../path/WidgetTile';
 
 interface StageProps {
   readonly previewState: PreviewState;
-  readonly corner: Corner;
-  readonly brand: string;
+  readonly page: StagePage;
+  readonly view: StageLook;
+  readonly onNear: () => void;
+  readonly words: Pick<StageTextsProps, 'texts' | 'firstTextRef' | 'open' | 'onOpen'>;
+  readonly widget: StageWidget;
+  /** Signposts and the switch of distance. */
+  readonly children: ReactNode;
+}
+
+/** The page that the widget stands on. */
+interface StagePage {
   readonly path: string;
   readonly backdrop: Backdrop;
   /** Bars of the owner's page on this device. */
   readonly bars: Bars;
   /** Marks them, while that is what is being done; null: it is not. */
   readonly onMark: ((bars: Bars) => void) | null;
+}
+
+/** How it is looked at. */
+interface StageLook {
+  readonly corner: Corner;
+  readonly brand: string;
   readonly device: Visitor['device'];
   readonly scheme: 'day' | 'evening';
   /** As whom it is seen; null: with all colours. */
   readonly sight: Sight | null;
   readonly distance: 'near' | 'whole';
-  readonly onNear: () => void;
-  readonly texts: StageText;
-  /** Where the widget stands, as it is stored. */
+}
+
+/** Where the widget stands, as it is stored. */
+interface StageWidget {
+  readonly key: string;
   readonly place: Place;
-  readonly widgetKey: string;
   readonly onPlace: (place: Place) => void;
   /** The launcher was chosen, not moved. */
   readonly onLauncher: () => void;
-  readonly firstTextRef: (button: HTMLButtonElement | null) => void;
-  readonly editing: SaidKey | null;
-  readonly onEdit: (key: SaidKey | null) => void;
-  /** Signposts and the switch of distance. */
-  readonly children: ReactNode;
 }
 
 /** The page with the real widget on it, and every text to be edited where it stands. */
-export function Stage({
-  previewState,
-  corner,
-  brand,
-  path,
-  backdrop,
-  bars,
-  onMark,
-  device,
-  scheme,
-  sight,
-  distance,
-  onNear,
-  texts,
-  place,
-  widgetKey,
-  onPlace,
-  onLauncher,
-  firstTextRef,
-  editing,
-  onEdit,
-  children,
-}: StageProps) {
+export function Stage({ previewState, page, view: look, onNear, words, widget, children }: StageProps) {
+  const { bars, onMark } = page;
+  const { device, scheme, distance } = look;
+  const { place } = widget;
   const box = useRef<HTMLDivElement>(null);
   const size = useSize(box);
   const [painted, setPainted] = useState<{ root: ShadowRoot; count: number } | null>(null);
@@ -84,11 +76,11 @@ export function Stage({
   const [drawn, setDrawn] = useState<Bars | null>(null);
   const [dragged, setDragged] = useState<Place | null>(null);
   const site = useMemo(
-    () => withPlace(previewState.site, widgetKey, dragged),
-    [previewState.site, widgetKey, dragged],
+    () => withPlace(previewState.site, widget.key, dragged),
+    [previewState.site, widget.key, dragged],
   );
   const view = useSame(
-    stageView(size, corner, distance, circumstances.isWindowOpen, device, Math.max(0, place.lift)),
+    stageView(size, look.corner, distance, circumstances.isWindowOpen, device, Math.max(0, place.lift)),
   );
   const feed = useMemo(
     () => ({
@@ -108,6 +100,9 @@ export function Stage({
     (root: ShadowRoot) => setPainted((before) => ({ root, count: (before?.count ?? 0) + 1 })),
     [],
   );
+  const paint = `${painted?.count ?? 0} ${view.left} ${view.top} ${view.scale}`;
+  const root = painted === null || size.width === 0 ? null : painted.root;
+  const onStage = useMemo(() => (root === null ? null : { stage: box, root, paint }), [root, paint]);
   return (
     <Box
       ref={box}
@@ -115,7 +110,7 @@ export function Stage({
       aria-label="Stage"
       sx={{ position: 'relative', overflow: 'clip', bgcolor: 'var(--porch-page)', minHeight: 0, flex: 1 }}
     >
-      <StageEdge brand={brand} />
+      <StageEdge brand={look.brand} />
       <Box
         sx={{
           position: 'absolute',
@@ -126,42 +121,35 @@ export function Stage({
           overflow: 'clip',
         }}
       >
-        <SightFilter sight={sight}>
-          <PageBackdrop backdrop={backdrop} view={view} siteName={site.design.siteName} path={path} />
+        <SightFilter sight={look.sight}>
+          <PageBackdrop
+            backdrop={page.backdrop}
+            view={view}
+            siteName={site.design.siteName}
+            path={page.path}
+          />
           <PageBars bars={drawn ?? bars} view={view} />
           <Box sx={{ position: 'absolute', inset: 0 }}>
             <WidgetTile feed={feed} scale={view.scale} onPainted={onPainted} />
           </Box>
         </SightFilter>
       </Box>
-      {painted === null || size.width === 0 ? null : (
-        <StageTexts
-          stage={box}
-          root={painted.root}
-          paint={`${painted.count} ${view.left} ${view.top} ${view.scale}`}
-          isNear={distance === 'near'}
-          onNear={onNear}
-          texts={texts}
-          firstTextRef={firstTextRef}
-          open={editing}
-          onOpen={onEdit}
-        />
+      {onStage === null ? null : (
+        <StageTexts painted={onStage} isNear={distance === 'near'} onNear={onNear} {...words} />
       )}
       {onMark === null || size.width === 0 ? null : (
         <BarHandles bars={drawn ?? bars} view={view} onDraw={setDrawn} onMark={onMark} />
       )}
-      {painted === null || size.width === 0 ? null : (
+      {onStage === null ? null : (
         <PlaceHandle
-          stage={box}
-          root={painted.root}
-          paint={`${painted.count} ${view.left} ${view.top} ${view.scale}`}
+          painted={onStage}
           view={view}
           isPhone={device === 'phone'}
           isMirrored={site.design.dir === 'rtl'}
           place={place}
           onDrag={setDragged}
-          onPlace={onPlace}
-          onChoose={onLauncher}
+          onPlace={widget.onPlace}
+          onChoose={widget.onLauncher}
         />
       )}
       {children}

@@ -35,11 +35,16 @@ interface Spot {
   readonly height: number;
 }
 
-interface StageTextsProps {
+/** The stage and the widget that was painted on it. */
+export interface PaintedStage {
   readonly stage: RefObject<HTMLDivElement | null>;
   readonly root: ShadowRoot;
   /** Changes whenever the tile was painted or moved. */
   readonly paint: string;
+}
+
+export interface StageTextsProps {
+  readonly painted: PaintedStage;
   readonly isNear: boolean;
   readonly onNear: () => void;
   readonly texts: StageText;
@@ -51,9 +56,7 @@ interface StageTextsProps {
 
 /** A button over every text of the widget, where it stands; choosing one edits it there. */
 export function StageTexts({
-  stage,
-  root,
-  paint,
+  painted: { stage, root, paint },
   isNear,
   onNear,
   texts,

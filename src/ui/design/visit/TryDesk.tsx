@@ -1,51 +1,24 @@
 import Box from '@mui/material/Box';
-import { type ReactNode, useMemo } from 'react';
-import type { Design } from '../../../core/model/design';
-import type { Moment } from '../../../core/model/moment';
+import { useMemo } from 'react';
 import { heldAt } from '../../../core/rehearse/kept-visit';
-import type { Assumptions } from '../../../core/rehearse/assumptions';
 import { readSteps, startOf, writeSteps } from '../../../core/rehearse/try-visit';
 import { newClientId } from '../../parts/new-client-id';
-import type { ReasonContext } from '../../wording/because';
 import { KeepForm, KeptVisits } from './KeptVisits';
 import { LowPath } from '../path/LowPath';
 import { TryBar } from './TryBar';
 import { TryPanel } from './TryPanel';
+import { DeskBecause } from '../reasons/DeskBecause';
+import { useReasonContext } from '../reasons/use-reason-context';
+import { DeskStage } from '../stage/DeskStage';
+import { useDesign } from '../state/DesignContext';
 import { useKept } from './use-kept';
-import type { Rehearsed } from '../state/use-rehearsed';
 import type { Tried } from './use-tried';
 
-interface TryDeskProps {
-  readonly tried: Tried;
-  /** Everything stands below one another. */
-  readonly isPhone: boolean;
-  /** Where the visit stands. */
-  readonly here: Moment;
-  readonly stage: ReactNode;
-  readonly because: ReactNode;
-  readonly context: ReasonContext;
-  readonly onStop: () => void;
-  readonly design: Design;
-  readonly rehearsed: Rehearsed;
-  readonly assumptions: Assumptions;
-  /** To the circumstances a kept visit has. */
-  readonly onSuppose: (assumptions: Assumptions) => void;
-}
-
 /** A visit that is tried, instead of inspector and path: the same stage, its time, and what is due. */
-export function TryDesk({
-  tried,
-  isPhone,
-  here,
-  stage,
-  because,
-  context,
-  onStop,
-  design,
-  rehearsed,
-  assumptions,
-  onSuppose,
-}: TryDeskProps) {
+export function TryDesk({ tried }: { readonly tried: Tried }) {
+  const { form, design, rehearsed, assumptions, assume, shown, trying } = useDesign();
+  const here = shown.momentNow;
+  const context = useReasonContext();
   const { state, widget } = rehearsed;
   const kept = useKept(design);
   const visited = useMemo(
@@ -59,7 +32,7 @@ export function TryDesk({
     who: assumptions.who ?? (state === 'closed' ? 'nobody' : state),
   };
   const panel = (
-    <TryPanel tried={tried} context={context} onStop={onStop}>
+    <TryPanel tried={tried} context={context} onStop={trying.stop}>
       <KeepForm
         moment={here}
         got={tried.last.seen.flatMap((one) => (one.kind === 'invited' ? [one.id] : []))}
@@ -80,7 +53,7 @@ export function TryDesk({
         all={kept.all}
         nameOf={context.invitationName}
         onTry={({ visit }) => {
-          onSuppose(visit.assumptions);
+          assume(visit.assumptions);
           tried.set(readSteps(visit.steps));
         }}
         onRemove={kept.remove}
@@ -88,12 +61,14 @@ export function TryDesk({
     </TryPanel>
   );
   const bar = <TryBar tried={tried} nameOfInvitation={context.invitationName} />;
-  if (isPhone)
+  if (form === 'phone')
     return (
       <>
         <LowPath here={here} visited={visited} />
-        {because}
-        <Box sx={{ height: 534, display: 'flex' }}>{stage}</Box>
+        <DeskBecause />
+        <Box sx={{ height: 534, display: 'flex' }}>
+          <DeskStage />
+        </Box>
         {bar}
         {panel}
       </>
@@ -108,11 +83,13 @@ export function TryDesk({
           minHeight: 0,
         }}
       >
-        <Box sx={{ display: 'flex', minWidth: 0, minHeight: 0 }}>{stage}</Box>
+        <Box sx={{ display: 'flex', minWidth: 0, minHeight: 0 }}>
+          <DeskStage />
+        </Box>
         {panel}
       </Box>
       {bar}
-      {because}
+      <DeskBecause />
       <LowPath here={here} visited={visited} />
     </>
   );
