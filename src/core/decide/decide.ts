@@ -1,3 +1,4 @@
+import { memoByObject } from '../memo';
 import type { Decision } from './decision';
 import { dueOf } from '../invitations/due';
 import type { Circumstances } from '../model/circumstances';
@@ -11,10 +12,11 @@ export type { Signal } from '../invitations/judge';
 
 /** The decision engine: given a published site and the circumstances, what is shown, in which words, and why. Never throws ([D4]). */
 export function decide(site: PublishedSite, circumstances: Circumstances): Decision {
-  const last = LAST.get(site);
-  if (last !== undefined && isSilence(last, circumstances)) return last.decision;
+  const kept = keptOf(site);
+  const { last } = kept;
+  if (last !== null && isSilence(last, circumstances)) return last.decision;
   const decision = decideAnew(site, circumstances);
-  LAST.set(site, { circumstances, decision });
+  kept.last = { circumstances, decision };
   return decision;
 }
 
@@ -33,7 +35,7 @@ interface Last {
   readonly decision: Decision;
 }
 
-const LAST = new WeakMap<PublishedSite, Last>();
+const keptOf = memoByObject<PublishedSite, { last: Last | null }>(() => ({ last: null }));
 
 /** [A1] Nothing but the clock has changed since, and it has not come to the instant to ask again at: so neither has the decision. */
 function isSilence({ circumstances: was, decision }: Last, is: Circumstances): boolean {

@@ -3,7 +3,7 @@ import { judgePairs, judgedOf, shownSchemes } from '../look/pairs';
 import { paletteOf } from '../look/palette';
 import type { Widget } from '../model/design';
 import type { Look } from '../model/look';
-import { keptIn } from '../rehearse/decided';
+import { memoByObject } from '../memo';
 import { type Finding, type FindingContext, finding } from './finding';
 
 /** What is hard to read, hardly seen on the owner's page, or lies over bars that stay in place there. */
@@ -16,22 +16,19 @@ export function lookFindings({ design, measured }: FindingContext): Finding[] {
 }
 
 function hardToRead({ id: widgetId, name, look }: Widget): Finding[] {
-  const { count, ratio } = keptIn(HARD, look, () => hardOf(look));
+  const { count, ratio } = hardOf(look);
   return count === 0
     ? []
     : [finding('text-contrast', [widgetId], { widgetId, values: { name, count, ratio } })];
 }
 
-/** Kept for as long as the look is: findings are worked out anew with every letter that is typed. */
-const HARD = new WeakMap<Look, { readonly count: number; readonly ratio: number }>();
-
-/** How many pairs are hard to read wherever visitors can see them, and the worst ratio of them. */
-function hardOf(look: Look): { readonly count: number; readonly ratio: number } {
+/** How many pairs are hard to read wherever visitors can see them, and the worst ratio of them. Asked for with every letter that is typed. */
+const hardOf = memoByObject((look: Look): { readonly count: number; readonly ratio: number } => {
   const hard = shownSchemes(look)
     .flatMap((scheme) => judgePairs(judgedOf(look, scheme)))
     .filter(({ passes }) => !passes);
   return { count: hard.length, ratio: tenths(Math.min(...hard.map(({ ratio }) => ratio))) };
-}
+});
 
 function hardlySeen(
   { id: widgetId, name, look, launcher }: Widget,

@@ -1,3 +1,4 @@
+import { memoByObject } from '../memo';
 import type { EpochMs } from '../model/units';
 import { type Hours, isOpenAt, nextChange, nextOpening } from './hours';
 import type { ClosedBy } from './why';
@@ -18,14 +19,11 @@ export interface HoursNow {
   readonly name: string | null;
 }
 
-const ZONES = new WeakMap<readonly number[], Zone>();
+const zoneFrom = /* @__PURE__ */ memoByObject(toZone);
 
 /** A zone's offsets by its name; UTC where the facts do not hold them ([D6]). */
 export function zoneOf({ facts }: Pick<PublishedSite, 'facts'>, name: string | undefined): Zone {
-  const pairs = facts.zones[name ?? ''] ?? NO_PAIRS;
-  let zone = ZONES.get(pairs);
-  if (zone === undefined) ZONES.set(pairs, (zone = toZone(pairs)));
-  return zone;
+  return zoneFrom(facts.zones[name ?? ''] ?? NO_PAIRS);
 }
 const NO_PAIRS: readonly number[] = [];
 
@@ -51,7 +49,7 @@ export type WhyNow = (
 ) => Pick<HoursNow, 'closedBy' | 'name' | 'changesAt'>;
 
 /** Worked out once, and kept until it may change: a page asks often, its calendar changes seldom. */
-const KEPT = new WeakMap<WireCalendar, Kept>();
+const keptOf = /* @__PURE__ */ memoByObject<WireCalendar, { last: Kept | null }>(() => ({ last: null }));
 
 interface Kept {
   readonly hours: Hours;
@@ -62,15 +60,16 @@ interface Kept {
 
 /** How hours stand at an instant. Without `why` it is told whether and until when, not why. */
 export function hoursAt(hours: Hours, instant: EpochMs, why?: WhyNow): HoursNow {
-  const kept = KEPT.get(hours.calendar);
+  const kept = keptOf(hours.calendar);
+  const { last } = kept;
   const isSame =
-    kept !== undefined &&
-    kept.why === why &&
-    kept.hours.override === hours.override &&
-    kept.hours.zone === hours.zone;
-  if (isSame && kept.from <= instant && instant < kept.now.changesAt) return kept.now;
+    last !== null &&
+    last.why === why &&
+    last.hours.override === hours.override &&
+    last.hours.zone === hours.zone;
+  if (isSame && last.from <= instant && instant < last.now.changesAt) return last.now;
   const now = workOut(hours, instant, why);
-  KEPT.set(hours.calendar, { hours, why, from: instant, now });
+  kept.last = { hours, why, from: instant, now };
   return now;
 }
 

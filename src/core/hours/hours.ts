@@ -1,3 +1,4 @@
+import { memoByKey, memoByObject } from '../memo';
 import type { EpochDay, Override } from '../model/calendar';
 import { DAY_MS, type EpochMs, MINUTE_MS } from '../model/units';
 import type { WireCalendar, WireException, WireIntervals } from '../wire/facts-file';
@@ -66,19 +67,12 @@ type OfDay = (hours: Pick<Hours, 'calendar' | 'zone'>, day: EpochDay) => readonl
 
 /** Calendars never change, so what was worked out for a day holds as long as the calendar lives; a year of days at most. */
 function keeping(workOut: OfDay): OfDay {
-  const all = new WeakMap<
-    WireCalendar,
-    { readonly zone: Zone; readonly days: Map<EpochDay, readonly Span[]> }
-  >();
-  return (hours, day) => {
-    const { calendar, zone } = hours;
-    let kept = all.get(calendar);
-    if (kept?.zone !== zone || kept.days.size > KEPT_DAYS_MAX)
-      all.set(calendar, (kept = { zone, days: new Map() }));
-    const spans = kept.days.get(day) ?? workOut(hours, day);
-    kept.days.set(day, spans);
-    return spans;
-  };
+  const of = memoByObject((calendar: WireCalendar) =>
+    memoByObject((zone: Zone) =>
+      memoByKey(KEPT_DAYS_MAX, (day: EpochDay) => workOut({ calendar, zone }, day)),
+    ),
+  );
+  return ({ calendar, zone }, day) => of(calendar)(zone)(day);
 }
 
 /** The spans that begin on a local date ([H3]), in order, with the night cut ([H7]) and imported closings out ([H11]). */

@@ -1,3 +1,4 @@
+import { memoByObject } from '../memo';
 import type { EpochDay } from '../model/calendar';
 import { DAY_MS, type EpochMs } from '../model/units';
 import type { WireCalendar } from '../wire/facts-file';
@@ -71,13 +72,15 @@ function isInClosing(hours: Hours, instant: EpochMs, day: EpochDay): boolean {
   );
 }
 
-const BARE = new WeakMap<WireCalendar, WireCalendar>();
+/** One calendar for each, so that its spans are worked out once. */
+const bareCalendar = /* @__PURE__ */ memoByObject((calendar: WireCalendar): WireCalendar => ({
+  ...calendar,
+  closings: [],
+}));
 
-/** The same hours without imported closings; one calendar for each, so that its spans are worked out once. */
+/** The same hours without imported closings. */
 function withoutAnyClosing({ calendar, zone }: Hours): Hours {
-  let bare = BARE.get(calendar);
-  if (bare === undefined) BARE.set(calendar, (bare = { ...calendar, closings: [] }));
-  return { calendar: bare, zone, override: null };
+  return { calendar: bareCalendar(calendar), zone, override: null };
 }
 
 /**

@@ -1,7 +1,7 @@
 import { type CssNode, type Declaration, type Rule, type StyleSheet } from 'css-tree';
 import parse from 'css-tree/parser';
 import { COLOURS } from '../model/look';
-import { remembering } from '../remembering';
+import { memoByKey } from '../memo';
 
 /** Something of an owner's CSS that visitors do not get, and why. Lines and columns count from 1. */
 export interface Dropped {
@@ -61,16 +61,13 @@ export const PARTS = [
 const ROOT = '.root.root.root';
 const RULES_MAX = 200;
 const PX_MAX = 64;
-const KNOWN = remembering<OwnCss>(20);
 
 /**
  * An owner's CSS, parsed and written anew from the tree ([threat 12]): only rules on parts of the widget, only properties
  * and values of the lists below, no addresses, nothing that moves, hides, covers or reaches out. Everything else is
  * dropped, and told with its line.
  */
-export function rewriteCss(text: string): OwnCss {
-  return KNOWN(text, () => rewrite(text));
-}
+export const rewriteCss = memoByKey(20, rewrite);
 
 function rewrite(text: string): OwnCss {
   const dropped: Dropped[] = [];

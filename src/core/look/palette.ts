@@ -1,6 +1,6 @@
 import type { Colour, Look, Scheme } from '../model/look';
 import type { HexColor } from '../model/units';
-import { remembering } from '../remembering';
+import { memoByKey } from '../memo';
 import { contrast, readableOn } from './contrast';
 import { type Meets, nearestOnAll } from './nearest';
 import { mixed, moved } from './oklch';
@@ -45,18 +45,19 @@ export function headerGrounds(header: HexColor, headerTo: HexColor | null): read
   return Array.from({ length: POINTS }, (_, at) => mixed(header, headerTo, at / (POINTS - 1)));
 }
 
-/** Palettes that were asked for last; one takes some milliseconds. */
-const MADE = remembering<Colours>(200);
+/** Palettes that were asked for last, by what they are made of as JSON; one takes some milliseconds. */
+const paletteFrom = memoByKey(200, (asked: string): Colours => {
+  const [coloured, scheme] = JSON.parse(asked) as [Coloured, Scheme];
+  const set = coloured.own[scheme];
+  return complete(coloured, scheme, (colour, derived) => set[colour] ?? derived);
+});
 
 /**
  * The palette of a look in OKLCH: derived from the brand colour, but for what is set by hand; what follows
  * from a colour that was set follows from that one, so that it can still be read on it.
  */
 export function paletteOf({ name, brand, second, headerTo, own }: Coloured, scheme: Scheme): Colours {
-  const set = own[scheme];
-  return MADE(JSON.stringify([name, brand, second, headerTo, scheme, set]), () =>
-    complete({ name, brand, second, headerTo, own }, scheme, (colour, derived) => set[colour] ?? derived),
-  );
+  return paletteFrom(JSON.stringify([{ name, brand, second, headerTo, own }, scheme]));
 }
 
 /** The same, as if nothing were set by hand. */

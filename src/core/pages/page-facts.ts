@@ -1,3 +1,4 @@
+import { memoByKey, memoByObject } from '../memo';
 import type { RulesCondition } from '../wire/design-file';
 import type { Circumstances, PageView } from '../model/circumstances';
 import { type Address, toAddress } from './address';
@@ -14,35 +15,27 @@ export interface PageFacts {
   takes(circumstances: Circumstances): (condition: RulesCondition) => boolean;
 }
 
-const KEPT = new WeakMap<PageView['clock'], PageFacts & { readonly href: string }>();
+/** An address is worked out once for its page view; its clock no other page view has. */
+const factsOf = /* @__PURE__ */ memoByObject<PageView['clock'], (href: string) => PageFacts>(() =>
+  memoByKey(1, workOut),
+);
 
 /** The facts of a page view; kept with its clock, which no other page view has. */
 export function pageFactsOf({ address: href, clock }: PageView): PageFacts {
-  let facts = KEPT.get(clock);
-  if (facts === undefined || facts.href !== href) KEPT.set(clock, (facts = workOut(href)));
-  return facts;
+  return factsOf(clock)(href);
 }
 
-function workOut(href: string): PageFacts & { readonly href: string } {
+function workOut(href: string): PageFacts {
   const address = toAddress(href);
-  const known = new Map<unknown, boolean>();
-  const once = (about: unknown, judge: () => boolean): boolean => {
-    let is = known.get(about);
-    if (is === undefined) known.set(about, (is = judge()));
-    return is;
-  };
-  return {
-    href,
-    address,
-    accepts: (widget) =>
-      once(widget, () => address !== null && judgePage(widget.show, widget.never, address).accepts),
-    takes:
-      ({ visitor: { referrer } }) =>
-      (condition) => {
-        const taken = (seen: Address | null): boolean =>
-          seen !== null && (condition.slice(2) as WireRule[]).some((rule) => ruleTakes(rule, seen));
-        // The page before it stays what it is while the page view lasts.
-        return once(condition, () => taken(condition[0] === 'page' ? address : toAddress(referrer ?? '')));
-      },
-  };
+  const accepts = memoByObject(
+    ({ show, never }: WireWidget) => address !== null && judgePage(show, never, address).accepts,
+  );
+  const takesFrom = memoByKey(1, (referrer: string) => {
+    const before = toAddress(referrer);
+    return memoByObject((condition: RulesCondition) => {
+      const seen = condition[0] === 'page' ? address : before;
+      return seen !== null && (condition.slice(2) as WireRule[]).some((rule) => ruleTakes(rule, seen));
+    });
+  });
+  return { address, accepts, takes: ({ visitor }) => takesFrom(visitor.referrer ?? '') };
 }

@@ -1,3 +1,4 @@
+import { memoByObject } from '../memo';
 import { differencesOf } from '../draft/differences';
 import type { Json } from '../model/json';
 import type { Design } from '../model/design';
@@ -81,10 +82,7 @@ function placeOf({
 }
 
 /** What is published stays the same while the draft is edited. */
-const KNOWN = new WeakMap<Design, ReadonlyMap<string, DescribedValue>>();
-
-function describedByKey(design: Design): ReadonlyMap<string, DescribedValue> {
-  const known = KNOWN.get(design) ?? new Map(describeDesign(design).map((one) => [one.key, one]));
-  KNOWN.set(design, known);
-  return known;
-}
+const describedByKey = memoByObject(
+  (design: Design): ReadonlyMap<string, DescribedValue> =>
+    new Map(describeDesign(design).map((one) => [one.key, one])),
+);

@@ -6,7 +6,8 @@ import type { PublishedSite } from '../wire/published-site';
 import type { VisitorEntry } from '../wire/talk';
 import type { ConversationFacts } from '../model/conversation';
 import type { ConversationStatus } from '../model/conversation';
-import { decided, keptIn } from './decided';
+import { memoByKey, memoByObject } from '../memo';
+import { decided } from './decided';
 import { answererOf, sampleIn } from './samples';
 
 /** A visitor standing at a moment, for the stage and the path. */
@@ -31,16 +32,21 @@ export function previewAt(
   moment: DrawnMoment,
   invitation: string | null = null,
 ): PreviewState {
-  const ofSite = keptIn(PREVIEWS, site, () => new WeakMap<Circumstances, Map<string, PreviewState>>());
-  const known = keptIn(ofSite, base, () => new Map<string, PreviewState>());
-  const key = moment === 'invited' ? `${moment} ${invitation}` : moment;
-  const kept = known.get(key) ?? previewOf(site, base, moment, invitation);
-  known.set(key, kept);
-  return kept;
+  return previewsOf(site)(base)(JSON.stringify(moment === 'invited' ? [moment, invitation] : [moment, null]));
 }
 
-/** Kept for as long as site and visitor are: what is drawn of a moment that has not changed stays the same object. */
-const PREVIEWS = new WeakMap<PublishedSite, WeakMap<Circumstances, Map<string, PreviewState>>>();
+/** Moments and invitations of one design, far more than there are. */
+const PREVIEWS_MAX = 200;
+
+/** What is drawn of a moment that has not changed stays the same object. */
+const previewsOf = memoByObject((site: PublishedSite) =>
+  memoByObject((base: Circumstances) =>
+    memoByKey(PREVIEWS_MAX, (asked: string) => {
+      const [moment, invitation] = JSON.parse(asked) as [DrawnMoment, string | null];
+      return previewOf(site, base, moment, invitation);
+    }),
+  ),
+);
 
 function previewOf(
   site: PublishedSite,
@@ -78,16 +84,22 @@ function heldOpen(
   };
 }
 
-const AT_THE_DOOR = new WeakMap<Circumstances, Circumstances>();
-const JUST_COME = new WeakMap<Circumstances, Circumstances>();
+const atTheDoor = memoByObject((base: Circumstances): Circumstances => ({
+  ...base,
+  isWindowOpen: true,
+  conversation: null,
+  asksAgain: false,
+}));
+const justCome = memoByObject((base: Circumstances): Circumstances => ({
+  ...base,
+  isWindowOpen: false,
+  conversation: null,
+}));
 
 /** The widget that these circumstances show before anything is opened or said. */
 function shownIn(site: PublishedSite, base: Circumstances): string | null {
   const isBare = !base.isWindowOpen && base.conversation === null;
-  const bare = isBare
-    ? base
-    : keptIn(JUST_COME, base, () => ({ ...base, isWindowOpen: false, conversation: null }));
-  return decided(site, bare).widget;
+  return decided(site, isBare ? base : justCome(base)).widget;
 }
 
 /** Which of the two doors a visit goes through to get to a moment. */
@@ -104,10 +116,7 @@ const DOORS: Readonly<Record<DrawnMoment, Moment>> = {
 };
 
 function lastDoorOf(site: PublishedSite, base: Circumstances): Moment {
-  return decided(
-    site,
-    keptIn(AT_THE_DOOR, base, () => ({ ...base, isWindowOpen: true, conversation: null, asksAgain: false })),
-  ).moment;
+  return decided(site, atTheDoor(base)).moment;
 }
 
 const STATUS_AT: Partial<Record<DrawnMoment, ConversationStatus>> = {

@@ -1,5 +1,5 @@
 import { type MessageFormatElement, TYPE, parse } from '@formatjs/icu-messageformat-parser';
-import { remembering } from '../remembering';
+import { memoByKey, memoByObject } from '../memo';
 import { type Result, fail, ok } from '../result';
 import type { Message, Piece } from '../wire/design-file';
 import { MAYBE_UNKNOWN, type VariableType } from './catalogue';
@@ -22,17 +22,14 @@ export function compileText(
   text: string,
   variables: Readonly<Record<string, VariableType>>,
 ): Result<Message, TextFault> {
-  const keep = COMPILED.get(variables) ?? remembering<Result<Message, TextFault>>(COMPILED_MAX);
-  COMPILED.set(variables, keep);
-  return keep(text, () => compileAnew(text, variables));
+  return compilerOf(variables)(text);
 }
 
-/** By the variables that are known; those of a text of ours are always the same object. */
-const COMPILED = new WeakMap<
-  Readonly<Record<string, VariableType>>,
-  ReturnType<typeof remembering<Result<Message, TextFault>>>
->();
 const COMPILED_MAX = 200;
+/** By the variables that are known; those of a text of ours are always the same object. */
+const compilerOf = memoByObject((variables: Readonly<Record<string, VariableType>>) =>
+  memoByKey(COMPILED_MAX, (text: string) => compileAnew(text, variables)),
+);
 
 function compileAnew(
   text: string,
