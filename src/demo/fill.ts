@@ -1,6 +1,5 @@
 import type { Actor } from '../server/actor';
 import { wallOf } from '../core/hours/wall';
-import type { Json } from '../core/model/json';
 import type { Design } from '../core/model/design';
 import { DAY_MS, HOUR_MS, MINUTE_MS, SECOND_MS } from '../core/model/units';
 import { setInstanceValue } from '../server/accounts/persons.repository';
@@ -155,7 +154,7 @@ async function change(state: State, actor: Actor, label: string, parts: Partial<
   const patches = Object.entries(parts).map(([name, value]) => ({
     op: 'set' as const,
     path: [name],
-    value: value as unknown as Json,
+    value: value,
   }));
   const outcome = await saveChange(state, actor, {
     clientId: newId(actor.at),

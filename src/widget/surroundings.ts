@@ -1,3 +1,4 @@
+import type { Device } from '../core/model/device';
 import type { EpochMs } from '../core/model/units';
 
 export type Off = () => void;
@@ -16,9 +17,9 @@ export interface Surroundings {
   /** CSS pixels of the space the widget stands in. */
   width(): number;
   /** By the room there is: a computer whose text is at 200 % has as little as a phone. */
-  device(): 'desktop' | 'tablet' | 'phone';
+  device(): Device;
   /** What it is, whatever the room: what is pointed at with a mouse is no phone. */
-  kind(): 'desktop' | 'tablet' | 'phone';
+  kind(): Device;
   scheme(): 'day' | 'evening';
 }
 
@@ -34,7 +35,7 @@ export function listen(
 }
 
 /** Tells a phone from the rest by the space there is, not by its name. */
-export function deviceOf(width: number, height: number): 'desktop' | 'tablet' | 'phone' {
+export function deviceOf(width: number, height: number): Device {
   if (Math.min(width, height) < 500) return 'phone';
   return width < 1000 ? 'tablet' : 'desktop';
 }

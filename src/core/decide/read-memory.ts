@@ -1,3 +1,4 @@
+import { isRecord } from '../model/json';
 import { DAY_MS, type EpochMs } from '../model/units';
 import {
   EARLIER_VISITS_MAX,
@@ -88,8 +89,4 @@ function recordOf<T>(kept: unknown, read: (one: unknown) => T | null): Record<st
   return Object.fromEntries(
     entries.filter((entry): entry is readonly [string, Awaited<T> & T] => entry[1] !== null),
   );
-}
-
-function isRecord(value: unknown): value is Record<string, unknown> {
-  return typeof value === 'object' && value !== null && !Array.isArray(value);
 }

@@ -1,5 +1,4 @@
-import type { PatchPath } from '../model/json';
-import type { Json } from '../model/json';
+import { type PatchPath, isJsonObject, type Json } from '../model/json';
 
 /** One value that is not the same in two documents; undefined where one has none. */
 export interface Difference {
@@ -21,7 +20,7 @@ export function differencesOf(
   if (before === after) return [];
   if (before === undefined && isFilled(after)) return differencesOf({}, after, path);
   if (after === undefined && isFilled(before)) return differencesOf(before, {}, path);
-  if (isObject(before) && isObject(after)) {
+  if (isJsonObject(before) && isJsonObject(after)) {
     if (isReplaced(before, after)) return [{ path, before, after }];
     const names = [...new Set([...Object.keys(after), ...Object.keys(before)])];
     return names.flatMap((name) => differencesOf(own(before, name), own(after, name), [...path, name]));
@@ -43,10 +42,6 @@ function own(node: { readonly [name: string]: Json }, name: string): Json | unde
   return Object.hasOwn(node, name) ? node[name] : undefined;
 }
 
-function isObject(node: Json | undefined): node is { readonly [name: string]: Json } {
-  return typeof node === 'object' && node !== null && !Array.isArray(node);
-}
-
 function isFilled(node: Json | undefined): boolean {
-  return isObject(node) && Object.keys(node).length > 0;
+  return isJsonObject(node) && Object.keys(node).length > 0;
 }

@@ -1,6 +1,4 @@
-import type { Patch } from '../model/json';
-import type { PatchPath } from '../model/json';
-import type { Json } from '../model/json';
+import { type Patch, isJsonObject, type PatchPath, type Json } from '../model/json';
 
 /** A patch that does not fit the document: nothing was changed. */
 export class PatchError extends Error {
@@ -18,14 +16,14 @@ export interface Patched<T> {
 }
 
 /** Applies changes in order to a copy. Throws PatchError where one names a place that is not there. */
-export function applyPatches<T>(document: T, patches: readonly Patch[]): Patched<T> {
-  let value = document as unknown as Json;
+export function applyPatches<T extends Json>(document: T, patches: readonly Patch[]): Patched<T> {
+  let value: Json = document;
   const inverse: Patch[] = [];
   for (const patch of patches) {
     inverse.unshift(inverseOf(value, patch));
     value = applied(value, patch, 0);
   }
-  return { value: value as unknown as T, inverse };
+  return { value: value as T, inverse };
 }
 
 /** Taking a name out and putting it back would move it to the end: the inverse sets the whole object instead. */
@@ -60,7 +58,7 @@ function applied(node: Json, patch: Patch, depth: number): Json {
     const next = isLast && patch.op === 'set' ? patch.value : applied(node[name] ?? null, patch, depth + 1);
     return name === node.length ? [...node, next] : node.map((one, index) => (index === name ? next : one));
   }
-  if (!isObject(node) || typeof name !== 'string' || isEvil(name)) throw new PatchError(patch.path);
+  if (!isJsonObject(node) || typeof name !== 'string' || isEvil(name)) throw new PatchError(patch.path);
   if (isLast && patch.op === 'remove') return without(node, name, patch.path);
   if (isLast && patch.op === 'set') return { ...node, [name]: patch.value };
   const inner = Object.hasOwn(node, name) ? node[name] : undefined;
@@ -86,10 +84,6 @@ export function valueAt(document: Json, path: PatchPath): Json | undefined {
 
 function isList(node: Json): node is readonly Json[] {
   return Array.isArray(node);
-}
-
-function isObject(node: Json): node is { readonly [name: string]: Json } {
-  return typeof node === 'object' && node !== null && !Array.isArray(node);
 }
 
 function isEvil(name: string): boolean {

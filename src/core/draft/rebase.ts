@@ -1,7 +1,5 @@
+import { type Patch, isJsonObject, type PatchPath, type Json } from '../model/json';
 import { valueAt } from './patch';
-import type { Patch } from '../model/json';
-import type { PatchPath } from '../model/json';
-import type { Json } from '../model/json';
 
 /** A place that two people have changed, each in a way of their own. */
 export interface Clash {
@@ -39,7 +37,7 @@ export function rebase(patches: readonly Patch[], older: Json, newer: Json): Reb
     const now = valueAt(newer, path);
     const mine = patch.op === 'set' ? patch.value : undefined;
     if (isSame(before, now)) kept.push({ ...patch, path });
-    else if (before === undefined && isRecord(mine) && isRecord(now)) {
+    else if (before === undefined && isJsonObject(mine) && isJsonObject(now)) {
       // Both gave a language its first words: each text counts by itself.
       for (const [name, value] of Object.entries(mine)) {
         const there = Object.hasOwn(now, name) ? now[name] : undefined;
@@ -72,11 +70,7 @@ export function movedPath(path: PatchPath, older: Json, newer: Json): PatchPath 
 }
 
 function idOf(value: Json | undefined): Json | undefined {
-  return isRecord(value) && Object.hasOwn(value, 'id') ? value['id'] : undefined;
-}
-
-function isRecord(value: Json | undefined): value is { readonly [name: string]: Json } {
-  return typeof value === 'object' && value !== null && !Array.isArray(value);
+  return isJsonObject(value) && Object.hasOwn(value, 'id') ? value['id'] : undefined;
 }
 
 function isSame(a: Json | undefined, b: Json | undefined): boolean {

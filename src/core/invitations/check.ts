@@ -1,3 +1,5 @@
+import { DEVICES } from '../model/device';
+import { isRecord } from '../model/json';
 import { LIMITS } from '../limits';
 import { AUDIENCE_KINDS, type Condition, type ConditionBody, INSTANT_KINDS } from '../model/condition';
 import { ADDRESS_PARTS } from '../model/page-rule';
@@ -88,7 +90,7 @@ const SHAPES: { readonly [K in ConditionBody['kind']]: Shape } = {
   'days-since-visit': { atLeast: isNumberIn(0, 365) },
   campaign: { name: isText(LIMITS.attributeChars) },
   language: { languages: isListOf(isText(LIMITS.localeChars)) },
-  device: { devices: isListOf(isOneOf(['desktop', 'tablet', 'phone'])) },
+  device: { devices: isListOf(isOneOf(DEVICES)) },
   state: { states: isListOf(isOneOf(WIDGET_STATES)) },
   attribute: { name: isText(LIMITS.attributeNameChars), value: isGivenValue },
   parameter: { name: isText(LIMITS.attributeNameChars), value: isGivenValue },
@@ -110,8 +112,4 @@ function hasShape(value: Readonly<Record<string, unknown>>, shape: Shape): boole
     Object.keys(value).every((name) => Object.hasOwn(shape, name)) &&
     Object.entries(shape).every(([name, check]) => check(value[name]))
   );
-}
-
-function isRecord(value: unknown): value is Record<string, unknown> {
-  return typeof value === 'object' && value !== null && !Array.isArray(value);
 }

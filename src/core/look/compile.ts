@@ -131,7 +131,7 @@ function toWirePalette(look: Look, colours: Colours): Palette {
 export function withLook(wire: WireWidget, { look, launcher }: Widget): WireWidget {
   const parts = Object.entries(wire).filter(([name]) => !OF_LOOK.has(name));
   return {
-    ...(Object.fromEntries(parts) as unknown as WireWidget),
+    ...(Object.fromEntries(parts) as WireWidget),
     ...toWireLook(look),
     launcher: toWireLauncher(launcher),
   };

@@ -1,3 +1,4 @@
+import type { Device } from './device';
 import type { PageClock } from './page-clock';
 import type { Memory } from './memory';
 import type { ConversationFacts } from './conversation';
@@ -68,7 +69,7 @@ export type InstantEvent =
 export interface Visitor {
   /** `unknown` where nothing may be remembered: then neither first nor returning ([V6]). */
   readonly visit: 'first' | 'returning' | 'unknown';
-  readonly device: 'desktop' | 'tablet' | 'phone';
+  readonly device: Device;
   /** Reduced motion is asked for ([I10]). */
   readonly isStill: boolean;
   /** As the browser says them, best first. */

@@ -1,3 +1,4 @@
+import type { Device } from './device';
 import type { EpochDay, WallMinutes } from './calendar';
 import type { PageRule } from './page-rule';
 import type { WidgetState } from './moment';
@@ -20,7 +21,7 @@ export type StateCondition =
   | { readonly kind: 'referrer'; readonly rules: readonly PageRule[] }
   | { readonly kind: 'campaign'; readonly name: string }
   | { readonly kind: 'language'; readonly languages: readonly string[] }
-  | { readonly kind: 'device'; readonly devices: readonly ('desktop' | 'tablet' | 'phone')[] }
+  | { readonly kind: 'device'; readonly devices: readonly Device[] }
   | { readonly kind: 'state'; readonly states: readonly WidgetState[] }
   /** `value` null: it is enough that it is set. */
   | { readonly kind: 'attribute'; readonly name: string; readonly value: string | null }
@@ -48,17 +49,17 @@ export type InstantCondition =
   | { readonly kind: 'form-left' };
 
 /** [I1] Conditions joined by *all of* or *any of*; empty *all of* holds, empty *any of* does not. */
-export interface Group {
+export type Group = {
   readonly join: 'all' | 'any';
   readonly conditions: readonly Condition[];
   readonly isNot: boolean;
-}
+};
 
 /** [I1] One level of groups inside of the outer one, no deeper. */
-export interface When {
+export type When = {
   readonly join: 'all' | 'any';
   readonly items: readonly (Condition | Group)[];
-}
+};
 
 /** [P15] What an audience may ask: states that are known on any page, never clocks or instant conditions. */
 export const AUDIENCE_KINDS = [

@@ -1,3 +1,4 @@
+import { type Device } from './device';
 import type { PageRule } from './page-rule';
 import type { CaseCondition } from './case-condition';
 import type { CaseKey } from '../model/text-keys';
@@ -5,12 +6,12 @@ import type { TextKey } from './text-keys';
 import type { Condition } from './condition';
 import type { Field } from './form';
 import type { Invitation, InvitationLimits } from './invitation';
-import type { Device, Icon, LauncherForm, Look } from './look';
+import type { Icon, LauncherForm, Look } from './look';
 import type { Behaviour, WidgetState } from './moment';
 import type { Locale, Px, Seconds } from './units';
 
 /** What an owner edits and publishes as one document. Plain data: it is compared, undone and sent as JSON. */
-export interface Design {
+export type Design = {
   readonly v: 1;
   /** Stands at the top of the window; the value of `{siteName}`. */
   readonly siteName: string;
@@ -22,9 +23,9 @@ export interface Design {
   readonly widgets: readonly Widget[];
   /** [I6] */
   readonly limits: InvitationLimits;
-}
+};
 
-export interface Widget {
+export type Widget = {
   readonly id: string;
   /** The name in `data-widget`. */
   readonly key: string;
@@ -48,23 +49,23 @@ export interface Widget {
   readonly texts: Readonly<Record<Locale, Readonly<Partial<Record<CaseKey, string>>>>>;
   /** The owner's own cases, in order, before ours ([T4]). */
   readonly cases: readonly OwnCase[];
-}
+};
 
 /** [T4] A text said differently for somebody: at most three conditions, all of which must hold. */
-export interface OwnCase {
+export type OwnCase = {
   readonly id: string;
   readonly key: TextKey;
   readonly when: readonly CaseCondition[];
   readonly texts: Readonly<Record<Locale, string>>;
   /** Said where a value is unknown ([T6]). */
   readonly without: Readonly<Record<Locale, string>>;
-}
+};
 
 /** [P13] Accepts if no `neverOn` holds and `showOn` is empty or one of it holds. */
-export interface PageList {
+export type PageList = {
   readonly showOn: readonly PageRule[];
   readonly neverOn: readonly PageRule[];
-}
+};
 
 /** Four corners, and the middles of both edges. */
 export const CORNERS = [
@@ -76,7 +77,7 @@ export const CORNERS = [
   'middle-left',
 ] as const;
 export type Corner = (typeof CORNERS)[number];
-export interface Place {
+export type Place = {
   readonly corner: Corner;
   /** On phones; null: the same. */
   readonly phoneCorner: Corner | null;
@@ -90,9 +91,9 @@ export interface Place {
   /** The window on larger screens, as far as they have room for it. */
   readonly windowWidth: Px;
   readonly windowHeight: Px;
-}
+};
 
-export interface Launcher {
+export type Launcher = {
   readonly form: LauncherForm;
   readonly size: Px;
   /** The words beside the mark are shown from this width of the page on. */
@@ -107,27 +108,27 @@ export interface Launcher {
   readonly hiddenOn: readonly Device[];
   /** Selector of an element of the page that opens the window instead of a launcher of ours; null: there is none. */
   readonly element: string | null;
-}
+};
 
-export interface Timings {
+export type Timings = {
   readonly comfortAfter: Seconds;
   readonly slowReplyAfter: Seconds;
   readonly slowReplyNearbyAfter: Seconds;
   /** [M3] While talking; null: off. */
   readonly slowReplyTalkingAfter: Seconds | null;
   readonly endsAfterQuiet: Seconds;
-}
+};
 
 /** How conversations go where there is a choice. */
-export interface Talks {
+export type Talks = {
   /** [M5] Who waits when nobody can answer any more goes on waiting, and is offered an answer by mail; else it becomes a note. */
   readonly keepsWaiting: boolean;
   /** [M4] After goodbye something else may be asked at once. */
   readonly offersAgain: boolean;
-}
+};
 
-export interface Forms {
+export type Forms = {
   readonly before: readonly Field[];
   readonly note: readonly Field[];
   readonly after: readonly Field[];
-}
+};

@@ -18,7 +18,7 @@ export const FIELD_KINDS = [
 ] as const;
 export type FieldKind = (typeof FIELD_KINDS)[number];
 
-export interface Field {
+export type Field = {
   readonly id: string;
   readonly kind: FieldKind;
   /** The catalogue's key of the label, whose help is `<label>.help` where there is one; null: `own` holds the words. */
@@ -40,17 +40,17 @@ export interface Field {
   readonly link: string | null;
   /** Of *hidden*: the attribute it takes. */
   readonly attribute: string | null;
-}
+};
 
-export interface FieldWords {
+export type FieldWords = {
   readonly label: Readonly<Record<Locale, string>>;
   readonly help: Readonly<Record<Locale, string>>;
-}
+};
 
-export interface FieldOption {
+export type FieldOption = {
   readonly value: string;
   readonly label: Readonly<Record<Locale, string>>;
-}
+};
 
 /** What was filled in, by field id: texts as typed, chosen values, `yes` for a tick. */
 export type Replies = Readonly<Record<string, string | readonly string[]>>;

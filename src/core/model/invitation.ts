@@ -10,7 +10,7 @@ export type Approach = (typeof APPROACHES)[number];
 export type OncePer =
   { readonly kind: 'page' | 'visit' | 'visitor' } | { readonly kind: 'days'; readonly days: number };
 
-export interface Invitation {
+export type Invitation = {
   readonly id: string;
   readonly name: string;
   /** Off: prepared, and shown to nobody. */
@@ -25,10 +25,10 @@ export interface Invitation {
   /** Ours that it says where the owner has not worded it; null: it has only words of the owner. */
   readonly defaultText: CaseKey | null;
   readonly texts: Readonly<Record<Locale, string>>;
-}
+};
 
 /** [I6], [I7] What holds for all invitations of a site together. */
-export interface InvitationLimits {
+export type InvitationLimits = {
   readonly perVisit: number;
   /** From the moment the last one left the screen. */
   readonly gap: Seconds;
@@ -38,4 +38,4 @@ export interface InvitationLimits {
   readonly afterTalk: Seconds;
   /** All rest so long after a *No, thanks*. */
   readonly restDays: number;
-}
+};

@@ -42,7 +42,7 @@ export const STYLES = {
 } as const;
 export type StyleName = keyof typeof STYLES;
 export const STYLE_NAMES = Object.keys(STYLES) as readonly StyleName[];
-export interface Styles {
+export type Styles = {
   readonly font: Font;
   readonly headFont: Font;
   readonly weight: (typeof WEIGHTS)[number];
@@ -53,7 +53,7 @@ export interface Styles {
   readonly faces: (typeof FACES)[number];
   readonly arrival: (typeof ARRIVALS)[number];
   readonly opening: (typeof OPENINGS)[number];
-}
+};
 
 /** Every colour of the widget, in the order in which they follow from one another. */
 export const COLOURS = [
@@ -88,21 +88,21 @@ export type Colour = (typeof COLOURS)[number];
 export type OwnColours = Readonly<Partial<Record<Colour, HexColor>>>;
 
 /** A picture as the server drew it, in two sizes; the hashes are its names. */
-export interface PictureRef {
+export type PictureRef = {
   readonly once: string;
   readonly twice: string;
   /** Size at 1×. */
   readonly width: Px;
   readonly height: Px;
-}
+};
 
 /** What lies behind the header's words; the bounds of its pixels, channel by channel, say whether they can be read there. */
-export interface HeaderPicture extends PictureRef {
+export type HeaderPicture = PictureRef & {
   readonly darkest: HexColor;
   readonly lightest: HexColor;
-}
+};
 
-export interface Look extends Styles {
+export type Look = Styles & {
   readonly name: LookName;
   readonly brand: HexColor;
   /** A second colour of the owner's; null: derived where the look wants one. */
@@ -119,10 +119,7 @@ export interface Look extends Styles {
   readonly headerPicture: HeaderPicture | null;
   /** The owner's own CSS for the widget, as typed; it is parsed and written anew before anybody gets it. */
   readonly css: string;
-}
-
-export const DEVICES = ['desktop', 'tablet', 'phone'] as const;
-export type Device = (typeof DEVICES)[number];
+};
 
 /** Marks of our own drawing (`icons.ts`). */
 export const ICON_NAMES = ['bell', 'door', 'letter', 'question', 'hand', 'telescope'] as const;

@@ -1,10 +1,10 @@
 import type { Px } from './units';
 
 /** How high the bars are that stay in place at the upper and the lower edge of a page; 0: there is none. */
-export interface Bars {
+export type Bars = {
   readonly upper: Px;
   readonly lower: Px;
-}
+};
 
 export const PAGE_DEVICES = ['desktop', 'phone'] as const;
 

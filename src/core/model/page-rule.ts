@@ -11,11 +11,11 @@ export const ADDRESS_PARTS = ['host', 'path', 'query', 'fragment', 'whole'] as c
 
 export type AddressPart = (typeof ADDRESS_PARTS)[number];
 
-export interface PageRule {
+export type PageRule = {
   readonly id: string;
   readonly kind: (typeof PAGE_RULE_KINDS)[number];
   readonly part: AddressPart;
   /** As the owner typed it; canonical since it went through `toRuleText` ([P7]). */
   readonly text: string;
   readonly ignoresCase: boolean;
-}
+};

@@ -196,7 +196,7 @@ function describeWidget(describe: Describe, design: Design, widget: Widget, all:
   for (const list of ['showOn', 'neverOn'] as const)
     for (const rule of widget.pages[list])
       describe(own, `${list}/${rule.id}`, 'where', { of: 'page-rule', list }, ruleOf(rule), 'item');
-  describe(own, 'audience', 'where', { of: 'audience' }, widget.audience.map(conditionOf) as unknown as Json);
+  describe(own, 'audience', 'where', { of: 'audience' }, widget.audience.map(conditionOf));
   for (const team of widget.teams)
     describe(own, `team/${team}`, 'who-can-answer', { of: 'team', team }, team, 'thing');
   describe(own, 'teams', 'who-can-answer', { of: 'team-order' }, widget.teams, 'order');
@@ -210,7 +210,7 @@ function describeWidget(describe: Describe, design: Design, widget: Widget, all:
       widget.behaviours[state],
     );
   for (const part of LOOK_VALUES)
-    describe(own, `look/${part}`, 'everywhere', { of: 'look', part }, look[part] as Json);
+    describe(own, `look/${part}`, 'everywhere', { of: 'look', part }, look[part]);
   for (const scheme of ['day', 'evening'] as const)
     for (const colour of COLOURS)
       describe(
@@ -223,7 +223,7 @@ function describeWidget(describe: Describe, design: Design, widget: Widget, all:
   describe(own, 'corner', 'everywhere', { of: 'corner' }, widget.place.corner);
   describe(own, 'phone-corner', 'everywhere', { of: 'phone-corner' }, widget.place.phoneCorner);
   for (const part of LAUNCHER_VALUES)
-    describe(own, `launcher/${part}`, 'everywhere', { of: 'launcher', part }, widget.launcher[part] as Json);
+    describe(own, `launcher/${part}`, 'everywhere', { of: 'launcher', part }, widget.launcher[part]);
   for (const one of SETTING_IDS)
     if (SETTINGS[one].of === 'widget')
       describe(
@@ -260,7 +260,7 @@ function describeCase(describe: Describe, widget: Thing, { id, key, when, texts,
 
 function describeInvitation(describe: Describe, widget: Thing, one: Invitation): void {
   const { id, name } = one;
-  const when = whenOf(one.when) as unknown as Json;
+  const when = whenOf(one.when);
   const summary = { when, texts: one.texts };
   const own: Thing = {
     ...widget,

@@ -1,8 +1,9 @@
+import { type Device } from '../model/device';
 import type { CaseCondition } from '../model/case-condition';
 import type { Corner } from '../model/design';
 import type { ADDRESS_PARTS } from '../model/page-rule';
 import type { PAGE_RULE_KINDS } from '../model/page-rule';
-import type { Device, Font, LauncherForm } from '../model/look';
+import type { Font, LauncherForm } from '../model/look';
 import type { Approach } from '../model/invitation';
 import type { Behaviour, WidgetState } from '../model/moment';
 import type { Locale, Px, Seconds } from '../model/units';

@@ -1,3 +1,4 @@
+import type { Role } from '../model/role';
 import type { PageDevice } from '../model/page-bars';
 import type { BarsByDevice } from '../model/page-bars';
 import type { FormPlace } from '../model/form';
@@ -25,7 +26,7 @@ export interface TeamNow {
 export interface PersonView {
   readonly id: string;
   readonly name: string;
-  readonly role: 'owner' | 'designer' | 'responder';
+  readonly role: Role;
   readonly teamIds: readonly string[];
   readonly isIn: boolean;
   readonly isYou: boolean;

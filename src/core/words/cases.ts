@@ -1,6 +1,5 @@
 import type { ClosedBy } from '../hours/why';
 import type { Patch } from '../model/json';
-import type { Json } from '../model/json';
 import { type Moment, type WidgetState, WIDGET_STATES } from '../model/moment';
 import type { Design, OwnCase, Widget } from '../model/design';
 import type { CaseCondition } from '../model/case-condition';
@@ -149,7 +148,7 @@ export function movedCase(widget: Widget, place: number, id: string, by: -1 | 1)
   const put = (index: number, value: OwnCase): Patch => ({
     op: 'set',
     path: ['widgets', place, 'cases', index],
-    value: value as unknown as Json,
+    value: value,
   });
   return [put(from, other), put(to, one)];
 }

@@ -1,6 +1,6 @@
+import type { Role } from '../../core/model/role';
 import type { Face } from '../../core/wire/talk';
 import type { Db } from '../db/open';
-import type { Role } from './sites.repository';
 
 /** Somebody who works on a site. */
 export interface MemberRow {

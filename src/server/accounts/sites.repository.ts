@@ -1,3 +1,4 @@
+import type { Role } from '../../core/model/role';
 import type { EpochMs, Locale } from '../../core/model/units';
 import type { Db } from '../db/open';
 import type { Schema } from '../db/schema';
@@ -12,8 +13,6 @@ export interface Site {
   readonly defaultLocale: Locale;
   readonly pausedAt: EpochMs | null;
 }
-
-export type Role = Schema['site_member']['role'];
 
 export async function insertSite(db: Db, site: Site, zoneConfirmed: boolean, at: EpochMs): Promise<void> {
   await db

@@ -1,7 +1,8 @@
+import type { Role } from '../../core/model/role';
 import type { Locale } from '../../core/model/units';
 import type { Actor } from '../actor';
 import { insertPerson } from './persons.repository';
-import { type Role, insertMember } from './sites.repository';
+import { insertMember } from './sites.repository';
 import { type Team, insertTeam, insertTeamMember, writeTeamName } from '../facts/teams.repository';
 import { inTransaction } from '../db/transaction';
 import { newId } from '../ids';

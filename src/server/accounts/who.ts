@@ -1,6 +1,7 @@
+import type { Role } from '../../core/model/role';
 import type { Env } from '../env';
 import { type Person, findSessionPerson } from './persons.repository';
-import { type Role, type Site, findRole, findSiteByKey } from './sites.repository';
+import { type Site, findRole, findSiteByKey } from './sites.repository';
 import { hashOf } from '../ids';
 import type { State } from '../state';
 

@@ -1,3 +1,4 @@
+import type { Role } from '../../core/model/role';
 import type { Generated } from 'kysely';
 
 /** Rows as they stand in the file (docs/data-model.md). Only repositories see these. */
@@ -36,7 +37,7 @@ export interface Schema {
   site_member: {
     site_id: string;
     person_id: string;
-    role: 'owner' | 'designer' | 'responder';
+    role: Role;
     chat_limit: number;
     face_json: string | null;
   };

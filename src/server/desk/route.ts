@@ -1,7 +1,7 @@
+import type { Role } from '../../core/model/role';
 import type { ClassConstructor } from 'class-transformer';
 import { LIMITS } from '../../core/limits';
 import type { Member } from '../accounts/who';
-import type { Role } from '../accounts/sites.repository';
 import type { Actor } from '../actor';
 import { readJson } from '../http/read-body';
 import { json } from '../http/replies';

@@ -1,3 +1,5 @@
+import { DEVICES } from '../../core/model/device';
+import { isRecord } from '../../core/model/json';
 import { isSelector } from '../../core/look/selector';
 import { LIMITS } from '../../core/limits';
 import {
@@ -10,7 +12,7 @@ import {
   type Timings,
   type Widget,
 } from '../../core/model/design';
-import { DEVICES, LAUNCHER_FORMS } from '../../core/model/look';
+import { LAUNCHER_FORMS } from '../../core/model/look';
 import { BEHAVIOURS } from '../../core/model/moment';
 import type { Condition } from '../../core/model/condition';
 import { OUR_TEXTS, entryOf, isCaseKey, textKeyOf } from '../../core/words/catalogue';
@@ -37,7 +39,7 @@ import {
 import { FormsInput } from './forms.input';
 import { IconFits, LookInput } from './look.input';
 import { AudienceFits, InvitationInput, LimitsInput, OwnCaseInput, PageRuleInput } from './invitation.input';
-import { ID, LOCALE, isRecord } from './shared.input';
+import { ID, LOCALE } from './shared.input';
 
 const idOf = ({ id }: { readonly id: string }): string => id;
 

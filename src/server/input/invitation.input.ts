@@ -1,3 +1,4 @@
+import { isRecord } from '../../core/model/json';
 import { WithinSetting } from './within-setting';
 import { isAudienceCondition, isWhen } from '../../core/invitations/check';
 import { LIMITS } from '../../core/limits';
@@ -16,7 +17,7 @@ import type { CaseKey } from '../../core/model/text-keys';
 import { isCaseKey, textKeyOf } from '../../core/words/catalogue';
 import type { TextKey } from '../../core/model/text-keys';
 import { isCaseWhen } from '../../core/words/check-case';
-import { ID, KnownKey, isRecord, wordsFit } from './shared.input';
+import { ID, KnownKey, wordsFit } from './shared.input';
 import {
   IsBoolean,
   IsIn,

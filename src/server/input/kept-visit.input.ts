@@ -1,4 +1,6 @@
-import { ID, isRecord } from './shared.input';
+import { DEVICES, type Device } from '../../core/model/device';
+import { isRecord } from '../../core/model/json';
+import { ID } from './shared.input';
 import { LIMITS } from '../../core/limits';
 import { TEAM_STATES, type TeamState } from '../../core/model/moment';
 import type { EpochMs } from '../../core/model/units';
@@ -22,7 +24,7 @@ import {
 class CircumstancesInput {
   @Matches(/^(\/|https?:\/\/)/i) @MaxLength(LIMITS.pageAddressChars) @IsString() page!: string;
   @IsIn(['first', 'returning']) visit!: 'first' | 'returning';
-  @IsIn(['desktop', 'tablet', 'phone']) device!: 'desktop' | 'tablet' | 'phone';
+  @IsIn(DEVICES) device!: Device;
   @MaxLength(LIMITS.localeChars) @IsString() locale!: string;
   /** A team by its id, of the site or not: one that is not heard of hears as nobody's case. */
   @Matches(ID) @IsString() @ValidateIf((one: CircumstancesInput) => one.asks !== null) asks!: string | null;

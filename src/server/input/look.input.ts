@@ -1,3 +1,4 @@
+import { isRecord } from '../../core/model/json';
 import { LIMITS } from '../../core/limits';
 import {
   COLOURS,
@@ -12,7 +13,7 @@ import {
   type Styles,
 } from '../../core/model/look';
 import { parseInput } from './parse-input';
-import { isRecord } from './shared.input';
+import {} from './shared.input';
 import {
   IsIn,
   IsInt,

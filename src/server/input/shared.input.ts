@@ -1,13 +1,10 @@
+import { isRecord } from '../../core/model/json';
 import { LIMITS } from '../../core/limits';
 import { isCaseKey } from '../../core/words/catalogue';
 import { ValidatorConstraint, type ValidatorConstraintInterface } from './validators';
 
 export const ID = /^[0-9a-z]{8,40}$/;
 export const LOCALE = /^[a-z]{2,3}(-[A-Za-z0-9]+)*$/;
-
-export function isRecord(value: unknown): value is Record<string, unknown> {
-  return typeof value === 'object' && value !== null && !Array.isArray(value);
-}
 
 @ValidatorConstraint({ name: 'knownKey' })
 export class KnownKey implements ValidatorConstraintInterface {

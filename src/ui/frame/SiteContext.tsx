@@ -1,5 +1,6 @@
 'use client';
 
+import type { Role } from '../../core/model/role';
 import {
   createContext,
   type ReactNode,
@@ -19,7 +20,7 @@ export interface SiteShared {
   readonly siteKey: string;
   readonly siteName: string;
   readonly zone: string;
-  readonly role: 'owner' | 'designer' | 'responder';
+  readonly role: Role;
   readonly personName: string;
   /** Null while it loads. */
   readonly overview: Overview | null;

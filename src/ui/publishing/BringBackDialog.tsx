@@ -11,7 +11,7 @@ import { changeContext } from './change-context';
 import { ChangeList } from './ChangeList';
 import { FaultDialog, RemarkField } from './dialog-parts';
 import { PeriodNotice } from './PeriodNotice';
-import { useDesign } from './use-design';
+import { useVersionDesign } from './use-version-design';
 import { useSite } from '../frame/SiteContext';
 
 interface BringBackDialogProps {
@@ -25,7 +25,7 @@ interface BringBackDialogProps {
 /** Says what changes for visitors when an earlier version comes back, and publishes it as a new one. */
 export function BringBackDialog({ number, nextVersion, load, onClose, onBringBack }: BringBackDialogProps) {
   const { overview } = useSite();
-  const design = useDesign(number, load);
+  const design = useVersionDesign(number, load);
   const [remark, setRemark] = useState('');
   const { isBusy, fault, run } = useAttempt('Nothing was brought back. Try again.');
   const now = overview?.publishedDesign ?? null;

@@ -7,7 +7,7 @@ import type { Design } from '../../core/model/design';
 import { changesOf } from '../../core/publish/changes';
 import { changeContext } from './change-context';
 import { ChangeList } from './ChangeList';
-import { useDesign } from './use-design';
+import { useVersionDesign } from './use-version-design';
 import { useSite } from '../frame/SiteContext';
 
 interface ComparisonProps {
@@ -19,7 +19,7 @@ interface ComparisonProps {
 /** What is another in one version than in an other, in words. */
 export function Comparison({ from, to, load }: ComparisonProps) {
   const { overview } = useSite();
-  const [before, after] = [useDesign(from, load), useDesign(to, load)];
+  const [before, after] = [useVersionDesign(from, load), useVersionDesign(to, load)];
   if (before === 'failed' || after === 'failed')
     return <Alert severity="error">The two could not be loaded. Nothing was changed; try again.</Alert>;
   if (before === null || after === null || overview === null)

@@ -164,13 +164,13 @@ function valueWords(subject: Subject, value: Json | undefined, context: ChangeCo
     case 'calendar':
       return typeof value === 'string' ? context.calendarName(value) : 'by who is in';
     case 'audience': {
-      const conditions = (value ?? []) as unknown as readonly Condition[];
+      const conditions = (value ?? []) as readonly Condition[];
       return conditions.length === 0 ? 'everybody' : conditions.map(conditionWords).join(' and ');
     }
     case 'page-rule':
-      return value === undefined ? '–' : ruleWords(value as unknown as PageRule);
+      return value === undefined ? '–' : ruleWords(value as PageRule);
     case 'case-when':
-      return caseWords((value ?? []) as unknown as readonly CaseCondition[], context.teamName);
+      return caseWords((value ?? []) as readonly CaseCondition[], context.teamName);
     case 'case-key':
       return typeof value === 'string' && isCaseKey(value) ? textName(value) : plain(value);
     case 'invitation-part':
@@ -201,7 +201,7 @@ function thingWords(subject: Subject, value: Json | undefined, context: ChangeCo
     case 'case':
       return ` (${caseWords(subject.when, context.teamName)})${wordsOf(value)}`;
     case 'invitation': {
-      const { when, texts } = value as unknown as { readonly when: When; readonly texts: Json };
+      const { when, texts } = value as { readonly when: When; readonly texts: Json };
       return `, ${whenWords(when)}${wordsOf(texts)}`;
     }
     default:
@@ -233,8 +233,8 @@ const APPROACHES: Readonly<Record<string, string>> = {
 };
 
 function invitationPart(part: InvitationPart, value: Json): string {
-  if (part === 'when') return whenWords(value as unknown as When);
-  if (part === 'oncePer') return oncePerWords(value as unknown as OncePer);
+  if (part === 'when') return whenWords(value as When);
+  if (part === 'oncePer') return oncePerWords(value as OncePer);
   if (part === 'approach') return APPROACHES[plain(value)] ?? plain(value);
   if (part === 'defaultText') return typeof value === 'string' && isCaseKey(value) ? textName(value) : 'none';
   if (part === 'atMost') return value === null ? 'no limit' : `${plain(value)} times`;

@@ -34,9 +34,7 @@ export function launcherPartWords(part: LauncherValue, value: Json): string {
 
 function iconWords(icon: Icon | null, otherwise: string): string {
   if (icon === null) return otherwise;
-  return 'drawing' in icon
-    ? (ICON_WORDS[icon.drawing] ?? icon.drawing)
-    : pictureWords(icon.picture as unknown as Json);
+  return 'drawing' in icon ? (ICON_WORDS[icon.drawing] ?? icon.drawing) : pictureWords(icon.picture);
 }
 
 /** What of a look has changed. */
@@ -78,14 +76,7 @@ function nameIn(words: Readonly<Record<string, { readonly name: string }>>, valu
 
 function pictureWords(value: Json): string {
   if (value === null) return 'none';
-  const {
-    once,
-    twice,
-    width,
-    height,
-    darkest = '',
-    lightest = '',
-  } = value as unknown as Partial<HeaderPicture>;
+  const { once, twice, width, height, darkest = '', lightest = '' } = value as Partial<HeaderPicture>;
   const pixels = darkest === '' ? '' : `, ${darkest} to ${lightest}`;
   return `a picture, ${width} × ${height} px${pixels} (${once?.slice(-6)}, ${twice?.slice(-6)})`;
 }

@@ -1,3 +1,4 @@
+import type { Role } from '../../core/model/role';
 import type { TeamState } from '../../core/model/moment';
 import type { TeamNow } from '../../core/wire/desk';
 
@@ -10,7 +11,7 @@ export const STATE_WORDS: Readonly<Record<TeamState, string>> = {
 };
 
 /** What somebody does on a site. */
-export const ROLE_WORDS: Readonly<Record<'owner' | 'designer' | 'responder', string>> = {
+export const ROLE_WORDS: Readonly<Record<Role, string>> = {
   owner: 'Owner',
   designer: 'Designs and answers',
   responder: 'Answers',

@@ -1,12 +1,11 @@
 'use client';
 
+import { DEVICES } from '../../../core/model/device';
 import { useSearchParams } from 'next/navigation';
 import { useCallback, useEffect, useState } from 'react';
 import type { Design } from '../../../core/model/design';
 import { TEAM_STATES } from '../../../core/model/moment';
 import type { Assumptions } from '../../../core/rehearse/assumptions';
-
-const DEVICES = ['desktop', 'tablet', 'phone'] as const;
 
 /** Reads what is assumed from the page's address; what cannot be read is as it is now. */
 export function readSupposed(

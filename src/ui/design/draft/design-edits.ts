@@ -4,7 +4,6 @@ import type { Corner, Place, Widget } from '../../../core/model/design';
 import type { Behaviour, WidgetState } from '../../../core/model/moment';
 import type { Setting } from '../../../core/model/settings';
 import type { Patch } from '../../../core/model/json';
-import type { Json } from '../../../core/model/json';
 import type { CaseCondition } from '../../../core/model/case-condition';
 import { movedCase, newCase } from '../../../core/words/cases';
 import type { TextKey } from '../../../core/model/text-keys';
@@ -44,7 +43,7 @@ export function designEdits(saver: DraftSaver, widget: number): DesignEdits {
   return {
     setWidget: (next, words) => {
       const now = saver.state().design.widgets[widget];
-      const differences = differencesOf(now as unknown as Json, next as unknown as Json, at);
+      const differences = differencesOf(now, next, at);
       const patches = differences.map(({ path, after }): Patch =>
         after === undefined ? { op: 'remove', path } : { op: 'set', path, value: after },
       );
@@ -92,13 +91,13 @@ export function designEdits(saver: DraftSaver, widget: number): DesignEdits {
       if (one === undefined) return;
       const made = { ...newCase(design, one, key, newClientId()), when };
       saver.change(
-        [{ op: 'set', path: [...at, 'cases', one.cases.length], value: made as unknown as Json }],
+        [{ op: 'set', path: [...at, 'cases', one.cases.length], value: made }],
         `a case of ${textName(key).toLowerCase()}`,
       );
     },
     setCase: (id, when) =>
       saver.change(
-        [{ op: 'set', path: [...at, 'cases', placeOf(id), 'when'], value: when as unknown as Json }],
+        [{ op: 'set', path: [...at, 'cases', placeOf(id), 'when'], value: when }],
         'when a case is said',
       ),
     moveCase: (id, by) => {

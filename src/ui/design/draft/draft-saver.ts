@@ -1,6 +1,5 @@
 import { PatchError, applyPatches } from '../../../core/draft/patch';
 import type { Patch } from '../../../core/model/json';
-import type { Json } from '../../../core/model/json';
 import { type Clash, movedPath, rebase } from '../../../core/draft/rebase';
 import type { Design } from '../../../core/model/design';
 import { newClientId } from '../../parts/new-client-id';
@@ -106,7 +105,7 @@ export function draftSaver(
       flying = null;
       if (outcome.kind === 'behind') {
         clashes = clashes.flatMap((one) => {
-          const path = movedPath(one.path, asJson(before), asJson(server.design));
+          const path = movedPath(one.path, before, server.design);
           return path === null ? [] : [{ ...one, path }];
         });
         queue = [next, ...queue].flatMap((one) => onTop(one, before));
@@ -134,7 +133,7 @@ export function draftSaver(
   /** Something done here, as it is done to a draft that somebody else has changed; nothing where it only clashes. */
   const onTop = (one: Pending, before: Design): Pending[] => {
     if (one.kind !== 'change') return [one];
-    const { patches, clashes: found, isLost } = rebase(one.patches, asJson(before), asJson(server.design));
+    const { patches, clashes: found, isLost } = rebase(one.patches, before, server.design);
     clashes = [...clashes, ...found.map((clash) => ({ ...clash, label: one.label }))];
     if (isLost) on.refused('What you changed was taken away by somebody else meanwhile.');
     return patches.length === 0 ? [] : [{ ...one, patches }];
@@ -263,8 +262,4 @@ function isSamePlace(a: readonly Patch[], b: readonly Patch[]): boolean {
         patch.op === 'set' && b[index]?.op === 'set' && patch.path.join('/') === b[index].path.join('/'),
     )
   );
-}
-
-function asJson(design: Design): Json {
-  return design as unknown as Json;
 }

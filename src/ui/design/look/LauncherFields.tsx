@@ -1,3 +1,4 @@
+import { DEVICES } from '../../../core/model/device';
 import Box from '@mui/material/Box';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
@@ -6,7 +7,7 @@ import Radio from '@mui/material/Radio';
 import RadioGroup from '@mui/material/RadioGroup';
 import Typography from '@mui/material/Typography';
 import type { Launcher } from '../../../core/model/design';
-import { DEVICES, LAUNCHER_FORMS, type LauncherForm } from '../../../core/model/look';
+import { LAUNCHER_FORMS, type LauncherForm } from '../../../core/model/look';
 import { FORM_WORDS, deviceWords } from '../../wording/look';
 import { IconChoice } from './IconChoice';
 import { OwnElement } from './OwnElement';

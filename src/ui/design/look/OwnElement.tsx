@@ -20,7 +20,7 @@ interface OwnElementProps {
 export function OwnElement({ launcher, siteAddress, shows, onLauncher }: OwnElementProps) {
   const [typed, setTyped] = useState<string | null>(null);
   const value = typed ?? launcher.element ?? '';
-  const isWrong = value.trim() !== '' && !isSelector(value);
+  const isWrong = value.trim() !== '' && !isKnownHere(value);
   const found = useElementOnPages(isWrong ? null : launcher.element, siteAddress, shows);
   return (
     <>
@@ -35,7 +35,7 @@ export function OwnElement({ launcher, siteAddress, shows, onLauncher }: OwnElem
         onChange={(event) => {
           setTyped(event.target.value);
           const next = event.target.value.trim();
-          if (next === '' || isSelector(next))
+          if (next === '' || isKnownHere(next))
             onLauncher({ ...launcher, element: next === '' ? null : next }, 'element that opens the window');
         }}
         onBlur={() => {
@@ -102,7 +102,7 @@ function named(addresses: readonly string[]): string[] {
 }
 
 /** Whether the browser can look for it; the widget asks for it the same way. */
-function isSelector(text: string): boolean {
+function isKnownHere(text: string): boolean {
   try {
     document.createDocumentFragment().querySelector(text);
     return true;

@@ -20,7 +20,7 @@ const DISTANCES = [
   ['near', 'Near'],
   ['whole', 'Whole page'],
 ] as const;
-const DEVICES = [
+const DEVICE_SWITCHES = [
   ['desktop', 'Desktop'],
   ['tablet', 'Tablet'],
   ['phone', 'Phone'],
@@ -57,7 +57,7 @@ export const StageControls = memo(function StageControls({
       }}
     >
       <Switches label="Distance" options={DISTANCES} value={distance} onChange={onDistance} />
-      <Switches label="Device" options={DEVICES} value={device} onChange={onDevice} />
+      <Switches label="Device" options={DEVICE_SWITCHES} value={device} onChange={onDevice} />
       <Switches label="Light" options={SCHEMES} value={scheme} onChange={onScheme} />
       {children}
     </Box>

@@ -3,7 +3,7 @@ import type { Design } from '../../core/model/design';
 import { useConnection } from '../frame/Connection';
 
 /** The design of a version; null while it loads. */
-export function useDesign(
+export function useVersionDesign(
   number: number,
   load: (number: number) => Promise<Design>,
 ): Design | 'failed' | null {
