@@ -15,6 +15,7 @@ import { watchFacts } from './facts/renew-facts';
 import { watchPresence } from './facts/presence';
 import { newSecret } from './ids';
 import { makePasswords } from './accounts/passwords';
+import { keepGuest } from './visitor/kept-guest';
 import { makeWidgetFiles } from './visitor/widget-files';
 
 /** Opens the database, brings it up to date, and makes what lives longer than a request. Harmless when done already. */
@@ -36,6 +37,7 @@ export async function startState(env: Env): Promise<State> {
     peerSeal: newSecret(),
     setupCode: (await countPersons(db)) === 0 ? newSetupCode() : null,
   };
+  keepGuest(env.widgetDir, env.dataDir, clock.now());
   setState(made);
   watchPresence(made);
   watchQuiet(made);

@@ -1,5 +1,5 @@
 import { spawn } from 'node:child_process';
-import { mkdtempSync } from 'node:fs';
+import { cpSync, mkdtempSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -132,6 +132,45 @@ test('a broken request for a site’s files answers, and never with a page', asy
     ['/api/s', 404],
   ] as const)
     expect([path, (await fetch(testServer.app + path)).status]).toEqual([path, status]);
+});
+
+test('[L9] a page opened before an upgrade opens its window after it, with the window it was made for', async ({
+  browser,
+}) => {
+  const visitor = await visit(browser, `${testServer.site}/tonight`);
+  await expect(visitor.launcher).toBeVisible();
+  const before = JSON.parse(readFileSync('dist/widget/built.json', 'utf8')) as { panel: string };
+  await testServer.kill();
+
+  // The next program is built with another window: the file that this page will ask for is not among its own.
+  const upgraded = mkdtempSync(join(tmpdir(), 'porch-upgraded-'));
+  cpSync('dist/widget', upgraded, { recursive: true });
+  const panel = 'panel-00000000000000ff.js';
+  for (const coding of ['gz', 'br'])
+    renameSync(join(upgraded, `${before.panel}.${coding}`), join(upgraded, `${panel}.${coding}`));
+  writeFileSync(join(upgraded, 'built.json'), JSON.stringify({ ...before, panel }));
+  testServer.widgetDir = upgraded;
+  await testServer.restart();
+
+  const asked: string[] = [];
+  visitor.page.on('request', (request) => asked.push(new URL(request.url()).pathname));
+  await visitor.launcher.click();
+  await expect(visitor.window).toBeVisible();
+  expect(asked).toContain(`/w/${before.panel}`);
+  await visitor.page.reload();
+  await visitor.launcher.click();
+  await expect(visitor.window).toBeVisible();
+  expect(asked).toContain(`/w/${panel}`);
+  testServer.widgetDir = null;
+});
+
+test('GET /health answers a supervisor before and after pages are served, and what fails is logged without the address', async () => {
+  await expect
+    .poll(async () => (await fetch(`${testServer.app}/health`)).json() as Promise<unknown>)
+    .toEqual({ database: 'answers', pages: 'served' });
+  expect(testServer.printed).toContain('"msg":"Listening."');
+  for (const line of testServer.printed.split('\n').filter((one) => one.startsWith('{')))
+    expect(() => JSON.parse(line) as unknown, line).not.toThrow();
 });
 
 test('plain next start serves the same: the gate, the tag, and a question that is kept', async ({

@@ -41,6 +41,8 @@ export class TestServer {
   readonly busyDesks = new Map<BrowserContext, string>();
   /** What the process printed; for the sentence it must say. */
   printed = '';
+  /** Where the guest was built, if it is not where the build puts it: another program, as after an upgrade. */
+  widgetDir: string | null = null;
 
   /** Fills the demo unless it is to stay empty, and starts both halves. */
   async open({ isEmpty = false } = {}): Promise<void> {
@@ -72,6 +74,7 @@ export class TestServer {
       HOST: '127.0.0.1',
     };
     delete env.PUBLIC_URL;
+    if (this.widgetDir !== null) env.PORCH_WIDGET = this.widgetDir;
     return env;
   }
 

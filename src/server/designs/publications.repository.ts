@@ -28,6 +28,9 @@ export async function listPublications(db: Db, siteId: string, at: EpochMs): Pro
   }));
 }
 
+/** The version of the wire that this program writes and serves; files of another one stay in the table, for programs that read it. */
+const WIRE = 1;
+
 export interface PublishedFile {
   readonly name: string;
   readonly kind: 'design' | 'facts';
@@ -46,7 +49,7 @@ export async function insertFile(db: Db, siteId: string, file: PublishedFile, at
       kind: file.kind,
       version_number: file.versionNumber,
       facts_revision: file.factsRevision,
-      wire: 1,
+      wire: WIRE,
       made_by_json: JSON.stringify({ words: 1 }),
       body: file.body,
       made_ms: at,
@@ -61,6 +64,7 @@ export async function findFileBody(db: Db, siteId: string, name: string): Promis
     .selectFrom('published_file')
     .select('body')
     .where('site_id', '=', siteId)
+    .where('wire', '=', WIRE)
     .where('name', '=', name)
     .executeTakeFirst();
   return row?.body ?? null;
@@ -72,6 +76,7 @@ export async function listDesignFiles(db: Db, siteId: string, versionNumber: num
     .selectFrom('published_file')
     .select('name')
     .where('site_id', '=', siteId)
+    .where('wire', '=', WIRE)
     .where('version_number', '=', versionNumber)
     .execute();
   return rows.map(({ name }) => name);
@@ -85,6 +90,7 @@ export async function findNewestFacts(
     .selectFrom('published_file')
     .select(['facts_revision', 'name'])
     .where('site_id', '=', siteId)
+    .where('wire', '=', WIRE)
     .where('kind', '=', 'facts')
     .orderBy('facts_revision', 'desc')
     .limit(1)

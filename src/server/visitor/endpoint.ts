@@ -22,6 +22,7 @@ import { checkForm } from '../conversations/forms';
 import { endByVisitor } from '../conversations/end-talk';
 import { forgetVisitor } from '../conversations/forget';
 import { TokenError, type Writer, getTalk, takeMessage, takeNote } from '../conversations/talk';
+import { PART_NAME, keptGuestDir } from './kept-guest';
 import { type ShelvedFile, codedFor } from './widget-files';
 import { type Allowed, corsFor, preflight } from './cors';
 import { json, errorResponse } from '../http/replies';
@@ -90,20 +91,20 @@ function script(state: State, name: string, request: Request): Response {
   return file === null ? errorResponse(404, 'There is nothing here.', {}) : sendFile(file, request);
 }
 
+/** Of this program, or of one before it that a page still has open ([L9]). */
 function shelve(state: State, name: string): ShelvedFile | null {
-  try {
-    const path = join(state.env.widgetDir, name);
-    const brotli = existsSync(`${path}.br`) ? readFileSync(`${path}.br`) : undefined;
-    const headers = {
-      ...READABLE_ANYWHERE,
-      'Content-Type': name.endsWith('.js') ? 'text/javascript; charset=utf-8' : 'font/woff2',
-      'Cache-Control': name.includes('-') ? FOR_EVER : 'public, max-age=300',
-      'Cross-Origin-Resource-Policy': 'cross-origin',
-    };
-    return state.widgetFiles.put(name, readFileSync(`${path}.gz`), headers, brotli);
-  } catch {
-    return null;
-  }
+  const { widgetDir, dataDir } = state.env;
+  const kept = PART_NAME.test(name) ? [keptGuestDir(dataDir)] : [];
+  const path = [widgetDir, ...kept].map((dir) => join(dir, name)).find((one) => existsSync(`${one}.gz`));
+  if (path === undefined) return null;
+  const brotli = existsSync(`${path}.br`) ? readFileSync(`${path}.br`) : undefined;
+  const headers = {
+    ...READABLE_ANYWHERE,
+    'Content-Type': name.endsWith('.js') ? 'text/javascript; charset=utf-8' : 'font/woff2',
+    'Cache-Control': name.includes('-') ? FOR_EVER : 'public, max-age=300',
+    'Cross-Origin-Resource-Policy': 'cross-origin',
+  };
+  return state.widgetFiles.put(name, readFileSync(`${path}.gz`), headers, brotli);
 }
 
 async function publishedFile(state: State, site: Site, name: string, request: Request): Promise<Response> {
