@@ -49,6 +49,7 @@ export default tseslint.config(
     },
     rules: {
       '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }], // a parameter that only the compiler reads
       '@typescript-eslint/no-non-null-assertion': 'error',
       '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false } }],
       '@typescript-eslint/unbound-method': 'off', // our interfaces are closures; none uses this

@@ -23,7 +23,7 @@ export type Shortfall = { readonly ms: number } | { readonly count: number } | {
 
 /** A condition that does not hold yet, by its kind, and what it is short of where that can be counted. */
 export interface UnmetCondition {
-  readonly kind: string;
+  readonly kind: WireItem[0];
   readonly isNot: boolean;
   readonly shortfall: Shortfall | null;
   /** Whether time or an act of the visitor can still bring it in this page view. */
@@ -235,7 +235,30 @@ function shortfallOf(condition: WireCondition, { circumstances }: JudgeContext):
               1 -
               memory.before.filter((start) => start >= visit.startedAt - condition[3] * DAY_MS).length,
           };
+    case 'page':
+    case 'referrer':
+    case 'visit':
+    case 'days-since-visit':
+    case 'campaign':
+    case 'language':
+    case 'device':
+    case 'state':
+    case 'attribute':
+    case 'parameter':
+    case 'country':
+    case 'week-time':
+    case 'dates':
+    case 'seen':
+    case 'leaving':
+    case 'clicked':
+    case 'form-left':
+      return null; // it holds, or it does not: there is no how far
     default:
-      return null;
+      return shortfallOfUnknown(condition);
   }
+}
+
+/** [D4] A kind that a later program knows. */
+function shortfallOfUnknown(_condition: never): null {
+  return null;
 }

@@ -75,7 +75,8 @@ function openLines(moment: Moment, { presence, widget, circumstances }: Decision
         line('noteLeft.got', talk?.noteMail ? { email: talk.noteMail } : {}),
         line('noteLeft.add'),
       ].map(always);
-    default:
+    case 'passing-by':
+    case 'invited':
       return [];
   }
 }

@@ -41,24 +41,24 @@ export function takesAllOf(wide: PageRule, narrow: PageRule): boolean {
   if (!isFolded && narrow.ignoresCase) return false;
   const [whole, part] = isFolded ? [lowered(wide.text), lowered(narrow.text)] : [wide.text, narrow.text];
   if (wide.kind === narrow.kind && whole === part) return true;
-  const isPlain =
-    narrow.kind === 'exact' ||
-    narrow.kind === 'begins-with' ||
-    narrow.kind === 'contains' ||
-    narrow.kind === 'ends-with';
-  if (!isPlain) return false;
-  switch (wide.kind) {
-    case 'begins-with':
-      return (
-        (narrow.kind === 'exact' && (part.startsWith(whole) || `${part}/` === whole)) ||
-        (narrow.kind === 'begins-with' && part.startsWith(whole))
-      );
-    case 'contains':
-      // [P9] A folder's beginning takes the page that stands for it too, which lacks the last stroke.
-      return (narrow.kind === 'begins-with' ? part.replace(/\/$/, '') : part).includes(whole);
-    case 'ends-with':
-      return (narrow.kind === 'exact' || narrow.kind === 'ends-with') && part.endsWith(whole);
-    default:
-      return false;
-  }
+  return TAKES_ALL[wide.kind]({ kind: narrow.kind, text: part }, whole);
 }
+
+type Takes = (narrow: Pick<PageRule, 'kind' | 'text'>, whole: string) => boolean;
+
+/** Whether a kind of rule, with its text, takes whatever a narrower one takes. What is not certain is not told. */
+const TAKES_ALL: { readonly [K in PageRule['kind']]: Takes } = {
+  exact: () => false,
+  'begins-with': ({ kind, text }, whole) =>
+    (kind === 'exact' && (text.startsWith(whole) || `${text}/` === whole)) ||
+    (kind === 'begins-with' && text.startsWith(whole)),
+  // [P9] A folder's beginning takes the page that stands for it too, which lacks the last stroke.
+  contains: ({ kind, text }, whole) =>
+    PLAIN_KINDS.has(kind) && (kind === 'begins-with' ? text.replace(/\/$/, '') : text).includes(whole),
+  'ends-with': ({ kind, text }, whole) => (kind === 'exact' || kind === 'ends-with') && text.endsWith(whole),
+  wildcard: () => false,
+  expression: () => false,
+};
+
+/** Kinds whose text stands in the address as it is. */
+const PLAIN_KINDS: ReadonlySet<PageRule['kind']> = new Set(['exact', 'begins-with', 'contains', 'ends-with']);

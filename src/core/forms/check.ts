@@ -1,6 +1,6 @@
 import { parseDay } from '../hours/days';
 import { LIMITS } from '../limits';
-import type { Replies } from '../model/form';
+import type { FieldKind, Replies } from '../model/form';
 import type { WireField } from '../wire/form-file';
 import { isMailShaped } from './mail';
 
@@ -85,29 +85,36 @@ function faultOf(
   if (reply.length === 0) return field.isRequired ? { say: MISSING[field.kind] ?? 'form.missing' } : null;
   if (typeof reply !== 'string') return choicesFault(field, reply);
   if (reply.length > LIMITS.messageChars) return { say: 'form.tooLong', bound: LIMITS.messageChars };
-  switch (field.kind) {
-    case 'email':
-      return isMailShaped(reply) ? null : { say: 'note.badEmail' };
-    case 'phone':
-      return isPhoneShaped(reply) ? null : { say: 'form.notPhone' };
-    case 'number':
-      return NUMBER.test(reply)
-        ? boundFault(field, Number(reply.replace(',', '.')), 'form.tooSmall', 'form.tooLarge')
-        : { say: 'form.notNumber' };
-    case 'date': {
-      const day = parseDay(reply);
-      return day === null ? { say: 'form.notDate' } : boundFault(field, day, 'form.tooEarly', 'form.tooLate');
-    }
-    case 'choice':
-      return isOffered(field, reply) ? null : { say: 'form.notOffered' };
-    case 'team':
-      return teams.includes(reply) ? null : { say: 'form.notOffered' };
-    case 'yes-no':
-    case 'consent':
-      return null;
-    default:
-      return boundFault(field, reply.length, 'form.tooShort', 'form.tooLong');
-  }
+  const judge = Object.hasOwn(FAULTS, field.kind) ? FAULTS[field.kind] : faultOfText;
+  return judge(reply, field, teams);
+}
+
+type FaultOf = (reply: string, field: WireField, teams: readonly string[]) => ReplyFault | null;
+
+/** What is wrong with a reply, by the kind of its field; a kind that a later program knows is judged as a text ([D4]). */
+const FAULTS: { readonly [K in FieldKind]: FaultOf } = {
+  short: faultOfText,
+  long: faultOfText,
+  hidden: faultOfText,
+  email: (reply) => (isMailShaped(reply) ? null : { say: 'note.badEmail' }),
+  phone: (reply) => (isPhoneShaped(reply) ? null : { say: 'form.notPhone' }),
+  number: (reply, field) =>
+    NUMBER.test(reply)
+      ? boundFault(field, Number(reply.replace(',', '.')), 'form.tooSmall', 'form.tooLarge')
+      : { say: 'form.notNumber' },
+  date: (reply, field) => {
+    const day = parseDay(reply);
+    return day === null ? { say: 'form.notDate' } : boundFault(field, day, 'form.tooEarly', 'form.tooLate');
+  },
+  choice: (reply, field) => (isOffered(field, reply) ? null : { say: 'form.notOffered' }),
+  choices: () => null, // a list, judged above
+  team: (reply, _field, teams) => (teams.includes(reply) ? null : { say: 'form.notOffered' }),
+  'yes-no': () => null,
+  consent: () => null,
+};
+
+function faultOfText(reply: string, field: WireField): ReplyFault | null {
+  return boundFault(field, reply.length, 'form.tooShort', 'form.tooLong');
 }
 
 const MISSING: Partial<Record<WireField['kind'], FormText>> = {

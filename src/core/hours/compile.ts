@@ -65,7 +65,8 @@ function endsOf(days: ExceptionDays): readonly [from: number, to: number] {
       return [days.day, days.day];
     case 'yearly-date':
       return [days.on, days.on];
-    default:
+    case 'range':
+    case 'yearly-range':
       return [days.from, days.to];
   }
 }

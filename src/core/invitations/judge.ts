@@ -7,7 +7,7 @@ import type { Circumstances } from '../model/circumstances';
 import type { WidgetState } from '../model/moment';
 import { DAY_MS, type EpochMs, MINUTE_MS, SECOND_MS } from '../model/units';
 import type { WireCondition, WireGroup, WireItem } from '../wire/design-file';
-import { type Known, isKnown } from './known';
+import { type Known, type KnownKind, isKnown } from './known';
 
 /** What may change a decision besides time. `visibility route live memory call` are always heard, and stand in no list. */
 export const SIGNALS = ['scroll', 'leave', 'activity', 'click', 'seen', 'focus', 'form'] as const;
@@ -82,51 +82,56 @@ const UNKNOWN: Judgement = { is: false, next: Infinity, on: 0 };
 function judgeOne(condition: WireCondition, asked: JudgeContext): Judgement {
   const known = isKnown(condition, asked);
   if (known !== null) return still(known);
+  const other = condition as Exclude<WireCondition, readonly [KnownKind, ...unknown[]]>;
   const { visitor, memory, page, now } = asked.circumstances;
   const visit = memory.visit;
-  switch (condition[0]) {
+  switch (other[0]) {
     case 'pages-seen':
-      return still(visit !== null && visit.pages >= condition[2]);
+      return still(visit !== null && visit.pages >= other[2]);
     case 'visit':
-      return still(visitor.visit === condition[2]);
+      return still(visitor.visit === other[2]);
     case 'visit-number':
-      return still(visit !== null && visit.number >= condition[2]);
+      return still(visit !== null && visit.number >= other[2]);
     case 'visits-in-days':
       return still(
-        visit !== null &&
-          startsSince(asked.circumstances, visit.startedAt - condition[3] * DAY_MS) >= condition[2],
+        visit !== null && startsSince(asked.circumstances, visit.startedAt - other[3] * DAY_MS) >= other[2],
       );
     case 'days-since-visit':
       return still(
-        visit !== null && visit.startedAt - (memory.before[0] ?? visit.startedAt) >= condition[2] * DAY_MS,
+        visit !== null && visit.startedAt - (memory.before[0] ?? visit.startedAt) >= other[2] * DAY_MS,
       );
     case 'state':
-      return { is: condition.includes(asked.state, 2), next: asked.stateNext, on: 0 };
+      return { is: other.includes(asked.state, 2), next: asked.stateNext, on: 0 };
     case 'week-time':
     case 'dates':
-      return within(spansNear(condition, asked.zone, now), now);
+      return within(spansNear(other, asked.zone, now), now);
   }
   if (asked.statesOnly) return ASSUMED;
-  switch (condition[0]) {
+  switch (other[0]) {
     case 'on-page':
-      return reached(page.clock, condition[2], now, 0);
+      return reached(page.clock, other[2], now, 0);
     case 'idle':
-      return reached(page.idle, condition[2], now, 4);
+      return reached(page.idle, other[2], now, 4);
     case 'in-visit':
-      return visit === null ? FAILS : reached(visitClock(visit), condition[2], now, 0);
+      return visit === null ? FAILS : reached(visitClock(visit), other[2], now, 0);
     case 'scrolled':
-      return page.scrolled >= condition[2] ? HOLDS : awaited(false, 1);
+      return page.scrolled >= other[2] ? HOLDS : awaited(false, 1);
     case 'seen':
-      return page.seen.includes(condition[2]) ? HOLDS : awaited(false, 16);
+      return page.seen.includes(other[2]) ? HOLDS : awaited(false, 16);
     case 'clicked':
-      return awaited(page.instantEvent?.kind === 'clicked' && page.instantEvent.selector === condition[2], 8);
+      return awaited(page.instantEvent?.kind === 'clicked' && page.instantEvent.selector === other[2], 8);
     case 'leaving':
       return awaited(page.instantEvent?.kind === 'leaving', 2);
     case 'form-left':
       return awaited(page.instantEvent?.kind === 'form-left', 64);
     default:
-      return UNKNOWN;
+      return judgeUnknown(other);
   }
+}
+
+/** [D4] A condition of a kind that a later program knows never holds; every kind of ours is judged above. */
+function judgeUnknown(_condition: never): Judgement {
+  return UNKNOWN;
 }
 
 function awaited(is: boolean, on: SignalBits): Judgement {

@@ -11,6 +11,10 @@ export interface Known {
   readonly takes: (condition: RulesCondition) => boolean;
 }
 
+/** Kinds of conditions that stay as they are for a page view. */
+export type KnownKind =
+  'page' | 'referrer' | 'campaign' | 'language' | 'device' | 'country' | 'attribute' | 'parameter';
+
 /**
  * [I2], [P15] Whether a condition holds that stays as it is for a page view, before its negation; null for every other
  * kind. Audiences ask nothing else.

@@ -9,18 +9,22 @@ export function ruleTakes([kind, part, operand, ignoresCase]: WireRule, address:
   const seen = isFolded ? lowered(partOf(address, part)) : partOf(address, part);
   if (typeof operand !== 'string') return takesFound(operand, seen);
   const wanted = isFolded ? lowered(operand) : operand;
-  switch (kind) {
-    case 'exact':
-      return seen === wanted;
-    case 'begins-with':
-      return seen.startsWith(wanted) || isBareParent(seen, wanted);
-    case 'contains':
-      return seen.includes(wanted);
-    case 'ends-with':
-      return seen.endsWith(wanted);
-    default:
-      return false;
-  }
+  return Object.hasOwn(TAKES, kind) ? TAKES[kind](seen, wanted) : takesUnknown();
+}
+
+/** Whether a rule's text takes what is seen; patterns carry an automaton instead of a text. */
+const TAKES: { readonly [K in WireRule[0]]: (seen: string, wanted: string) => boolean } = {
+  exact: (seen, wanted) => seen === wanted,
+  'begins-with': (seen, wanted) => seen.startsWith(wanted) || isBareParent(seen, wanted),
+  contains: (seen, wanted) => seen.includes(wanted),
+  'ends-with': (seen, wanted) => seen.endsWith(wanted),
+  wildcard: takesUnknown,
+  expression: takesUnknown,
+};
+
+/** A rule of a kind that a later program knows, or a pattern without its automaton, takes nothing ([D4]). */
+function takesUnknown(): boolean {
+  return false;
 }
 
 /** A pattern that cannot be read counts as one that takes nothing ([D4]). */

@@ -132,21 +132,26 @@ export type WireLimits = readonly [
 /** A group of items ([I1]); a bare condition is `[kind, isNot, ...operands]`. */
 export type WireGroup = readonly ['all' | 'any', isNot: 0 | 1, ...items: WireItem[]];
 export type WireItem = WireGroup | WireCondition;
+/** One condition for each of the kinds, all with the same operands. */
+type Each<K extends string, Operands extends readonly unknown[]> = K extends string
+  ? readonly [K, isNot: 0 | 1, ...Operands]
+  : never;
 export type WireCondition =
-  | readonly ['page' | 'referrer', isNot: 0 | 1, ...rules: WireRule[]]
-  | readonly ['pages-seen' | 'visit-number' | 'days-since-visit', isNot: 0 | 1, atLeast: number]
+  | Each<'page' | 'referrer', [...rules: WireRule[]]>
+  | Each<'pages-seen' | 'visit-number' | 'days-since-visit', [atLeast: number]>
   | readonly ['visit', isNot: 0 | 1, is: 'first' | 'returning']
   | readonly ['visits-in-days', isNot: 0 | 1, atLeast: number, days: number]
   | readonly ['campaign', isNot: 0 | 1, name: string]
-  | readonly ['language' | 'device' | 'state' | 'country', isNot: 0 | 1, ...values: string[]]
-  | readonly ['attribute' | 'parameter', isNot: 0 | 1, name: string, value: string | null]
+  | Each<'language' | 'device' | 'state' | 'country', [...values: string[]]>
+  | Each<'attribute' | 'parameter', [name: string, value: string | null]>
   /** Days as bits, Monday the lowest; minutes of the wall clock. */
   | readonly ['week-time', isNot: 0 | 1, days: number, from: number, to: number]
   | readonly ['dates', isNot: 0 | 1, from: number, to: number]
-  | readonly ['on-page' | 'in-visit' | 'idle', isNot: 0 | 1, seconds: Seconds]
+  | Each<'on-page' | 'in-visit' | 'idle', [seconds: Seconds]>
   | readonly ['scrolled', isNot: 0 | 1, percent: number]
-  | readonly ['seen' | 'clicked', isNot: 0 | 1, selector: string]
-  | readonly ['leaving' | 'form-left', isNot: 0];
+  | Each<'seen' | 'clicked', [selector: string]>
+  | readonly ['leaving', isNot: 0]
+  | readonly ['form-left', isNot: 0];
 
 /** `needsMemory` ([I13]); its words stand under `invitation:<id>`; `days` of the own limit ([I5]): 0 a page view, -1 a visit, -2 for ever; `atMost` 0: none. */
 export type WireInvitation = readonly [

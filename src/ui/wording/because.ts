@@ -1,5 +1,6 @@
 import type { UnmetCondition, Shortfall, Verdict } from '../../core/decide/explain';
 import type { Reason } from '../../core/decide/reason';
+import type { ConditionBody } from '../../core/model/condition';
 import type { EpochMs } from '../../core/model/units';
 import { LANGUAGES } from './languages';
 import { MOMENT_WORDS } from './moments';
@@ -59,7 +60,7 @@ function invitationVerdict(
   if (reason.code === 'not-yet' || reason.code === 'condition-fails')
     return `${name} asks for ${lacksWords(unmet)}`;
   const rest = shortfall === undefined ? '' : `, for ${shortfallWords(shortfall)} more`;
-  return `${name} ${KEPT_BACK[reason.code] ?? 'waits'}${rest}`;
+  return `${name} ${isKeptBack(reason.code) ? KEPT_BACK[reason.code] : 'waits'}${rest}`;
 }
 
 function shortfallWords(shortfall: Shortfall): string {
@@ -70,14 +71,14 @@ function shortfallWords(shortfall: Shortfall): string {
 
 function lacksWords(unmet: readonly UnmetCondition[]): string {
   const each = unmet.map(({ kind, isNot, shortfall }) => {
-    const words = `${isNot ? 'not ' : ''}${UNMET_WORDS[kind] ?? kind}`;
+    const words = `${isNot ? 'not ' : ''}${UNMET_WORDS[kind]}`;
     return shortfall === null ? words : `${words} (${shortfallWords(shortfall)} short)`;
   });
   return new Intl.ListFormat('en').format([...new Set(each)]);
 }
 
 /** What a visitor or a page would have to be. */
-const UNMET_WORDS: Readonly<Record<string, string>> = {
+const UNMET_WORDS: { readonly [K in ConditionBody['kind'] | 'all' | 'any']: string } = {
   page: 'another page',
   referrer: 'another page before this one',
   'pages-seen': 'more pages seen',
@@ -106,7 +107,8 @@ const UNMET_WORDS: Readonly<Record<string, string>> = {
   any: 'any of its conditions',
 };
 
-const KEPT_BACK: Partial<Record<Reason['code'], string>> = {
+/** What keeps an invitation back. */
+const KEPT_BACK = {
   'conditions-hold': 'stands ready',
   'after-another-invitation': 'waits for another one',
   'window-open': 'waits while the window is open',
@@ -123,7 +125,31 @@ const KEPT_BACK: Partial<Record<Reason['code'], string>> = {
   'own-limit': 'was shown as often as it may be',
   'not-remembered': 'must remember the visitor, who has not agreed to that',
   'keeps-still': 'keeps still: the visitor wants nothing to move',
-};
+} as const satisfies Partial<Record<Reason['code'], string>>;
+
+function isKeptBack(code: Reason['code']): code is keyof typeof KEPT_BACK {
+  return Object.hasOwn(KEPT_BACK, code);
+}
+
+/** Reasons that are said without a value, and lead to no setting of their own. */
+const PLAIN_REASONS = {
+  ...KEPT_BACK,
+  'window-closed': 'the window is closed',
+  asked: 'a question was sent and nobody has joined yet',
+  joined: `a responder has joined (${MOMENT_WORDS.talking.name})`,
+  ended: 'the conversation was ended',
+  'note-sent': 'a note was sent',
+  'nobody-left-to-answer': 'everybody left before anybody joined',
+  'asks-again': 'something else is asked',
+  'no-reply-yet': 'nobody has answered for a while',
+  'invitation-shown': 'an invitation is on the screen',
+  'invitation-due': 'an invitation is due',
+  'invitation-withdrawn': 'an invitation is taken away',
+  'condition-fails': 'an invitation asks for something else',
+  'not-yet': 'an invitation waits for its time',
+  'left-out': 'this address is left out',
+  'put-away': 'the visitor has put the launcher away for this visit',
+} as const satisfies Partial<Record<Reason['code'], string>>;
 
 /** A reason code in words, each joined to the setting it comes from. */
 export function wordsOf(reason: Reason, context: ReasonContext): ReasonWords {
@@ -176,10 +202,6 @@ export function wordsOf(reason: Reason, context: ReasonContext): ReasonWords {
       return { text: `nobody of ${teamName} is in`, link: { to: 'with' } };
     case 'not-heard-lately':
       return { text: 'nothing was heard from the server for three minutes', link: { to: 'with' } };
-    case 'left-out':
-      return { text: 'this address is left out', link: null };
-    case 'put-away':
-      return { text: 'the visitor has put the launcher away for this visit', link: null };
     case 'not-its-audience':
       return { text: `“${widget}” is meant for others`, link: { to: 'visitor' } };
     case 'open-by-hours':
@@ -191,7 +213,7 @@ export function wordsOf(reason: Reason, context: ReasonContext): ReasonWords {
     case 'deed-of-state':
       return { text: 'the window was opened', link: { to: 'availability' } };
     default:
-      return { text: KEPT_BACK[reason.code] ?? momentWords(reason), link: null };
+      return { text: PLAIN_REASONS[reason.code], link: null };
   }
 }
 
@@ -208,23 +230,4 @@ function closedWords(closedBy: string): string {
 
 function languageName(locale: string): string {
   return LANGUAGES[locale.split('-')[0] ?? ''] ?? locale;
-}
-
-function momentWords({ code }: Reason): string {
-  const words: Partial<Record<Reason['code'], string>> = {
-    'window-closed': 'the window is closed',
-    asked: 'a question was sent and nobody has joined yet',
-    joined: `a responder has joined (${MOMENT_WORDS.talking.name})`,
-    ended: 'the conversation was ended',
-    'note-sent': 'a note was sent',
-    'nobody-left-to-answer': 'everybody left before anybody joined',
-    'asks-again': 'something else is asked',
-    'no-reply-yet': 'nobody has answered for a while',
-    'invitation-shown': 'an invitation is on the screen',
-    'invitation-due': 'an invitation is due',
-    'invitation-withdrawn': 'an invitation is taken away',
-    'condition-fails': 'an invitation asks for something else',
-    'not-yet': 'an invitation waits for its time',
-  };
-  return words[code] ?? code;
 }

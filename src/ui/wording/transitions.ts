@@ -178,7 +178,18 @@ function shortPart(part: LabelPart): string {
     case 'week-time':
     case 'dates':
       return 'dates';
-    default:
+    case 'referrer':
+    case 'visit':
+    case 'visit-number':
+    case 'visits-in-days':
+    case 'days-since-visit':
+    case 'campaign':
+    case 'language':
+    case 'device':
+    case 'state':
+    case 'attribute':
+    case 'parameter':
+    case 'country':
       return 'who';
   }
 }

@@ -135,8 +135,10 @@ function Own({ transition }: TransitionSettingsProps) {
           There is nothing to set here: it is always so.
         </Typography>
       );
-    default:
-      return null;
+    case 'answer-overdue':
+    case 'reply-overdue':
+    case 'conversation-ended':
+      return null; // numbers only
   }
 }
 
