@@ -34,7 +34,8 @@ function lint() {
     DEPCRUISE: 'values',
   });
   check('rules have tests', 'scripts/rules.mjs', []);
-  check('names are declared once', 'scripts/names.mjs', []);
+  check('names are declared once, documents name what is there', 'scripts/names.mjs', []);
+  check('no more of an older style than is written down', 'scripts/style.mjs', []);
 }
 
 function check(name, program, args, env = {}) {
