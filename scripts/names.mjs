@@ -1,6 +1,6 @@
 // Names: no exported type, interface or constant is declared in two files, so that a name means one thing wherever it is read.
 // Names that Next prescribes in src/app are its own. docs/words.md stays
-// short, and every document that a source file names exists. Prints what does not hold.
+// short, every document that a source file names exists, and so does every file that a document names. Prints what does not hold.
 import { existsSync, readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import ts from 'typescript';
@@ -16,7 +16,7 @@ const twice = [...declaredIn].filter(([, files]) => files.length > 1);
 for (const [name, files] of twice) console.error(`${name} is declared in ${files.join(' and ')}`);
 const words = readFileSync('docs/words.md', 'utf8').match(/^\| (?!word |---)/gm) ?? [];
 if (words.length > 25) console.error(`docs/words.md has ${words.length} rows; a newcomer learns 25`);
-const missing = missingDocuments();
+const missing = [...missingDocuments(), ...missingFiles()];
 for (const [document, file] of missing) console.error(`${file} names ${document}, which is not here`);
 console.log(`${declaredIn.size} exported names, ${twice.length} declared twice`);
 process.exit(twice.length + missing.length === 0 && words.length <= 25 ? 0 : 1);
@@ -33,6 +33,25 @@ function missingDocuments() {
       .map(([document]) => document)
       .filter((document) => !existsSync(document))
       .map((document) => [document, file]),
+  );
+}
+
+/** Files of ours that a document names (`core/decide/decide.ts`, `tests/made`) and that are nowhere. */
+function missingFiles() {
+  const documents = [
+    ...readdirSync('.').filter((name) => name.endsWith('.md')),
+    ...readdirSync('docs')
+      .filter((name) => name.endsWith('.md'))
+      .map((name) => join('docs', name)),
+  ];
+  return documents.flatMap((document) =>
+    [...readFileSync(document, 'utf8').matchAll(/`([\w.-]+(?:\/[\w.[\]-]+)+)\/?`/g)]
+      .map(([, named]) => named)
+      .filter((named) =>
+        /^(src|core|formats|widget|server|ui|app|demo|workers|tests|scripts|bench)\//.test(named),
+      )
+      .filter((named) => !existsSync(named) && !existsSync(join('src', named)))
+      .map((named) => [named, document]),
   );
 }
 
