@@ -10,7 +10,7 @@ import { statesOfRules } from '../pages/compile-rules';
 import type { PatternFault } from '../pages/pattern-tree';
 import { type Result, fail, ok } from '../result';
 import type { CaseKey } from '../model/text-keys';
-import { RIGHT_TO_LEFT, TEXT_KEYS, entryOf, isCaseKey } from '../words/catalogue';
+import { NOT_PUBLISHED, RIGHT_TO_LEFT, TEXT_KEYS, entryOf, isCaseKey } from '../words/catalogue';
 import type { TextKey } from '../model/text-keys';
 import { type TextFault, compileText, unknownsOf } from '../words/compile';
 import { inLocale, textOf } from '../words/texts-of';
@@ -109,7 +109,9 @@ function toWireWidget(press: Press): WireWidget {
     },
     invitations: live.map((one) => toWireInvitation(one, patternFaults(press, `invitation:${one.id}`))),
     words: Object.fromEntries([
-      ...TEXT_KEYS.map((key) => [key, toWireText(press, key)] as const),
+      ...TEXT_KEYS.filter((key) => !NOT_PUBLISHED.has(key)).map(
+        (key) => [key, toWireText(press, key)] as const,
+      ),
       ...live.map((one) => [`invitation:${one.id}`, toInvitationText(press, one)] as const),
     ]),
   };

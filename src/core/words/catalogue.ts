@@ -38,6 +38,49 @@ export const MAYBE_UNKNOWN: readonly string[] = [
   'mail',
 ];
 
+/**
+ * Texts that no page says by themselves: some are for what is still to come, and those of invitations are published as the
+ * words of the invitation they were chosen for. They stay out of what visitors download.
+ */
+export const NOT_PUBLISHED: ReadonlySet<TextKey> = new Set<TextKey>([
+  'launcher.putAway',
+  'invitation.stayed',
+  'invitation.formLeft',
+  'invitation.backAgain',
+  'starter.page',
+  'starter.open',
+  'starter.note',
+  'input.offline',
+  'input.empty',
+  'afterFirst.ask',
+  'afterFirst.email',
+  'consent.ask',
+  'consent.refused',
+  'waiting.minutes',
+  'talking.joinedTeam',
+  'talking.passedOn',
+  'talking.stepped',
+  'talking.writing',
+  'talking.sent',
+  'talking.seen',
+  'talking.idle',
+  'talking.file',
+  'talking.back',
+  'goodbye.ask',
+  'goodbye.yes',
+  'goodbye.partly',
+  'goodbye.notYet',
+  'goodbye.comment',
+  'goodbye.thanksYes',
+  'goodbye.thanksPartly',
+  'goodbye.thanksNotYet',
+  'goodbye.copy',
+  'goodbye.print',
+  'form.optional',
+  'noteLeft.promise',
+  'noteLeft.answered',
+]);
+
 const TEXT_VARIABLES = [
   'siteName',
   'promise',
