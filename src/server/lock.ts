@@ -25,7 +25,7 @@ function readPid(file: string): number | null {
     const pid = Number(readFileSync(file, 'utf8'));
     return Number.isInteger(pid) && pid > 0 ? pid : null;
   } catch {
-    return null;
+    return null; // nobody holds it
   }
 }
 

@@ -11,7 +11,7 @@ export function guarded<T extends unknown[]>(call: (...values: T) => void): (...
     try {
       call(...values);
     } catch {
-      warn(WRONG);
+      warn(WRONG); // the page goes on; its console says that something of ours broke
     }
   };
 }

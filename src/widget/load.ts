@@ -60,7 +60,7 @@ async function getFile<T>(address: string): Promise<T> {
 
 /** An answer that can be read; whatever stands in the way is one of the three faults. */
 async function reach(address: string): Promise<Response> {
-  const response = await fetch(address, { credentials: 'omit' }).catch(() => null);
+  const response = await fetch(address, { credentials: 'omit' }).catch(() => null); // the line is cut: asked again
   if (response?.ok) return response;
   throw new Error(response?.status === 404 ? NO_SITE : response?.status === 403 ? FOREIGN : UNREACHABLE);
 }

@@ -94,6 +94,6 @@ function nearest(at: Element, selector: string | undefined): HTMLElement | null 
   try {
     return selector ? at.closest<HTMLElement>(selector) : null;
   } catch {
-    return null;
+    return null; // not a selector
   }
 }

@@ -54,7 +54,7 @@ function loosely(text: string): Memory {
     const kept = { ...EMPTY_MEMORY, ...(JSON.parse(text || '{}') as Memory) };
     return kept.v === 1 ? kept : EMPTY_MEMORY;
   } catch {
-    return EMPTY_MEMORY;
+    return EMPTY_MEMORY; // blocked or damaged
   }
 }
 
@@ -62,7 +62,7 @@ function fromStorage(kind: 'localStorage' | 'sessionStorage', key: string): stri
   try {
     return window[kind].getItem(key) ?? '';
   } catch {
-    return '';
+    return ''; // blocked
   }
 }
 

@@ -30,7 +30,7 @@ export function readMemory(text: string | null, now: EpochMs): Memory {
       replies: recordOf(kept['replies'], (one) => (typeof one === 'string' ? one : null)),
     };
   } catch {
-    return EMPTY_MEMORY;
+    return EMPTY_MEMORY; // damaged: begun anew
   }
 }
 

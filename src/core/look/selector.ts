@@ -11,7 +11,7 @@ export function isSelector(text: string): boolean {
       },
     });
   } catch {
-    isSound = false;
+    isSound = false; // how the parser says that it cannot read it
   }
   return isSound;
 }

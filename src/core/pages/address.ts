@@ -36,7 +36,7 @@ function parsed(href: string): URL | null {
   try {
     return new URL(href);
   } catch {
-    return null;
+    return null; // no address
   }
 }
 

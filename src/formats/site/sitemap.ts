@@ -88,7 +88,7 @@ export function sitemapReader(on: SitemapHearer): SitemapReader {
     try {
       work();
     } catch {
-      fail('not-xml');
+      fail('not-xml'); // told to whoever reads
     }
   };
   return {
@@ -109,7 +109,7 @@ export async function readSitemapBytes(bytes: AsyncIterable<Uint8Array>, on: Sit
       reader.take(decoder.decode(part, { stream: true }));
     }
   } catch {
-    return on.fault({ line: 0, reason: 'not-gzip' });
+    return on.fault({ line: 0, reason: 'not-gzip' }); // told to whoever reads
   }
   reader.take(decoder.decode());
   reader.end();

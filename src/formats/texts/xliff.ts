@@ -85,7 +85,7 @@ export function readXliff(
   try {
     parser.write(text).close();
   } catch {
-    reading.refuse('not-xml', parser.line);
+    reading.refuse('not-xml', parser.line); // told at its line
   }
   return reading.outcome();
 }

@@ -45,10 +45,10 @@ export function ndjsonReader(on: PageViewHearer): PageViewReader {
     try {
       value = JSON.parse(line);
     } catch {
-      return on.fault({ line: number, reason: 'not-json' });
+      return on.fault({ line: number, reason: 'not-json' }); // told at its line
     }
     if (typeof value !== 'object' || value === null || Array.isArray(value))
-      return on.fault({ line: number, reason: 'not-json' });
+      return on.fault({ line: number, reason: 'not-json' }); // told at its line
     const properties = value as Readonly<Record<string, unknown>>;
     tell(on, number, (names) =>
       names

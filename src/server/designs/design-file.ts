@@ -34,7 +34,7 @@ function asToday(value: unknown): unknown {
   try {
     return completed(withTodaysNames(value) as Design);
   } catch {
-    return value;
+    return value; // no design at all: judged, and refused in a sentence, as it came
   }
 }
 

@@ -55,7 +55,7 @@ export async function guardedFetch(address: string, guard: FetchGuard): Promise<
       });
       const next = nextOf(response, url);
       if (next === undefined) return await whole(response, url, guard);
-      await response.body?.cancel().catch(() => undefined);
+      await response.body?.cancel().catch(() => undefined); // it is thrown away
       url = next;
     }
     return fail({ '': WORDS.hops });
@@ -63,7 +63,7 @@ export async function guardedFetch(address: string, guard: FetchGuard): Promise<
     if (isCausedBy(error, InsideError)) return fail({ '': WORDS.inside });
     return fail({ '': signal.aborted ? WORDS.slow : WORDS.gone });
   } finally {
-    await agent.destroy().catch(() => undefined);
+    await agent.destroy().catch(() => undefined); // its sockets are gone already
   }
 }
 
@@ -76,7 +76,7 @@ function nextOf({ status, headers }: Response, from: URL): URL | null | undefine
 
 async function whole(response: Response, url: URL, { bytesMax }: FetchGuard): Promise<Result<Fetched>> {
   if (!response.ok) {
-    await response.body?.cancel().catch(() => undefined);
+    await response.body?.cancel().catch(() => undefined); // it is thrown away
     return fail({ '': `The page answers ${response.status}.` });
   }
   const parts: Uint8Array[] = [];
@@ -96,7 +96,7 @@ function decoded(bytes: Buffer, type: string): string {
   try {
     return new TextDecoder(named).decode(bytes);
   } catch {
-    return new TextDecoder().decode(bytes);
+    return new TextDecoder().decode(bytes); // a charset that nobody knows
   }
 }
 

@@ -33,7 +33,7 @@ export async function sendWebResponse(answer: Response, response: ServerResponse
   if (answer.body === null) return void response.end();
   response.flushHeaders();
   const reader = answer.body.getReader();
-  response.on('close', () => void reader.cancel().catch(() => undefined));
+  response.on('close', () => void reader.cancel().catch(() => undefined)); // ended already
   for (let part = await reader.read(); !part.done; part = await reader.read()) {
     if (!response.write(part.value))
       await new Promise((resolve) => response.once('drain', resolve).once('close', resolve));

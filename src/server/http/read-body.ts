@@ -22,7 +22,7 @@ export async function readJson(
   try {
     return ok(JSON.parse(text) as unknown);
   } catch {
-    return fail({ '': 'That is not valid JSON. Nothing was stored.' });
+    return fail({ '': 'That is not valid JSON. Nothing was stored.' }); // told to whoever sent it
   }
 }
 
@@ -40,7 +40,7 @@ export async function readBytes(request: Request, bytesMax: number): Promise<Buf
   for (let part = await reader.read(); !part.done; part = await reader.read()) {
     bytes += part.value.byteLength;
     if (bytes > bytesMax) {
-      await reader.cancel().catch(() => undefined);
+      await reader.cancel().catch(() => undefined); // the rest is not wanted
       return null;
     }
     parts.push(part.value);

@@ -54,7 +54,7 @@ export function makeHub(clock: ServerTime): Hub {
     try {
       controller.enqueue(bytes);
     } catch {
-      listener.close();
+      listener.close(); // its reader has gone; it comes back by itself
     }
   };
 

@@ -34,7 +34,7 @@ export function makeLimits(): Limits {
         await limiters[kind].consume(who);
         return true;
       } catch {
-        return false;
+        return false; // how the limiter says that there were too many
       }
     },
   };

@@ -65,7 +65,7 @@ export async function drawPicture(
     const cut = { left: 0, top: 0, width: size.width, height: Math.min(size.height, height) };
     return ok(await kept(whole.extract(cut)));
   } catch {
-    return fail({ '': DAMAGED });
+    return fail({ '': DAMAGED }); // whatever the decoder found: the owner is told, nothing was stored
   }
 }
 
@@ -100,7 +100,7 @@ export async function drawTwice(sent: Buffer, fit: Fit): Promise<Result<TwoSizes
     );
     return ok({ once, twice, ...(await boundsOf(data)) });
   } catch {
-    return fail({ '': DAMAGED });
+    return fail({ '': DAMAGED }); // whatever the decoder found: the owner is told, nothing was stored
   }
 }
 

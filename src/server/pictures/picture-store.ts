@@ -1,3 +1,4 @@
+import { log } from '../log';
 import { mkdir, readFile, rename, rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { newId } from '../ids';
@@ -29,7 +30,9 @@ export async function removePicture(dataDir: string, hash: string): Promise<void
 export async function readPicture(dataDir: string, hash: string): Promise<Buffer | null> {
   try {
     return await readFile(fileOf(dataDir, hash));
-  } catch {
+  } catch (error) {
+    if ((error as NodeJS.ErrnoException).code !== 'ENOENT')
+      log.error({ hash, error }, 'A picture cannot be read.');
     return null;
   }
 }

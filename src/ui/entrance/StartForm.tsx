@@ -286,7 +286,7 @@ function kept(): Partial<Answers> {
   try {
     return JSON.parse(sessionStorage.getItem(KEPT) ?? '{}') as Partial<Answers>;
   } catch {
-    return {};
+    return {}; // storage that throws, or damaged: begun anew
   }
 }
 

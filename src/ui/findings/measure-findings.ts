@@ -23,7 +23,7 @@ export async function measureForFindings(
     const onPage =
       desktop === undefined
         ? null
-        : await pageColours(addressOf(desktop.hash), pageBoxes(widget)).catch(() => null);
+        : await pageColours(addressOf(desktop.hash), pageBoxes(widget)).catch(() => null); // a picture that cannot be read: nothing is told of it
     if (signal.aborted) break;
     const site = made?.ok === true ? made.value : null;
     const coverings =

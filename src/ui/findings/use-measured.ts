@@ -39,6 +39,7 @@ export function useMeasured(
       );
       if (!stop.signal.aborted) setMeasured(found);
     };
+    // What cannot be measured is not told; the next change tries again.
     const later = setTimeout(() => void measure().catch(() => undefined), CALM_MS);
     return () => {
       clearTimeout(later);

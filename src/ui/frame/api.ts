@@ -50,6 +50,7 @@ async function send(address: string, init: RequestInit): Promise<Response> {
   try {
     return await fetch(address, init);
   } catch {
+    // fetch tells nothing of why: the line, the server, or the page being left
     throw new PortError(
       'unreachable',
       'The server does not answer. What you did is kept here, and we try again.',
@@ -58,6 +59,7 @@ async function send(address: string, init: RequestInit): Promise<Response> {
 }
 
 async function read(response: Response): Promise<unknown> {
+  // What is not JSON comes from something in between, and says nothing.
   const body = (await response.json().catch(() => null)) as { errors?: Record<string, string> } | null;
   if (response.ok) return body;
   const errors = body?.errors ?? {};

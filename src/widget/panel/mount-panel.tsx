@@ -138,7 +138,7 @@ export function mountPanel(port: PanelPort): MountedPanel {
         },
       );
     },
-    end: () => void talk.end().catch(() => undefined),
+    end: () => void talk.end().catch(() => undefined), // it still runs, and can be ended again
     forget: async () => {
       await talk.forget();
       draft = '';
@@ -226,7 +226,7 @@ export function mountPanel(port: PanelPort): MountedPanel {
     first?.focus();
   };
   fitToKeyboard(port.frame.root);
-  void talk.begin().catch(() => undefined);
+  void talk.begin().catch(() => undefined); // the stream reads it once there is a line
   return {
     momentResultOf: momentResultOf,
     why: whyNow,

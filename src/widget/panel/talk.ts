@@ -186,7 +186,9 @@ async function offer(one: Outgoing, ports: OfferPorts): Promise<Outcome> {
 
 /** What of a form does not fit, by field; none where the refusal says nothing of it. */
 async function faultsIn(response: Response): Promise<CheckedReplies['faults']> {
-  const said = (await response.json().catch(() => ({}))) as { faults?: CheckedReplies['faults'] };
+  const said = (await response.json().catch(() => ({}) /* not JSON: a refusal without fields */)) as {
+    faults?: CheckedReplies['faults'];
+  };
   return said.faults ?? {};
 }
 
@@ -225,6 +227,6 @@ function previewPass({ passKey }: TalkPort): { pass?: string } {
     const pass = sessionStorage.getItem(passKey);
     return pass === null ? {} : { pass };
   } catch {
-    return {};
+    return {}; // blocked
   }
 }

@@ -22,7 +22,7 @@ export function unsentStore(key: string, mayStore: boolean): UnsentStore {
       try {
         return toUnsent(JSON.parse(sessionStorage.getItem(key) ?? 'null'));
       } catch {
-        return NONE;
+        return NONE; // blocked or damaged
       }
     },
     write: ({ token, items }) => {

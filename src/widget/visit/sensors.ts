@@ -86,7 +86,7 @@ function matches(target: Element | null, selector: string): boolean {
   try {
     return target !== null && target.closest(selector) !== null;
   } catch {
-    return false;
+    return false; // not a selector
   }
 }
 

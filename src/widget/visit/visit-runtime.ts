@@ -134,7 +134,7 @@ export function startVisitRuntime(port: VisitRuntimePort): VisitRuntime {
       keepalive: true,
       headers: { Authorization: `Bearer ${token}` },
     } as const;
-    void fetch(`${port.base}/forget`, asked).catch(() => undefined);
+    void fetch(`${port.base}/forget`, asked).catch(() => undefined); // the page cannot wait; this browser has forgotten
   };
 
   return {
@@ -164,7 +164,7 @@ export function startVisitRuntime(port: VisitRuntimePort): VisitRuntime {
       } else if (decision.show !== null && !isComing) {
         isComing = true;
         busy = prepare(decision.show)
-          .catch(() => undefined)
+          .catch(() => undefined) // due again with the next look
           .finally(() => {
             isComing = false;
           });

@@ -107,6 +107,6 @@ function isKnownHere(text: string): boolean {
     document.createDocumentFragment().querySelector(text);
     return true;
   } catch {
-    return false;
+    return false; // how the browser says that it cannot read it
   }
 }

@@ -13,7 +13,7 @@ export async function knownPages(
   siteAddress: string,
 ): Promise<readonly string[]> {
   const { origin } = new URL(siteAddress);
-  const named = await fromSitemap(port, `${origin}/sitemap.xml`).catch(() => []);
+  const named = await fromSitemap(port, `${origin}/sitemap.xml`).catch(() => []); // many sites have none
   const all = named.length > 0 ? named : linksIn((await port.getPageSource(siteAddress)).text, siteAddress);
   const own = all.filter((address) => new URL(address).origin === origin);
   return [...new Set([new URL(siteAddress).href, ...own])].slice(0, PAGES_MAX);
