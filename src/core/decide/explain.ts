@@ -1,3 +1,4 @@
+import { APPROACH, INVITATION_ID, NEEDS_MEMORY, WHEN } from '../wire/invitation';
 import { askedOf, closingEdge, freeAt, ownFreeAt } from '../invitations/due';
 import { type JudgeContext, judge } from '../invitations/judge';
 import type { Circumstances } from '../model/circumstances';
@@ -118,10 +119,10 @@ function judgeInvitations(widget: WireWidget, scene: ExplainScene): Verdict[] {
 function judgeInvitation(invitation: WireInvitation, context: DecisionContext, hasWinner: boolean): Verdict {
   const { circumstances } = context;
   const asked = askedOf(context);
-  const unmet = unmetIn(invitation[6], asked);
-  const isReady = judge(invitation[6], asked).is;
+  const unmet = unmetIn(invitation[WHEN], asked);
+  const isReady = judge(invitation[WHEN], asked).is;
   const because = ({ code, shortfall }: BlockReason): Verdict => {
-    const reason: Reason = { about: 'invitation', code, facts: { invitation: invitation[0] } };
+    const reason: Reason = { about: 'invitation', code, facts: { invitation: invitation[INVITATION_ID] } };
     return {
       outcome: isReady ? 'ready' : 'failed',
       reason,
@@ -140,7 +141,8 @@ function judgeInvitation(invitation: WireInvitation, context: DecisionContext, h
   }
   const blockReason = siteBlockReason(context);
   if (blockReason !== null) return because(blockReason);
-  if (invitation[1] === 'stir' && circumstances.visitor.isStill) return because({ code: 'keeps-still' });
+  if (invitation[APPROACH] === 'stir' && circumstances.visitor.isStill)
+    return because({ code: 'keeps-still' });
   return because({ code: hasWinner ? 'after-another-invitation' : 'conditions-hold' });
 }
 
@@ -175,7 +177,7 @@ function ownBlockReason(invitation: WireInvitation, circumstances: Circumstances
   const free = ownFreeAt(invitation, circumstances);
   if (free <= circumstances.now) return null;
   const isForgotten =
-    invitation[3] === 1 && (circumstances.level !== 'kept' || circumstances.memory.visit === null);
+    invitation[NEEDS_MEMORY] === 1 && (circumstances.level !== 'kept' || circumstances.memory.visit === null);
   if (isForgotten) return { code: 'not-remembered' };
   return { code: 'own-limit', ...(free === Infinity ? {} : until(free, circumstances.now)) };
 }

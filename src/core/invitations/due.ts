@@ -1,3 +1,4 @@
+import { APPROACH, AT_MOST, INVITATION_ID, NEEDS_MEMORY, OWN_DAYS, WHEN } from '../wire/invitation';
 import type { DecisionContext } from '../context/decision-context';
 import { zoneOf } from '../hours/hours-now';
 import { isRunning } from '../model/circumstances';
@@ -52,13 +53,13 @@ function scan(context: DecisionContext): DueVerdict {
   for (const invitation of widget.invitations) {
     const own = Math.max(free, ownFreeAt(invitation, circumstances));
     if (own === Infinity || isIdleStir(invitation, circumstances)) continue;
-    const ready = judge(invitation[6], asked);
+    const ready = judge(invitation[WHEN], asked);
     if (!ready.is && ready.next === Infinity && ready.on === 0) continue;
     on |= ready.on | FOCUS;
     if (isBlocked || due !== null) continue;
     if (!ready.is || own > now) next = Math.min(next, Math.max(ready.is ? 0 : ready.next, own));
     else if (!page.isTyping) {
-      due = invitation[0];
+      due = invitation[INVITATION_ID];
       next = Math.min(next, ready.next, closingEdge(context));
     }
   }
@@ -84,14 +85,14 @@ function signalsOf(bits: SignalBits): readonly Signal[] {
 
 /** [I10] Under reduced motion a stir does nothing, and is not counted. */
 function isIdleStir(invitation: WireInvitation, { visitor }: Circumstances): boolean {
-  return invitation[1] === 'stir' && visitor.isStill;
+  return invitation[APPROACH] === 'stir' && visitor.isStill;
 }
 
 /** [I8] What is shown stays, unless one of its state conditions fails; it then goes without a *no*. */
 function stays(context: DecisionContext, id: string): DueVerdict {
-  const shown = context.widget.invitations.find((one) => one[0] === id);
+  const shown = context.widget.invitations.find((one) => one[INVITATION_ID] === id);
   const judged: Judgement | null =
-    shown === undefined ? null : judge(shown[6], { ...askedOf(context), statesOnly: true });
+    shown === undefined ? null : judge(shown[WHEN], { ...askedOf(context), statesOnly: true });
   const isOver = judged === null || !judged.is || context.isCountOnly;
   return { ...NONE, withdraw: isOver ? id : null, next: judged?.next ?? Infinity };
 }
@@ -127,14 +128,14 @@ export function closingEdge({
 
 /** [I5], [I13] When its own limit allows it again; what would need a memory that is not kept never does. */
 export function ownFreeAt(invitation: WireInvitation, { page, memory, level }: Circumstances): EpochMs {
-  const id = invitation[0];
-  const days = invitation[4];
-  if (invitation[3] && (level !== 'kept' || memory.visit === null)) return Infinity;
+  const id = invitation[INVITATION_ID];
+  const days = invitation[OWN_DAYS];
+  if (invitation[NEEDS_MEMORY] && (level !== 'kept' || memory.visit === null)) return Infinity;
   if (days === ONCE_PER_PAGE && page.shown.includes(id)) return Infinity;
   const counted = memory.counts[id];
   if (!Array.isArray(counted)) return 0; // also where the id is a name that every object has
   const [visit, total, at] = counted;
-  if (invitation[5] > 0 && total >= invitation[5]) return Infinity;
+  if (invitation[AT_MOST] > 0 && total >= invitation[AT_MOST]) return Infinity;
   if (days === PER_VISITOR || (days === PER_VISIT && visit === memory.visit?.number)) return Infinity;
   return days > 0 ? at + days * DAY_MS : 0;
 }

@@ -13,9 +13,15 @@ import { type Known, type KnownKind, isKnown } from './known';
 export const SIGNALS = ['scroll', 'leave', 'activity', 'click', 'seen', 'focus', 'form'] as const;
 export type Signal = (typeof SIGNALS)[number];
 
-/** Signals as bits, in the order of SIGNALS. */
+/** Signals as bits, in the order of SIGNALS; constants of their own, so that the build writes the numbers in. */
 export type SignalBits = number;
-export const FOCUS: SignalBits = 32;
+const SCROLL = 1;
+const LEAVE = 2;
+const ACTIVITY = 4;
+const CLICK = 8;
+const SEEN = 16;
+export const FOCUS = 32;
+const FORM = 64;
 
 /**
  * How a condition stands: whether it holds, when time alone may change that (Infinity: never), and which signals may.
@@ -111,19 +117,19 @@ function judgeOne(condition: WireCondition, asked: JudgeContext): Judgement {
     case 'on-page':
       return reached(page.clock, other[2], now, 0);
     case 'idle':
-      return reached(page.idle, other[2], now, 4);
+      return reached(page.idle, other[2], now, ACTIVITY);
     case 'in-visit':
       return visit === null ? FAILS : reached(visitClock(visit), other[2], now, 0);
     case 'scrolled':
-      return page.scrolled >= other[2] ? HOLDS : awaited(false, 1);
+      return page.scrolled >= other[2] ? HOLDS : awaited(false, SCROLL);
     case 'seen':
-      return page.seen.includes(other[2]) ? HOLDS : awaited(false, 16);
+      return page.seen.includes(other[2]) ? HOLDS : awaited(false, SEEN);
     case 'clicked':
-      return awaited(page.instantEvent?.kind === 'clicked' && page.instantEvent.selector === other[2], 8);
+      return awaited(page.instantEvent?.kind === 'clicked' && page.instantEvent.selector === other[2], CLICK);
     case 'leaving':
-      return awaited(page.instantEvent?.kind === 'leaving', 2);
+      return awaited(page.instantEvent?.kind === 'leaving', LEAVE);
     case 'form-left':
-      return awaited(page.instantEvent?.kind === 'form-left', 64);
+      return awaited(page.instantEvent?.kind === 'form-left', FORM);
     default:
       return judgeUnknown(other);
   }

@@ -12,7 +12,7 @@ import { zoneOf } from '../hours/hours-now';
 import type { Circumstances } from '../model/circumstances';
 import { MOMENTS, type Moment } from '../model/moment';
 import { DAY_MS, SECOND_MS } from '../model/units';
-import type { WireCondition, WireGroup, WireItem, WireWidget } from '../wire/design-file';
+import type { WireCondition, WireGroup, WireInvitation, WireItem, WireWidget } from '../wire/design-file';
 import { limitsOf } from '../wire/limits';
 import type { PublishedSite } from '../wire/published-site';
 import type { ConversationFacts } from '../model/conversation';
@@ -148,15 +148,17 @@ export function frozenSite(site: PublishedSite, circumstances: Circumstances): F
     isClosing ||= now >= closingEdge({ site, presence });
     return {
       ...widget,
-      invitations: widget.invitations.map((one) => [
-        one[0],
-        one[1],
-        one[2],
-        one[3],
-        one[4],
-        one[5],
-        frozen(one[6]) as WireGroup,
-      ]),
+      invitations: widget.invitations.map(
+        ([id, approach, opensOnPhones, needsMemory, days, atMost, when]): WireInvitation => [
+          id,
+          approach,
+          opensOnPhones,
+          needsMemory,
+          days,
+          atMost,
+          frozen(when) as WireGroup,
+        ],
+      ),
     };
   });
   const limits = site.design.limits;

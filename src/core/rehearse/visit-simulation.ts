@@ -1,3 +1,4 @@
+import { INVITATION_ID } from '../wire/invitation';
 import type { VisitSimulation } from './visit';
 import type { Seen } from './visit';
 import { turned } from '../model/page-clock';
@@ -198,7 +199,7 @@ function invitedBy(simulation: VisitSimulation, decision: Decision, id: string):
   const { now, page } = circumstances;
   const invitation = site.design.widgets
     .find(({ key }) => key === decision.widget)
-    ?.invitations.find((one: WireInvitation) => one[0] === id);
+    ?.invitations.find((one: WireInvitation) => one[INVITATION_ID] === id);
   if (invitation === undefined) return simulation;
   const shown = withSeen(
     withPageView(afterEvent(simulation, { kind: 'invitation-shown', id, at: now }), {

@@ -1,3 +1,4 @@
+import { INVITATION_ID } from '../../core/wire/invitation';
 import type { Decision } from '../../core/decide/decision';
 import { EMPTY_MEMORY } from '../../core/model/memory';
 import { readMemory } from '../../core/decide/read-memory';
@@ -214,7 +215,9 @@ function readAttributes(given: unknown): Record<string, string> {
 }
 
 function invitationOf({ design }: PublishedSite, decision: Decision, id: string): WireInvitation | undefined {
-  return design.widgets.find(({ key }) => key === decision.widget)?.invitations.find((one) => one[0] === id);
+  return design.widgets
+    .find(({ key }) => key === decision.widget)
+    ?.invitations.find((one) => one[INVITATION_ID] === id);
 }
 
 function asksForStillness(): boolean {
