@@ -8,8 +8,8 @@ const faultsOf = (text: string) => {
   const read = readDesignText(text);
   return read.ok
     ? []
-    : read.errors.map(({ line, column, path, sentence }) =>
-        `${line}:${column} ${path} ${sentence}`.replace('  ', ' '),
+    : read.errors.map(({ line, column, path, code }) =>
+        `${line}:${column} ${path} ${code}`.replace('  ', ' '),
       );
 };
 
@@ -24,27 +24,22 @@ describe('a design as a file', () => {
     }
   });
 
-  it('what is no JSON is told at line and column, each fault by its own sentence', () => {
-    expect(faultsOf('{\n  "v": 1,\n  "siteName" "Farrow"\n}')).toEqual(['3:14 A colon should stand here.']);
-    expect(faultsOf('{\n  "v": 1,\n}')).toEqual([
-      '3:1 A name in quotation marks should stand here.',
-      '3:1 A value should stand here.',
-    ]);
-    expect(faultsOf('{ "v": 1 // one\n}')[0]).toBe('1:10 JSON has no comments.');
-    expect(faultsOf('')).toEqual(['1:1 A value should stand here.']);
-    expect(faultsOf('{"a": tru}')[0]).toMatch(/^1:7 This word means nothing in JSON/);
+  it('what is no JSON is told at line and column, each fault by its own code', () => {
+    expect(faultsOf('{\n  "v": 1,\n  "siteName" "Farrow"\n}')).toEqual(['3:14 ColonExpected']);
+    expect(faultsOf('{\n  "v": 1,\n}')).toEqual(['3:1 PropertyNameExpected', '3:1 ValueExpected']);
+    expect(faultsOf('{ "v": 1 // one\n}')[0]).toBe('1:10 InvalidCommentToken');
+    expect(faultsOf('')).toEqual(['1:1 ValueExpected']);
+    expect(faultsOf('{"a": tru}')[0]).toMatch(/^1:7 InvalidSymbol/);
   });
 
   it('a name that stands twice is told where it stands again, and nothing is guessed', () => {
     expect(faultsOf('{\n  "v": 1,\n  "widgets": [\n    { "id": "a",\n      "id": "b" }\n  ]\n}')).toEqual([
-      '5:7 widgets.0.id This stands twice: only one of the two could count.',
+      '5:7 widgets.0.id twice',
     ]);
   });
 
   it('nesting is counted before anything walks it', () => {
-    expect(faultsOf('['.repeat(100_000))).toEqual([
-      '1:1 This is nested more than 12 levels deep: it is no design.',
-    ]);
+    expect(faultsOf('['.repeat(100_000))).toEqual(['1:1 too-deep']);
   });
 
   it('a fault stands at the line of what it means, one of something missing where it should be, in the order of the file', () => {
@@ -55,13 +50,13 @@ describe('a design as a file', () => {
       'widgets.0.place.depth': 'Missing.',
       siteName: 'Too long.',
     });
-    expect(faults.map(({ line, path, sentence }) => [line, path, sentence])).toEqual([
-      [lineOf('"siteName"'), 'siteName', 'Too long.'],
-      [lineOf('"place"'), 'widgets.0.place.depth', '“depth” is missing here.'],
-      [lineOf('"brand"'), 'widgets.0.look.brand', 'No colour.'],
+    expect(faults.map(({ line, path, code, about }) => [line, path, code, about])).toEqual([
+      [lineOf('"siteName"'), 'siteName', 'refused', 'Too long.'],
+      [lineOf('"place"'), 'widgets.0.place.depth', 'missing', 'depth'],
+      [lineOf('"brand"'), 'widgets.0.look.brand', 'refused', 'No colour.'],
     ]);
     expect(placedFaults(text, { '': 'No design.' })).toEqual([
-      { line: 1, column: 1, path: '', sentence: 'No design.' },
+      { line: 1, column: 1, path: '', code: 'refused', about: 'No design.' },
     ]);
   });
 });

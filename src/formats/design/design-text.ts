@@ -11,8 +11,14 @@ export interface DesignTextFault {
   readonly column: number;
   /** Names and indexes from the outermost in, joined by dots; empty: the whole. */
   readonly path: string;
-  readonly sentence: string;
+  readonly code: DesignTextCode;
+  /** Of *refused*, what whoever judged it said; of *missing*, what is; else empty. */
+  readonly about: string;
 }
+
+/** What does not fit; of what is no JSON, the reader's own code. */
+export type DesignTextCode = 'not-json' | 'too-deep' | 'twice' | 'missing' | 'refused' | SyntaxCode;
+export type SyntaxCode = (typeof SYNTAX_CODES)[number];
 
 /** More are not told at once: the first of them often make the rest. */
 const FAULTS_MAX = 50;
@@ -24,15 +30,7 @@ export function writeDesignText(design: Design): string {
 
 /** Reads JSON that should be a design; what is not JSON, is nested too deep, or names something twice, is told at its line. */
 export function readDesignText(text: string): Result<Json, readonly DesignTextFault[]> {
-  if (depthOf(text) > LIMITS.designDepth)
-    return fail([
-      {
-        line: 1,
-        column: 1,
-        path: '',
-        sentence: `This is nested more than ${LIMITS.designDepth} levels deep: it is no design.`,
-      },
-    ]);
+  if (depthOf(text) > LIMITS.designDepth) return fail([{ ...BEGINNING, code: 'too-deep' }]);
   const errors: ParseError[] = [];
   const tree = parseTree(text, errors, {
     disallowComments: true,
@@ -42,16 +40,18 @@ export function readDesignText(text: string): Result<Json, readonly DesignTextFa
   const faults = errors.slice(0, FAULTS_MAX).map(({ error, offset }) => ({
     ...lineAt(text, offset),
     path: '',
-    sentence: SYNTAX[printParseErrorCode(error)] ?? NOT_JSON,
+    code: toCode(printParseErrorCode(error)),
+    about: '',
   }));
   if (faults.length > 0 || tree === undefined)
-    return fail(faults.length > 0 ? faults : [{ line: 1, column: 1, path: '', sentence: NOT_JSON }]);
+    return fail(faults.length > 0 ? faults : [{ ...BEGINNING, code: 'not-json' as const }]);
   const twice = namedTwice(tree, '')
     .slice(0, FAULTS_MAX)
     .map(({ node, path }) => ({
       ...lineAt(text, node.offset),
       path,
-      sentence: 'This stands twice: only one of the two could count.',
+      code: 'twice' as const,
+      about: '',
     }));
   return twice.length > 0 ? fail(twice) : ok(JSON.parse(text) as Json);
 }
@@ -69,7 +69,9 @@ export function placedFaults(text: string, errors: FieldErrors, tellsMissing = t
       return {
         ...lineAt(text, nearest(tree, names)?.offset ?? 0),
         path,
-        sentence: isMissing ? `“${names.at(-1)}” is missing here.` : sentence,
+        ...(isMissing
+          ? { code: 'missing' as const, about: String(names.at(-1)) }
+          : { code: 'refused' as const, about: sentence }),
       };
     });
   return told.sort((a, b) => a.line - b.line || a.column - b.column);
@@ -104,22 +106,27 @@ function lineAt(text: string, offset: number): { readonly line: number; readonly
   return { line: before.length, column: (before.at(-1)?.length ?? 0) + 1 };
 }
 
-const NOT_JSON = 'This is not JSON.';
-const SYNTAX: Readonly<Record<string, string>> = {
-  InvalidSymbol: 'This word means nothing in JSON; texts stand in quotation marks.',
-  InvalidNumberFormat: 'This is not a number as JSON writes it.',
-  PropertyNameExpected: 'A name in quotation marks should stand here.',
-  ValueExpected: 'A value should stand here.',
-  ColonExpected: 'A colon should stand here.',
-  CommaExpected: 'A comma should stand here.',
-  CloseBraceExpected: 'A closing brace } is missing.',
-  CloseBracketExpected: 'A closing bracket ] is missing.',
-  EndOfFileExpected: 'Nothing more should stand here.',
-  InvalidCommentToken: 'JSON has no comments.',
-  UnexpectedEndOfComment: 'JSON has no comments.',
-  UnexpectedEndOfString: 'A quotation mark is missing at the end.',
-  UnexpectedEndOfNumber: 'This number is cut off.',
-  InvalidUnicode: 'This is not a sign as JSON writes it.',
-  InvalidEscapeCharacter: 'A backslash cannot stand before this sign.',
-  InvalidCharacter: 'This sign cannot stand in a text as it is.',
-};
+const BEGINNING = { line: 1, column: 1, path: '', about: '' } as const;
+
+const SYNTAX_CODES = [
+  'InvalidSymbol',
+  'InvalidNumberFormat',
+  'PropertyNameExpected',
+  'ValueExpected',
+  'ColonExpected',
+  'CommaExpected',
+  'CloseBraceExpected',
+  'CloseBracketExpected',
+  'EndOfFileExpected',
+  'InvalidCommentToken',
+  'UnexpectedEndOfComment',
+  'UnexpectedEndOfString',
+  'UnexpectedEndOfNumber',
+  'InvalidUnicode',
+  'InvalidEscapeCharacter',
+  'InvalidCharacter',
+] as const;
+
+function toCode(printed: string): DesignTextCode {
+  return SYNTAX_CODES.find((one) => one === printed) ?? 'not-json';
+}

@@ -3,7 +3,9 @@ import { withTodaysNames } from '../../core/model/earlier-names';
 import type { Design } from '../../core/model/design';
 import { type FieldErrors, type Result, fail, ok } from '../../core/result';
 import { publish } from '../../core/publish/publish';
+import type { DesignFileAnswer } from '../../core/wire/desk';
 import { type DesignTextFault, placedFaults, readDesignText } from '../../formats/design/design-text';
+import { wordsOfFault } from './design-file-words';
 import { DesignInput } from '../input/design.input';
 import { parseInput } from '../input/parse-input';
 
@@ -11,7 +13,17 @@ import { parseInput } from '../input/parse-input';
  * Judges a design that came as a file as strictly as one that is drawn here, and whether it could be published. Nothing
  * is stored; every fault is told at its line.
  */
-export function judgeDesignFile(text: string): Result<Design, readonly DesignTextFault[]> {
+export function judgeDesignFile(text: string): Result<Design, DesignFileAnswer['faults']> {
+  const judged = judge(text);
+  return judged.ok ? judged : fail(judged.errors.map(inWords));
+}
+
+function inWords(fault: DesignTextFault): DesignFileAnswer['faults'][number] {
+  const { line, column, path } = fault;
+  return { line, column, path, sentence: wordsOfFault(fault) };
+}
+
+function judge(text: string): Result<Design, readonly DesignTextFault[]> {
   const read = readDesignText(text);
   if (!read.ok) return read;
   const judged = parseInput(DesignInput, asToday(read.value));

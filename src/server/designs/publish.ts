@@ -5,7 +5,7 @@ import { wallOf } from '../../core/hours/wall';
 import type { Design } from '../../core/model/design';
 import type { EpochMs } from '../../core/model/units';
 import { overlapping } from '../../core/publish/in-force';
-import { periodOf } from '../../core/publish/period';
+import { type PeriodFault, periodOf } from '../../core/publish/period';
 import { type Result, fail, ok } from '../../core/result';
 import type { DesignFileV1 } from '../../core/wire/design-file';
 import { splitDesign } from '../../core/publish/split-design';
@@ -92,6 +92,11 @@ interface When {
   readonly zone: string | null;
 }
 
+const PERIOD_WORDS: { readonly [K in PeriodFault['code']]: string } = {
+  'no-date': 'This is no date and time.',
+  'ends-before-it-begins': 'It ends before it begins.',
+};
+
 /** When a version is to be in force, by the clock of the site; refused where it is over, or meets another period. */
 async function whenAsked(
   tx: Tx,
@@ -103,7 +108,7 @@ async function whenAsked(
   const site = await getSite(tx, siteId);
   const zone = zoneOfSite(site.zone, at);
   const period = periodOf(zone, { from: from ?? wallOf(zone, at), until });
-  if (!period.ok) return period;
+  if (!period.ok) return fail({ [period.errors.at]: PERIOD_WORDS[period.errors.code] });
   const begins = from === null ? at : period.value.from;
   const ends = period.value.until;
   if (begins < at) return fail({ from: 'This moment is over. Choose one to come, or publish at once.' });
