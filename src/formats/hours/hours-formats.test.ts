@@ -120,20 +120,19 @@ describe('OSM opening_hours', () => {
   });
 
   it.each([
-    ['Mo-Fr 9-12', 0],
-    ['Mo-Fr 09:00-12:00; Xx 10:00-11:00', 19],
-    ['Mo 25:00-26:00', 0],
-    ['Mo 10:75-11:00', 0],
-    ['2026 Feb 30 off', 0],
-    ['2026 Dec 26-2026 Dec 24 off', 0],
-    ['Dec 24-2027 Jan 02 off', 0],
-    ['Mo-Fr 09:00-12:00;; Sa off', 18],
-    ['drop table', 0],
-    ['', 0],
-  ])('[H19] refuses “%s” at %i with a reason', (text, at) => {
+    ['Mo-Fr 9-12', 0, 'no-time'],
+    ['Mo-Fr 09:00-12:00; Xx 10:00-11:00', 19, 'not-a-rule'],
+    ['Mo 25:00-26:00', 0, 'no-time'],
+    ['Mo 10:75-11:00', 0, 'no-time'],
+    ['2026 Feb 30 off', 0, 'no-date'],
+    ['2026 Dec 26-2026 Dec 24 off', 0, 'ends-before-it-begins'],
+    ['Dec 24-2027 Jan 02 off', 0, 'year-at-one-end'],
+    ['Mo-Fr 09:00-12:00;; Sa off', 18, 'empty-rule'],
+    ['drop table', 0, 'not-a-rule'],
+    ['', 0, 'empty-rule'],
+  ])('[H19] refuses “%s” at %i: %s', (text, at, reason) => {
     const read = readOsmHours(text);
-    expect(read.ok ? null : read.errors.at).toBe(at);
-    expect(read.ok ? '' : read.errors.reason.length).toBeGreaterThan(10);
+    expect(read).toMatchObject({ ok: false, errors: { at, reason } });
   });
 
   it('[H19] bounds what it reads', () => {
@@ -208,19 +207,20 @@ describe('schema.org opening hours', () => {
   });
 
   it.each([
-    ['text', 0],
-    [[{ opens: '9', closes: '17:00' }], 0],
+    ['text', 0, 'no-specification'],
+    [[{ opens: '9', closes: '17:00' }], 0, 'no-time'],
     [
       [
         { opens: '09:00', closes: '17:00' },
         { opens: '09:00', closes: '17:00', dayOfWeek: 'Moonday' },
       ],
       1,
+      'no-weekday',
     ],
-    [[{ opens: '09:00', closes: '17:00', validFrom: '2026-02-30' }], 0],
-    [[null], 0],
-  ] as const)('[H19] refuses %j at %i with a reason', (document, at) => {
-    expect(readSchemaHours(document)).toMatchObject({ ok: false, errors: { at } });
+    [[{ opens: '09:00', closes: '17:00', validFrom: '2026-02-30' }], 0, 'no-date'],
+    [[null], 0, 'no-object'],
+  ] as const)('[H19] refuses %j at %i: %s', (document, at, reason) => {
+    expect(readSchemaHours(document)).toMatchObject({ ok: false, errors: { at, reason } });
   });
 
   it('[H19] law: reading what was written gives the same hours wherever nothing but the zone is unsaid', () => {

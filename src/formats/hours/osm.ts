@@ -13,6 +13,7 @@ import {
   type CalendarParts,
   EMPTY_WEEK,
   type FormatFault,
+  type FormatFaultCode,
   type Said,
   type Unsaid,
   clockText,
@@ -106,8 +107,7 @@ function monthDayText(on: MonthDay): string {
  * that cannot be read is refused with its place.
  */
 export function readOsmHours(text: string): Result<Said<CalendarParts>, FormatFault> {
-  if (text.length > UNITS_MAX)
-    return fail({ reason: `Opening hours of more than ${UNITS_MAX} signs are not read.`, at: UNITS_MAX });
+  if (text.length > UNITS_MAX) return fail({ reason: 'too-long', at: UNITS_MAX, about: '' });
   const building: Building = {
     week: EMPTY_WEEK.map(() => []),
     seasons: new Map(),
@@ -117,7 +117,8 @@ export function readOsmHours(text: string): Result<Said<CalendarParts>, FormatFa
   let at = 0;
   for (const rule of text.replace(/;\s*$/, '').split(';')) {
     const fault = readRule(rule, building);
-    if (fault !== null) return fail({ reason: fault, at: at + rule.length - rule.trimStart().length });
+    if (fault !== null)
+      return fail({ reason: fault, at: at + rule.length - rule.trimStart().length, about: rule.trim() });
     at += rule.length + 1;
   }
   const { week, seasons, exceptions, unsaid } = building;
@@ -142,9 +143,9 @@ const BEYOND: readonly (readonly [RegExp, Unsaid['what']])[] = [
 ];
 
 /** Reads one rule into the building; gives why it cannot be, or null. */
-function readRule(rule: string, building: Building): string | null {
+function readRule(rule: string, building: Building): FormatFaultCode | null {
   const text = rule.trim().replace(/\s+/g, ' ');
-  if (text === '') return 'Here stands a rule without any words.';
+  if (text === '') return 'empty-rule';
   for (const [sign, what] of BEYOND) {
     if (!sign.test(text)) continue;
     building.unsaid.push({ what, about: text });
@@ -158,7 +159,7 @@ function readRule(rule: string, building: Building): string | null {
     /^(?<days>(?:\d{4} )?[A-Z][a-z]{2} \d{1,2}(?:-(?:\d{4} )?(?:[A-Z][a-z]{2} )?\d{1,2})?)?:? ?(?<weekdays>(?:Mo|Tu|We|Th|Fr|Sa|Su)(?:[-,](?:Mo|Tu|We|Th|Fr|Sa|Su))*)? ?(?<times>off|closed|\d[\d:,\- ]*)?$/.exec(
       text,
     );
-  if (match === null) return `“${text}” cannot be read as opening hours.`;
+  if (match === null) return 'not-a-rule';
   const { days, weekdays, times } = match.groups ?? {};
   const intervals = readTimes(times);
   if (typeof intervals === 'string') return intervals;
@@ -179,7 +180,7 @@ function readRule(rule: string, building: Building): string | null {
     });
     return null;
   }
-  if (read.kind !== 'yearly-range') return `“${days}” with weekdays is neither a season nor a date.`;
+  if (read.kind !== 'yearly-range') return 'neither-season-nor-date';
   const known = building.seasons.get(days) ?? {
     id: `season-${building.seasons.size}`,
     name: days,
@@ -212,7 +213,7 @@ function readWeekdays(text: string): number[] {
 }
 
 /** Intervals, or why they cannot be read. No times at all: all day. */
-function readTimes(text: string | undefined): readonly Interval[] | string {
+function readTimes(text: string | undefined): readonly Interval[] | FormatFaultCode {
   if (text === undefined) return [{ from: 0, to: 1440 }];
   if (text === 'off' || text === 'closed') return [];
   const intervals: Interval[] = [];
@@ -221,15 +222,14 @@ function readTimes(text: string | undefined): readonly Interval[] | string {
     const [h1 = 0, m1 = 0, h2 = 0, m2 = 0] = match?.slice(1).map(Number) ?? [];
     const [from, end] = [h1 * 60 + m1, h2 * 60 + m2];
     const to = end <= from ? end + 1440 : end;
-    if (match === null || m1 > 59 || m2 > 59 || from > 1439 || to > from + 1440)
-      return `“${part.trim()}” is no time from and to.`;
+    if (match === null || m1 > 59 || m2 > 59 || from > 1439 || to > from + 1440) return 'no-time';
     intervals.push({ from, to });
   }
   return intervals;
 }
 
 /** Days of an exception or a season, or why they cannot be read. */
-function readDays(text: string): ExceptionDays | string {
+function readDays(text: string): ExceptionDays | FormatFaultCode {
   const [first = '', second] = text.split('-');
   const from = readDate(first, null);
   if (typeof from === 'string') return from;
@@ -237,11 +237,9 @@ function readDays(text: string): ExceptionDays | string {
     return from.year === null ? { kind: 'yearly-date', on: from.on } : { kind: 'date', day: from.day };
   const to = readDate(second, from);
   if (typeof to === 'string') return to;
-  if ((from.year === null) !== (to.year === null)) return `“${text}” has a year at one end only.`;
+  if ((from.year === null) !== (to.year === null)) return 'year-at-one-end';
   if (from.year === null) return { kind: 'yearly-range', from: from.on, to: to.on };
-  return from.day <= to.day
-    ? { kind: 'range', from: from.day, to: to.day }
-    : `“${text}” ends before it begins.`;
+  return from.day <= to.day ? { kind: 'range', from: from.day, to: to.day } : 'ends-before-it-begins';
 }
 
 interface ReadDate {
@@ -251,12 +249,11 @@ interface ReadDate {
 }
 
 /** A date with or without a year; at the end of a range, year and month may be those of its beginning. */
-function readDate(text: string, begin: ReadDate | null): ReadDate | string {
+function readDate(text: string, begin: ReadDate | null): ReadDate | FormatFaultCode {
   const match = /^(?:(\d{4}) )?(?:([A-Z][a-z]{2}) )?(\d{1,2})$/.exec(text);
   const month = match?.[2] === undefined ? Math.floor((begin?.on ?? 0) / 100) : MONTHS.indexOf(match[2]) + 1;
   const date = Number(match?.[3] ?? 0);
-  if (match === null || month < 1 || date < 1 || date > (DAYS_IN[month - 1] ?? 0))
-    return `“${text}” is no date.`;
+  if (match === null || month < 1 || date < 1 || date > (DAYS_IN[month - 1] ?? 0)) return 'no-date';
   const year = match[1] === undefined ? (begin?.year ?? null) : Number(match[1]);
   return { year, on: month * 100 + date, day: dayOf(year ?? 2000, month, date) };
 }

@@ -5,6 +5,7 @@ import {
   type CalendarParts,
   EMPTY_WEEK,
   type FormatFault,
+  type FormatFaultCode,
   type Said,
   type Unsaid,
   clockText,
@@ -74,14 +75,13 @@ const ITEMS_MAX = 2000;
 /** Reads a list of `OpeningHoursSpecification`, or a thing that has one. What cannot be read is refused with its place in the list. */
 export function readSchemaHours(document: unknown): Result<Said<CalendarParts>, FormatFault> {
   const list = listIn(document);
-  if (list === null) return fail({ reason: 'There is no OpeningHoursSpecification in it.', at: 0 });
-  if (list.length > ITEMS_MAX)
-    return fail({ reason: `More than ${ITEMS_MAX} specifications are not read.`, at: ITEMS_MAX });
+  if (list === null) return fail({ reason: 'no-specification', at: 0, about: '' });
+  if (list.length > ITEMS_MAX) return fail({ reason: 'too-long', at: ITEMS_MAX, about: '' });
   const week: Interval[][] = EMPTY_WEEK.map(() => []);
   const exceptions = new Map<string, HoursException>();
   for (const [at, item] of list.entries()) {
     const read = readItem(item);
-    if (typeof read === 'string') return fail({ reason: read, at });
+    if (typeof read === 'string') return fail({ reason: read, at, about: '' });
     const { days, interval, dates } = read;
     if (dates === null) {
       if (interval !== null) for (const day of days) week[day]?.push(interval);
@@ -120,24 +120,24 @@ interface ReadItem {
   readonly dates: readonly [from: number, to: number] | null;
 }
 
-function readItem(item: unknown): ReadItem | string {
-  if (typeof item !== 'object' || item === null) return 'A specification is an object.';
+function readItem(item: unknown): ReadItem | FormatFaultCode {
+  if (typeof item !== 'object' || item === null) return 'no-object';
   const { dayOfWeek, opens, closes, validFrom, validThrough } = item as Record<string, unknown>;
   const [from, to] = [minutesOf(opens), minutesOf(closes)];
-  if (from === null || to === null || from > 1439) return 'opens and closes are times such as 17:30.';
+  if (from === null || to === null || from > 1439) return 'no-time';
   const interval = from === 0 && to === 0 ? null : { from, to: to <= from ? to + 1440 : to };
   const days =
     dayOfWeek === undefined
       ? [0, 1, 2, 3, 4, 5, 6]
       : (Array.isArray(dayOfWeek) ? dayOfWeek : [dayOfWeek]).map(weekdayNamed);
-  if (days.includes(-1)) return 'dayOfWeek names a day that is none of Monday to Sunday.';
+  if (days.includes(-1)) return 'no-weekday';
   if (validFrom === undefined && validThrough === undefined) return { days, interval, dates: null };
   const [begin, end] = [validFrom ?? validThrough, validThrough ?? validFrom].map((one) =>
     typeof one === 'string' ? parseDay(one.slice(0, 10)) : null,
   );
   if (begin === null || begin === undefined || end === null || end === undefined || end < begin)
-    return 'validFrom and validThrough are dates such as 2026-12-24, in order.';
-  if (dayOfWeek !== undefined) return 'Weekdays within dates are not read: give the dates, or the weekdays.';
+    return 'no-date';
+  if (dayOfWeek !== undefined) return 'weekdays-within-dates';
   return { days, interval, dates: [begin, end] };
 }
 

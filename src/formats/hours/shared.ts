@@ -27,9 +27,25 @@ export interface Said<T> {
 
 /** Why a document cannot be read, and where: `at` counts UTF-16 code units, or is the place in a list. */
 export interface FormatFault {
-  readonly reason: string;
+  readonly reason: FormatFaultCode;
   readonly at: number;
+  /** The rule that cannot be read; empty where `at` says it all. */
+  readonly about: string;
 }
+
+export type FormatFaultCode =
+  | 'too-long'
+  | 'empty-rule'
+  | 'not-a-rule'
+  | 'no-time'
+  | 'no-date'
+  | 'year-at-one-end'
+  | 'ends-before-it-begins'
+  | 'neither-season-nor-date'
+  | 'no-specification'
+  | 'no-object'
+  | 'no-weekday'
+  | 'weekdays-within-dates';
 
 /** What a document of hours says of a calendar; id, name and zone are the reader's. */
 export type CalendarParts = Pick<Calendar, 'week' | 'seasons' | 'exceptions'>;
