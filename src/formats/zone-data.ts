@@ -67,7 +67,8 @@ function fromBase60(text: string): number {
 
 function digitOf(sign: string): number {
   const code = sign.charCodeAt(0);
-  return code > 96 ? code - 87 : code > 64 ? code - 29 : code - 48;
+  if (code > 96) return code - 87;
+  return code > 64 ? code - 29 : code - 48;
 }
 
 /** What holds from an instant on until another, as it travels; changes that change nothing are left out. */

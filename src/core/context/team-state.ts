@@ -13,6 +13,9 @@ export interface TeamMember {
 export function teamStateOf(members: readonly TeamMember[]): TeamState {
   const there = members.filter(({ presence }) => presence !== 'out');
   return bestOf(
-    there.map(({ presence, freeSlots }) => (freeSlots <= 0 ? 'busy' : presence === 'in' ? 'in' : 'nearby')),
+    there.map(({ presence, freeSlots }) => {
+      if (freeSlots <= 0) return 'busy';
+      return presence === 'in' ? 'in' : 'nearby';
+    }),
   );
 }

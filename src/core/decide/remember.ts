@@ -179,7 +179,8 @@ export function pruned(memory: Memory, ids: readonly string[]): Memory {
 
 /** [V6] What is known of the visit: nothing at a level that cannot know. */
 export function visitOf(memory: Memory): 'first' | 'returning' | 'unknown' {
-  return memory.visit === null ? 'unknown' : memory.visit.number === 1 ? 'first' : 'returning';
+  if (memory.visit === null) return 'unknown';
+  return memory.visit.number === 1 ? 'first' : 'returning';
 }
 
 /** [I7] Closing a window that an invitation opened, so soon, counts as a *No, thanks*. */

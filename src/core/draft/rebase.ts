@@ -58,8 +58,8 @@ export function movedPath(path: PatchPath, older: Json, newer: Json): PatchPath 
     else if (name === old.length) moved.push(now.length);
     else {
       const id = idOf(old[name] as Json | undefined);
-      const at =
-        id === undefined ? (name < now.length ? name : -1) : now.findIndex((one: Json) => idOf(one) === id);
+      const same = name < now.length ? name : -1;
+      const at = id === undefined ? same : now.findIndex((one: Json) => idOf(one) === id);
       if (at < 0) return null;
       moved.push(at);
     }

@@ -70,11 +70,9 @@ function tidied({ kind }: WireField, given: unknown): string | readonly string[]
       ? [...new Set(given.filter((one): one is string => typeof one === 'string'))]
       : [];
   const text = typeof given === 'string' ? given.trim() : '';
-  return kind === 'yes-no' || kind === 'consent'
-    ? text === 'yes' || (text === 'no' && kind === 'yes-no')
-      ? text
-      : ''
-    : text;
+  if (kind === 'consent') return text === 'yes' ? text : '';
+  if (kind === 'yes-no') return text === 'yes' || text === 'no' ? text : '';
+  return text;
 }
 
 function faultOf(

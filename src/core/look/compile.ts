@@ -106,8 +106,10 @@ export function toWireLauncher({
 
 /** An empty drawing stands for the lamp. */
 function toWireIcons(usual: Icon | null, closed: Icon | null): NonNullable<WireLauncher['icons']> {
-  const of = (icon: Icon | null): WireIcon =>
-    icon === null ? '' : 'drawing' in icon ? ICONS[icon.drawing] : toWirePicture(icon.picture);
+  const of = (icon: Icon | null): WireIcon => {
+    if (icon === null) return '';
+    return 'drawing' in icon ? ICONS[icon.drawing] : toWirePicture(icon.picture);
+  };
   return closed === null ? [of(usual)] : [of(usual), of(closed)];
 }
 

@@ -29,11 +29,8 @@ export function textOn(...grounds: readonly HexColor[]): HexColor {
   const worst = (text: HexColor): number => Math.min(...grounds.map((ground) => contrast(text, ground)));
   const ours = [WHITE, INK].find((text) => worst(text) >= TEXT_RATIO);
   if (ours !== undefined) return ours;
-  return grounds.length === 1
-    ? readableOn(grounds[0] ?? WHITE, [WHITE, BLACK])
-    : worst(WHITE) > worst(BLACK)
-      ? WHITE
-      : BLACK;
+  if (grounds.length === 1) return readableOn(grounds[0] ?? WHITE, [WHITE, BLACK]);
+  return worst(WHITE) > worst(BLACK) ? WHITE : BLACK;
 }
 
 /** Points of a gradient at which it is judged: in sRGB a channel changes by 8 of 255 at most from one to the next. */
@@ -88,12 +85,13 @@ function complete(
   const link = take('link', text(brand, ground, field, responder));
   const isDark = contrast(ground, WHITE) > contrast(ground, BLACK);
   const against = isDark ? ground : WHITE;
+  const ring = isDark ? EVENING_INK : INK;
   return {
     launcher,
     onLauncher,
     launcherHover: take('launcherHover', away(launcher, onLauncher, 0.04)),
     launcherPressed: take('launcherPressed', away(launcher, onLauncher, 0.09)),
-    ring: take('ring', contrast(launcher, against) < CONTROL_RATIO ? (isDark ? EVENING_INK : INK) : NO_RING),
+    ring: take('ring', contrast(launcher, against) < CONTROL_RATIO ? ring : NO_RING),
     lamp: take('lamp', LAMP),
     header,
     onHeader,

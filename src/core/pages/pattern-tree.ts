@@ -151,7 +151,8 @@ class Reader {
     const match = /^\{(\d+)(,(\d*))?\}/.exec(this.text.slice(this.at));
     if (match === null) throw new PatternError({ code: 'not-a-repeat', at: this.at });
     const least = Number(match[1]);
-    const most = match[2] === undefined ? least : match[3] === '' ? null : Number(match[3]);
+    const end = match[3] === '' ? null : Number(match[3]);
+    const most = match[2] === undefined ? least : end;
     if (least > REPEAT_MAX || (most ?? 0) > REPEAT_MAX)
       throw new PatternError({ code: 'repeat-too-large', at: this.at });
     if (most !== null && most < least) throw new PatternError({ code: 'repeat-backwards', at: this.at });

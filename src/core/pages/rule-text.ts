@@ -46,10 +46,7 @@ function pathRule(kind: PageRule['kind'], text: string): string {
 }
 
 function wholeRule(text: string, siteHost: string): string {
-  const full = /^https?:\/\//i.test(text)
-    ? text
-    : text.startsWith('/')
-      ? `http://${siteHost}${text}`
-      : `http://${text}`;
+  const bare = text.startsWith('/') ? `http://${siteHost}${text}` : `http://${text}`;
+  const full = /^https?:\/\//i.test(text) ? text : bare;
   return toAddress(full)?.whole ?? canonicalEscapes(text);
 }

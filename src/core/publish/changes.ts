@@ -24,8 +24,8 @@ export function changesOf(before: Design, after: Design): DesignChange[] {
   const found: DesignChange[] = [];
   for (const described of now.values()) {
     const was = old.get(described.key);
-    const change =
-      was === undefined ? (stands(old, described) ? cameOf(described) : null) : changeOf(was, described);
+    const came = was === undefined && stands(old, described) ? cameOf(described) : null;
+    const change = was === undefined ? came : changeOf(was, described);
     if (change !== null) found.push(change);
   }
   for (const described of old.values())

@@ -137,7 +137,8 @@ function timesOf(hours: Hours, now: EpochMs): Times {
   // Where it closes within ten minutes, the next evening shows it better than a moment ago.
   const isNear = closes !== null && closes - BEFORE_CLOSING_MS < now;
   const later = isNear ? nextOpening(hours, closes) : null;
-  const closing = isNear ? (later === null ? null : nextChange(hours, later)) : closes;
+  const afterThat = later === null ? null : nextChange(hours, later);
+  const closing = isNear ? afterThat : closes;
   return {
     beforeClosing: closing === null ? null : closing - BEFORE_CLOSING_MS,
     closed: closes,

@@ -164,11 +164,8 @@ function instantOf(time: ICAL.Time, tzid: string | null, { calendar, expansion, 
   if (zone === null) return wall - ownOffsetMs(tzid ?? '', time, calendar);
   // A time that the clock skips, or reads twice, is where the smallest run around it says ([H4]).
   const span = spanOfWall(zone, wall, wall + MINUTE_MS) ?? spanOfWall(zone, wall, wall + 3 * 60 * MINUTE_MS);
-  return span === null
-    ? wall - offsetAt(zone, wall)
-    : end === 'from'
-      ? span.from
-      : Math.max(span.from, span.until - MINUTE_MS);
+  if (span === null) return wall - offsetAt(zone, wall);
+  return end === 'from' ? span.from : Math.max(span.from, span.until - MINUTE_MS);
 }
 
 function zoneNamed(name: string, { zones, from, until }: Expansion): Zone | null {

@@ -109,7 +109,8 @@ function listIn(document: unknown): readonly unknown[] | null {
   if (typeof document !== 'object' || document === null) return null;
   const { openingHoursSpecification: own, '@type': type } = document as Record<string, unknown>;
   if (type === 'OpeningHoursSpecification') return [document];
-  return own === undefined ? null : Array.isArray(own) ? own : [own];
+  if (own === undefined) return null;
+  return Array.isArray(own) ? (own as readonly unknown[]) : [own];
 }
 
 interface ReadItem {

@@ -126,7 +126,7 @@ function tell(on: PageViewHearer, line: number, valueOf: (names: readonly string
 
 /** ISO 8601 with a zone, or a count of seconds or milliseconds since 1970: what says no zone says no instant. */
 function toInstant(value: unknown): EpochMs | null {
-  const text = typeof value === 'number' ? String(value) : typeof value === 'string' ? value.trim() : '';
+  const text = typeof value === 'number' || typeof value === 'string' ? String(value).trim() : '';
   if (/^\d{9,10}(\.\d+)?$/.test(text)) return Math.round(Number(text) * 1000);
   if (/^\d{12,13}$/.test(text)) return Number(text);
   if (!/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}(:\d{2}(\.\d+)?)?(Z|[+-]\d{2}:?\d{2})$/.test(text)) return null;

@@ -26,16 +26,15 @@ export async function getPointer(
   const parsed = names
     .map((name) => /^(d\d+-[0-9a-f]+)\.([A-Za-z0-9-]+)\.json$/.exec(name))
     .filter((match) => match !== null);
-  const locales = parsed
-    .map((match) => match[2] ?? '')
-    .sort((a, b) => (a === site.defaultLocale ? -1 : b === site.defaultLocale ? 1 : a < b ? -1 : 1));
+  const locales = parsed.map((match) => match[2] ?? '').sort();
+  const first = locales.filter((locale) => locale === site.defaultLocale);
   return {
     v: 1,
     design: parsed[0]?.[1] ?? null,
     facts: facts?.name ?? '',
     version: number ?? 0,
     revision: facts?.revision ?? 0,
-    locales,
+    locales: [...first, ...locales.filter((locale) => locale !== site.defaultLocale)],
     paused: site.pausedAt !== null,
     overrides,
     teams,
