@@ -22,6 +22,7 @@ const env = {
   PORT: String(appPort),
   HOST: '127.0.0.1',
   PORCH_DATA: dataDir,
+  LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn', // whoever looks at the demo reads sentences
 };
 delete env.PUBLIC_URL;
 const note = join(dataDir, 'filled.json');
