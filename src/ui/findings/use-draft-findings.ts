@@ -45,19 +45,27 @@ export function useDraftFindings(isRunning: boolean): FindingActions {
   const load = useCallback(async () => setFacts(await port.getFindings()), [port]);
   useEffect(() => {
     if (!isRunning) return;
+    let isOpen = true;
     const begin = async (): Promise<void> => {
-      const [view, known] = await Promise.all([draft.getDraft(), page.getPagePictures(), load()]);
+      const [view, known, heard] = await Promise.all([
+        draft.getDraft(),
+        page.getPagePictures(),
+        port.getFindings(),
+      ]);
+      if (!isOpen) return; // the screen was left meanwhile: the next one asks by itself
+      setFacts(heard);
       tellPictures((before) => before ?? known);
       setDesign((before) => before ?? view.design);
     };
     begin().catch(notice);
     return () => {
+      isOpen = false;
       // What is known now may be old when the next screen opens.
       setDesign(null);
       setFacts(null);
       tellPictures(null);
     };
-  }, [draft, page, load, isRunning, notice]);
+  }, [draft, page, port, isRunning, notice]);
   const late = useDeferredValue(design);
   const measured = useMeasured(late, overview, pictures, siteKey);
   const known = overview?.facts ?? null;
