@@ -1,4 +1,4 @@
-import { copyFileSync, existsSync, mkdirSync, readdirSync, rmSync, statSync, utimesSync } from 'node:fs';
+import { copyFileSync, existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync, utimesSync } from 'node:fs';
 import { join } from 'node:path';
 import type { EpochMs } from '../../core/model/units';
 
@@ -20,7 +20,10 @@ export function keepGuest(widgetDir: string, dataDir: string, at: EpochMs): void
   const built = readdirSync(widgetDir).filter((name) => PART_NAME.test(name.replace(/\.(gz|br)$/, '')));
   for (const name of built) {
     const file = join(dir, name);
-    if (!existsSync(file)) copyFileSync(join(widgetDir, name), file);
+    if (!existsSync(file)) {
+      copyFileSync(join(widgetDir, name), `${file}.part`); // whole or not at all: it is served for a long time
+      renameSync(`${file}.part`, file);
+    }
     utimesSync(file, at / 1000, at / 1000);
   }
   for (const part of PARTS) for (const name of namesTooOld(dir, part)) rmSync(join(dir, name));
