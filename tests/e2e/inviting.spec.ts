@@ -1,7 +1,8 @@
 import type { Browser, BrowserContext, Page } from '@playwright/test';
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { beIn, enterAs, expect, expectNoAxe, test, useTestServer, visit } from './test-server';
+import { beIn, enterAs, expect, expectNoAxe, sayWhetherIn, test, useTestServer, visit } from './test-server';
+import { frameScreen } from './screens/frame';
 import { widgetScreen } from './screens/widget';
 
 const testServer = useTestServer();
@@ -164,6 +165,12 @@ test('[V1] back from the cache a page view begins anew; a page that is only prer
 test('forms come from the design: what fails is said at its field, what depends appears, and the note keeps it all', async ({
   browser,
 }) => {
+  // Whoever was in a story ago is taken to be in for a while after their page closed.
+  const desks = await Promise.all(
+    ['Inês', 'Rui'].map((who) => enterAs(browser, testServer, 'conversations', { who })),
+  );
+  for (const desk of desks) await sayWhetherIn(desk, false);
+  for (const desk of desks) await expect(frameScreen.lamp(desk)).toHaveAttribute('data-lamp', 'unlit');
   const visitor = await visit(browser, `${testServer.site}/groups/schools`);
   await visitor.launcher.click();
   await expect(widgetScreen.noteText(visitor.window)).toBeVisible();

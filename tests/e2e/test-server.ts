@@ -244,16 +244,18 @@ function visitorOn(page: Page, errors: string[], lines: string[]): Visitor {
   };
 }
 
-/** Says whether one is in, unless it was said before, and waits until it is told back. */
+/** Says whether one is in, unless it was said before, and waits until the lamp tells: it is lit while anybody is in. */
 export async function beIn(page: Page, isIn: boolean): Promise<void> {
+  await sayWhetherIn(page, isIn);
+  await expect(frameScreen.lamp(page)).toHaveAttribute('data-lamp', isIn ? 'lit' : 'unlit');
+}
+
+/** Says whether one is in, unless it was said before. */
+export async function sayWhetherIn(page: Page, isIn: boolean): Promise<void> {
   const before = frameScreen.presence(page);
   await expect(before).toBeVisible();
   if ((await before.getAttribute('aria-pressed')) !== String(isIn)) await before.click();
   await expect((isIn ? frameScreen.answeringSwitch : frameScreen.notAnsweringSwitch)(page)).toBeVisible();
-  await expect(page.locator('header [data-lamp]').last()).toHaveAttribute(
-    'data-lamp',
-    isIn ? 'lit' : 'unlit',
-  );
 }
 
 /** Waits until nothing on a page moves any more. */

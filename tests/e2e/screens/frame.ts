@@ -1,3 +1,4 @@
+import type { Page } from '@playwright/test';
 import {
   button,
   dialog,
@@ -32,5 +33,6 @@ export const frameScreen = {
   visitorsSeeThis: text('Visitors see this from now.'),
   answeringSwitch: button('I am in', { exact: true }),
   notifications: region(/Notifications/),
+  lamp: (page: Page) => page.locator('header [data-lamp]').last(),
   pausedLink: link('Paused'),
 };
