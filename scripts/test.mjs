@@ -1,63 +1,68 @@
-// Every check there is, one after the other; each counts. --only lint | unit | e2e runs a part. The last line is "N passed, N failed".
-import { spawnSync } from 'node:child_process';
+// Every check there is; each counts. --only lint | unit | e2e runs a part. The last line is "N passed, N failed".
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { build } from './build.mjs';
+import { stop } from './lib/say.mjs';
 import { ensureAll } from './lib/setup.mjs';
 
 const only = process.argv.includes('--only') ? process.argv[process.argv.indexOf('--only') + 1] : null;
 const rest = process.argv.includes('--') ? process.argv.slice(process.argv.indexOf('--') + 1) : [];
 const does = (part) => only === null || only === part;
 const RESULTS = 'test-results';
+/** The whole suite runs in a zone that nobody's site is in: any use of the process's zone shows. */
+const ENV = { ...process.env, TZ: 'Australia/Lord_Howe', NEXT_TELEMETRY_DISABLED: '1' };
 const count = { passed: 0, failed: 0 };
 const faults = [];
 
 ensureAll({ withChromium: does('e2e') });
 rmSync(RESULTS, { recursive: true, force: true });
 mkdirSync(RESULTS, { recursive: true });
-if (only !== 'lint') build();
-if (does('lint')) lint();
-if (does('unit')) unit();
+// Two cores: what needs no build is checked beside it, what goes by its types beside the unit tests; stories go alone.
+const built = only === 'lint' ? Promise.resolve() : build();
+await Promise.all([does('lint') && lint(built), does('unit') && built.then(unit), built]);
 if (does('e2e')) e2e();
 for (const fault of faults) console.log(`FAILED  ${fault}`);
 console.log(`${count.passed} passed, ${count.failed} failed`);
 process.exit(count.failed === 0 && count.passed > 0 ? 0 : 1);
 
-function lint() {
-  check('prettier', 'node_modules/prettier/bin/prettier.cjs', ['--check', '--log-level=warn', '.']);
-  for (const project of ['tsconfig.json', 'src/core/tsconfig.json', 'src/widget/tsconfig.json'])
-    check(`types of ${project}`, 'node_modules/typescript/bin/tsc', ['-p', project]);
-  check('eslint', 'node_modules/eslint/bin/eslint.js', ['.', '--max-warnings=0']);
-  const cruiser = ['src', '--config', '.dependency-cruiser.mjs', '--output-type', 'err'];
-  check('imports', 'node_modules/dependency-cruiser/bin/dependency-cruise.mjs', cruiser);
-  check('imports of values', 'node_modules/dependency-cruiser/bin/dependency-cruise.mjs', cruiser, {
-    DEPCRUISE: 'values',
-  });
-  check('rules have tests', 'scripts/rules.mjs', []);
-  check('names are declared once, documents name what is there', 'scripts/names.mjs', []);
-  check('no more of an older style than is written down', 'scripts/style.mjs', []);
+async function build() {
+  if ((await ended(start(['scripts/build.mjs'], { stdio: 'inherit' }))).status !== 0)
+    stop('There is no build to test.');
 }
 
-function check(name, program, args, env = {}) {
-  const { status, stdout, stderr } = node([program, ...args], { env, stdio: 'pipe' });
+async function lint(built) {
+  const types = (project) => check(`types of ${project}`, 'node_modules/typescript/bin/tsc', ['-p', project]);
+  const cruise = (name, env) =>
+    check(
+      name,
+      'node_modules/dependency-cruiser/bin/dependency-cruise.mjs',
+      ['src', '--config', '.dependency-cruiser.mjs', '--output-type', 'err'],
+      env,
+    );
+  await check('prettier', 'node_modules/prettier/bin/prettier.cjs', ['--check', '--log-level=warn', '.']);
+  await types('src/core/tsconfig.json');
+  await types('src/widget/tsconfig.json');
+  await cruise('imports', {});
+  await cruise('imports of values', { DEPCRUISE: 'values' });
+  await check('rules have tests', 'scripts/rules.mjs', []);
+  await check('names are declared once, documents name what is there', 'scripts/names.mjs', []);
+  await check('no more of an older style than is written down', 'scripts/style.mjs', []);
+  await built; // it writes the types of routes
+  await types('tsconfig.json');
+  await check('eslint', 'node_modules/eslint/bin/eslint.js', ['.', '--max-warnings=0']);
+}
+
+async function check(name, program, args, env = {}) {
+  const { status, said } = await ended(start([program, ...args], { env, stdio: 'pipe' }));
   if (status === 0) return tally(1, []);
-  console.log(`\n${stdout}${stderr}`);
+  console.log(`\n${said}`);
   tally(0, [name]);
 }
 
-function unit() {
+async function unit() {
   const report = join(RESULTS, 'unit.json');
-  node(
-    [
-      'node_modules/vitest/vitest.mjs',
-      'run',
-      '--reporter=default',
-      '--reporter=json',
-      `--outputFile.json=${report}`,
-      ...rest,
-    ],
-    {},
-  );
+  const reporters = ['--reporter=default', '--reporter=json', `--outputFile.json=${report}`];
+  await ended(start(['node_modules/vitest/vitest.mjs', 'run', ...reporters, ...rest], { stdio: 'inherit' }));
   if (!existsSync(report)) return tally(0, ['vitest ended without a report']);
   const { testResults } = JSON.parse(readFileSync(report, 'utf8'));
   const tests = testResults.flatMap((file) => file.assertionResults);
@@ -73,9 +78,11 @@ function unit() {
 
 function e2e() {
   const report = join(RESULTS, 'e2e.json');
-  node(['node_modules/@playwright/test/cli.js', 'test', '--reporter=list,json', ...rest], {
-    env: { PLAYWRIGHT_JSON_OUTPUT_NAME: report },
-  });
+  spawnSync(
+    process.execPath,
+    ['node_modules/@playwright/test/cli.js', 'test', '--reporter=list,json', ...rest],
+    { stdio: ['ignore', 'inherit', 'inherit'], env: { ...ENV, PLAYWRIGHT_JSON_OUTPUT_NAME: report } },
+  );
   if (!existsSync(report)) return tally(0, ['playwright ended without a report']);
   const { suites, errors } = JSON.parse(readFileSync(report, 'utf8'));
   const specs = suites.flatMap(specsIn);
@@ -102,15 +109,19 @@ function specsIn(suite) {
   return [...suite.specs, ...(suite.suites ?? []).flatMap(specsIn)];
 }
 
-/** The whole suite runs in a zone that nobody's site is in: any use of the process's zone shows. */
-function node(args, { env = {}, stdio = 'inherit' }) {
-  const spawned = spawnSync(process.execPath, args, {
-    stdio: ['ignore', stdio, stdio],
-    encoding: 'utf8',
-    maxBuffer: 64 * 1024 * 1024,
-    env: { ...process.env, TZ: 'Australia/Lord_Howe', NEXT_TELEMETRY_DISABLED: '1', ...env },
+function start(args, { env = {}, stdio }) {
+  return spawn(process.execPath, args, { stdio: ['ignore', stdio, stdio], env: { ...ENV, ...env } });
+}
+
+/** How a process ended, and what it said if that was not shown. */
+function ended(child) {
+  let said = '';
+  for (const stream of [child.stdout, child.stderr])
+    stream?.setEncoding('utf8').on('data', (part) => (said += part));
+  return new Promise((resolve, reject) => {
+    child.once('error', reject);
+    child.once('close', (status) => resolve({ status, said }));
   });
-  return spawned;
 }
 
 function tally(passed, failed) {

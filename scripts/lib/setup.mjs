@@ -63,6 +63,7 @@ function ensureSqlite() {
   run('npm', ['rebuild', 'better-sqlite3', '--loglevel=error'], {
     npm_config_build_from_source: 'true',
     npm_config_nodedir: prefix,
+    JOBS: 'max',
   });
   if (!isSqliteUsable())
     stop('SQLite was compiled but cannot be loaded by this Node. Remove node_modules and try again.');
