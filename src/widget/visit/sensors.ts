@@ -14,7 +14,6 @@ export interface SensorListener {
 export interface Sensors {
   /** Listens to these signals and no others. */
   listenTo(signals: readonly Signal[], seen: readonly string[], clicked: readonly string[]): void;
-  off(): void;
 }
 
 const ACTS = ['pointermove', 'pointerdown', 'keydown', 'touchstart', 'scroll'];
@@ -65,7 +64,6 @@ export function sensorsFor(listener: SensorListener): Sensors {
           running.set(signal, starters[signal](seen, clicked));
         }
     },
-    off: () => all([...running.values()])(),
   };
 }
 
