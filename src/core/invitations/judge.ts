@@ -171,8 +171,7 @@ function spansNear(
   if (condition[0] === 'dates') return spanOf(condition[2], 0, (condition[3] - condition[2] + 1) * 1440);
   const [, , days, from, to] = condition;
   const today = localDayOf(zone, now);
-  return [-2, -1, 0, 1, 2, 3, 4, 5, 6, 7, 8]
-    .map((ahead) => today + ahead)
+  return Array.from({ length: 11 }, (_, place) => today - 2 + place)
     .filter((day) => days & (1 << weekdayOf(day)))
     .flatMap((day) => spanOf(day, from, to));
 }

@@ -74,9 +74,10 @@ export function viewOf({ memory, rememberEvent, now, startedAt }: ViewPort): Vie
     if (isVisible !== isTold) rememberEvent({ kind: isVisible ? 'seen' : 'hidden', at: now() });
     isTold = isVisible;
   };
+  const tellPage = (): void => rememberEvent({ kind: 'page-view', at: now(), address: view.address, ...own });
   const begin = (address: string, at = passed()): void => {
     view = pageViewAt(address, at);
-    rememberEvent({ kind: 'page-view', at: now(), address, ...own });
+    tellPage();
     turn(document.visibilityState === 'visible');
   };
   begin(located, startedAt);
@@ -89,19 +90,20 @@ export function viewOf({ memory, rememberEvent, now, startedAt }: ViewPort): Vie
       view = { ...view, leftAt: passed() };
     },
     hasMoved: () => {
-      const [from, to] = [located, location.href];
-      if (from === to) return false;
-      located = to;
-      if (isNewPageView(from, to)) begin(to);
-      else view = { ...view, address: to };
-      return isNewPageView(from, to);
+      const from = located;
+      located = location.href;
+      if (from === located) return false;
+      const isNew = isNewPageView(from, located);
+      if (isNew) begin(located);
+      else view = { ...view, address: located };
+      return isNew;
     },
     setAddress: (address) => {
       located = location.href;
       begin(new URL(address, located).href);
     },
     tellAnew: () => {
-      rememberEvent({ kind: 'page-view', at: now(), address: view.address, ...own });
+      tellPage();
       isTold = false;
       turn(view.isVisible);
     },

@@ -100,7 +100,7 @@ export function startVisitRuntime(port: VisitRuntimePort): VisitRuntime {
   const show = (id: string, at: number): void => {
     const here = port.circumstances();
     const decision = port.decide(here);
-    const invitation = invitationOf(port.site(), decision, id);
+    const invitation = invitationsOf(port.site(), decision).find((one) => one[INVITATION_ID] === id);
     if (invitation === undefined || (hasLocks && decision.show !== id)) return;
     view.put({ shown: [...view.read().shown, id] });
     if (hasLocks) rememberEvent({ kind: 'invitation-shown', id, at });
@@ -153,7 +153,7 @@ export function startVisitRuntime(port: VisitRuntimePort): VisitRuntime {
       };
     },
     follow: (site, decision) => {
-      const invitations = site.design.widgets.find(({ key }) => key === decision.widget)?.invitations ?? [];
+      const invitations = invitationsOf(site, decision);
       sensors.listenTo(
         decision.askAgainOn,
         selectorsOf(invitations, 'seen'),
@@ -214,10 +214,8 @@ function readAttributes(given: unknown): Record<string, string> {
   return Object.fromEntries(entries.map(([name, value]) => [name, String(value).slice(0, ATTRIBUTE_CHARS)]));
 }
 
-function invitationOf({ design }: PublishedSite, decision: Decision, id: string): WireInvitation | undefined {
-  return design.widgets
-    .find(({ key }) => key === decision.widget)
-    ?.invitations.find((one) => one[INVITATION_ID] === id);
+function invitationsOf({ design }: PublishedSite, decision: Decision): readonly WireInvitation[] {
+  return design.widgets.find(({ key }) => key === decision.widget)?.invitations ?? [];
 }
 
 function asksForStillness(): boolean {
