@@ -1,22 +1,21 @@
 import type { Decision } from '../core/decide/decision';
 import { decideWith } from '../core/decide/decide-with';
-import { originOf } from '../core/decide/origin';
 import { type Circumstances, pageViewAt } from '../core/model/circumstances';
-import type { ConversationFacts } from '../core/model/conversation';
-import type { Moment } from '../core/model/moment';
 import type { WireWidget } from '../core/wire/design-file';
 import type { PublishedSite } from '../core/wire/published-site';
 import { askingWith } from './asking';
 import { serverClock } from './clock';
 import { guarded, inBackground, warn } from './guard';
+import { type GuestState, hereWith } from './here';
 import { NO_SITE, siteLoader } from './load';
 import { loopWith } from './loop';
 import { openingWith } from './opening';
 import { type CallQueue, answerCalls, listenToPage, pageQueue, tell } from './page-api';
 import { preferredLocalesFor, pageSurroundings } from './page-surroundings';
 import { painterOn } from './painter';
-import type { DraftModule, PanelModule, PanelPort, VisitRuntime, VisitRuntimeModule } from './port';
+import type { DraftModule, PanelModule, PanelPort } from './port';
 import { type Tag, readTag } from './tag';
+import { visitLoader } from './visit-loader';
 import { visitorStoreFor } from './visitor-store';
 import { whenIdle } from './when-idle';
 
@@ -29,50 +28,20 @@ function porch(tag: Tag, queue: CallQueue): void {
   const passKey = `sunny-porch:draft:${tag.siteKey}`;
   const store = visitorStoreFor(tag.siteKey, tag.level);
   const preferredLocales = preferredLocalesFor(tag.lang);
-  const state = {
-    loader: siteLoader(base, clock),
-    runtime: null as VisitRuntime | null,
-    runtimeComes: null as Promise<void> | null,
-    conversation: null as ConversationFacts | null,
+  const state: GuestState = {
+    runtime: null,
+    conversation: null,
     unread: 0,
     asksAgain: false,
-    asksFor: null as string | null,
-    attributes: {} as Readonly<Record<string, string>>,
+    asksFor: null,
+    attributes: {},
     page: pageViewAt(location.href, clock.now()),
   };
+  let loader = siteLoader(base, clock);
+  const fetchModule = <T>(name: string): Promise<T> =>
+    import(/* @vite-ignore */ `${tag.origin}/w/${name}`) as Promise<T>;
   const runtime = () => state.runtime;
 
-  const circumstances = (moment: Moment | null, isLit: boolean): Circumstances => {
-    const { attributes, conversation, unread, asksAgain, asksFor } = state;
-    if (runtime() === null && state.page.address !== location.href)
-      state.page = pageViewAt(location.href, clock.now());
-    const plain: Circumstances = {
-      now: clock.now(),
-      heardAt: asking.heardAt,
-      isLit,
-      page: state.page,
-      forcedWidget: tag.widget,
-      visitor: {
-        visit: 'unknown',
-        device: surroundings.device(),
-        isStill: false, // only invitations ask: the visit runtime looks
-        languages: navigator.languages,
-        ...originOf(location.href, document.referrer),
-        country: attributes['country'] ?? tag.country,
-        attributes,
-      },
-      level: store.level(),
-      memory: store.read(),
-      moment,
-      isWindowOpen: opening.isOpen,
-      invited: null,
-      conversation,
-      unread: opening.isOpen ? 0 : unread,
-      asksAgain,
-      asksFor,
-    };
-    return runtime()?.enrich(plain) ?? plain;
-  };
   const decide = (site: PublishedSite, here: Circumstances): Decision => {
     const panel = opening.panel;
     return decideWith(site, here, {
@@ -99,13 +68,20 @@ function porch(tag: Tag, queue: CallQueue): void {
   const { look, circumstances: here } = loopWith({
     surroundings,
     site: () => asking.site,
-    circumstances,
+    circumstances: hereWith({
+      tag,
+      state,
+      store,
+      surroundings,
+      heardAt: () => asking.heardAt,
+      isOpen: () => opening.isOpen,
+    }),
     decide,
     carryOut,
   });
   const asking = askingWith({
     surroundings,
-    load: () => state.loader.load(preferredLocales),
+    load: () => loader.load(preferredLocales),
     onHeard: (site) => {
       if (site === null) host.remove();
       else runtime()?.learnt(site);
@@ -152,36 +128,25 @@ function porch(tag: Tag, queue: CallQueue): void {
     look();
   };
 
-  const fetchModule = <T>(name: string): Promise<T> =>
-    import(/* @vite-ignore */ `${tag.origin}/w/${name}`) as Promise<T>;
-
-  const fetchVisitRuntime = (live: PublishedSite): Promise<void> =>
-    (state.runtimeComes ??= importVisitRuntime(live));
-
-  const importVisitRuntime = async (live: PublishedSite): Promise<void> => {
-    if (live.pointer.watch === undefined) return;
-    const { startVisitRuntime } = await fetchModule<VisitRuntimeModule>(live.pointer.watch);
-    const site = () => asking.site ?? live;
-    state.runtime = startVisitRuntime({
-      base,
-      store,
-      lockName: `sunny-porch:${tag.siteKey}`,
-      startedAt,
-      now: clock.now,
-      look,
-      site,
-      circumstances: here,
-      decide: (seen) => decide(site(), seen),
-      fetchPanel: opening.fetchPanel,
-      open: opening.openQuietly,
-      launcher: () => painter.frame?.launcher,
-      setAttributes: (attributes) => set({ attributes }),
-      moveTo,
-      tell,
-    });
-    state.runtime.learnt(live);
-    look();
-  };
+  const fetchVisitRuntime = visitLoader({
+    state,
+    fetchModule,
+    base,
+    store,
+    lockName: `sunny-porch:${tag.siteKey}`,
+    startedAt,
+    now: clock.now,
+    look,
+    site: () => asking.site,
+    circumstances: here,
+    decide,
+    fetchPanel: opening.fetchPanel,
+    open: opening.openQuietly,
+    launcher: () => painter.frame?.launcher,
+    setAttributes: (attributes) => set({ attributes }),
+    moveTo: (address) => moveTo(address),
+    tell,
+  });
 
   const moveTo = (address: string): void => {
     state.page = pageViewAt(new URL(address, location.href).href, clock.now());
@@ -200,7 +165,7 @@ function porch(tag: Tag, queue: CallQueue): void {
   const start = async (): Promise<void> => {
     if (hasPass(passKey)) {
       const { draftLoader } = await fetchModule<DraftModule>('draft.js');
-      state.loader = draftLoader({ base, key: passKey, clock, live: state.loader });
+      loader = draftLoader({ base, key: passKey, clock, live: loader });
     }
     await asking.ask();
     listenToPage({

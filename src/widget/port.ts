@@ -71,7 +71,7 @@ export interface VisitRuntimePort {
   look(): void;
   site(): PublishedSite;
   circumstances(): Circumstances;
-  decide(circumstances: Circumstances): Decision;
+  decide(site: PublishedSite, circumstances: Circumstances): Decision;
   fetchPanel(): Promise<unknown>;
   /** An invitation opens the window; the focus stays where it is ([I10]). */
   open(): void;

@@ -99,8 +99,9 @@ export function startVisitRuntime(port: VisitRuntimePort): VisitRuntime {
 
   const show = (id: string, at: number): void => {
     const here = port.circumstances();
-    const decision = port.decide(here);
-    const invitation = invitationsOf(port.site(), decision).find((one) => one[INVITATION_ID] === id);
+    const site = port.site();
+    const decision = port.decide(site, here);
+    const invitation = invitationsOf(site, decision).find((one) => one[INVITATION_ID] === id);
     if (invitation === undefined || (hasLocks && decision.show !== id)) return;
     view.put({ shown: [...view.read().shown, id] });
     if (hasLocks) rememberEvent({ kind: 'invitation-shown', id, at });
