@@ -18,6 +18,7 @@ import { stateOf } from '../context/presence';
 import { whyNow } from '../hours/why-now';
 import { isAudience } from './widget';
 import { isRunning } from '../model/circumstances';
+import { DAYS, IS_NOT, KIND, VALUE, isGroup, itemsOf } from '../wire/condition';
 
 /** How far something is from holding. */
 export type Shortfall = { readonly ms: number } | { readonly count: number } | { readonly percent: number };
@@ -189,11 +190,10 @@ function until(at: EpochMs, now: EpochMs): { shortfall: Shortfall } {
 /** The conditions of a group that keep it from holding. */
 function unmetIn(group: WireGroup, asked: JudgeContext): UnmetCondition[] {
   if (judge(group, asked).is) return [];
-  const unmet = (group.slice(2) as WireItem[]).flatMap((item) => {
+  const unmet = itemsOf(group).flatMap((item) => {
     const judged = judge(item, asked);
     if (judged.is) return [];
-    if (item[0] === 'all' || item[0] === 'any')
-      return item[1] === 1 ? [unmetOf(item, asked)] : unmetIn(item, asked);
+    if (isGroup(item)) return item[IS_NOT] === 1 ? [unmetOf(item, asked)] : unmetIn(item, asked);
     return [unmetOf(item, asked)];
   });
   return unmet.length > 0 ? unmet : [unmetOf(group, asked)]; // an empty *any of* lacks everything
@@ -201,11 +201,10 @@ function unmetIn(group: WireGroup, asked: JudgeContext): UnmetCondition[] {
 
 function unmetOf(item: WireItem, asked: JudgeContext): UnmetCondition {
   const { next, on } = judge(item, asked);
-  const isNot = item[1] === 1;
-  const shortfall =
-    isNot || item[0] === 'all' || item[0] === 'any' ? null : shortfallOf(item as WireCondition, asked);
+  const isNot = item[IS_NOT] === 1;
+  const shortfall = isNot || isGroup(item) ? null : shortfallOf(item, asked);
   return {
-    kind: item[0],
+    kind: item[KIND],
     isNot,
     shortfall: shortfall ?? (next === Infinity ? null : { ms: next - asked.circumstances.now }),
     canCome: next !== Infinity || on !== 0,
@@ -215,27 +214,27 @@ function unmetOf(item: WireItem, asked: JudgeContext): UnmetCondition {
 function shortfallOf(condition: WireCondition, { circumstances }: JudgeContext): Shortfall | null {
   const { page, memory, now } = circumstances;
   const { visit } = memory;
-  switch (condition[0]) {
+  switch (condition[KIND]) {
     case 'on-page':
-      return { ms: condition[2] * SECOND_MS - elapsedAt(page.clock, now) };
+      return { ms: condition[VALUE] * SECOND_MS - elapsedAt(page.clock, now) };
     case 'idle':
-      return { ms: condition[2] * SECOND_MS - elapsedAt(page.idle, now) };
+      return { ms: condition[VALUE] * SECOND_MS - elapsedAt(page.idle, now) };
     case 'in-visit':
-      return visit === null ? null : { ms: condition[2] * SECOND_MS - elapsedAt(visitClock(visit), now) };
+      return visit === null ? null : { ms: condition[VALUE] * SECOND_MS - elapsedAt(visitClock(visit), now) };
     case 'scrolled':
-      return { percent: condition[2] - page.scrolled };
+      return { percent: condition[VALUE] - page.scrolled };
     case 'pages-seen':
-      return visit === null ? null : { count: condition[2] - visit.pages };
+      return visit === null ? null : { count: condition[VALUE] - visit.pages };
     case 'visit-number':
-      return visit === null ? null : { count: condition[2] - visit.number };
+      return visit === null ? null : { count: condition[VALUE] - visit.number };
     case 'visits-in-days':
       return visit === null
         ? null
         : {
             count:
-              condition[2] -
+              condition[VALUE] -
               1 -
-              memory.before.filter((start) => start >= visit.startedAt - condition[3] * DAY_MS).length,
+              memory.before.filter((start) => start >= visit.startedAt - condition[DAYS] * DAY_MS).length,
           };
     case 'page':
     case 'referrer':

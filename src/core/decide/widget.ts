@@ -5,6 +5,7 @@ import type { Circumstances } from '../model/circumstances';
 import type { WireWidget } from '../wire/design-file';
 import type { PublishedSite } from '../wire/published-site';
 import type { PageFacts } from '../pages/page-facts';
+import { IS_NOT } from '../wire/condition';
 
 export interface ChosenWidget {
   readonly widget: WireWidget | null;
@@ -46,6 +47,6 @@ export function isAudience(
       address: page.address,
       takes: page.takes(circumstances),
     });
-    return holds !== null && holds !== (condition[1] === 1);
+    return holds !== null && holds !== (condition[IS_NOT] === 1);
   });
 }

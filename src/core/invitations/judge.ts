@@ -8,6 +8,7 @@ import type { WidgetState } from '../model/moment';
 import { DAY_MS, type EpochMs, MINUTE_MS, SECOND_MS } from '../model/units';
 import type { WireCondition, WireGroup, WireItem } from '../wire/design-file';
 import { type Known, type KnownKind, isKnown } from './known';
+import { DAYS, IS_NOT, KIND, VALUE, isGroup } from '../wire/condition';
 
 /** What may change a decision besides time. `visibility route live memory call` are always heard, and stand in no list. */
 export const SIGNALS = ['scroll', 'leave', 'activity', 'click', 'seen', 'focus', 'form'] as const;
@@ -49,20 +50,19 @@ export interface JudgeContext extends Known {
  * nothing: neither an instant nor a signal.
  */
 export function judge(item: WireItem, asked: JudgeContext): Judgement {
-  const judgement =
-    item[0] === 'all' || item[0] === 'any' ? judgeGroup(item, asked) : judgeOne(item as WireCondition, asked);
-  return item[1] && judgement !== ASSUMED && judgement !== UNKNOWN
+  const judgement = isGroup(item) ? judgeGroup(item, asked) : judgeOne(item, asked);
+  return item[IS_NOT] && judgement !== ASSUMED && judgement !== UNKNOWN
     ? { ...judgement, is: !judgement.is }
     : judgement;
 }
 
 function judgeGroup(group: WireGroup, asked: JudgeContext): Judgement {
-  const decisive = group[0] === 'any'; // the verdict that one member alone brings about
+  const decisive = group[KIND] === 'any'; // the verdict that one member alone brings about
   let isDecided = false;
   let decidedNext = 0;
   let othersNext = Infinity;
   let on = 0;
-  for (let at = 2; at < group.length; at++) {
+  for (let at = VALUE; at < group.length; at++) {
     const one = judge(group[at] as WireItem, asked);
     on |= one.on;
     if (one.is !== decisive) othersNext = Math.min(othersNext, one.next);
@@ -91,41 +91,45 @@ function judgeOne(condition: WireCondition, asked: JudgeContext): Judgement {
   const other = condition as Exclude<WireCondition, readonly [KnownKind, ...unknown[]]>;
   const { visitor, memory, page, now } = asked.circumstances;
   const visit = memory.visit;
-  switch (other[0]) {
+  switch (other[KIND]) {
     case 'pages-seen':
-      return still(visit !== null && visit.pages >= other[2]);
+      return still(visit !== null && visit.pages >= other[VALUE]);
     case 'visit':
-      return still(visitor.visit === other[2]);
+      return still(visitor.visit === other[VALUE]);
     case 'visit-number':
-      return still(visit !== null && visit.number >= other[2]);
+      return still(visit !== null && visit.number >= other[VALUE]);
     case 'visits-in-days':
       return still(
-        visit !== null && startsSince(asked.circumstances, visit.startedAt - other[3] * DAY_MS) >= other[2],
+        visit !== null &&
+          startsSince(asked.circumstances, visit.startedAt - other[DAYS] * DAY_MS) >= other[VALUE],
       );
     case 'days-since-visit':
       return still(
-        visit !== null && visit.startedAt - (memory.before[0] ?? visit.startedAt) >= other[2] * DAY_MS,
+        visit !== null && visit.startedAt - (memory.before[0] ?? visit.startedAt) >= other[VALUE] * DAY_MS,
       );
     case 'state':
-      return { is: other.includes(asked.state, 2), next: asked.stateNext, on: 0 };
+      return { is: other.includes(asked.state, VALUE), next: asked.stateNext, on: 0 };
     case 'week-time':
     case 'dates':
       return within(spansNear(other, asked.zone, now), now);
   }
   if (asked.statesOnly) return ASSUMED;
-  switch (other[0]) {
+  switch (other[KIND]) {
     case 'on-page':
-      return reached(page.clock, other[2], now, 0);
+      return reached(page.clock, other[VALUE], now, 0);
     case 'idle':
-      return reached(page.idle, other[2], now, ACTIVITY);
+      return reached(page.idle, other[VALUE], now, ACTIVITY);
     case 'in-visit':
-      return visit === null ? FAILS : reached(visitClock(visit), other[2], now, 0);
+      return visit === null ? FAILS : reached(visitClock(visit), other[VALUE], now, 0);
     case 'scrolled':
-      return page.scrolled >= other[2] ? HOLDS : awaited(false, SCROLL);
+      return page.scrolled >= other[VALUE] ? HOLDS : awaited(false, SCROLL);
     case 'seen':
-      return page.seen.includes(other[2]) ? HOLDS : awaited(false, SEEN);
+      return page.seen.includes(other[VALUE]) ? HOLDS : awaited(false, SEEN);
     case 'clicked':
-      return awaited(page.instantEvent?.kind === 'clicked' && page.instantEvent.selector === other[2], CLICK);
+      return awaited(
+        page.instantEvent?.kind === 'clicked' && page.instantEvent.selector === other[VALUE],
+        CLICK,
+      );
     case 'leaving':
       return awaited(page.instantEvent?.kind === 'leaving', LEAVE);
     case 'form-left':
@@ -168,7 +172,8 @@ function spansNear(
     const span = spanOfWall(zone, day * DAY_MS + from * MINUTE_MS, day * DAY_MS + to * MINUTE_MS);
     return span === null ? [] : [span];
   };
-  if (condition[0] === 'dates') return spanOf(condition[2], 0, (condition[3] - condition[2] + 1) * 1440);
+  if (condition[KIND] === 'dates')
+    return spanOf(condition[VALUE], 0, (condition[DAYS] - condition[VALUE] + 1) * 1440);
   const [, , days, from, to] = condition;
   const today = localDayOf(zone, now);
   return Array.from({ length: 11 }, (_, place) => today - 2 + place)

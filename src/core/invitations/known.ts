@@ -2,6 +2,7 @@ import type { RulesCondition } from '../wire/design-file';
 import type { Circumstances } from '../model/circumstances';
 import type { Address } from '../pages/address';
 import type { WireCondition } from '../wire/design-file';
+import { KIND, VALUE } from '../wire/condition';
 
 /** What is known of a visitor on any page, whatever is remembered. */
 export interface Known {
@@ -23,18 +24,18 @@ export function isKnown(
   condition: WireCondition,
   { circumstances: { visitor }, address, takes }: Known,
 ): boolean | null {
-  switch (condition[0]) {
+  switch (condition[KIND]) {
     case 'page':
     case 'referrer':
       return takes(condition);
     case 'campaign':
-      return visitor.campaign === condition[2];
+      return visitor.campaign === condition[VALUE];
     case 'language':
-      return condition.slice(2).some((language) => speaks(visitor.languages[0], String(language)));
+      return condition.slice(VALUE).some((language) => speaks(visitor.languages[0], String(language)));
     case 'device':
-      return condition.includes(visitor.device, 2);
+      return condition.includes(visitor.device, VALUE);
     case 'country':
-      return visitor.country !== null && condition.includes(visitor.country, 2);
+      return visitor.country !== null && condition.includes(visitor.country, VALUE);
     case 'attribute':
       return isGiven(Object.entries(visitor.attributes), condition);
     case 'parameter':

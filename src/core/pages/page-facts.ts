@@ -4,6 +4,7 @@ import type { Circumstances, PageView } from '../model/circumstances';
 import { type Address, toAddress } from './address';
 import { judgePage, ruleTakes } from './match';
 import type { WireRule, WireWidget } from '../wire/design-file';
+import { KIND, VALUE } from '../wire/condition';
 
 /** What a page's address settles, once for its page view: read, and held against rules and widgets. */
 export interface PageFacts {
@@ -33,8 +34,8 @@ function workOut(href: string): PageFacts {
   const takesFrom = memoByKey(1, (referrer: string) => {
     const before = toAddress(referrer);
     return memoByObject((condition: RulesCondition) => {
-      const seen = condition[0] === 'page' ? address : before;
-      return seen !== null && (condition.slice(2) as WireRule[]).some((rule) => ruleTakes(rule, seen));
+      const seen = condition[KIND] === 'page' ? address : before;
+      return seen !== null && (condition.slice(VALUE) as WireRule[]).some((rule) => ruleTakes(rule, seen));
     });
   });
   return { address, accepts, takes: ({ visitor }) => takesFrom(visitor.referrer ?? '') };

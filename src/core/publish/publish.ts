@@ -23,6 +23,7 @@ import type {
   WireText,
   WireWidget,
 } from '../wire/design-file';
+import { KIND, VALUE, isGroup, itemsOf } from '../wire/condition';
 
 /** What cannot be published, and where it stands. */
 export interface PublishFault {
@@ -133,8 +134,8 @@ function patternFaults({ widget, locale, faults }: Press, key: string) {
 /** Every rule of a widget that may hold an automaton ([P11]: 300 states a site). */
 function rulesOf({ show, never, audience, invitations }: WireWidget): WireRule[] {
   const inside = (item: WireItem): WireRule[] => {
-    if (item[0] === 'all' || item[0] === 'any') return (item.slice(2) as WireItem[]).flatMap(inside);
-    return item[0] === 'page' || item[0] === 'referrer' ? (item.slice(2) as WireRule[]) : [];
+    if (isGroup(item)) return itemsOf(item).flatMap(inside);
+    return item[KIND] === 'page' || item[KIND] === 'referrer' ? (item.slice(VALUE) as WireRule[]) : [];
   };
   return [
     ...show,

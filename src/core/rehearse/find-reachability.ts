@@ -18,6 +18,7 @@ import type { PublishedSite } from '../wire/published-site';
 import type { ConversationFacts } from '../model/conversation';
 import { type VisitStep, beginSimulation, takeStep, waitUntil } from './visit-simulation';
 import type { VisitSimulation } from './visit';
+import { IS_NOT, KIND, VALUE, isGroup, itemsOf } from '../wire/condition';
 
 /** How near a moment is for this visitor, in these circumstances ([M9]). */
 export type Reachability = 'here' | 'on-the-way' | 'possible' | 'never';
@@ -125,9 +126,8 @@ export function frozenSite(site: PublishedSite, circumstances: Circumstances): F
   const page = pageFactsOf(circumstances.page);
   const zone = zoneOf(site, site.facts.zone);
   const frozen = (item: WireItem): WireItem => {
-    if (item[0] === 'all' || item[0] === 'any')
-      return [item[0], item[1], ...(item.slice(2) as WireItem[]).map(frozen)];
-    if (item[0] !== 'week-time' && item[0] !== 'dates') return item;
+    if (isGroup(item)) return [item[KIND], item[IS_NOT], ...itemsOf(item).map(frozen)];
+    if (item[KIND] !== 'week-time' && item[KIND] !== 'dates') return item;
     const asked = {
       circumstances,
       address: page.address,
@@ -175,14 +175,14 @@ export function frozenSite(site: PublishedSite, circumstances: Circumstances): F
     },
     conditions,
     seconds: conditions.flatMap((one) =>
-      one[0] === 'on-page' || one[0] === 'idle' || one[0] === 'in-visit'
-        ? [{ kind: one[0], ms: one[2] * SECOND_MS }]
+      one[KIND] === 'on-page' || one[KIND] === 'idle' || one[KIND] === 'in-visit'
+        ? [{ kind: one[KIND], ms: one[VALUE] * SECOND_MS }]
         : [],
     ),
-    percents: [...new Set(conditions.flatMap((one) => (one[0] === 'scrolled' ? [one[2]] : [])))].sort(
+    percents: [...new Set(conditions.flatMap((one) => (one[KIND] === 'scrolled' ? [one[VALUE]] : [])))].sort(
       (a, b) => a - b,
     ),
-    selectors: [...new Set(conditions.flatMap((one) => (one[0] === 'seen' ? [one[2]] : [])))],
+    selectors: [...new Set(conditions.flatMap((one) => (one[KIND] === 'seen' ? [one[VALUE]] : [])))],
     steps: stepsFor(conditions),
   };
 }
@@ -194,7 +194,7 @@ function stepsFor(conditions: readonly WireCondition[]): VisitStep[] {
     ...(kinds.has('idle') ? [{ kind: 'move' } as const] : []),
     ...(kinds.has('leaving') ? [{ kind: 'instant', instantEvent: { kind: 'leaving' } } as const] : []),
     ...(kinds.has('form-left') ? [{ kind: 'instant', instantEvent: { kind: 'form-left' } } as const] : []),
-    ...[...new Set(conditions.flatMap((one) => (one[0] === 'clicked' ? [one[2]] : [])))].map(
+    ...[...new Set(conditions.flatMap((one) => (one[KIND] === 'clicked' ? [one[VALUE]] : [])))].map(
       (selector): VisitStep => ({
         kind: 'instant',
         instantEvent: { kind: 'clicked', selector },
@@ -204,9 +204,7 @@ function stepsFor(conditions: readonly WireCondition[]): VisitStep[] {
 }
 
 function conditionsIn(item: WireItem): WireCondition[] {
-  return item[0] === 'all' || item[0] === 'any'
-    ? (item.slice(2) as WireItem[]).flatMap(conditionsIn)
-    : [item as WireCondition];
+  return isGroup(item) ? itemsOf(item).flatMap(conditionsIn) : [item];
 }
 
 /** Until the next clock reaches a threshold, or the engine wants to be asked; null: time alone brings nothing more. */

@@ -5,6 +5,7 @@ import type { WidgetState } from '../model/moment';
 import type { EpochMs } from '../model/units';
 import type { Message, Piece, WireText } from '../wire/design-file';
 import type { CaseCondition } from '../model/case-condition';
+import { CASE_KIND, CASE_VALUE } from '../wire/condition';
 
 /** What the cases of a text may ask ([T4]), and what times are told by ([T8]). */
 export interface Reader {
@@ -46,12 +47,12 @@ function isCased(text: WireText): text is Exclude<WireText, Message> {
 
 /** Whether a condition of a case holds; an unknown kind never does ([D4]). */
 export function holds(condition: CaseCondition, reader: Reader): boolean {
-  if (condition[0] === 'state') return condition.includes(reader.state, 1);
-  if (condition[0] === 'visit') return condition[1] === reader.visit;
-  if (condition[0] === 'language')
-    return reader.locale === condition[1] || reader.locale.startsWith(`${condition[1]}-`);
-  if (condition[0] === 'team') return condition[1] === reader.team;
-  return condition[0] === 'closed-by' && condition[1] === reader.closedBy;
+  if (condition[CASE_KIND] === 'state') return condition.includes(reader.state, CASE_VALUE);
+  if (condition[CASE_KIND] === 'visit') return condition[CASE_VALUE] === reader.visit;
+  if (condition[CASE_KIND] === 'language')
+    return reader.locale === condition[CASE_VALUE] || reader.locale.startsWith(`${condition[CASE_VALUE]}-`);
+  if (condition[CASE_KIND] === 'team') return condition[CASE_VALUE] === reader.team;
+  return condition[CASE_KIND] === 'closed-by' && condition[CASE_VALUE] === reader.closedBy;
 }
 
 /** Whether all values that a message uses are known ([T6]). */
