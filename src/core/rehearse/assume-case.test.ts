@@ -57,7 +57,7 @@ function look(
   return found === null ? null : { ...found, at: utc(found.at) };
 }
 
-describe('supposeCase', () => {
+describe('assumeCase', () => {
   it('leaves everything as it is where the case is heard already', () => {
     expect(look([['state', 'in']], { moment: 'at-the-door' })).toEqual({ ...PLAIN, at: null });
   });
@@ -96,6 +96,11 @@ describe('supposeCase', () => {
     expect(look([['closed-by', 'break']])).toMatchObject({ at: '2026-11-25T22:00Z', who: null });
     expect(look([['closed-by', 'holiday']])).toMatchObject({ at: '2026-12-24T01:00Z' });
     expect(look([['closed-by', 'outside']])).toMatchObject({ at: '2026-11-26T00:00Z' });
+  });
+
+  it('finds a holiday that is a whole year ahead, behind well over a thousand changes of the hours', () => {
+    const dayAfter = at('2025-12-24T20:00');
+    expect(look([['closed-by', 'holiday']], { now: dayAfter })).toMatchObject({ at: '2026-12-24T01:00Z' });
   });
 
   it('from a closed hour, an open one for who is in', () => {

@@ -3,7 +3,7 @@ import { type HoursNow, hoursAt, hoursOf } from '../hours/hours-now';
 import { whyNow } from '../hours/why-now';
 import type { ClosedBy } from '../hours/why';
 import { TEAM_STATES } from '../model/moment';
-import type { EpochMs, Locale } from '../model/units';
+import { DAY_MS, type EpochMs, type Locale } from '../model/units';
 import type { CaseCondition } from '../model/case-condition';
 import type { PublishedSite } from '../wire/published-site';
 import { readerOf } from '../decide/reader';
@@ -24,8 +24,10 @@ interface CaseScene {
   readonly now: EpochMs;
 }
 
-/** So many changes of the hours ahead are looked through for one that closes for another reason: about a year of evenings. */
-const CHANGES_MAX = 800;
+/** So far ahead the hours are looked through for an instant that closes for another reason: a yearly holiday comes once in it. */
+const AHEAD_MS = 367 * DAY_MS;
+/** Hours that change more often than eleven times a day are looked through less far. */
+const CHANGES_MAX = 4000;
 
 /**
  * The circumstances nearest to those assumed in which a case is heard at a moment: all of `when` holds, nothing of
@@ -80,7 +82,7 @@ function timesOf({ site, calendarId, now }: CaseScene, { at }: Assumptions): (Ep
   for (let count = 0; instant !== null && count < CHANGES_MAX; count++) {
     const { closedBy, changesAt }: HoursNow = hoursAt(hours, instant, whyNow);
     if (!found.has(closedBy ?? 'open')) found.set(closedBy ?? 'open', instant);
-    instant = changesAt === Infinity ? null : changesAt;
+    instant = changesAt > now + AHEAD_MS ? null : changesAt;
   }
   return unique([at, null, ...found.values()]);
 }
