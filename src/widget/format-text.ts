@@ -1,5 +1,5 @@
 import { type PaintedText, readerOf } from '../core/decide/reader';
-import type { Line } from '../core/decide/line';
+import type { Line } from '../core/decide/decision';
 import { type Values, formatText } from '../core/words/format-text';
 
 /** Says a text by its key; the values of the decision's own line are used where there is one. */

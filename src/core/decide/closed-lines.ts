@@ -1,6 +1,6 @@
 import type { DecisionContext } from '../context/decision-context';
 import type { HoursNow } from '../hours/hours-now';
-import type { Line } from './line';
+import type { Line } from './decision';
 
 /** What the launcher says: its words, its name, how much is unread. Away from its pages the count stands alone ([M8]). */
 export function closedLines({ isCountOnly, presence, circumstances: { unread } }: DecisionContext): Line[] {

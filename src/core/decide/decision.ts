@@ -1,8 +1,8 @@
+import type { TextKey } from '../model/text-keys';
 import type { ClosedBy } from '../hours/why';
 import type { Signal } from '../invitations/judge';
 import type { Moment, WidgetState } from '../model/moment';
 import type { EpochMs } from '../model/units';
-import type { Line } from './line';
 import type { Reason } from './reason';
 
 /** What a visitor gets right now, and why. Plain data without any formatted text ([D1]). */
@@ -28,4 +28,11 @@ export interface Decision {
   readonly askAgainOn: readonly Signal[];
   /** What decided, at most one of each kind ([D2]). */
   readonly because: readonly Reason[];
+}
+
+/** Which text is said, and with which values; numbers are counts or instants, nothing is formatted ([D1]). */
+export interface Line {
+  /** `invitation:<id>` is the wording of that invitation. */
+  readonly key: TextKey | `invitation:${string}`;
+  readonly values: Readonly<Record<string, string | number>>;
 }

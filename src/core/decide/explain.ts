@@ -18,7 +18,7 @@ import { stateOf } from '../context/presence';
 import { whyNow } from '../hours/why-now';
 import { isAudience } from './widget';
 import { isRunning } from '../model/circumstances';
-import { DAYS, IS_NOT, KIND, VALUE, isGroup, itemsOf } from '../wire/condition';
+import { DAYS, IS_NOT, KIND, VALUE, isWireGroup, itemsOf } from '../wire/condition';
 
 /** How far something is from holding. */
 export type Shortfall = { readonly ms: number } | { readonly count: number } | { readonly percent: number };
@@ -193,7 +193,7 @@ function unmetIn(group: WireGroup, asked: JudgeContext): UnmetCondition[] {
   const unmet = itemsOf(group).flatMap((item) => {
     const judged = judge(item, asked);
     if (judged.is) return [];
-    if (isGroup(item)) return item[IS_NOT] === 1 ? [unmetOf(item, asked)] : unmetIn(item, asked);
+    if (isWireGroup(item)) return item[IS_NOT] === 1 ? [unmetOf(item, asked)] : unmetIn(item, asked);
     return [unmetOf(item, asked)];
   });
   return unmet.length > 0 ? unmet : [unmetOf(group, asked)]; // an empty *any of* lacks everything
@@ -202,7 +202,7 @@ function unmetIn(group: WireGroup, asked: JudgeContext): UnmetCondition[] {
 function unmetOf(item: WireItem, asked: JudgeContext): UnmetCondition {
   const { next, on } = judge(item, asked);
   const isNot = item[IS_NOT] === 1;
-  const shortfall = isNot || isGroup(item) ? null : shortfallOf(item, asked);
+  const shortfall = isNot || isWireGroup(item) ? null : shortfallOf(item, asked);
   return {
     kind: item[KIND],
     isNot,

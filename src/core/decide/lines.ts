@@ -1,4 +1,4 @@
-import type { Line } from './line';
+import type { Line } from './decision';
 import type { DecisionContext } from '../context/decision-context';
 import type { HoursNow } from '../hours/hours-now';
 import type { Presence } from '../context/presence';

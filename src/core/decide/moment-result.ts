@@ -1,7 +1,7 @@
 import type { EpochMs } from '../model/units';
 import type { Moment } from '../model/moment';
 import { linesOf } from './lines';
-import type { Line } from './line';
+import type { Line } from './decision';
 import type { DecisionContext } from '../context/decision-context';
 import { momentOf } from './moment';
 import type { ReasonCode } from './reason';

@@ -8,7 +8,7 @@ import type { WidgetState } from '../model/moment';
 import { DAY_MS, type EpochMs, MINUTE_MS, SECOND_MS } from '../model/units';
 import type { WireCondition, WireGroup, WireItem } from '../wire/design-file';
 import { type Known, type KnownKind, isKnown } from './known';
-import { DAYS, IS_NOT, KIND, VALUE, isGroup } from '../wire/condition';
+import { DAYS, IS_NOT, KIND, VALUE, isWireGroup } from '../wire/condition';
 
 /** What may change a decision besides time. `visibility route live memory call` are always heard, and stand in no list. */
 export const SIGNALS = ['scroll', 'leave', 'activity', 'click', 'seen', 'focus', 'form'] as const;
@@ -50,7 +50,7 @@ export interface JudgeContext extends Known {
  * nothing: neither an instant nor a signal.
  */
 export function judge(item: WireItem, asked: JudgeContext): Judgement {
-  const judgement = isGroup(item) ? judgeGroup(item, asked) : judgeOne(item, asked);
+  const judgement = isWireGroup(item) ? judgeGroup(item, asked) : judgeOne(item, asked);
   return item[IS_NOT] && judgement !== ASSUMED && judgement !== UNKNOWN
     ? { ...judgement, is: !judgement.is }
     : judgement;

@@ -23,7 +23,7 @@ import type {
   WireText,
   WireWidget,
 } from '../wire/design-file';
-import { KIND, VALUE, isGroup, itemsOf } from '../wire/condition';
+import { KIND, VALUE, isWireGroup, itemsOf } from '../wire/condition';
 
 /** What cannot be published, and where it stands. */
 export interface PublishFault {
@@ -134,7 +134,7 @@ function patternFaults({ widget, locale, faults }: Press, key: string) {
 /** Every rule of a widget that may hold an automaton ([P11]: 300 states a site). */
 function rulesOf({ show, never, audience, invitations }: WireWidget): WireRule[] {
   const inside = (item: WireItem): WireRule[] => {
-    if (isGroup(item)) return itemsOf(item).flatMap(inside);
+    if (isWireGroup(item)) return itemsOf(item).flatMap(inside);
     return item[KIND] === 'page' || item[KIND] === 'referrer' ? (item.slice(VALUE) as WireRule[]) : [];
   };
   return [

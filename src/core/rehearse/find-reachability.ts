@@ -18,7 +18,7 @@ import type { PublishedSite } from '../wire/published-site';
 import type { ConversationFacts } from '../model/conversation';
 import { type VisitStep, beginSimulation, takeStep, waitUntil } from './visit-simulation';
 import type { VisitSimulation } from './visit';
-import { IS_NOT, KIND, VALUE, isGroup, itemsOf } from '../wire/condition';
+import { IS_NOT, KIND, VALUE, isWireGroup, itemsOf } from '../wire/condition';
 
 /** How near a moment is for this visitor, in these circumstances ([M9]). */
 export type Reachability = 'here' | 'on-the-way' | 'possible' | 'never';
@@ -126,7 +126,7 @@ export function frozenSite(site: PublishedSite, circumstances: Circumstances): F
   const page = pageFactsOf(circumstances.page);
   const zone = zoneOf(site, site.facts.zone);
   const frozen = (item: WireItem): WireItem => {
-    if (isGroup(item)) return [item[KIND], item[IS_NOT], ...itemsOf(item).map(frozen)];
+    if (isWireGroup(item)) return [item[KIND], item[IS_NOT], ...itemsOf(item).map(frozen)];
     if (item[KIND] !== 'week-time' && item[KIND] !== 'dates') return item;
     const asked = {
       circumstances,
@@ -204,7 +204,7 @@ function stepsFor(conditions: readonly WireCondition[]): VisitStep[] {
 }
 
 function conditionsIn(item: WireItem): WireCondition[] {
-  return isGroup(item) ? itemsOf(item).flatMap(conditionsIn) : [item];
+  return isWireGroup(item) ? itemsOf(item).flatMap(conditionsIn) : [item];
 }
 
 /** Until the next clock reaches a threshold, or the engine wants to be asked; null: time alone brings nothing more. */

@@ -12,7 +12,7 @@ export const DAYS = 3;
 export const CASE_KIND = 0;
 export const CASE_VALUE = 1;
 
-export function isGroup(item: WireItem): item is WireGroup {
+export function isWireGroup(item: WireItem): item is WireGroup {
   return item[KIND] === 'all' || item[KIND] === 'any';
 }
 

@@ -16,9 +16,8 @@ import { LookPanel } from '../look/LookPanel';
 import { AvailabilityRules } from './AvailabilityRules';
 import { Recipients } from './Recipients';
 import { SettingFields } from './SettingFields';
-import { useSame } from '../../parts/use-same';
 import { useDesign } from '../state/DesignContext';
-import { useStable } from '../../parts/use-stable';
+import { useSame, useStable } from '../../parts/use-stable';
 import { TransitionSettings } from './TransitionSettings';
 
 export type Side = 'here' | 'everywhere';

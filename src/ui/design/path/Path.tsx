@@ -11,7 +11,7 @@ import { VisitedMark } from './VisitedMark';
 import { useDesign } from '../state/DesignContext';
 import { availabilityRows } from './availability-rows';
 import { AvailabilityCard } from './AvailabilityCard';
-import { useStable } from '../../parts/use-stable';
+import { useSame, useStable } from '../../parts/use-stable';
 import {
   LANE_TOP,
   PATH_HEIGHT,
@@ -26,7 +26,6 @@ import { PILL } from '../stage/pill';
 import { momentCardName } from './moment-card-name';
 import type { MomentCard } from './moment-cards';
 import { usePathKeys } from './use-path-keys';
-import { useSame } from '../../parts/use-same';
 import { useSize } from '../../parts/use-size';
 import { PAGE_FONT } from '../stage/StandInPage';
 import { type DrawnTransition, isVisitedTransition } from './transitions';

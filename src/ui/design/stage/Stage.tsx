@@ -19,7 +19,7 @@ import { BarHandles } from '../look/BarHandles';
 import { PageBars } from '../look/PageBars';
 import { PlaceHandle } from './PlaceHandle';
 import { stageView } from './stage-geometry';
-import { useSame } from '../../parts/use-same';
+import { useSame } from '../../parts/use-stable';
 import { useSize } from '../../parts/use-size';
 import { WidgetTile } from '../path/WidgetTile';
 

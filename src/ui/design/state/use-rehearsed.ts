@@ -25,7 +25,7 @@ import { draftSite } from './draft-site';
 import type { ReachabilityResult } from '../../../core/rehearse/reachability-of';
 import { type MomentCard, momentCardsOf } from '../path/moment-cards';
 import { useReachability } from './use-reachability';
-import { useSame } from '../../parts/use-same';
+import { useSame } from '../../parts/use-stable';
 import { type DrawnTransition, transitionsOf } from '../path/transitions';
 
 /** A draft as it is for one visitor in the assumed circumstances: all that stage, path and Because draw. */
