@@ -13,7 +13,7 @@ function paletteOf(scheme: 'light' | 'evening') {
     error: { main: t.clay },
     info: { main: t.sky },
     warning: { main: t.sun },
-    background: { default: t.paper, paper: t.finding },
+    background: { default: t.paper, paper: t.board },
     text: { primary: t.ink, secondary: t.shade },
     divider: t.rail,
   };

@@ -2,7 +2,7 @@
 export const TOKENS = {
   light: {
     paper: '#FBF6EA',
-    finding: '#FFFDF7',
+    board: '#FFFDF7',
     rail: '#E9DFC9',
     edge: '#8C8570',
     lane: '#F1EBDB',
@@ -18,7 +18,7 @@ export const TOKENS = {
   },
   evening: {
     paper: '#171C1A',
-    finding: '#202724',
+    board: '#202724',
     rail: '#38423D',
     edge: '#7B867C',
     lane: '#1C2320',
