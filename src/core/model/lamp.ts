@@ -16,16 +16,16 @@ export function lampOf(state: WidgetState, isKnown: boolean): LampSign {
   return marks[state];
 }
 
-/** Path data of the porch lamp on a 24×24 ground: what every mark has. */
+/** Path data of the porch lamp on a 24×24 ground, what every mark has: bracket, ring, roof, wide glass and foot. */
 export const LAMP_OUTLINE =
-  'M12 1.5v3M8.6 4.5h6.8l2.1 3.4H6.5zM7.4 7.9h9.2l-1.3 10H8.7zM8 17.9h8v2.6H8zM10.4 20.5h3.2v2h-3.2z';
-const GLASS = 'M7.4 7.9h9.2l-1.3 10H8.7z';
+  'M2 2v8.6M2 3.2h9.3M14.7 4.2a1.7 1.7 0 1 1-3.4 0 1.7 1.7 0 0 1 3.4 0zM10 6.4h6l3.8 3.6H6.2zM7 10h12l-1.7 8.8H8.7zM7.9 18.8h10.2v2.9H7.9z';
+const GLASS = 'M7 10h12l-1.7 8.8H8.7z';
 
-/** What is filled with light, and what is drawn over the glass: three waiting dots, or the slats of a shutter. */
+/** What is filled with light, and what is drawn over it: rays, three waiting dots, or the slats of a shutter. */
 export const LAMP_PATHS: Readonly<Record<LampSign, readonly [light: string, over: string]>> = {
-  lit: [GLASS, ''],
-  half: ['M8.1 13h7.8l-.6 4.9H8.7z', ''],
-  queue: [GLASS, 'M9.6 13h.01M12 13h.01M14.4 13h.01'],
+  lit: [GLASS, 'M4.6 13.2H2.9M5.2 16.8l-1.5.9M21.4 13.2h1.7M20.8 16.8l1.5.9'],
+  half: ['M7.9 14.4h10.2l-.8 4.4H8.7z', ''],
+  queue: [GLASS, 'M10.2 14.4h.01M13 14.4h.01M15.8 14.4h.01'],
   unlit: ['', ''],
-  shutter: ['', 'M8 10.4h8M8.3 12.9h7.4M8.6 15.4h6.8'],
+  shutter: ['', 'M7.9 12.4h10.2M8.3 14.4h9.4M8.6 16.4h8.8'],
 };
