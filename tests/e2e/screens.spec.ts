@@ -12,17 +12,7 @@ import { frameScreen } from './screens/frame';
 import { pathScreen } from './screens/path';
 
 const testServer = useTestServer();
-const SCREENS = [
-  'today',
-  'design',
-  'versions',
-  'rehearse',
-  'install',
-  'conversations',
-  'answers',
-  'results',
-  'team',
-] as const;
+const SCREENS = ['today', 'design', 'versions', 'install', 'conversations', 'team'] as const;
 const VIEWS = [
   { name: 'at 1280×800, light', viewport: { width: 1280, height: 800 }, colorScheme: 'light' },
   { name: 'at 1024×768, evening', viewport: { width: 1024, height: 768 }, colorScheme: 'dark' },
@@ -67,20 +57,21 @@ test('a chosen conversation has nothing for axe', async ({ browser }) => {
   await expectNoAxe(page, 'a conversation');
 });
 
-test('the palette finds a setting by the trade’s word and leads there; the sheet shows all keys', async ({
+test('the search finds a setting by the trade’s word and leads there; the sheet shows all keys', async ({
   browser,
 }) => {
   const page = await enterAs(browser, testServer, 'today');
   for (const [word, place, lands] of [
-    ['offline form', 'Note form, for when nobody is home', /design\?moment=nobody-home$/],
-    ['embed', 'The tag', /install$/],
+    ['offline form', 'Note form, when nobody can answer', /design\?moment=nobody-home$/],
+    ['embed', 'Your snippet', /install$/],
+    ['rehearse', 'Try a visit', /design\?try=?/],
     ['working hours', 'Team & hours', /team$/],
     ['inbox', 'Conversations', /conversations$/],
     ['theme', 'Brand colour', /design\?side=everywhere$/],
   ] as const) {
     await page.keyboard.press('Control+k');
-    await frameScreen.palette(page).fill(word);
-    await expect(frameScreen.paletteOption(place)(page)).toBeVisible();
+    await frameScreen.search(page).fill(word);
+    await expect(frameScreen.searchOption(place)(page)).toBeVisible();
     await page.keyboard.press('Enter');
     await expect(page).toHaveURL(lands);
   }
@@ -88,6 +79,30 @@ test('the palette finds a setting by the trade’s word and leads there; the she
   await page.keyboard.press('Shift+?');
   await expect(frameScreen.keys(page)).toContainText('Design: undo');
   await expectNoAxe(page, 'the sheet of keys');
+});
+
+test('the search opens by button and key on every screen, in the middle, on a ground of ours, and gives the focus back', async ({
+  browser,
+}) => {
+  const page = await enterAs(browser, testServer, 'today', { colorScheme: 'light' });
+  const [button, list] = [frameScreen.searchButton(page), frameScreen.searchDialog(page)];
+  for (const screen of SCREENS) {
+    await page.goto(`${testServer.app}/s/${testServer.siteKey}/${screen}`);
+    await button.click();
+    await expect(frameScreen.search(page)).toBeFocused();
+    await expect(list).toHaveCSS('background-color', 'rgb(255, 253, 247)');
+    const box = await list.boundingBox();
+    expect(Math.abs((box?.x ?? 0) + (box?.width ?? 0) / 2 - 640)).toBeLessThan(8);
+    expect(box?.width).toBe(560);
+    expect(box?.y).toBeGreaterThan(48);
+    await page.keyboard.press('Escape');
+    await expect(list).toHaveCount(0);
+    await expect(button).toBeFocused();
+    await page.keyboard.press('Control+k');
+    await expect(list).toBeVisible();
+    await page.keyboard.press('Escape');
+    await expect(list).toHaveCount(0);
+  }
 });
 
 test('a responder sees no Design, and its address says so', async ({ browser }) => {

@@ -11,12 +11,12 @@ import { useSite } from './SiteContext';
 
 interface AccountMenuProps {
   readonly signOut: () => Promise<void>;
-  readonly onPalette: () => void;
+  readonly onSearch: () => void;
   readonly onSheet: () => void;
 }
 
 /** Who one is, the keys, light or evening, and the way out. */
-export function AccountMenu({ signOut, onPalette, onSheet }: AccountMenuProps) {
+export function AccountMenu({ signOut, onSearch, onSheet }: AccountMenuProps) {
   const { personName, overview } = useSite();
   const { mode, setMode } = useColorScheme();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
@@ -47,8 +47,8 @@ export function AccountMenu({ signOut, onPalette, onSheet }: AccountMenuProps) {
           <ListItemText primary={personName} />
         </MenuItem>
         <Divider />
-        <MenuItem onClick={close(onPalette)}>
-          Find anything<Key>Ctrl K</Key>
+        <MenuItem onClick={close(onSearch)}>
+          Search<Key>Ctrl K</Key>
         </MenuItem>
         <MenuItem onClick={close(onSheet)}>
           Keys<Key>?</Key>
@@ -56,7 +56,7 @@ export function AccountMenu({ signOut, onPalette, onSheet }: AccountMenuProps) {
         <Divider />
         {(['system', 'light', 'dark'] as const).map((one) => (
           <MenuItem key={one} selected={mode === one} onClick={close(() => setMode(one))}>
-            {{ system: 'As my device is', light: 'Light', dark: 'Evening' }[one]}
+            {{ system: 'Same as my device', light: 'Light', dark: 'Dark' }[one]}
           </MenuItem>
         ))}
         <Divider />

@@ -6,7 +6,7 @@ import { type ReactNode, useEffect, useState } from 'react';
 import { tinykeys } from 'tinykeys';
 import { TopBar, type TopBarProps } from './TopBar';
 import { KeySheet } from './KeySheet';
-import { CommandPalette } from './CommandPalette';
+import { SearchDialog } from './SearchDialog';
 import { SignInAgain, type SignInAction } from './SignInAgain';
 import { FindingsProvider } from '../findings/FindingsContext';
 import { ConnectionProvider } from './Connection';
@@ -19,9 +19,9 @@ interface SiteFrameProps extends Pick<TopBarProps, 'sites' | 'signOut'> {
   readonly children: ReactNode;
 }
 
-/** Beam, palette and key sheet around every screen of a site. */
+/** Top bar, search and key sheet around every screen of a site. */
 export function SiteFrame({ children, sites, signOut, signIn, personId, site }: SiteFrameProps) {
-  const [isPaletteOpen, setPaletteOpen] = useState(false);
+  const [isSearchOpen, setSearchOpen] = useState(false);
   const [isSheetOpen, setSheetOpen] = useState(false);
   const router = useRouter();
   useEffect(
@@ -29,7 +29,7 @@ export function SiteFrame({ children, sites, signOut, signIn, personId, site }: 
       tinykeys(window, {
         '$mod+k': (event) => {
           event.preventDefault();
-          setPaletteOpen(true);
+          setSearchOpen(true);
         },
         'Shift+?': (event) => {
           if (!isTyping(event)) setSheetOpen(true);
@@ -45,16 +45,16 @@ export function SiteFrame({ children, sites, signOut, signIn, personId, site }: 
             <TopBar
               sites={sites}
               signOut={signOut}
-              onPalette={() => setPaletteOpen(true)}
+              onSearch={() => setSearchOpen(true)}
               onSheet={() => setSheetOpen(true)}
             />
             <Box component="main" sx={{ flex: 1, display: 'flex', flexDirection: 'column', minHeight: 0 }}>
               {children}
             </Box>
           </Box>
-          <CommandPalette
-            isOpen={isPaletteOpen}
-            onClose={() => setPaletteOpen(false)}
+          <SearchDialog
+            isOpen={isSearchOpen}
+            onClose={() => setSearchOpen(false)}
             onGo={(path) => router.push(path)}
             onSheet={() => setSheetOpen(true)}
           />

@@ -1,6 +1,7 @@
 'use client';
 
 import MenuIcon from '@mui/icons-material/Menu';
+import SearchIcon from '@mui/icons-material/Search';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Divider from '@mui/material/Divider';
@@ -22,7 +23,7 @@ import { useOpenFindings } from '../findings/FindingsContext';
 export interface TopBarProps {
   readonly sites: readonly { readonly key: string; readonly name: string }[];
   readonly signOut: () => Promise<void>;
-  readonly onPalette: () => void;
+  readonly onSearch: () => void;
   readonly onSheet: () => void;
 }
 
@@ -114,6 +115,7 @@ export function TopBar(props: TopBarProps) {
         {screens.find(({ path }) => path === here)?.name}
       </Box>
       <Box sx={{ flex: 1, display: { xs: 'none', md: 'block' } }} />
+      <SearchButton onSearch={props.onSearch} />
       <PresenceSwitch />
       <AccountMenu {...props} />
       <Drawer open={isMenuOpen} onClose={() => setMenuOpen(false)}>
@@ -127,6 +129,28 @@ export function TopBar(props: TopBarProps) {
         </Box>
       </Drawer>
     </Box>
+  );
+}
+
+/** The way to any screen or setting; the key for it stands beside it where there is room. */
+function SearchButton({ onSearch }: { onSearch: () => void }) {
+  return (
+    <Button
+      size="small"
+      color="inherit"
+      aria-label="Search screens and settings"
+      aria-keyshortcuts="Control+K"
+      onClick={onSearch}
+      sx={{ minWidth: 36, fontSize: 13, fontWeight: 500, color: 'text.secondary', whiteSpace: 'nowrap' }}
+    >
+      <SearchIcon fontSize="small" />
+      <Box component="span" sx={{ display: { xs: 'none', xl: 'inline' }, ml: 0.5 }}>
+        Search
+      </Box>
+      <Box component="kbd" sx={{ display: { xs: 'none', lg: 'inline' }, ml: 0.5, fontFamily: 'inherit' }}>
+        Ctrl K
+      </Box>
+    </Button>
   );
 }
 
@@ -189,7 +213,7 @@ function SitePicker({ sites }: Pick<TopBarProps, 'sites'>) {
         onClick={(event) => setAnchor(event.currentTarget)}
         sx={{
           borderColor: 'var(--porch-edge)',
-          maxWidth: { xs: 150, md: 104, lg: 150 },
+          maxWidth: { xs: 150, md: 120, lg: 280 },
           fontSize: 13,
           whiteSpace: 'nowrap',
           mr: 0.5,

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { PLACES, fitOf } from './find-places';
 import { SCREENS } from './screens';
 
-/** What the palette would put first. */
+/** What the search would put first. */
 function found(typed: string): string {
   const all = [
     ...SCREENS.map(({ name, alsoKnownAs }) => ({ name, words: alsoKnownAs })),
@@ -14,20 +14,20 @@ function found(typed: string): string {
   return fits.sort((a, b) => b.fit - a.fit)[0]?.name ?? '';
 }
 
-describe('the palette', () => {
+describe('the search', () => {
   it.each([
     ['pop-up', 'Design'],
-    ['offline form', 'Note form, for when nobody is home'],
-    ['away message', 'Note form, for when nobody is home'],
+    ['offline form', 'Note form, when nobody can answer'],
+    ['away message', 'Note form, when nobody can answer'],
     ['working hours', 'Team & hours'],
     ['business hours', 'Team & hours'],
-    ['snippet', 'Install'],
+    ['snippet', 'Your snippet'],
+    ['webmaster', 'Install'],
     ['inbox', 'Conversations'],
     ['theme', 'Brand colour'],
     ['welcome message', 'Greeting'],
     ['bubble position', 'Corner of the page'],
-    ['statistics', 'Results'],
-    ['faq', 'Answers'],
+    ['rehearse', 'Try a visit'],
     ['dashboard', 'Today'],
     ['col', 'Brand colour'],
   ])('finds by the trade’s word “%s” our %s', (typed, place) => {

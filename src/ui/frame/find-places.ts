@@ -1,4 +1,4 @@
-/** Places inside a screen that the palette leads to, by our words and the trade's. */
+/** Places inside a screen that the search leads to, by our words and the trade's. */
 export const PLACES: readonly { readonly name: string; readonly words: string; readonly path: string }[] = [
   { name: 'Brand colour', words: 'colour color theme palette', path: 'design?side=everywhere' },
   {
@@ -9,11 +9,16 @@ export const PLACES: readonly { readonly name: string; readonly words: string; r
   { name: 'Greeting', words: 'welcome message hello text', path: 'design?moment=at-the-door' },
   { name: 'Words on the launcher', words: 'button label bubble', path: 'design?moment=passing-by' },
   {
-    name: 'Note form, for when nobody is home',
+    name: 'Note form, when nobody can answer',
     words: 'offline form away message contact',
     path: 'design?moment=nobody-home',
   },
-  { name: 'The tag', words: 'snippet script code embed', path: 'install' },
+  {
+    name: 'Try a visit',
+    words: 'test simulate rehearse preview replay walk through',
+    path: 'design?try',
+  },
+  { name: 'Your snippet', words: 'tag script code embed', path: 'install' },
 ];
 
 /**

@@ -39,7 +39,7 @@ export function TeamScreen() {
       (event) => (event.kind === 'teams' || (event.kind === 'connection' && event.isOpen)) && load(),
     );
   }, [port, notice, onEvent]);
-  const { name, toCome } = screenAt('team');
+  const { name } = screenAt('team');
   return (
     <Box sx={{ maxWidth: 720, width: '100%', mx: 'auto', p: { xs: 2, md: 4 } }}>
       <Typography variant="h1" sx={{ mb: 3 }}>
@@ -50,8 +50,7 @@ export function TeamScreen() {
           People
         </Typography>
         <Typography variant="body2" color="text.secondary" sx={{ mt: 0.5, mb: 1 }}>
-          A face stands beside what somebody answers, from the moment it is here. Without one, visitors see
-          initials.
+          Visitors see your photo next to your answers. Without one they see your initials.
         </Typography>
         {fault === null ? null : (
           <Alert severity="error" role="alert" sx={{ my: 2 }}>
@@ -73,7 +72,7 @@ export function TeamScreen() {
           Opening hours
         </Typography>
         <Typography color="text.secondary" sx={{ mt: 0.5 }}>
-          {toCome}
+          Opening hours can’t be changed here yet.
         </Typography>
       </Box>
     </Box>
