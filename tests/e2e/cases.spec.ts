@@ -29,8 +29,8 @@ test('a case is added for somebody, worded on the stage, put first, heard by the
 }) => {
   const page = await enterAs(browser, testServer, 'design?on=/tonight&moment=at-the-door&with=in');
   await beIn(page, true);
-  await expect(chip(page, /^otherwise, said now/)).toHaveAttribute('aria-pressed', 'true');
-  await areNamed(page, ['returning, Português', 'returning', 'otherwise']);
+  await expect(chip(page, /^everybody else, said now/)).toHaveAttribute('aria-pressed', 'true');
+  await areNamed(page, ['returning, Português', 'returning', 'everybody else']);
 
   await casesScreen.add(chips(page)).click();
   await casesScreen.returningOption(page).click();
@@ -49,12 +49,12 @@ test('a case is added for somebody, worded on the stage, put first, heard by the
   await partsScreen.earlier(sheet).click();
   await expect(partsScreen.earlier(sheet)).toBeDisabled();
   await page.keyboard.press('Escape');
-  await areNamed(page, ['returning', 'returning, Português', 'returning', 'otherwise']);
+  await areNamed(page, ['returning', 'returning, Português', 'returning', 'everybody else']);
   // What asks for less stands before what asks for more: nobody hears that any longer.
   await expect(chip(page, /^returning, Português, nobody hears it/)).toBeVisible();
 
   // Whoever is asked for by a chip is assumed: a first visit, then somebody who was here.
-  await chip(page, /^otherwise/).click();
+  await chip(page, /^everybody else/).click();
   await expect(circumstancesScreen.toFirstVisit(page)).toBeVisible();
   await expect(said(page, 'greeting')).toHaveText(/^Good evening/);
   await chip(page, /^returning, ours/).click();
@@ -64,7 +64,7 @@ test('a case is added for somebody, worded on the stage, put first, heard by the
   await isSaved(page);
 
   await publishingScreen.publishChanges(page).click();
-  await expect(page.getByRole('dialog')).toContainText('New: “Greeting” said differently (returning)');
+  await expect(page.getByRole('dialog')).toContainText('New: other wording of “Greeting” (returning)');
   await publishingScreen.publish(page.getByRole('dialog')).click();
   await expect(publishingScreen.isLive(page)).toBeVisible();
   const visitor = await visit(browser, `${testServer.site}/tonight`);
@@ -73,7 +73,7 @@ test('a case is added for somebody, worded on the stage, put first, heard by the
 
   await casesScreen.changeReturning(chips(page)).click();
   await casesScreen.remove(sheet).click();
-  await areNamed(page, ['returning, Português', 'returning', 'otherwise']);
+  await areNamed(page, ['returning, Português', 'returning', 'everybody else']);
   await page.keyboard.press('Control+z');
   await expect(chips(page).getByRole('listitem')).toHaveCount(4);
   await isSaved(page);
@@ -88,7 +88,7 @@ test('a chip finds the hour in which it is said: the next break, a holiday; ours
   await expect(said(page, 'nobodyHome')).toContainText(/: back/);
   await expect(casesScreen.changeHoliday(chips(page))).toHaveCount(0);
   await chip(page, /^on a break, ours/).click();
-  await expect(chips(page).getByRole('status')).toContainText('does not come about');
+  await expect(chips(page).getByRole('status')).toContainText('does not happen');
   await chip(page, /^on a break/)
     .first()
     .click();
@@ -131,7 +131,7 @@ test('one’s own circumstances are kept under a name, flipped through like ours
     'design?on=/groups/schools&visit=returning&device=phone&locale=pt',
   );
   const situation = circumstancesScreen.situation(page);
-  await expect(situation).toContainText('Your own');
+  await expect(situation).toContainText('Custom');
   await circumstancesScreen.keep(situation).click();
   await partsScreen.name(page).fill('A teacher who comes back');
   await page.keyboard.press('Enter');
@@ -145,7 +145,7 @@ test('one’s own circumstances are kept under a name, flipped through like ours
   await expect(circumstancesScreen.toReturningOnPhone(colleague)).toBeVisible();
   await expect(circumstancesScreen.onSchools(colleague)).toBeVisible();
   await circumstancesScreen.removeTeacher(colleague).click();
-  await expect(circumstancesScreen.situation(colleague)).toContainText('Your own');
+  await expect(circumstancesScreen.situation(colleague)).toContainText('Custom');
 });
 
 test('an invitation that is emptied while it is worded is said to be so, and the stage goes on showing the last words', async ({

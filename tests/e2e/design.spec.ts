@@ -203,19 +203,19 @@ test('two people at once: each other’s changes are kept, and undo is not lost'
   await expect(lookScreen.placeUpperRight(first)).toBeVisible();
 });
 
-test('the circumstances ask the engine: another page, another language, somebody in or not, and Because says why', async ({
+test('the circumstances ask the engine: another page, another language, somebody in or not, and the reasons say why', async ({
   browser,
 }) => {
   const page = await enterAs(browser, testServer, 'design');
   const because = designScreen.reasons(page);
-  await expect(because).toContainText('“Everywhere” takes /');
+  await expect(because).toContainText('“Everywhere” covers /');
   await circumstancesScreen.onPage(page).click();
   await circumstancesScreen.pageField(page).fill('/privacy');
   await circumstancesScreen.usePage(page).click();
-  await expect(because).toContainText('no widget is meant for /privacy');
+  await expect(because).toContainText('no widget covers /privacy');
   await expect(momentCard(page, 'At the door')).toHaveAccessibleName(/not on this page/);
   await designScreen.anyReason(because).click();
-  await expect(designScreen.allReasons(page)).toContainText('“Everywhere” is never shown on /privacy');
+  await expect(designScreen.allReasons(page)).toContainText('“Everywhere” never shows on /privacy');
   await page.keyboard.press('Escape');
   await circumstancesScreen.onPage(page).click();
   await circumstancesScreen.pageField(page).fill('/tonight');
@@ -224,7 +224,7 @@ test('the circumstances ask the engine: another page, another language, somebody
   await circumstancesScreen.who(page).click();
   await circumstancesScreen.somebodyAnswers(page).click();
   await expect(because).toContainText('somebody of Night desk is in');
-  await expect(momentCard(page, 'Nobody home')).toHaveAccessibleName(/not while somebody is in/);
+  await expect(momentCard(page, 'Nobody home')).toHaveAccessibleName(/only while nobody is answering/);
   await circumstancesScreen.toFirstVisit(page).click();
   await circumstancesScreen.arabic(page).check();
   await page.keyboard.press('Escape');
@@ -243,18 +243,18 @@ test('the situations of this site are flipped by button and by key, stand in the
   await circumstancesScreen.nextSituation(page).click();
   await expect(situation).toContainText('Ten minutes before closing, 2 of 8');
   await circumstancesScreen.nextSituation(page).click();
-  await expect(situation).toContainText('The next closed hour, 3 of 8');
-  await expect(momentCard(page, 'Waiting')).toHaveAccessibleName(/not while closed/);
+  await expect(situation).toContainText('Next closed hour, 3 of 8');
+  await expect(momentCard(page, 'Waiting')).toHaveAccessibleName(/only during opening hours/);
   await expect(pathScreen.availability(page)).toContainText('now closed → Nobody home');
   await expect(page).toHaveURL(/at=20\d\d-/);
 
   const colleague = await enterAs(browser, testServer, `design${new URL(page.url()).search}`);
-  await expect(circumstancesScreen.situation(colleague)).toContainText('The next closed hour, 3 of 8');
-  await expect(momentCard(colleague, 'Waiting')).toHaveAccessibleName(/not while closed/);
+  await expect(circumstancesScreen.situation(colleague)).toContainText('Next closed hour, 3 of 8');
+  await expect(momentCard(colleague, 'Waiting')).toHaveAccessibleName(/only during opening hours/);
 
   await momentCard(page, 'Passing by').focus();
   await page.keyboard.press(']');
-  await expect(situation).toContainText('Everybody busy');
+  await expect(situation).toContainText('All busy');
   await page.keyboard.press('[');
   await page.keyboard.press('[');
   await page.keyboard.press('[');
@@ -282,7 +282,7 @@ test('another widget is looked at on a page of its own, at a time by the site’
   await circumstancesScreen.onPhone(page).check();
   await page.keyboard.press('Escape');
   await expect(stage(page).locator('sunny-porch .root')).toHaveAttribute('data-device', 'phone');
-  await expect(circumstancesScreen.situation(page)).toContainText('Your own');
+  await expect(circumstancesScreen.situation(page)).toContainText('Custom');
 });
 
 test('what cannot be seen is set beside the stage: at once in the words of the way, within bounds, and back to ours in one click', async ({
@@ -290,11 +290,11 @@ test('what cannot be seen is set beside the stage: at once in the words of the w
 }) => {
   const page = await enterAs(browser, testServer, 'design?on=/tonight&moment=waiting');
   const inspector = designScreen.inspector(page);
-  await expect(inspector).toContainText('4 settings, as we would have them.');
+  await expect(inspector).toContainText('4 settings, all at our defaults.');
   const offered = designScreen.slowReplyAfter(inspector);
   await offered.fill('75');
   await expect(momentCard(page, 'Waiting')).toHaveAccessibleName(/leads to Slow reply: no answer in 75 s/);
-  await expect(inspector).toContainText('4 settings, 1 changed from ours.');
+  await expect(inspector).toContainText('4 settings, 1 changed.');
   await offered.fill('4000');
   await expect(inspector).toContainText('A whole number from 10 to 3600 s. Not saved yet.');
   await expect(momentCard(page, 'Waiting')).toHaveAccessibleName(/no answer in 75 s/);
@@ -303,7 +303,7 @@ test('what cannot be seen is set beside the stage: at once in the words of the w
   await page.reload();
   await expect(offered).toHaveValue('80');
   await publishingScreen.anyPublish(page).click();
-  await expect(page.getByRole('dialog')).toContainText('An answer by mail is offered after: 90 s → 80 s');
+  await expect(page.getByRole('dialog')).toContainText('Offer a reply by e-mail after: 90 s → 80 s');
   await page.keyboard.press('Escape');
   await designScreen.restoreDefaults(inspector).click();
   await expect(offered).toHaveValue('90');
@@ -326,9 +326,9 @@ test('Who can answer? is its own editor: what happens in each state, and where i
   await designScreen.whenNobody(inspector).click();
   await designScreen.chatOption(page).click();
   await expect(availability).toContainText('nobody → At the door');
-  await expect(momentCard(page, 'Nobody home')).toHaveAccessibleName(/not while nobody is in/);
+  await expect(momentCard(page, 'Nobody home')).toHaveAccessibleName(/see “Who can answer\?”/);
   await expect(momentCard(page, 'At the door')).not.toHaveAccessibleName(/not while/);
-  await expect(inspector).toContainText('5 settings, 1 changed from ours.');
+  await expect(inspector).toContainText('5 settings, 1 changed.');
   await designScreen.restoreDefaults(inspector).click();
   await expect(availability).toContainText('nobody → Nobody home');
   await isSaved(page);
@@ -381,8 +381,8 @@ test('for a screen reader the path is one ordered list in visit order, with its 
     'Note left',
   ]);
   expect(names[0]).toContain('leads to Invited: 4 invitations, first: ');
-  expect(names[0]).toContain('leads to At the door: clicks the launcher');
-  expect(names[3]).toContain('leads to Talking: somebody of Night desk answers');
+  expect(names[0]).toContain('leads to At the door: opens the window');
+  expect(names[3]).toContain('leads to Talking: Night desk answers');
   expect(names[3]).toContain('leads to Slow reply: no answer in 90 s');
 });
 

@@ -55,7 +55,7 @@ test('five answers make owner, site and a widget that can be published; the door
 
   expect((await request.get(`${testServer.app}/start`)).status()).toBe(404);
   await publishingScreen.publishFirst(page).click();
-  await expect(page.getByRole('dialog')).toContainText('A widget where there was none.');
+  await expect(page.getByRole('dialog')).toContainText('Visitors will see your widget for the first time.');
   await publishingScreen.publish(page).click();
   await expect(publishingScreen.firstIsLive(page)).toBeVisible();
 });

@@ -13,8 +13,8 @@ test('findings: counted on the top bar, listed on Today with a place to mend eac
   const findings = todayScreen.findings(page);
   const topBar = frameScreen.screens(page);
   await expect(findings.getByRole('listitem')).toHaveCount(1);
-  await expect(findings).toContainText('works only on this computer');
-  await expect(findings).toContainText('mend before publishing');
+  await expect(findings).toContainText('only works on this computer');
+  await expect(findings).toContainText('Fix this first');
   await expect(frameScreen.mustFixCount(1)(topBar)).toBeVisible();
   await expectNoAxe(page, 'loose boards');
 
@@ -24,10 +24,10 @@ test('findings: counted on the top bar, listed on Today with a place to mend eac
   await designScreen.reasonsLabel(findings).fill('We try it at home first.');
   await page.keyboard.press('Enter');
   await expect(frameScreen.mustFixCount(1)(topBar)).toHaveCount(0);
-  await expect(findings).not.toContainText('works only on this computer');
+  await expect(findings).not.toContainText('only works on this computer');
   await page.reload();
   await todayScreen.dismissed1(findings).click();
-  await expect(findings).toContainText('Put aside by Inês Matos: “We try it at home first.”');
+  await expect(findings).toContainText('Dismissed by Inês Matos: “We try it at home first.”');
   await partsScreen.takeBack(findings).click();
   await expect(frameScreen.mustFixCount(1)(topBar)).toBeVisible();
 
@@ -45,7 +45,7 @@ test('a dead end is a cracked moment card that says why, as soon as it is made, 
   const inspector = designScreen.inspector(page);
   await designScreen.invitationsPerVisit(inspector).fill('0');
   await expect(momentCard).toHaveAccessibleName(
-    /Dead end: “.*” can never be shown: no invitation is allowed in a visit/,
+    /Dead end: “.*” can never be shown: invitations are limited to none per visit/,
   );
   await expect(inspector.getByRole('note').first()).toContainText('can never be shown');
   await designScreen.undo(page).click();

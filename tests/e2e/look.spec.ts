@@ -90,14 +90,14 @@ test('a starting look says how much it changes, is taken as a whole, and is one 
   for (let count = 0; count < 3; count++) await page.keyboard.press('ArrowRight');
   await expect(lookScreen.letterboxLook(page)).toBeFocused();
   await expect(part(page, 'Starting look')).toContainText(
-    /Changes \d+ of 42 look values; your texts, hours and rules stay/,
+    /Changes \d+ of 42 look settings. Your texts, hours, rules/,
   );
   const before = await tile(page, '.card.person').innerText();
   await lookScreen.useLook(page).click();
   await expect(tile(page, '.head')).toHaveCSS('border-bottom-style', 'double');
   await expect(tile(page, '.card.person .time')).toBeVisible();
   expect(await tile(page, '.card.person bdi').innerText()).toBe(before.split('\n').at(-1));
-  await expect(part(page, 'Starting look')).toContainText('That is how it looks now.');
+  await expect(part(page, 'Starting look')).toContainText('Current look.');
   await expectCalmAxe(page, 'starting looks');
   await saved(page);
   await designScreen.undo(page).click();
@@ -134,16 +134,16 @@ test('a pair that is hard to read is found, shown where it stands, and mended in
   const page = await lookPanel(browser);
   await unfold(page, 'Colours');
   const colours = part(page, 'Colours');
-  await expect(colours).toContainText('All 22 pairs read well, by day and in the evening');
+  await expect(colours).toContainText('All 22 colours are readable, light and dark');
   await lookScreen.pairPicker(colours).click();
   await lookScreen.smallTextOption(page).click();
   await lookScreen.smallTextField(colours).fill('#c0c0c0');
-  await expect(colours).toContainText('2 to mend');
+  await expect(colours).toContainText('2 to fix');
   const row = colours.getByRole('listitem').filter({ hasText: 'Small text, in the window' });
-  await expect(row).toContainText(/1\.[78]:1, hard to tell apart; it needs 4\.5:1/);
+  await expect(row).toContainText(/1\.[78]:1, too little; it needs 4\.5:1/);
   await expectCalmAxe(page, 'colours, one to mend');
   await lookScreen.takeSmallTextColour(row).click();
-  await expect(colours).toContainText('All 22 pairs read well');
+  await expect(colours).toContainText('All 22 colours are readable');
   await expect(tile(page, '.line')).toHaveCSS('color', /rgb\((\d+), \1, \1\)/);
   await lookScreen.backToDerived(colours).click();
   await expectAsBefore(page);
@@ -185,13 +185,13 @@ test('words over a picture can be read on every spot of it', async ({ browser })
   await unfold(page, 'Logo and header');
   await lookScreen.header(part(page, 'Logo and header')).click();
   await lookScreen.headerPicture(page).click();
-  await drop(page, 'Picture of the header', await two('#ffffff', '#102030'), 'header.png');
+  await drop(page, 'Header picture', await two('#ffffff', '#102030'), 'header.png');
   await expect(tile(page, '.head .head-picture')).toHaveJSProperty('complete', true);
   const shade = await tile(page, '.head').evaluate(
     (head) => getComputedStyle(head, '::before').backgroundImage,
   );
   expect(shade).toMatch(/rgba?\(122, 46, 93, 0\.\d+\)/);
-  await expect(part(page, 'Colours')).toContainText('All 22 pairs read well');
+  await expect(part(page, 'Colours')).toContainText('All 22 colours are readable');
   await expectCalmAxe(page, 'words over a picture');
   await partsScreen.remove(page).click();
   await lookScreen.header(part(page, 'Logo and header')).click();
@@ -383,7 +383,7 @@ test('launcher and invitation are judged against the page behind them, and one t
   await saved(page);
   await page.reload();
   await designScreen.lookTab(page).click();
-  await expect(part(page, 'Colours')).toContainText(/\d to mend/);
+  await expect(part(page, 'Colours')).toContainText(/\d to fix/);
   const today = await enterAs(browser, testServer, 'today');
   await expect(lookScreen.launcherHardlySeen(today)).toBeVisible();
   await today.close();
@@ -392,9 +392,7 @@ test('launcher and invitation are judged against the page behind them, and one t
     part(page, 'Colours').getByRole('listitem').filter({ hasText: 'An invitation on your page' }),
   ).toContainText('At worst, on #ffffff');
   const row = part(page, 'Colours').getByRole('listitem').filter({ hasText: 'The launcher on your page' });
-  await expect(row).toContainText(
-    /1\.\d:1, hard to tell apart; it needs 3:1\. At worst, on #6[cde]2[9ab]5[456]\./,
-  );
+  await expect(row).toContainText(/1\.\d:1, too little; it needs 3:1\. At worst, on #6[cde]2[9ab]5[456]\./);
   await lookScreen.addRing(row).click();
   await expect(row).toContainText('enough (3:1)');
   await expect(tile(page, '.launcher')).toHaveCSS('box-shadow', /0px 0px 0px 2px/);

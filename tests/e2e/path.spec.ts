@@ -21,7 +21,7 @@ test('the whole path: every moment as it looks and every way with all its words,
   await expect(transitions).toHaveCount(19);
   const texts = await transitions.evaluateAll((all) => all.map((one) => one.textContent));
   expect(new Set(texts).size).toBe(19);
-  await expect(whole(page)).toContainText('A letter to the visitor');
+  await expect(whole(page)).toContainText('An e-mail to the visitor');
   await expectNoAxe(page, 'the whole path');
 
   // No words stand on a picture or on other words.
@@ -59,7 +59,7 @@ test('the whole path: every moment as it looks and every way with all its words,
   await expect(card).toContainText('2 settings, as we would have them.');
   await designScreen.slowReplyAfter(card).fill('60');
   await expect(whole(page).locator('[data-transition-words=answer-overdue]')).toHaveText('no answer in 60 s');
-  await expect(card).toContainText('2 settings, 1 changed from ours.');
+  await expect(card).toContainText('2 settings, 1 changed.');
   await designScreen.restoreDefaults(card).click();
   await expect(whole(page).locator('[data-transition-words=answer-overdue]')).toHaveText('no answer in 90 s');
   await page.keyboard.press('Escape');

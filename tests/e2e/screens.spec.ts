@@ -114,7 +114,7 @@ test('a responder sees no Design, and its address says so', async ({ browser }) 
 test('the theme that was chosen stays, and the lamp stands with its word', async ({ browser }) => {
   const page = await enterAs(browser, testServer, 'today', { colorScheme: 'light' });
   await beIn(page, true);
-  await expect(page.getByRole('banner')).toContainText('Somebody is in');
+  await expect(page.getByRole('banner')).toContainText('Answering');
   await frameScreen.account(page).click();
   await frameScreen.evening(page).click();
   await expect(page.locator('html')).toHaveAttribute('data-scheme', 'dark');

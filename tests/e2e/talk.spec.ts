@@ -523,5 +523,5 @@ test('whoever signs in in the same browser has a stream of their own: a tab that
   await own.waitForURL(/\/s\/[a-z0-9]+\/today/);
   await own.goto(`${testServer.app}/s/${testServer.siteKey}/today`);
   await beIn(own, true);
-  await expect(own.getByRole('banner').getByRole('status')).toContainText('Somebody is in');
+  await expect(own.getByRole('banner').getByRole('status')).toContainText('Answering');
 });

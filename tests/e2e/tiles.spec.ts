@@ -81,7 +81,7 @@ test('law against settings beside a preview: no field beside the stage holds a t
     await lookScreen.part(part)(inspector).getByRole('button', { expanded: false }).first().click();
   for (let index = 0; index < count; index++) {
     await momentCards.nth(index).click();
-    for (const side of ['Here', 'Everywhere']) {
+    for (const side of ['This moment', 'Look & place']) {
       await designScreen.side(side)(page).click();
       await compare();
     }

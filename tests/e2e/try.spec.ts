@@ -16,7 +16,7 @@ test('a visit is tried step by step: what shows, what comes next and when, why t
   const panel = trialScreen.panel(page);
   const path = trialScreen.path(page);
   const card = designScreen.stage(page).locator('sunny-porch .invitation');
-  await expect(panel).toContainText('“Clear skies” is 40 s short');
+  await expect(panel).toContainText('“Clear skies” needs 40 s more');
   await expect(panel).toContainText('“Clear skies” shows in 0:40');
   await expect(path.locator('[aria-current=step]')).toHaveText('Passing by');
   await expectNoAxe(page, 'a visit that is tried');

@@ -55,10 +55,10 @@ test('the versions of the demo: who, when, with which remark and for how long; a
   await expect(version(page, 3)).toContainText(/Inês Matos\. For the time from \w+,? \d+ Nov/);
   await versionsScreen.compare(version(page, 3)).click();
   const changes = versionsScreen.changes(version(page, 3));
-  await expect(changes).toHaveText('EverywhereBrand colour: #7a2e5d → #1d2440');
+  await expect(changes).toHaveText('Look & placeBrand colour: #7a2e5d → #1d2440');
   await versionsScreen.compareThird(version(page, 3)).click();
   await versionsScreen.fourthOption(page).click();
-  await expect(changes).toContainText('Gone: widget “School visits”');
+  await expect(changes).toContainText('Removed: widget “School visits”');
   await expectNoAxe(page, 'versions, compared');
   await page.setViewportSize({ width: 390, height: 844 });
   await expectNoSidewaysScroll(page);
@@ -148,7 +148,7 @@ test('task 9: a look for a few nights, set in six clicks, begins and ends by its
   await testServer.moveTo(now + DAY_MS + 60_000);
   expect(await seen()).toBe('rgb(31, 91, 74)');
   const later = await enterAs(browser, testServer, 'versions');
-  await expect(versionsScreen.scheduled(later)).toContainText(/^Set for later\s*Version \d+ until /);
+  await expect(versionsScreen.scheduled(later)).toContainText(/^Scheduled\s*Version \d+ until /);
   // [L6] Publishing meanwhile changes what comes after, and says so.
   await later.goto(`${testServer.app}/s/${testServer.siteKey}/design`);
   await paint(later, '#2f6f8f');

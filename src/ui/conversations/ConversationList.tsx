@@ -65,7 +65,7 @@ export function ConversationList({ list, chosen, now, hasMore, onChoose, onMore 
       {hasMore ? (
         <Box sx={{ p: 2 }}>
           <Button size="small" onClick={onMore}>
-            Show older ones
+            Show older
           </Button>
         </Box>
       ) : null}

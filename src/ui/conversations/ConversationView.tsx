@@ -67,9 +67,7 @@ export function ConversationView({ talk, firstDraft, onDraft, onSent, onBack }: 
     } catch (error) {
       notice(error);
       setFault(
-        error instanceof PortError
-          ? error.sentence
-          : 'This was not sent. It is still in the field; try again.',
+        error instanceof PortError ? error.sentence : 'Not sent. Your text is still in the field; try again.',
       );
     }
   };
@@ -118,7 +116,7 @@ export function ConversationView({ talk, firstDraft, onDraft, onSent, onBack }: 
           flex: 'none',
         }}
       >
-        They see now: <b>{MOMENT_WORDS[SEEN_NOW[conversation.status]].name}</b>. Asked{' '}
+        The visitor sees: <b>{MOMENT_WORDS[SEEN_NOW[conversation.status]].name}</b>. Asked{' '}
         {dayWords(conversation.askedMs, zone)} here.
         {trail.length < 2 ? null : (
           <Box component="span" sx={{ overflowWrap: 'anywhere' }}>
@@ -271,7 +269,7 @@ function trailWords(address: string): string {
 
 function systemWords({ kind, author, name }: VisitorEntry): string {
   if (kind === 'joined') return `${name ?? 'Somebody'} joined`;
-  if (author === 'house') return 'Ended by itself after quiet hours';
+  if (author === 'house') return 'Ended after a long silence';
   return author === 'visitor'
     ? 'The visitor ended the conversation'
     : `${name ?? 'Somebody'} ended the conversation`;

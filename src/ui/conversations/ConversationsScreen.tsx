@@ -44,7 +44,7 @@ export function ConversationsScreen() {
   const talk =
     desk.talk === null ? (
       <Box sx={{ display: 'grid', placeItems: 'center', height: '100%', p: 4, color: 'text.secondary' }}>
-        {chosen === null ? 'Choose a conversation. Who waits longest stands first.' : 'Loading…'}
+        {chosen === null ? 'Choose a conversation. Longest waiting first.' : 'Loading…'}
       </Box>
     ) : (
       <ConversationView
@@ -113,7 +113,7 @@ function Empty() {
         Nobody has written yet
       </Typography>
       <Typography color="text.secondary" sx={{ mb: 2 }}>
-        What visitors ask stands here as soon as they send it, with the page they asked on. For example:
+        Questions appear here as soon as visitors send them, with the page they are on. For example:
       </Typography>
       <Box
         sx={{
@@ -124,12 +124,12 @@ function Empty() {
           color: 'text.secondary',
         }}
       >
-        <Box sx={{ fontSize: 13, fontWeight: 600 }}>Waiting for us 1</Box>
+        <Box sx={{ fontSize: 13, fontWeight: 600 }}>Your turn 1</Box>
         <Box>“Does it still start at ten if it is cloudy?”</Box>
         <Box sx={{ fontSize: 13 }}>on /tonight · waits 20 s</Box>
       </Box>
       <Button variant="contained" href={`/s/${siteKey}/install`}>
-        Put the tag on your site
+        Put it on your site
       </Button>
     </Box>
   );

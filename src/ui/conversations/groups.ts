@@ -15,8 +15,8 @@ export function groupsOf(list: readonly DeskConversation[]): ConversationGroup[]
   const notes = list.filter(({ status }) => status === 'note').sort((a, b) => a.askedMs - b.askedMs);
   const done = list.filter(({ status }) => status === 'ended');
   return [
-    { title: 'Waiting for us', conversations: forUs },
-    { title: 'Waiting for them', conversations: forThem },
+    { title: 'Your turn', conversations: forUs },
+    { title: 'Their turn', conversations: forThem },
     { title: 'Notes', conversations: notes },
     { title: 'Done', conversations: done },
   ];

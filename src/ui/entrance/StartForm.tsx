@@ -95,10 +95,10 @@ export function StartForm({ action, asksAccount }: StartFormProps) {
         }}
       >
         <Typography variant="h1" sx={{ mb: 0.5 }}>
-          Whose porch is this?
+          Set up your site
         </Typography>
         <Typography color="text.secondary" sx={{ mb: 3 }}>
-          Five answers, then your widget is ready as it stands.
+          Five questions, then your widget works.
         </Typography>
         <form action={submit} noValidate>
           <Stack spacing={2.5}>
@@ -114,25 +114,25 @@ export function StartForm({ action, asksAccount }: StartFormProps) {
                 value={code}
                 onChange={(event) => setCode(event.target.value)}
                 error={state.errors.code !== undefined}
-                helperText={state.errors.code ?? 'It was printed where Sunny Porch was started.'}
+                helperText={state.errors.code ?? 'It was printed when Sunny Porch started.'}
                 sx={{ display: isCodeKnown ? 'none' : undefined }}
               />
             ) : null}
             <TextField
               {...field('siteName')}
-              label="What stands on your door?"
+              label="Name of your site"
               autoFocus
               helperText={state.errors.siteName ?? 'Visitors read this at the top of the window.'}
               slotProps={{ htmlInput: { maxLength: LIMITS.siteNameChars } }}
             />
             <TextField
               {...field('siteAddress')}
-              label="Where is your site?"
+              label="Address of your site"
               placeholder="https://"
               type="url"
               helperText={
                 state.errors.siteAddress ??
-                'Its pages may then carry the widget. Leave it empty if you have none yet.'
+                'The widget works on its pages. Leave it empty if you have none yet.'
               }
             />
             <Box>
@@ -161,7 +161,7 @@ export function StartForm({ action, asksAccount }: StartFormProps) {
                     helperText={state.errors.password ?? `${LIMITS.passwordCharsMin} characters or more.`}
                   />
                   <Link component="button" type="button" variant="body2" onClick={() => setShown(!isShown)}>
-                    {isShown ? 'Hide it' : 'Show it'}
+                    {isShown ? 'Hide password' : 'Show password'}
                   </Link>
                 </Box>
               </>
@@ -188,7 +188,7 @@ export function StartForm({ action, asksAccount }: StartFormProps) {
                       autoComplete="name"
                       helperText={
                         state.errors.name ??
-                        'Visitors see it when you answer. Empty: what stands before the @.'
+                        'Visitors see it when you answer. If empty, we use the part before the @.'
                       }
                     />
                   ) : null}
@@ -224,7 +224,7 @@ export function StartForm({ action, asksAccount }: StartFormProps) {
               <input type="hidden" name="zone" value={answers.zone} />
             </Box>
             <Button type="submit" variant="contained" size="large" loading={isPending}>
-              Open the porch
+              Create my widget
             </Button>
           </Stack>
         </form>
@@ -268,7 +268,7 @@ function FirstLook({ answers }: { answers: Answers }) {
       <Box sx={{ textAlign: 'center' }}>
         {feed === null ? null : <WidgetTile feed={feed} />}
         <Typography variant="body2" color="text.secondary" sx={{ mt: 2 }}>
-          This is the real one, drawing itself as you type.
+          This is your real widget. It changes as you type.
         </Typography>
       </Box>
     </Box>

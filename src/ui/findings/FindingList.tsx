@@ -40,7 +40,7 @@ export function FindingList({ findings: { open, dismissal }, widgetKeyOf }: Find
       sx={{ py: 2, borderTop: '1px solid var(--porch-rail)' }}
     >
       <Typography component="h2" id="boards-title" sx={{ fontSize: 13, fontWeight: 700 }}>
-        Loose boards
+        {mustFix.length > 0 ? 'To fix' : 'Suggestions'}
       </Typography>
       <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
         {rows(mustFix)}
@@ -56,7 +56,9 @@ export function FindingList({ findings: { open, dismissal }, widgetKeyOf }: Find
             onClick={() => setLookOpen(!isLookOpen)}
             sx={{ minHeight: 32 }}
           >
-            {isLookOpen ? 'Only what has to be mended' : `${suggestions.length} more worth a look`}
+            {isLookOpen
+              ? 'Show only problems'
+              : `Show ${suggestions.length} ${suggestions.length === 1 ? 'suggestion' : 'suggestions'}`}
           </Link>
         ) : null}
         {dismissal.length === 0 ? null : (
@@ -68,14 +70,14 @@ export function FindingList({ findings: { open, dismissal }, widgetKeyOf }: Find
             onClick={() => setDismissedOpen(!isDismissedOpen)}
             sx={{ minHeight: 32 }}
           >
-            {dismissal.length} put aside
+            {dismissal.length} dismissed
           </Link>
         )}
       </Box>
       {isDismissedOpen ? (
         <Box
           component="ul"
-          aria-label="Put aside"
+          aria-label="Dismissed"
           sx={{ m: 0, p: 0, listStyle: 'none', color: 'text.secondary' }}
         >
           {dismissal.map(({ finding, dismissal: { reason, personName } }) => (
@@ -87,11 +89,11 @@ export function FindingList({ findings: { open, dismissal }, widgetKeyOf }: Find
               <Box sx={{ flex: 1, minWidth: 240 }}>
                 {findingSentence(finding)}
                 <Box sx={{ fontSize: 13 }}>
-                  Put aside by {personName}: “{reason}”
+                  Dismissed by {personName}: “{reason}”
                 </Box>
               </Box>
               <Button size="small" onClick={() => restoreFinding(finding.key).catch(notice)}>
-                Take back
+                Bring back
               </Button>
             </Box>
           ))}
@@ -128,7 +130,7 @@ function FindingRow({ finding, siteKey, widgetKeyOf }: FindingRowProps) {
               component="span"
               sx={{ fontSize: 12, fontWeight: 700, color: 'var(--porch-clay)', ml: 1, whiteSpace: 'nowrap' }}
             >
-              mend before publishing
+              Fix this first
             </Box>
           )}
         </Box>
@@ -140,7 +142,7 @@ function FindingRow({ finding, siteKey, widgetKeyOf }: FindingRowProps) {
           aria-expanded={reason !== null}
           onClick={() => setReason(reason === null ? '' : null)}
         >
-          Put aside
+          Dismiss
         </Button>
       </Box>
       {reason === null ? null : (
@@ -156,10 +158,10 @@ function FindingRow({ finding, siteKey, widgetKeyOf }: FindingRowProps) {
             autoFocus
             fullWidth
             size="small"
-            label="Because"
+            label="Reason"
             value={reason}
             onChange={(event) => setReason(event.target.value)}
-            helperText="Whoever reads this later will want to know why."
+            helperText="For whoever looks at this later."
             slotProps={{ htmlInput: { maxLength: LIMITS.remarkChars } }}
           />
           <Button
@@ -168,7 +170,7 @@ function FindingRow({ finding, siteKey, widgetKeyOf }: FindingRowProps) {
             disabled={reason.trim() === ''}
             sx={{ minHeight: 40, whiteSpace: 'nowrap' }}
           >
-            Put aside
+            Dismiss
           </Button>
         </Box>
       )}

@@ -8,19 +8,19 @@ import DialogTitle from '@mui/material/DialogTitle';
 import Box from '@mui/material/Box';
 
 const KEYS: readonly (readonly [keys: string, does: string])[] = [
-  ['Ctrl K', 'Find any screen or setting'],
-  ['?', 'This sheet'],
-  ['← →', 'Design: along a lane of the path'],
-  ['↑ ↓', 'Design: between the lanes'],
-  ['Enter', 'Design: from the stone to the stage'],
-  ['[ ]', 'Design: the situation before, and the next'],
-  ['B', 'Design: all reasons'],
-  ['P', 'Design: the whole path, and back'],
-  ['T', 'Design: try a visit, and back'],
+  ['Ctrl K', 'Search screens and settings'],
+  ['?', 'Show these keys'],
+  ['← →', 'Design: previous or next moment'],
+  ['↑ ↓', 'Design: upper or lower row'],
+  ['Enter', 'Design: edit the chosen moment'],
+  ['[ ]', 'Design: previous or next situation'],
+  ['B', 'Design: why this shows'],
+  ['P', 'Design: whole path'],
+  ['T', 'Design: try a visit'],
   ['Ctrl Z', 'Design: undo'],
   ['Ctrl Shift Z', 'Design: redo'],
   ['Enter', 'Conversations: send'],
-  ['Shift Enter', 'Conversations: a new line'],
+  ['Shift Enter', 'Conversations: new line'],
 ];
 
 /** All keys on one sheet. */

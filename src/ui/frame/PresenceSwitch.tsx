@@ -6,7 +6,7 @@ import { toast } from 'sonner';
 import { bestOf } from '../../core/context/presence';
 import { lampOf } from '../../core/model/lamp';
 import { HIDDEN } from '../theme/hidden';
-import { STATE_WORDS } from '../wording/states';
+import { stateTitle } from '../wording/states';
 import { LampMark } from '../parts/LampMark';
 import { PortError } from './api';
 import { useSite } from './SiteContext';
@@ -22,9 +22,17 @@ export function PresenceSwitch() {
   const change = (): void => {
     setPresenceChoice(isIn ? 'out' : 'in').then(
       () =>
-        toast(isIn ? 'You are out. Visitors see this from now.' : 'You are in. Visitors see this from now.', {
-          action: { label: 'Undo', onClick: () => void setPresenceChoice(isIn ? 'in' : 'out').catch(notice) },
-        }),
+        toast(
+          isIn
+            ? 'You stopped answering. Visitors see this now.'
+            : 'You are answering. Visitors see this now.',
+          {
+            action: {
+              label: 'Undo',
+              onClick: () => void setPresenceChoice(isIn ? 'in' : 'out').catch(notice),
+            },
+          },
+        ),
       (error: unknown) => {
         notice(error);
         toast.error(error instanceof PortError ? error.sentence : 'That did not work. Try again.');
@@ -54,10 +62,10 @@ export function PresenceSwitch() {
       >
         <LampMark mark={lampOf(state, isConnected)} />
         <Box component="span" sx={{ display: { xs: 'none', lg: 'inline' } }}>
-          {isConnected ? STATE_WORDS[state] : 'Not connected'}
+          {isConnected ? stateTitle(state) : 'Not connected'}
         </Box>
         <Box component="span" sx={{ ...HIDDEN, display: { lg: 'none' } }}>
-          {isConnected ? STATE_WORDS[state] : 'Not connected'}
+          {isConnected ? stateTitle(state) : 'Not connected'}
         </Box>
       </Box>
       <Button
@@ -68,7 +76,7 @@ export function PresenceSwitch() {
         startIcon={isIn ? <CheckIcon /> : undefined}
         sx={{ whiteSpace: 'nowrap', fontSize: 13, flex: 'none' }}
       >
-        {isIn ? 'I am in' : 'Say I am in'}
+        {isIn ? 'Answering' : 'Start answering'}
       </Button>
     </>
   );

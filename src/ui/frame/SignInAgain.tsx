@@ -19,9 +19,7 @@ export function SignInAgain({ signIn }: { signIn: SignInAction }) {
         Your session has ended
       </DialogTitle>
       <DialogContent>
-        <Typography sx={{ mb: 2 }}>
-          Sign in again and go on where you were. Nothing you did here is lost.
-        </Typography>
+        <Typography sx={{ mb: 2 }}>Sign in again to continue where you were. Nothing is lost.</Typography>
         <SignInForm action={signIn} onSignedIn={signedInAgain} />
       </DialogContent>
     </Dialog>

@@ -42,9 +42,9 @@ export function TopBar(props: TopBarProps) {
       <TopBarLink key={screen.path} href={`/s/${siteKey}/${screen.path}`} isHere={screen.path === here}>
         {screen.name}
         {screen.path === 'conversations' && waiting > 0 ? (
-          <Count count={waiting} of="waiting for us" />
+          <Count count={waiting} of="waiting for you" />
         ) : null}
-        {screen.path === 'today' && toMend > 0 ? <Count count={toMend} of="to mend" /> : null}
+        {screen.path === 'today' && toMend > 0 ? <Count count={toMend} of="to fix" /> : null}
       </TopBarLink>
     ));
   return (
@@ -238,7 +238,7 @@ function SitePicker({ sites }: Pick<TopBarProps, 'sites'>) {
         ))}
         <Divider />
         <MenuItem component={Link} href="/new" onClick={() => setAnchor(null)}>
-          Another site of yours
+          Add a site
         </MenuItem>
       </Menu>
     </Box>

@@ -26,8 +26,8 @@ export function InstallScreen({ origin, isLocal, domains }: InstallScreenProps) 
       <Typography variant="h1" sx={{ mb: 3 }}>
         Install
       </Typography>
-      <Step number={1} title="The tag. The same on every page, for ever.">
-        <Copyable label="The tag" text={tag} testId="tag" then="Paste it once into every page." />
+      <Step number={1} title="Your snippet: the same on every page">
+        <Copyable label="Your snippet" text={tag} testId="tag" then="Paste it once into every page." />
         {isLocal ? (
           <Alert severity="warning" sx={{ mt: 2 }}>
             This address works only on this computer. Set PUBLIC_URL to the address that visitors reach, and
@@ -37,16 +37,16 @@ export function InstallScreen({ origin, isLocal, domains }: InstallScreenProps) 
       </Step>
       <Step number={2} title="Where it goes">
         <Typography>
-          Just before the end of each page's body, or once in the part that all pages share. Nothing else has
-          to be changed there, ever: hours, words and looks change here.
+          Just before {'</body>'} on each page, or once in the part that all pages share. Nothing else has to
+          be changed there, ever: hours, words and looks change here.
         </Typography>
         <Typography sx={{ mt: 1 }}>
           {domains.length === 0
-            ? 'No address of yours is listed yet, so no page may carry the widget.'
-            : `Pages of ${domains.join(' and ')} may carry it; on others it stays away.`}
+            ? 'Your site’s address is not set yet, so the widget shows on no page.'
+            : `It works on pages of ${domains.join(' and ')}, and nowhere else.`}
         </Typography>
       </Step>
-      <Step number={3} title="If the site keeps a Content-Security-Policy">
+      <Step number={3} title="If your site uses a Content-Security-Policy">
         <Typography sx={{ mb: 1.5 }}>
           Most sites have none, and need nothing here. Where one is sent, its lists need these addresses;
           styles and fonts need no line of their own.
@@ -55,7 +55,7 @@ export function InstallScreen({ origin, isLocal, domains }: InstallScreenProps) 
           label="Lines for the policy"
           text={policyLines(origin).join('\n')}
           testId="policy"
-          then="Add each to the list of its name."
+          then="Add each line to the list of the same name."
         />
       </Step>
       <Step number={4} title="What visitors see">
@@ -63,12 +63,12 @@ export function InstallScreen({ origin, isLocal, domains }: InstallScreenProps) 
           {overview === null
             ? '…'
             : overview.version === null
-              ? 'Nothing yet: nothing is published. Until you publish, the tag shows nothing.'
+              ? 'Nothing until you publish.'
               : `Version ${overview.version}, from the next page view on.`}
         </Typography>
         {overview?.version === null ? (
           <Button href={`/s/${siteKey}/design`} variant="outlined" sx={{ mt: 1.5 }}>
-            To Design, to publish version 1
+            Open Design to publish
           </Button>
         ) : null}
       </Step>
@@ -89,7 +89,7 @@ function Copyable({ label, text, testId, then }: CopyableProps) {
   const copy = (): void => {
     navigator.clipboard.writeText(text).then(
       () => setCopied(true),
-      () => toast.error('Your browser does not let us copy. Select it and copy it by hand.'),
+      () => toast.error('Your browser did not allow copying. Select the text and copy it yourself.'),
     );
   };
   return (

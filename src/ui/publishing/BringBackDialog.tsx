@@ -36,7 +36,7 @@ export function BringBackDialog({ number, nextVersion, load, onClose, onBringBac
     onClose();
     const isLater = isLoaded && overview.periodUntil !== null;
     toast.success(
-      `Version ${number} is ${isLater ? 'published' : 'live'} again, as version ${made}. The draft is the same now; undo there gives back what you had.`,
+      `Version ${number} is ${isLater ? 'published' : 'live'} again, as version ${made}. Your draft now matches it. Undo in Design brings your draft back.`,
     );
   };
   return (
@@ -50,7 +50,7 @@ export function BringBackDialog({ number, nextVersion, load, onClose, onBringBac
       }
       actions={
         <>
-          <Button onClick={onClose}>Not now</Button>
+          <Button onClick={onClose}>Cancel</Button>
           <Button variant="contained" loading={isBusy} disabled={!isLoaded} onClick={() => void run(go)}>
             Publish as version {nextVersion}
           </Button>
@@ -58,10 +58,10 @@ export function BringBackDialog({ number, nextVersion, load, onClose, onBringBac
       }
     >
       {!isLoaded ? null : changes.length === 0 ? (
-        <Typography>It is the same as what is published: nothing changes for visitors.</Typography>
+        <Typography>Visitors will see no difference.</Typography>
       ) : (
         <>
-          <Typography sx={{ mb: 1 }}>This changes for visitors:</Typography>
+          <Typography sx={{ mb: 1 }}>This will change for visitors:</Typography>
           <ChangeList changes={changes} context={changeContext(overview, now, design)} />
         </>
       )}

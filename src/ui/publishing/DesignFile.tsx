@@ -56,7 +56,7 @@ export function DesignFile() {
     if (file === undefined) return;
     const text = await file.text();
     if (text.length > LIMITS.designFileChars)
-      return setFault('This file is larger than any design can be. Nothing was changed.');
+      return setFault('This file is too large to be a design. Nothing was changed.');
     const [answer, draft] = await Promise.all([port.judgeDesignFile(text), draftPort.getDraft()]);
     setJudged({ name: file.name, answer, draft });
   };
@@ -92,10 +92,10 @@ export function DesignFile() {
       </Typography>
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
         <Button variant="outlined" size="small" onClick={() => save().catch(tell)}>
-          Save the draft as a file
+          Export draft
         </Button>
         <Button variant="outlined" size="small" onClick={() => input.current?.click()}>
-          Take one in…
+          Import…
         </Button>
       </Box>
       <input
@@ -121,10 +121,10 @@ export function DesignFile() {
           onClose={() => setJudged(null)}
           onTaken={() =>
             toast.success(
-              'It is in the draft; visitors see it when you publish. Undo there gives back what you had.',
+              'It is in your draft. Visitors see it when you publish; undo in Design brings your draft back.',
               {
                 action: {
-                  label: 'Look at it',
+                  label: 'Open Design',
                   onClick: () => window.location.assign(`/s/${siteKey}/design`),
                 },
               },

@@ -46,22 +46,22 @@ export function DesignFileDialog({ name, answer, draft, onClose, onTaken }: Desi
     if (saved.kind === 'behind')
       throw new PortError(
         'refused',
-        'Somebody has changed the draft since the file was read. Nothing was changed; take the file in again.',
+        'Somebody changed the draft in the meantime. Nothing was imported; import the file again.',
       );
     onTaken();
     onClose();
   };
   return (
     <FaultDialog
-      title={design === null ? `${name} does not fit` : `Take in ${name}`}
+      title={design === null ? `${name} cannot be imported` : `Import ${name}`}
       onClose={onClose}
       fault={fault}
       actions={
         <>
-          <Button onClick={onClose}>{hasNews ? 'Not now' : 'Close'}</Button>
+          <Button onClick={onClose}>{hasNews ? 'Cancel' : 'Close'}</Button>
           {hasNews ? (
             <Button variant="contained" loading={isBusy} onClick={() => void run(() => take(design))}>
-              Put it in the draft
+              Import into the draft
             </Button>
           ) : null}
         </>
@@ -70,13 +70,13 @@ export function DesignFileDialog({ name, answer, draft, onClose, onTaken }: Desi
       {design === null ? (
         <Faults faults={faults} />
       ) : changes.length === 0 ? (
-        <Typography>It is the same as the draft: nothing would change.</Typography>
+        <Typography>It is the same as the draft.</Typography>
       ) : (
         <>
           <Typography sx={{ mb: 1 }}>
             {changes.length === 1
-              ? 'This would change in the draft:'
-              : `These ${changes.length} things would change in the draft:`}
+              ? 'This will change in the draft:'
+              : `These ${changes.length} things will change in the draft:`}
           </Typography>
           {overview === null ? null : (
             <ChangeList changes={changes} context={changeContext(overview, draft.design, design)} />
@@ -92,7 +92,7 @@ function Faults({ faults }: Pick<JudgedFile['answer'], 'faults'>) {
   return (
     <>
       <Typography sx={{ mb: 1 }}>
-        Nothing was changed. {faults.length === 1 ? 'This is why:' : `These ${faults.length} things are why:`}
+        Nothing was changed. {faults.length === 1 ? 'The reason:' : `${faults.length} reasons:`}
       </Typography>
       <Box
         component="ul"

@@ -24,7 +24,7 @@ export function PauseSwitch() {
       await reload();
       if (!isUndo)
         toast.success(
-          `${isPaused ? 'The widget is paused.' : 'The widget is back.'} Visitors see this from now.`,
+          `${isPaused ? 'The widget is paused.' : 'The widget is back.'} Visitors see this now.`,
           {
             action: { label: 'Undo', onClick: () => void set(!isPaused, true) },
           },
@@ -59,12 +59,12 @@ export function PauseSwitch() {
       />
       <Box>
         <Box id="pause-name" sx={{ fontWeight: 600 }}>
-          Pause the whole widget
+          Pause the widget
         </Box>
         <Box id="pause-what" sx={{ fontSize: 13, color: 'text.secondary' }}>
           {pausedAt === null
-            ? 'Open windows close at once, other pages take it away when they next look. Conversations that run are finished.'
-            : `Paused since ${dayWords(pausedAt, zone)}: no page shows it. Conversations that run are finished.`}
+            ? 'Hides the widget everywhere. Running conversations can finish; new visitors see nothing.'
+            : `Paused since ${dayWords(pausedAt, zone)}. New visitors see nothing; running conversations can finish.`}
         </Box>
       </Box>
     </Box>

@@ -18,9 +18,9 @@ export function PlannedList({ view, zone, onCancel }: PlannedListProps) {
   const { fault, run } = useAttempt('Nothing was changed. Try again.');
   if (view.planned.length === 0) return null;
   return (
-    <Box component="section" aria-label="Set for later" sx={{ mb: 4 }}>
+    <Box component="section" aria-label="Scheduled" sx={{ mb: 4 }}>
       <Typography variant="h2" sx={{ fontSize: 18, mb: 1 }}>
-        Set for later
+        Scheduled
       </Typography>
       <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
         {view.planned.map((one) => (
@@ -38,7 +38,7 @@ export function PlannedList({ view, zone, onCancel }: PlannedListProps) {
           >
             <Box sx={{ flex: 1, minWidth: 240 }}>{plannedWords(one, view, zone)}</Box>
             <Button size="small" onClick={() => void run(() => onCancel(one.id))}>
-              {one.version === view.inForce ? 'End it now' : 'Take it back'}
+              {one.version === view.inForce ? 'End it now' : 'Cancel it'}
             </Button>
           </Box>
         ))}
@@ -58,6 +58,7 @@ function plannedWords(
   zone: string,
 ): string {
   if (until === null) return `Version ${version} from ${dayWords(from, zone)} on.`;
-  if (version === inForce) return `Version ${version} until ${dayWords(until, zone)}; then back by itself.`;
-  return `Version ${version} from ${dayWords(from, zone)} to ${dayWords(until, zone)}; then back by itself.`;
+  if (version === inForce)
+    return `Version ${version} until ${dayWords(until, zone)}; then back to the version before.`;
+  return `Version ${version} from ${dayWords(from, zone)} to ${dayWords(until, zone)}; then back to the version before.`;
 }

@@ -22,7 +22,7 @@ export function PrivateLink() {
   const { zone } = useSite();
   const port = usePort(publishingPort);
   const [link, setLink] = useState<Link | null>(null);
-  const { isBusy, fault, run } = useAttempt('That did not work. Nothing was changed; try again.');
+  const { isBusy, fault, run } = useAttempt('That did not work and nothing was changed. Try again.');
   const copy = (text: string): void => {
     navigator.clipboard.writeText(text).then(
       () => toast.success('Copied. Whoever has it sees the draft until it is over.'),
@@ -30,7 +30,7 @@ export function PrivateLink() {
     );
   };
   return (
-    <Box sx={{ mt: 2 }} role="group" aria-label="On your site, for you alone">
+    <Box sx={{ mt: 2 }} role="group" aria-label="Only you see it on your site">
       {link === null ? (
         <Button
           variant="outlined"
@@ -38,7 +38,7 @@ export function PrivateLink() {
           loading={isBusy}
           onClick={() => void run(async () => setLink(await port.openPreview()))}
         >
-          Look at it on your site first
+          See it on your site first
         </Button>
       ) : (
         <>
@@ -62,11 +62,11 @@ export function PrivateLink() {
                 void run(async () => {
                   await port.endPreview(link.id);
                   setLink(null);
-                  toast.success('The link is over: nobody sees the draft by it any more.');
+                  toast.success('The link has ended. Nobody can see the draft with it.');
                 })
               }
             >
-              End it
+              End the link
             </Button>
           </Box>
           <Box sx={{ fontSize: 13, color: 'text.secondary', mt: 0.75 }}>

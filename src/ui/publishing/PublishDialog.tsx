@@ -65,16 +65,16 @@ export function PublishDialog({
     onPublished();
     const toVersions = { label: 'Versions', onClick: () => window.location.assign(`/s/${siteKey}/versions`) };
     if (when.kind !== 'now')
-      toast.success(`Version ${version} is set for ${wallWords(when.from)}.`, { action: toVersions });
+      toast.success(`Version ${version} is scheduled for ${wallWords(when.from)}.`, { action: toVersions });
     else if (overview !== null && overview.periodUntil !== null)
       toast.success(
-        `Version ${version} is published, and comes on ${dayWords(overview.periodUntil, zone)}.`,
+        `Version ${version} is published and goes live on ${dayWords(overview.periodUntil, zone)}.`,
         { action: toVersions },
       );
     else
-      toast.success(`Version ${version} is live. The next page view on your site shows it.`, {
+      toast.success(`Version ${version} is live. Visitors see it on their next page.`, {
         action: {
-          label: 'Is the tag there?',
+          label: 'Open Install',
           onClick: () => window.location.assign(`/s/${siteKey}/install`),
         },
       });
@@ -87,21 +87,21 @@ export function PublishDialog({
       fault={isAtField ? null : fault}
       actions={
         <>
-          <Button onClick={onClose}>Not yet</Button>
+          <Button onClick={onClose}>Cancel</Button>
           <Button variant="contained" loading={isBusy} disabled={!isSet} onClick={() => void run(publish)}>
-            {when.kind === 'now' ? 'Publish' : 'Set it'}
+            {when.kind === 'now' ? 'Publish' : 'Schedule'}
           </Button>
         </>
       }
     >
       {changes === null ? (
-        <Typography>A widget where there was none.</Typography>
+        <Typography>Visitors will see your widget for the first time.</Typography>
       ) : (
         <>
           <Typography sx={{ mb: 1 }}>
             {changes.length === 1
-              ? 'This changes for visitors:'
-              : `These ${changes.length} things change for visitors:`}
+              ? 'This will change for visitors:'
+              : `These ${changes.length} things will change for visitors:`}
           </Typography>
           <ChangeList changes={changes} context={context} />
         </>
@@ -123,13 +123,11 @@ function FindingList({ findings }: { findings: readonly Finding[] }) {
     findings.filter(({ level }) => level === 'suggestion'),
   ];
   return (
-    <Alert
-      severity={mend.length > 0 ? 'warning' : 'info'}
-      role="group"
-      aria-label="Loose boards"
-      sx={{ mt: 2 }}
-    >
-      {[mend.length > 0 ? `${mend.length} to mend` : '', look.length > 0 ? `${look.length} worth a look` : '']
+    <Alert severity={mend.length > 0 ? 'warning' : 'info'} role="group" aria-label="To fix" sx={{ mt: 2 }}>
+      {[
+        mend.length > 0 ? `${mend.length} to fix` : '',
+        look.length > 0 ? `${look.length} ${look.length === 1 ? 'suggestion' : 'suggestions'}` : '',
+      ]
         .filter(Boolean)
         .join(', ')}
       :

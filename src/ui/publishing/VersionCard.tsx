@@ -47,7 +47,7 @@ export function VersionCard({ row, view, isOpen, onToggle, onBringBack, load }: 
             Compare
           </Button>
           <Button size="small" component={Link} href={`/s/${siteKey}/design?version=${number}`}>
-            Look at it
+            Show it
           </Button>
           {isLive ? null : (
             <Button size="small" variant="outlined" onClick={onBringBack}>

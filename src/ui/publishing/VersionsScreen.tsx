@@ -37,7 +37,7 @@ export function VersionsScreen() {
       </Typography>
       <Typography sx={{ mb: 3 }}>
         {view.inForce === null
-          ? 'Nothing is published yet: visitors see nothing. Each time you publish, what was live is kept here.'
+          ? 'Nothing is published yet, so visitors see nothing. Each version you publish is kept here.'
           : live === undefined
             ? `Version ${view.inForce} is live.`
             : `Version ${view.inForce} is live. It was made on ${dayWords(live.at, zone)} by ${live.personName}.`}
@@ -64,7 +64,7 @@ export function VersionsScreen() {
           </Box>
           {view.hasMore ? (
             <Button onClick={() => void versions.more()} sx={{ mt: 1 }}>
-              Earlier ones
+              Show earlier
             </Button>
           ) : null}
         </Box>

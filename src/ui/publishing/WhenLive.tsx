@@ -53,12 +53,8 @@ export function WhenLive({
         onChange={(event) => onWhen({ ...when, kind: event.target.value as WhenAsked['kind'] })}
       >
         <FormControlLabel value="now" control={<Radio size="small" />} label="now" />
-        <FormControlLabel value="later" control={<Radio size="small" />} label="from a moment on" />
-        <FormControlLabel
-          value="period"
-          control={<Radio size="small" />}
-          label="for a time, then back by itself"
-        />
+        <FormControlLabel value="later" control={<Radio size="small" />} label="later" />
+        <FormControlLabel value="period" control={<Radio size="small" />} label="temporarily, then go back" />
       </RadioGroup>
       {when.kind === 'now' ? null : (
         <>
@@ -80,7 +76,7 @@ export function WhenLive({
               onChange={(event) => onWhen({ ...when, takesBack: event.target.checked })}
             />
           }
-          label="Then take the draft back to how it is outside of that time"
+          label="Afterwards, undo these changes in my draft"
         />
       ) : null}
     </Box>

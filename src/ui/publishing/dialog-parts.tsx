@@ -44,7 +44,7 @@ export function Fault({ sentence }: { sentence: string | null }) {
 export function RemarkField({ remark, onRemark }: { remark: string; onRemark: (remark: string) => void }) {
   return (
     <TextField
-      label="A remark for later (if you like)"
+      label="Remark (optional)"
       fullWidth
       sx={{ mt: 2.5 }}
       value={remark}

@@ -53,11 +53,11 @@ export function PersonRow({ person, onPeople }: PersonRowProps) {
         </Box>
         <Box sx={{ fontSize: 13, display: 'flex', alignItems: 'center', gap: 0.5, mt: 0.5 }}>
           <LampMark mark={isIn ? 'lit' : 'unlit'} size={18} />
-          {isIn ? 'In' : 'Not in'}
+          {isIn ? 'Answering' : 'Not answering'}
         </Box>
       </Box>
       {mayChange ? (
-        <Box role="group" aria-label={`Face of ${name}`} sx={{ flex: '0 1 auto' }}>
+        <Box role="group" aria-label={`Photo of ${name}`} sx={{ flex: '0 1 auto' }}>
           <input
             ref={sending.files}
             hidden
@@ -67,7 +67,7 @@ export function PersonRow({ person, onPeople }: PersonRowProps) {
             onChange={(event) => void sending.take(event.target.files?.[0])}
           />
           <Button size="small" variant="outlined" disabled={sending.isBusy} onClick={sending.choose}>
-            {sending.isBusy ? 'Drawing it …' : face === null ? 'Choose a picture' : 'Another one'}
+            {sending.isBusy ? 'Preparing…' : face === null ? 'Choose a photo' : 'Change photo'}
           </Button>
           {face === null ? null : (
             <Button
@@ -75,11 +75,11 @@ export function PersonRow({ person, onPeople }: PersonRowProps) {
               disabled={sending.isBusy}
               onClick={() => void sending.run(async () => take(await port.removeFace(id)))}
             >
-              Take it away
+              Remove photo
             </Button>
           )}
           <Typography variant="body2" color="text.secondary" sx={{ mt: 0.5 }}>
-            Or drop or paste it here, up to 5 MB.
+            Or drop or paste one here, up to 5 MB.
           </Typography>
         </Box>
       ) : null}

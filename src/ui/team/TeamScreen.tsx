@@ -30,7 +30,7 @@ export function TeamScreen() {
           setFault(
             error instanceof PortError
               ? error.sentence
-              : 'The people could not be loaded. Nothing was changed.',
+              : 'The list of people could not be loaded. Nothing was changed.',
           );
         },
       );

@@ -14,7 +14,7 @@ import { groupsOf } from '../conversations/groups';
 import { LampMark } from '../parts/LampMark';
 import type { DeskConversation, DraftView } from '../../core/wire/desk';
 import { FindingList } from '../findings/FindingList';
-import { STATE_WORDS } from '../wording/states';
+import { stateTitle } from '../wording/states';
 import { lengthWords } from '../wording/times';
 import { useSite } from '../frame/SiteContext';
 import { useConnection, usePort } from '../frame/Connection';
@@ -60,7 +60,7 @@ export function TodayScreen() {
   const lines: ReactNode[] = [];
   if (longest !== undefined)
     lines.push(
-      <Line key="us" title="Waiting for you" action="Answer" href={`/s/${siteKey}/conversations`}>
+      <Line key="us" title="Your turn" action="Answer" href={`/s/${siteKey}/conversations`}>
         {waiting.length === 1 ? 'One conversation' : `${waiting.length} conversations`}, longest{' '}
         {lengthWords(overview.now - (longest.waitingSinceMs ?? overview.now))}.
       </Line>,
@@ -68,18 +68,18 @@ export function TodayScreen() {
   if (noteCount > 0)
     lines.push(
       <Line key="notes" title="Notes" action="Open" href={`/s/${siteKey}/conversations`}>
-        {noteCount === 1 ? 'One note wants an answer.' : `${noteCount} notes want an answer.`}
+        {noteCount === 1 ? 'One note needs an answer.' : `${noteCount} notes need an answer.`}
       </Line>,
     );
   if (unpublished === null)
     lines.push(
-      <Line key="first" title="On the site" action="To Design" href={`/s/${siteKey}/design`}>
-        Your widget is ready as it stands. Nothing is published yet, so visitors see nothing.
+      <Line key="first" title="On the site" action="Open Design" href={`/s/${siteKey}/design`}>
+        Your widget is ready. Visitors see it when you publish.
       </Line>,
     );
   else if (unpublished > 0)
     lines.push(
-      <Line key="draft" title="On the site" action="Look at them" href={`/s/${siteKey}/design`}>
+      <Line key="draft" title="On the site" action="Show changes" href={`/s/${siteKey}/design`}>
         Version {overview.version} is live.{' '}
         {unpublished === 1 ? 'One change is' : `${unpublished} changes are`} not published.
       </Line>,
@@ -92,7 +92,7 @@ export function TodayScreen() {
       </Typography>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, fontSize: 18, mb: 3 }}>
         <LampMark mark={lampOf(state, true)} size={26} />
-        {STATE_WORDS[state]}
+        {stateTitle(state)}
         {state === 'nobody' ? ': visitors are asked to leave a note.' : '.'}
       </Box>
       {lines.length === 0 && !hasFindings ? (

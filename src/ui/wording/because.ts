@@ -56,9 +56,9 @@ function invitationVerdict(
 ): string {
   const name = `“${invitationName(String(reason.facts['invitation']))}”`;
   if (reason.code === 'not-yet' && shortfall !== undefined && unmet.length === 1)
-    return `${name} is ${shortfallWords(shortfall)} short`;
+    return `${name} needs ${shortfallWords(shortfall)} more`;
   if (reason.code === 'not-yet' || reason.code === 'condition-fails')
-    return `${name} asks for ${lacksWords(unmet)}`;
+    return `${name} needs ${lacksWords(unmet)}`;
   const rest = shortfall === undefined ? '' : `, for ${shortfallWords(shortfall)} more`;
   return `${name} ${isKeptBack(reason.code) ? KEPT_BACK[reason.code] : 'waits'}${rest}`;
 }
@@ -72,7 +72,7 @@ function shortfallWords(shortfall: Shortfall): string {
 function lacksWords(unmet: readonly UnmetCondition[]): string {
   const each = unmet.map(({ kind, isNot, shortfall }) => {
     const words = `${isNot ? 'not ' : ''}${UNMET_WORDS[kind]}`;
-    return shortfall === null ? words : `${words} (${shortfallWords(shortfall)} short)`;
+    return shortfall === null ? words : `${words} (${shortfallWords(shortfall)} more)`;
   });
   return new Intl.ListFormat('en').format([...new Set(each)]);
 }
@@ -89,42 +89,42 @@ const UNMET_WORDS: { readonly [K in ConditionBody['kind'] | 'all' | 'any']: stri
   campaign: 'another campaign',
   language: 'another language',
   device: 'another device',
-  state: 'other people in, or other hours',
-  attribute: 'something the page says of its visitor',
+  state: 'other people answering, or other hours',
+  attribute: 'a value set by the page',
   parameter: 'something in the address',
   country: 'another country',
   'week-time': 'another time of the week',
   dates: 'another date',
   'on-page': 'more time on the page',
   'in-visit': 'more time in the visit',
-  idle: 'a longer stillness',
-  scrolled: 'more of the page scrolled',
+  idle: 'a longer time without activity',
+  scrolled: 'more scrolling',
   seen: 'a part of the page in view',
-  leaving: 'leaving the page',
+  leaving: 'the visitor about to leave',
   clicked: 'a click on the page',
-  'form-left': 'a form left half filled in',
+  'form-left': 'a form left half finished',
   all: 'all of its conditions',
   any: 'any of its conditions',
 };
 
 /** What keeps an invitation back. */
 const KEPT_BACK = {
-  'conditions-hold': 'stands ready',
+  'conditions-hold': 'is ready',
   'after-another-invitation': 'waits for another one',
   'window-open': 'waits while the window is open',
   'page-hidden': 'waits until the page is in view',
   typing: 'waits while the visitor is typing',
-  'out-of-sight': 'waits: the launcher is out of sight',
-  'one-on-screen': 'waits: another one is on the screen',
-  'enough-this-visit': 'comes too late: this visit has had its invitations',
-  'too-soon-after-another': 'waits: the last one is too recent',
-  declined: 'rests: the visitor has said no',
-  'about-to-close': 'waits: it is about to close',
-  'talked-lately': 'waits: there was a conversation lately',
-  'opened-already': 'is not needed: the visitor has opened the window on this page',
-  'own-limit': 'was shown as often as it may be',
-  'not-remembered': 'must remember the visitor, who has not agreed to that',
-  'keeps-still': 'keeps still: the visitor wants nothing to move',
+  'out-of-sight': 'waits: the launcher is hidden',
+  'one-on-screen': 'waits: another invitation is showing',
+  'enough-this-visit': 'stays away: this visit has had its invitations',
+  'too-soon-after-another': 'waits: the last invitation was too recent',
+  declined: 'stays away: the visitor said no',
+  'about-to-close': 'waits: closing time is near',
+  'talked-lately': 'waits: there was a conversation recently',
+  'opened-already': 'is not needed: the visitor opened the window',
+  'own-limit': 'has reached its own limit',
+  'not-remembered': 'needs to remember the visitor, who has not agreed',
+  'keeps-still': 'stays still: this visitor’s device reduces motion',
 } as const satisfies Partial<Record<Reason['code'], string>>;
 
 function isKeptBack(code: Reason['code']): code is keyof typeof KEPT_BACK {
@@ -137,18 +137,18 @@ const PLAIN_REASONS = {
   'window-closed': 'the window is closed',
   asked: 'a question was sent and nobody has joined yet',
   joined: `a responder has joined (${MOMENT_WORDS.talking.name})`,
-  ended: 'the conversation was ended',
+  ended: 'the conversation has ended',
   'note-sent': 'a note was sent',
-  'nobody-left-to-answer': 'everybody left before anybody joined',
-  'asks-again': 'something else is asked',
+  'nobody-left-to-answer': 'everybody stopped answering before anybody joined',
+  'asks-again': 'the visitor asks something else',
   'no-reply-yet': 'nobody has answered for a while',
-  'invitation-shown': 'an invitation is on the screen',
-  'invitation-due': 'an invitation is due',
-  'invitation-withdrawn': 'an invitation is taken away',
-  'condition-fails': 'an invitation asks for something else',
+  'invitation-shown': 'an invitation is showing',
+  'invitation-due': 'an invitation shows now',
+  'invitation-withdrawn': 'an invitation is withdrawn',
+  'condition-fails': 'an invitation needs something else',
   'not-yet': 'an invitation waits for its time',
-  'left-out': 'this address is left out',
-  'put-away': 'the visitor has put the launcher away for this visit',
+  'left-out': 'this page is excluded',
+  'put-away': 'the visitor closed the launcher for this visit',
 } as const satisfies Partial<Record<Reason['code'], string>>;
 
 /** A reason code in words, each joined to the setting it comes from. */
@@ -162,7 +162,7 @@ export function wordsOf(reason: Reason, context: ReasonContext): ReasonWords {
   const invitation = reason.facts['invitation'];
   if (reason.about === 'invitation' && invitation !== undefined)
     return {
-      text: `“${context.invitationName(String(invitation))}” ${reason.code === 'invitation-due' ? 'is due' : 'is taken away: what it asked for no longer holds'}`,
+      text: `“${context.invitationName(String(invitation))}” ${reason.code === 'invitation-due' ? 'shows now' : 'is withdrawn: its conditions no longer hold'}`,
       link: { to: 'invitation', id: String(invitation) },
     };
   switch (reason.code) {
@@ -171,45 +171,48 @@ export function wordsOf(reason: Reason, context: ReasonContext): ReasonWords {
     case 'nothing-published':
       return { text: 'nothing is published yet', link: null };
     case 'no-widget-here':
-      return { text: `no widget is meant for ${path}`, link: { to: 'where' } };
+      return { text: `no widget covers ${path}`, link: { to: 'where' } };
     case 'not-a-web-address':
       return { text: 'this is not a web address', link: { to: 'where' } };
     case 'forced':
-      return { text: `the page asks for “${widget}” by name`, link: { to: 'widget' } };
+      return { text: `the page’s snippet asks for “${widget}”`, link: { to: 'widget' } };
     case 'keeps-its-widget':
-      return { text: `the conversation goes on with “${widget}”`, link: { to: 'widget' } };
+      return { text: `the conversation began with “${widget}”`, link: { to: 'widget' } };
     case 'first-that-takes-the-page':
-      return { text: `“${widget}” takes ${path}`, link: { to: 'where' } };
+      return { text: `“${widget}” covers ${path}`, link: { to: 'where' } };
     case 'never-here':
       return {
-        text: `“${widget}” is never shown on ${String(reason.facts.rule ?? path)}`,
+        text: `“${widget}” never shows on ${String(reason.facts.rule ?? path)}`,
         link: { to: 'that-widget', key },
       };
     case 'not-among-its-pages':
-      return { text: `${path} is not among the pages of “${widget}”`, link: { to: 'that-widget', key } };
+      return { text: `“${widget}” does not cover ${path}`, link: { to: 'that-widget', key } };
     case 'after-another-widget':
       return {
-        text: `“${widget}” would take ${path} too, but comes later`,
+        text: `“${widget}” covers ${path} too, but comes later`,
         link: { to: 'that-widget', key },
       };
     case 'somebody-in':
-      return { text: `somebody of ${teamName} is in`, link: { to: 'with' } };
+      return { text: `${teamName} is answering`, link: { to: 'with' } };
     case 'somebody-nearby':
-      return { text: `somebody of ${teamName} is nearby`, link: { to: 'with' } };
+      return { text: `${teamName} is nearby`, link: { to: 'with' } };
     case 'all-busy':
-      return { text: `everybody of ${teamName} is with someone`, link: { to: 'with' } };
+      return { text: `everybody at ${teamName} is busy`, link: { to: 'with' } };
     case 'nobody-in':
-      return { text: `nobody of ${teamName} is in`, link: { to: 'with' } };
+      return { text: `nobody at ${teamName} is answering`, link: { to: 'with' } };
     case 'not-heard-lately':
-      return { text: 'nothing was heard from the server for three minutes', link: { to: 'with' } };
+      return { text: 'no word from the server for three minutes', link: { to: 'with' } };
     case 'not-its-audience':
-      return { text: `“${widget}” is meant for others`, link: { to: 'visitor' } };
+      return { text: `“${widget}” is for other visitors`, link: { to: 'visitor' } };
     case 'open-by-hours':
-      return { text: `it is open by the hours${until}`, link: { to: 'when' } };
+      return { text: `open${until}`, link: { to: 'when' } };
     case 'closed-by-hours':
       return { text: `${closedWords(String(reason.facts.closedBy))}${until}`, link: { to: 'when' } };
     case 'spoken-in':
-      return { text: `the words are ${languageName(String(reason.facts.locale))}`, link: { to: 'visitor' } };
+      return {
+        text: `the language is ${languageName(String(reason.facts.locale))}`,
+        link: { to: 'visitor' },
+      };
     case 'deed-of-state':
       return { text: 'the window was opened', link: { to: 'availability' } };
     default:
@@ -219,13 +222,13 @@ export function wordsOf(reason: Reason, context: ReasonContext): ReasonWords {
 
 function closedWords(closedBy: string): string {
   const words: Readonly<Record<string, string>> = {
-    override: 'it was closed by hand',
-    break: 'it is a break between two runs of hours',
-    holiday: 'it is a holiday',
-    exception: 'this day has hours of its own',
-    import: 'an imported calendar closes it',
+    override: 'closed early',
+    break: 'closed for a break',
+    holiday: 'closed for a holiday',
+    exception: 'closed: this day has its own hours',
+    import: 'closed by an imported calendar',
   };
-  return words[closedBy] ?? 'it is outside of the hours';
+  return words[closedBy] ?? 'closed';
 }
 
 function languageName(locale: string): string {

@@ -4,33 +4,26 @@ import type { CaseCondition } from '../../core/model/case-condition';
 import { isCaseKey } from '../../core/words/catalogue';
 import { type WordingKey, invitationOf, ownCaseOf } from '../../core/words/wordings';
 import { LANGUAGES } from './languages';
+import { STATE_WORDS } from './states';
 import { textName } from './texts';
-
-export const CASE_STATE_WORDS: Readonly<Record<WidgetState, string>> = {
-  in: 'somebody in',
-  nearby: 'somebody nearby',
-  busy: 'all busy',
-  nobody: 'nobody in',
-  closed: 'closed',
-};
 
 export const CLOSED_BY_WORDS: Readonly<Record<string, string>> = {
   break: 'on a break',
   holiday: 'a holiday',
-  outside: 'outside the hours',
+  outside: 'outside opening hours',
   exception: 'other hours that day',
-  import: 'an imported closing',
-  override: 'closed by hand',
+  import: 'an imported event',
+  override: 'closed early',
 };
 
 /** What a case asks, in a few words: `returning, Português`. */
 export function caseWords(when: readonly CaseCondition[], nameOfTeam: (id: string) => string): string {
-  return when.length === 0 ? 'otherwise' : when.map((one) => conditionWords(one, nameOfTeam)).join(', ');
+  return when.length === 0 ? 'everybody else' : when.map((one) => conditionWords(one, nameOfTeam)).join(', ');
 }
 
 function conditionWords(condition: CaseCondition, nameOfTeam: (id: string) => string): string {
   const [kind, ...values] = condition;
-  if (kind === 'state') return values.map((one) => CASE_STATE_WORDS[one as WidgetState]).join(' or ');
+  if (kind === 'state') return values.map((one) => STATE_WORDS[one as WidgetState]).join(' or ');
   const [value = ''] = values;
   if (kind === 'visit') return value === 'first' ? 'first visit' : 'returning';
   if (kind === 'team') return nameOfTeam(value);

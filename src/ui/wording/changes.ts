@@ -19,11 +19,12 @@ import { MOMENT_WORDS } from './moments';
 import { cornerWords } from './place';
 import { plain } from './plain';
 import { SETTING_WORDS, settingWords } from './settings';
+import { STATE_CLAUSES } from './states';
 import { textName } from './texts';
 
 /** What a group of changes stands under. */
 export function groupWords(group: ChangeGroup): string {
-  if (group === 'everywhere') return 'Everywhere';
+  if (group === 'everywhere') return 'Look & place';
   if (group === 'where') return 'Where it shows';
   return group === 'who-can-answer' ? 'Who can answer?' : MOMENT_WORDS[group].name;
 }
@@ -43,10 +44,10 @@ export function changeWords(
   const name = widget === null || subject.of === 'widget' ? null : context.widgetName(widget);
   const lead = name === null ? '' : `“${name}”: `;
   const what = subjectWords(subject, context);
-  if (kind === 'moved') return `${lead}${what}: in another order`;
+  if (kind === 'moved') return `${lead}${what}: new order`;
   const said = (value: Json | undefined): string => valueWords(subject, value, context);
   if (kind === 'came') return `${lead}New: ${what}${thingWords(subject, after, context)}`;
-  if (kind === 'gone') return `${lead}Gone: ${what}${thingWords(subject, before, context)}`;
+  if (kind === 'gone') return `${lead}Removed: ${what}${thingWords(subject, before, context)}`;
   if (subject.of === 'corner') return `${lead}${what} moves from the ${said(before)} to the ${said(after)}`;
   if (subject.of === 'phone-corner') return `${lead}${phoneCornerWords(before, after)}`;
   return `${lead}${what}: ${said(before)} → ${said(after)}`;
@@ -57,7 +58,7 @@ function phoneCornerWords(before: Json | undefined, after: Json | undefined): st
   const [from, to] = [before, after].map((corner) =>
     typeof corner === 'string' ? cornerWords(corner) : null,
   );
-  if (!to) return 'Launcher stands on phones where it does on larger screens';
+  if (!to) return 'Launcher uses the same corner on phones as elsewhere';
   return from
     ? `Launcher moves from the ${from} to the ${to} on phones`
     : `Launcher moves to the ${to} on phones`;
@@ -66,9 +67,9 @@ function phoneCornerWords(before: Json | undefined, after: Json | undefined): st
 function subjectWords(subject: Subject, { teamName }: ChangeContext): string {
   switch (subject.of) {
     case 'site-name':
-      return 'Name at the top of the window';
+      return 'Site name';
     case 'default-locale':
-      return 'Language where no other fits';
+      return 'Default language';
     case 'locale':
       return LANGUAGES[subject.locale] ?? `language ${subject.locale}`;
     case 'locale-order':
@@ -80,7 +81,7 @@ function subjectWords(subject: Subject, { teamName }: ChangeContext): string {
     case 'widget-name':
       return 'Name of the widget';
     case 'widget-key':
-      return 'Name for data-widget';
+      return 'Name in the snippet';
     case 'team':
       return `${teamName(subject.team)} answers here`;
     case 'team-order':
@@ -90,7 +91,7 @@ function subjectWords(subject: Subject, { teamName }: ChangeContext): string {
     case 'audience':
       return 'Only for visitors';
     case 'page-rule':
-      return subject.list === 'showOn' ? 'shows where' : 'never where';
+      return subject.list === 'showOn' ? 'shows on pages whose' : 'never shows on pages whose';
     case 'corner':
       return 'Launcher';
     case 'phone-corner':
@@ -104,18 +105,18 @@ function subjectWords(subject: Subject, { teamName }: ChangeContext): string {
     case 'setting':
       return SETTING_WORDS[subject.id].name;
     case 'behaviour':
-      return `While ${STATES[subject.state]}`;
+      return `While ${STATE_CLAUSES[subject.state]}`;
     case 'text':
       return `${textName(subject.key)} in ${languageName(subject.locale)}`;
     case 'case':
-      return `“${textName(subject.key)}” said differently`;
+      return `other wording of “${textName(subject.key)}”`;
     case 'case-key':
     case 'case-when':
-      return `${textName(subject.key)}, a case of it, ${subject.of === 'case-key' ? 'instead of' : 'said to'}`;
+      return `${textName(subject.key)}, other wording, ${subject.of === 'case-key' ? 'replaces' : 'for'}`;
     case 'case-text':
       return `${caseName(subject, teamName)} in ${languageName(subject.locale)}${subject.isWithout ? ', without the time' : ''}`;
     case 'case-order':
-      return 'Cases';
+      return 'Wordings';
     case 'invitation':
       return `invitation “${subject.name}”`;
     case 'invitation-part':
@@ -147,7 +148,7 @@ function valueWords(subject: Subject, value: Json | undefined, context: ChangeCo
     case 'look':
       return lookPartWords(subject.part, value ?? null);
     case 'own-colour':
-      return typeof value === 'string' ? (value === NO_RING ? 'none' : value) : 'derived';
+      return typeof value === 'string' ? (value === NO_RING ? 'none' : value) : 'from your colour';
     case 'launcher':
       return launcherPartWords(subject.part, value ?? null);
     case 'setting': {
@@ -162,7 +163,7 @@ function valueWords(subject: Subject, value: Json | undefined, context: ChangeCo
     case 'default-locale':
       return languageName(plain(value));
     case 'calendar':
-      return typeof value === 'string' ? context.calendarName(value) : 'by who is in';
+      return typeof value === 'string' ? context.calendarName(value) : 'whenever somebody is answering';
     case 'audience': {
       const conditions = (value ?? []) as readonly Condition[];
       return conditions.length === 0 ? 'everybody' : conditions.map(conditionWords).join(' and ');
@@ -182,7 +183,7 @@ function valueWords(subject: Subject, value: Json | undefined, context: ChangeCo
     case 'invitation-text':
     case 'field-words':
     case 'option-words':
-      return value === undefined ? 'ours' : `“${plain(value)}”`;
+      return value === undefined ? 'our text' : `“${plain(value)}”`;
     case 'site-name':
     case 'widget-name':
       return `“${plain(value)}”`;
@@ -217,19 +218,19 @@ function wordsOf(texts: Json | undefined): string {
 
 const INVITATION_PARTS: Readonly<Record<InvitationPart, string>> = {
   name: 'its name',
-  isOn: 'shown',
+  isOn: 'switched on',
   approach: 'what it does',
   opensOnPhones: 'opens on phones too',
   oncePer: 'how often',
-  atMost: 'at most, in all',
-  defaultText: 'our words for it',
-  when: 'comes',
+  atMost: 'at most',
+  defaultText: 'our text',
+  when: 'shows',
 };
 
 const APPROACHES: Readonly<Record<string, string>> = {
   speak: 'speaks beside the launcher',
   open: 'opens the window',
-  stir: 'stirs the launcher',
+  stir: 'moves the launcher',
 };
 
 function invitationPart(part: InvitationPart, value: Json): string {
@@ -242,23 +243,23 @@ function invitationPart(part: InvitationPart, value: Json): string {
 }
 
 const FORMS: Readonly<Record<FormPlace, string>> = {
-  before: 'asked before a chat',
-  note: 'of the note',
-  after: 'asked after a chat',
+  before: 'before a chat',
+  note: 'in the note',
+  after: 'after a chat',
 };
 
 const FIELD_PARTS: Readonly<Record<FieldPart, string>> = {
   kind: 'what it takes',
-  label: 'our label',
-  isRequired: 'must be filled in',
+  label: 'label',
+  isRequired: 'required',
   least: 'at least',
   most: 'at most',
   asButtons: 'choices as buttons',
   shownIf: 'shown',
-  isKept: 'filled in again next time',
-  link: 'where it can be read',
-  attribute: 'what the page says of it',
-  own: 'words of its own',
+  isKept: 'remembered for next time',
+  link: 'link',
+  attribute: 'value from the page',
+  own: 'own words',
 };
 
 function fieldPart(part: FieldPart, value: Json): string {
@@ -291,17 +292,10 @@ function yesNo(value: Json): string {
   return value === true ? 'yes' : 'no';
 }
 
-const STATES: Readonly<Record<string, string>> = {
-  in: 'somebody is in',
-  nearby: 'somebody is nearby',
-  busy: 'everybody is busy',
-  nobody: 'nobody is in',
-  closed: 'closed',
-};
 const BEHAVIOURS: Readonly<Record<string, string>> = {
   chat: 'a chat',
-  queue: 'a chat in line',
+  queue: 'a chat, waiting in line',
   note: 'a note',
   answers: 'answers only',
-  'out-of-sight': 'out of sight',
+  'out-of-sight': 'hidden',
 };

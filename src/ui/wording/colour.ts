@@ -7,5 +7,5 @@ export function contrastSentence(brand: HexColor): string {
   const text = textOn(brand);
   const ratio = contrast(text, brand);
   const name = text === '#ffffff' ? 'White' : 'Dark';
-  return `${name} text on it: ${(Math.floor(ratio * 10) / 10).toFixed(1)}:1, ${ratio >= 7 ? 'reads very well' : 'reads well'}.`;
+  return `${name} text on it: ${(Math.floor(ratio * 10) / 10).toFixed(1)}:1, ${ratio >= 7 ? 'very easy to read' : 'easy to read'}.`;
 }

@@ -3,6 +3,7 @@ import type { PageRule } from '../../core/model/page-rule';
 import type { OncePer } from '../../core/model/invitation';
 import { DAY_MS, MINUTE_MS } from '../../core/model/units';
 import { LANGUAGES } from './languages';
+import { STATE_CLAUSES } from './states';
 
 /** When an invitation comes, whole: `40 s on the page and not (on a phone or leaving)`. Two that differ are never said alike. */
 export function whenWords({ join, items }: When): string {
@@ -50,9 +51,9 @@ function plainWords(condition: Condition): string {
     case 'device':
       return `on a ${orList(condition.devices)}`;
     case 'state':
-      return `while ${orList(condition.states.map((one) => STATES[one] ?? one))}`;
+      return `while ${orList(condition.states.map((one) => STATE_CLAUSES[one]))}`;
     case 'attribute':
-      return `${condition.value === null ? `“${condition.name}” said by the page` : `“${condition.name}” said by the page to be “${condition.value}”`}`;
+      return `${condition.value === null ? `“${condition.name}” set by the page` : `“${condition.name}” set to “${condition.value}”`}`;
     case 'parameter':
       return condition.value === null
         ? `“${condition.name}” in the address`
@@ -68,27 +69,19 @@ function plainWords(condition: Condition): string {
     case 'in-visit':
       return `${condition.seconds} s in the visit`;
     case 'idle':
-      return `${condition.seconds} s without moving`;
+      return `${condition.seconds} s without activity`;
     case 'scrolled':
       return `scrolled ${condition.percent} %`;
     case 'seen':
       return `“${condition.selector}” in view`;
     case 'leaving':
-      return 'leaving';
+      return 'about to leave';
     case 'clicked':
       return `a click on “${condition.selector}”`;
     case 'form-left':
-      return 'a form left half filled in';
+      return 'a form left half finished';
   }
 }
-
-const STATES: Readonly<Record<string, string>> = {
-  in: 'somebody is in',
-  nearby: 'somebody is nearby',
-  busy: 'everybody is busy',
-  nobody: 'nobody is in',
-  closed: 'it is closed',
-};
 
 const PARTS: Readonly<Record<PageRule['part'], string>> = {
   host: 'host',
@@ -102,13 +95,13 @@ const RULES: Readonly<Record<PageRule['kind'], string>> = {
   'begins-with': 'begins with',
   contains: 'contains',
   'ends-with': 'ends with',
-  wildcard: 'fits the wildcard',
-  expression: 'fits the expression',
+  wildcard: 'matches the wildcard',
+  expression: 'matches the expression',
 };
 
 /** A page rule in words: `path begins with “/groups/”`. */
 export function ruleWords({ kind, part, text, ignoresCase }: Omit<PageRule, 'id'>): string {
-  return `${PARTS[part]} ${RULES[kind]} “${text}”${ignoresCase ? ' in large or small letters' : ''}`;
+  return `${PARTS[part]} ${RULES[kind]} “${text}”${ignoresCase ? ' (upper or lower case)' : ''}`;
 }
 
 /** How often one visitor may get an invitation. */

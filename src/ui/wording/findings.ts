@@ -35,54 +35,57 @@ const text = (value: string | number | undefined): string => String(value ?? '')
 
 const NEVER: Readonly<Record<string, string>> = {
   past: 'its dates are over',
-  devices: 'it asks for devices that exclude each other',
-  languages: 'it asks for languages that exclude each other',
-  visits: 'it asks for a first visit and a returning one at once',
-  pages: 'the widget does not show on its pages',
-  limit: 'no invitation is allowed in a visit',
-  empty: 'it waits for any of nothing',
+  devices: 'no device fits all its conditions',
+  languages: 'no language fits all its conditions',
+  visits: 'it needs a first and a returning visit at once',
+  pages: 'the widget does not cover its pages',
+  limit: 'invitations are limited to none per visit',
+  empty: 'its list of alternatives is empty',
 };
 
 const SENTENCES: Readonly<Record<FindingCode, (values: Values) => string>> = {
   'notes-without-recipient': ({ name }) =>
-    `Notes left at “${text(name)}” reach nobody: no team with people answers there.`,
+    `Nobody receives the notes from “${text(name)}”: its teams have no people.`,
   'mail-promised-no-mail-field': ({ name }) =>
-    `“${text(name)}” promises an answer by mail, and its note does not ask for an address.`,
+    `“${text(name)}” promises a reply by e-mail, but its note form does not ask for an address.`,
   'field-hidden-but-required': ({ name, field }) =>
-    `“${text(field)}” of “${text(name)}” is needed and never seen: the form cannot be sent.`,
+    `“${text(field)}” in “${text(name)}” is required but never shown, so the form cannot be sent.`,
   'consent-without-link': ({ name, field }) =>
-    `“${text(field)}” of “${text(name)}” asks to agree to something that cannot be read anywhere.`,
-  'team-gone': ({ name }) => `“${text(name)}” names a team that is gone.`,
-  'calendar-gone': ({ name }) => `“${text(name)}” follows hours that are gone: it goes by who is in.`,
-  'hours-never-open': ({ name }) => `By its hours “${text(name)}” is not open once in the next year.`,
+    `“${text(field)}” in “${text(name)}” asks for consent without a link to read first.`,
+  'team-gone': ({ name }) => `“${text(name)}” uses a team that no longer exists.`,
+  'calendar-gone': ({ name }) =>
+    `“${text(name)}” uses opening hours that no longer exist. It is open whenever somebody is answering.`,
+  'hours-never-open': ({ name }) => `“${text(name)}” is closed for the whole next year.`,
   'zone-unconfirmed': ({ zone }) =>
-    `Hours are read in ${text(zone).replaceAll('_', ' ') || 'a zone we guessed'}, which nobody has confirmed.`,
+    `Opening hours use the time zone ${text(zone).replaceAll('_', ' ') || 'we guessed'}. Please check it.`,
   'invitation-never': ({ invitation, why }) =>
     `“${text(invitation)}” can never be shown: ${NEVER[text(why)] ?? 'its conditions exclude each other'}.`,
   'invitations-collide': ({ first, second }) =>
-    `“${text(first)}” and “${text(second)}” come due at the same second: one of them waits.`,
+    `“${text(first)}” and “${text(second)}” would show at the same second, so one waits.`,
   'two-speak-within-gap': ({ first, second, perVisit }) =>
     perVisit === 1
-      ? `Where a visitor could get both, only “${text(first)}” is shown and “${text(second)}” is not: a visit has one invitation.`
-      : `“${text(second)}” comes sooner after “${text(first)}” than two invitations may: it waits.`,
+      ? `“${text(first)}” wins over “${text(second)}” when both fit: one invitation per visit.`
+      : `“${text(second)}” follows “${text(first)}” too soon, so it waits.`,
   'invitation-needs-memory': ({ name, count }) =>
-    `${count === 1 ? 'One invitation' : `${text(count)} invitations`} of “${text(name)}” must remember the visitor, which takes their consent: without it they are not shown.`,
+    `${count === 1 ? 'One invitation' : `${text(count)} invitations`} of “${text(name)}” only ${count === 1 ? 'shows' : 'show'} to visitors who agree to be remembered.`,
   'case-unreachable': ({ name, text: words }) =>
-    `“${text(words)}” at “${text(name)}” is never said: a case before it asks for less.`,
+    `A wording of “${text(words)}” in “${text(name)}” never shows: an earlier one always fits first.`,
   'rule-swallowed': ({ name, rule, by }) =>
-    `“${text(rule)}” of “${text(name)}” decides nothing: “${text(by)}” takes all of it.`,
+    `The rule “${text(rule)}” of “${text(name)}” has no effect: “${text(by)}” already covers its pages.`,
   'widget-swallowed': ({ name, by }) =>
-    `“${text(name)}” never has its turn: “${text(by)}” comes first on every page.`,
+    `“${text(name)}” never shows: “${text(by)}” comes first on every page.`,
   'text-contrast': ({ name, count, ratio }) =>
     `${count === 1 ? 'One pair of colours' : `${text(count)} pairs of colours`} of “${text(name)}” ${count === 1 ? 'is' : 'are'} hard to read, ${text(ratio)}:1 at worst.`,
   'launcher-contrast': ({ name, what, page, ratio }) =>
-    `${what === 'launcher' ? 'The launcher' : 'An invitation'} of “${text(name)}” is hardly seen on your page: ${text(ratio)}:1 on ${text(page)}, and it needs 3:1.`,
+    `${what === 'launcher' ? 'The launcher' : 'An invitation'} of “${text(name)}” is hard to see on your page: ${text(ratio)}:1 on ${text(page)}. It needs 3:1.`,
   'bar-covered': ({ name, part, bar, screen, by, more }) =>
-    `${COVERING[part as Covering['part']]} of “${text(name)}” lies ${text(by)} px over the ${text(bar)} bar of your page ${SCREEN_WORDS[screen as Covering['screen']]}${more === 0 ? '' : `, and ${more === 1 ? 'in one more place' : `in ${text(more)} more places`}`}.`,
+    `${COVERING[part as Covering['part']]} of “${text(name)}” covers ${text(by)} px of the ${text(bar)} bar on your page ${SCREEN_WORDS[screen as Covering['screen']]}${more === 0 ? '' : `, and ${more === 1 ? 'in one more place' : `in ${text(more)} more places`}`}.`,
   'translation-missing': ({ locale, count }) =>
-    `${LANGUAGES[text(locale)] ?? text(locale)} lacks ${count === 1 ? 'one text' : `${text(count)} texts`}: visitors read another language there.`,
-  'address-local-only': () => 'The tag’s address works only on this computer: PUBLIC_URL is not set.',
-  'page-https-app-http': () => 'Your site is https and Sunny Porch is not: browsers will not load the tag.',
+    `${LANGUAGES[text(locale)] ?? text(locale)} is missing ${count === 1 ? 'one text' : `${text(count)} texts`}. Visitors see another language instead.`,
+  'address-local-only': () =>
+    'Your snippet’s address only works on this computer. Set the public address (PUBLIC_URL) and restart.',
+  'page-https-app-http': () =>
+    'Your site uses https and Sunny Porch does not, so browsers will not load the widget.',
 };
 
 /** The part of the look in which it is mended; a finding of none is mended elsewhere. */
@@ -93,27 +96,27 @@ const LOOK_PARTS: Readonly<Partial<Record<FindingCode, string>>> = {
 };
 
 const ACTIONS: Readonly<Record<FindingCode, string>> = {
-  'notes-without-recipient': 'To people and hours',
-  'mail-promised-no-mail-field': 'Look at the note',
-  'field-hidden-but-required': 'Look at the form',
-  'consent-without-link': 'Look at the form',
+  'notes-without-recipient': 'Open Team & hours',
+  'mail-promised-no-mail-field': 'Open the note form',
+  'field-hidden-but-required': 'Open the form',
+  'consent-without-link': 'Open the form',
   'team-gone': 'Who can answer?',
   'calendar-gone': 'Who can answer?',
-  'hours-never-open': 'To people and hours',
-  'zone-unconfirmed': 'To people and hours',
-  'invitation-never': 'Look at it',
-  'invitations-collide': 'Look at them',
-  'two-speak-within-gap': 'Look at them',
-  'invitation-needs-memory': 'Look at them',
-  'case-unreachable': 'Look at it',
-  'rule-swallowed': 'Look at it',
-  'widget-swallowed': 'Look at it',
-  'text-contrast': 'Look at the colours',
-  'launcher-contrast': 'Look at the colours',
-  'bar-covered': 'Look at the place',
-  'translation-missing': 'Look at them',
-  'address-local-only': 'To Install',
-  'page-https-app-http': 'To Install',
+  'hours-never-open': 'Open Team & hours',
+  'zone-unconfirmed': 'Open Team & hours',
+  'invitation-never': 'Show me',
+  'invitations-collide': 'Show me',
+  'two-speak-within-gap': 'Show me',
+  'invitation-needs-memory': 'Show me',
+  'case-unreachable': 'Show me',
+  'rule-swallowed': 'Show me',
+  'widget-swallowed': 'Show me',
+  'text-contrast': 'Open colours',
+  'launcher-contrast': 'Open colours',
+  'bar-covered': 'Open place',
+  'translation-missing': 'Show me',
+  'address-local-only': 'Open Install',
+  'page-https-app-http': 'Open Install',
 };
 
 const PATHS: Readonly<Record<FindingCode, string>> = {

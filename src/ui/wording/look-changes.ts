@@ -6,10 +6,10 @@ import { FORM_WORDS, ICON_WORDS, LOOK_WORDS, SCHEME_WORDS, STYLE_WORDS, hiddenWo
 
 const LAUNCHER_VALUES: Readonly<Record<LauncherValue, string>> = {
   form: 'Launcher',
-  icon: 'Mark of the launcher',
-  closedIcon: 'Mark while nobody can answer',
+  icon: 'Launcher icon',
+  closedIcon: 'Icon while nobody can answer',
   hiddenOn: 'No launcher on',
-  element: 'Opened by the element of your page',
+  element: 'Element on your page that opens the window',
 };
 
 /** What of a launcher has changed. */
@@ -44,10 +44,10 @@ export function lookPartName(part: LookValue): string {
     name: 'Look',
     brand: 'Brand colour',
     second: 'Second colour',
-    headerTo: 'The header runs into',
-    scheme: 'By day or in the evening',
+    headerTo: 'Header blends into',
+    scheme: 'Light or dark',
     logo: 'Logo',
-    headerPicture: 'Picture of the header',
+    headerPicture: 'Header picture',
     css: 'Your own CSS',
   }[part];
 }

@@ -9,9 +9,9 @@ import type { Colour, LauncherForm, LookName, StyleName } from '../../core/model
 /** The six starting looks, and what each is. */
 export const LOOK_WORDS: Readonly<Record<LookName, { readonly name: string; readonly what: string }>> = {
   'front-door': { name: 'Front door', what: 'Warm paper, your colour above, an awning.' },
-  whitewash: { name: 'Whitewash', what: 'White and quiet; your colour only where one clicks.' },
-  'night-light': { name: 'Night light', what: 'Dark at every hour, what visitors write glows.' },
-  letterbox: { name: 'Letterbox', what: 'Ivory and ink, like letters; a slot at the edge.' },
+  whitewash: { name: 'Whitewash', what: 'White and quiet; your colour only on buttons and links.' },
+  'night-light': { name: 'Night light', what: 'Always dark, with glowing visitor messages.' },
+  letterbox: { name: 'Letterbox', what: 'Ivory and black, like letters.' },
   'garden-party': { name: 'Garden party', what: 'Large, round and cheerful; a second colour for buttons.' },
   workbench: { name: 'Workbench', what: 'Outlined and compact; messages have numbers.' },
 };
@@ -53,17 +53,17 @@ export const STYLE_WORDS: Readonly<
   font: { name: 'Text', values: fontWords() },
   headFont: { name: 'Headings and names', values: fontWords() },
   weight: { name: 'Weight', values: { usual: 'usual', heavy: 'heavy' } },
-  density: { name: 'Room', values: { compact: 'compact', usual: 'usual', roomy: 'roomy' } },
+  density: { name: 'Spacing', values: { compact: 'compact', usual: 'usual', roomy: 'roomy' } },
   header: { name: 'Header', values: { plain: 'plain', awning: 'with an awning', picture: 'over a picture' } },
   rule: {
-    name: 'Rule',
+    name: 'Lines',
     values: { none: 'none', hairline: 'a hairline', double: 'a double line', side: 'a bar at the side' },
   },
   messages: {
     name: 'Messages',
     values: {
       cards: 'cards',
-      open: 'yours without a ground',
+      open: 'no bubbles for your messages',
       rounded: 'rounded',
       letters: 'like letters',
       numbered: 'outlined, with numbers',
@@ -85,20 +85,20 @@ export const STYLE_WORDS: Readonly<
 
 function fontWords(): Readonly<Record<string, string>> {
   return {
-    page: 'your page’s',
-    system: 'the device’s',
+    page: 'same as your page',
+    system: 'system font',
     figtree: 'Figtree',
     literata: 'Literata',
     atkinson: 'Atkinson Hyperlegible',
     fraunces: 'Fraunces',
-    mono: 'even widths',
+    mono: 'monospace',
   };
 }
 
 export const SCHEME_WORDS: Readonly<Record<string, string>> = {
-  visitor: 'as the visitor wishes',
-  day: 'always by day',
-  evening: 'always as in the evening',
+  visitor: 'same as the visitor’s device',
+  day: 'always light',
+  evening: 'always dark',
 };
 
 /** Forms of the launcher, and what each is. */
@@ -107,8 +107,8 @@ export const FORM_WORDS: Readonly<Record<LauncherForm, { readonly name: string; 
   plaque: { name: 'Plaque', what: 'Lamp and words, always.' },
   'edge-tab': { name: 'Edge tab', what: 'Upright at the edge of the page.' },
   'picture-card': { name: 'Picture card', what: 'A card with your logo, words beside it.' },
-  'own-element': { name: 'Your own', what: 'No launcher of ours: something on your page opens the window.' },
-  'bottom-bar': { name: 'Bottom bar', what: 'Along the lower edge: all of it on phones, 300 px elsewhere.' },
+  'own-element': { name: 'Your own', what: 'Something on your page opens the window.' },
+  'bottom-bar': { name: 'Bottom bar', what: 'Along the bottom: full width on phones, 300 px elsewhere.' },
 };
 
 /** Marks of our own drawing. */
@@ -151,7 +151,7 @@ export function colourFaultWords({ code, detail }: ColourFault): string {
     case 'hex-digits':
       return `A colour with # has 3, 4, 6 or 8 digits; this one has ${detail}.`;
     case 'hex-sign':
-      return `“${detail}” is not a digit of a colour: those are 0 to 9 and a to f.`;
+      return `“${detail}” is not allowed in a colour: use 0 to 9 and a to f.`;
     case 'name':
       return `No colour is called “${detail}”. Try a name such as teal, or # and six digits.`;
     case 'name-like':
@@ -159,11 +159,11 @@ export function colourFaultWords({ code, detail }: ColourFault): string {
     case 'numbers':
       return `${detail}() needs three numbers: ${EXAMPLES[detail] ?? 'rgb(31 111 107)'}.`;
     case 'function':
-      return `${detail}() is not read here. rgb(), hsl(), oklch(), # and digits, and names are.`;
+      return `${detail}() does not work here. Use rgb(), hsl(), oklch(), # with digits, or a name.`;
     case 'gradient':
-      return 'That is a gradient. Paste one of its colours; the header can run into a second one.';
+      return 'That is a gradient. Paste one of its colours; the header can blend into a second one.';
     case 'variable':
-      return `${detail === '' ? 'That' : detail} stands for a colour that only your page knows. Paste the colour itself.`;
+      return `${detail === '' ? 'That' : detail} is a variable that only your page knows. Paste the colour itself.`;
   }
 }
 const EXAMPLES: Readonly<Record<string, string>> = {
@@ -174,9 +174,9 @@ const EXAMPLES: Readonly<Record<string, string>> = {
 
 /** What had to be done to a colour; null: nothing. */
 export function colourNoteWords({ color, note }: ReadColour): string | null {
-  if (note === 'see-through') return `It was see-through: laid on white it is ${color}.`;
+  if (note === 'see-through') return `It was see-through. On white it looks like ${color}.`;
   return note === 'out-of-reach'
-    ? `Screens cannot show it that strong: the nearest they can is ${color}.`
+    ? `Screens cannot show it. The closest colour they can show is ${color}.`
     : null;
 }
 
@@ -213,18 +213,18 @@ export function ratioWords({
   readonly passes: boolean;
 }): string {
   const shown = (Math.floor(ratio * 10) / 10).toFixed(1);
-  return passes ? `${shown}:1, enough (${needs}:1).` : `${shown}:1, hard to tell apart; it needs ${needs}:1.`;
+  return passes ? `${shown}:1, enough (${needs}:1).` : `${shown}:1, too little; it needs ${needs}:1.`;
 }
 
 /** What a mend does, on its button. */
 export function mendWords({ colour, to }: Mend): string {
-  if (colour === 'ring') return `Give it a ring: ${to}`;
-  return colour === 'headerTo' ? `Let the header end in ${to}` : `${COLOUR_WORDS[colour]}: take ${to}`;
+  if (colour === 'ring') return `Add a ring: ${to}`;
+  return colour === 'headerTo' ? `Blend the header into ${to}` : `${COLOUR_WORDS[colour]}: use ${to}`;
 }
 
 /** What lies over which bar, where, and by how much. */
 export function coveringWords({ part, bar, screen, by }: Covering): string {
-  return `${COVERING[part]} lies over your ${bar} bar by ${by} px, ${SCREEN_WORDS[screen]}.`;
+  return `${COVERING[part]} covers ${by} px of your ${bar} bar, ${SCREEN_WORDS[screen]}.`;
 }
 /** What can lie over a bar of the page. */
 export const COVERING: Readonly<Record<Covering['part'], string>> = {
@@ -246,13 +246,13 @@ export function droppedWords({ line, code, detail }: Dropped): string {
 }
 
 const DROPPED: Readonly<Record<Dropped['code'], (detail: string) => string>> = {
-  syntax: (detail) => `“${detail}” could not be read.`,
-  'at-rule': (detail) => `${detail}: only plain rules are taken.`,
+  syntax: (detail) => `“${detail}” is not valid CSS.`,
+  'at-rule': (detail) => `${detail}: only plain rules work here.`,
   selector: (detail) => `“${detail}” is not one of the parts below.`,
-  nested: (detail) => `“${detail}” stands inside of another rule.`,
-  property: (detail) => `${detail} is not taken: nothing may move, hide, cover or fetch.`,
-  value: (detail) => `“${detail}” has a value that is not taken.`,
-  size: (detail) => `“${detail}” is larger or smaller than is good for a guest.`,
-  important: (detail) => `“${detail}”: the “!important” only; yours outweighs ours anyway.`,
+  nested: (detail) => `“${detail}” is inside another rule.`,
+  property: (detail) => `${detail} is not allowed: your CSS cannot move, hide, cover or load things.`,
+  value: (detail) => `“${detail}” has a value that is not allowed.`,
+  size: (detail) => `“${detail}” is too large or too small.`,
+  important: (detail) => `“${detail}”: “!important” is removed; your rule wins anyway.`,
   'too-many': (detail) => `only the first ${detail} rules.`,
 };

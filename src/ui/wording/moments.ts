@@ -4,14 +4,17 @@ import type { Moment } from '../../core/model/moment';
 export const MOMENT_WORDS: Readonly<Record<Moment, { readonly name: string; readonly what: string }>> = {
   'passing-by': {
     name: 'Passing by',
-    what: 'The page has loaded and the window is closed: only the launcher.',
+    what: 'Only the launcher shows; the window is closed.',
   },
   invited: { name: 'Invited', what: 'An invitation shows beside the launcher.' },
-  'at-the-door': { name: 'At the door', what: 'The window is open; nothing has been asked yet.' },
+  'at-the-door': { name: 'At the door', what: 'The window is open; the visitor has not written yet.' },
   waiting: { name: 'Waiting', what: 'A question was sent; nobody has joined yet.' },
-  talking: { name: 'Talking', what: 'A responder is in the conversation.' },
-  'slow-reply': { name: 'Slow reply', what: 'Nobody has answered for a while; an address may be left.' },
+  talking: { name: 'Talking', what: 'Somebody is answering this visitor.' },
+  'slow-reply': {
+    name: 'Slow reply',
+    what: 'Nobody has answered for a while; a reply by e-mail is offered.',
+  },
   goodbye: { name: 'Goodbye', what: 'The conversation has ended.' },
-  'nobody-home': { name: 'Nobody home', what: 'Nobody can answer: a note may be left.' },
-  'note-left': { name: 'Note left', what: 'The note is stored; this confirms it.' },
+  'nobody-home': { name: 'Nobody home', what: 'Nobody can answer; the visitor can leave a note.' },
+  'note-left': { name: 'Note left', what: 'The note was sent; this confirms it.' },
 };

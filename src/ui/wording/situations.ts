@@ -4,10 +4,10 @@ import type { Situation } from '../../core/rehearse/assumptions';
 export const SITUATION_WORDS: Readonly<Record<Situation['code'], string>> = {
   now: 'Now',
   'before-closing': 'Ten minutes before closing',
-  'next-closed': 'The next closed hour',
-  'all-busy': 'Everybody busy',
-  'nobody-in': 'Open, and nobody in',
-  returning: 'Somebody who was here before',
+  'next-closed': 'Next closed hour',
+  'all-busy': 'All busy',
+  'nobody-in': 'Open, nobody answering',
+  returning: 'A returning visitor',
   phone: 'On a phone, in your second language',
-  'next-holiday': 'The next holiday',
+  'next-holiday': 'Next holiday',
 };

@@ -1,13 +1,29 @@
 import type { Role } from '../../core/model/role';
-import type { TeamState } from '../../core/model/moment';
+import type { WidgetState } from '../../core/model/moment';
 import type { TeamNow } from '../../core/wire/desk';
 
-/** The word that stands with the lamp. */
-export const STATE_WORDS: Readonly<Record<TeamState, string>> = {
-  in: 'Somebody is in',
-  nearby: 'Somebody is nearby',
-  busy: 'Everybody is busy',
-  nobody: 'Nobody is in',
+/** How people are: one word for each state, everywhere. */
+export const STATE_WORDS: Readonly<Record<WidgetState, string>> = {
+  in: 'answering',
+  nearby: 'nearby',
+  busy: 'all busy',
+  nobody: 'nobody answering',
+  closed: 'closed',
+};
+
+/** The same at the beginning of a line. */
+export function stateTitle(state: WidgetState): string {
+  const word = STATE_WORDS[state];
+  return word.charAt(0).toUpperCase() + word.slice(1);
+}
+
+/** The same within a sentence: *while* …, *only while* …. */
+export const STATE_CLAUSES: Readonly<Record<WidgetState, string>> = {
+  in: 'somebody is answering',
+  nearby: 'somebody is nearby',
+  busy: 'all are busy',
+  nobody: 'nobody is answering',
+  closed: 'closed',
 };
 
 /** What somebody does on a site. */

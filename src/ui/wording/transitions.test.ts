@@ -26,28 +26,28 @@ const THREE = {
 describe('the words of transitions', () => {
   it.each([
     ['invitation-shown', '40 s +2', '3 invitations, first: 40 s on /tonight'],
-    ['launcher-clicked', 'by hand', 'clicks the launcher'],
-    ['opened-by-invitation', 'by itself', 'opens by itself: 90 s'],
-    ['invitation-accepted', 'accepts', '“Ask something”, or a click'],
-    ['invitation-declined', 'declines', '“No, thanks”: quiet for 30 days'],
-    ['opened-while-unavailable', 'closed', 'clicks while closed or nobody is in'],
-    ['first-message-sent', 'sends', 'the first message is sent'],
-    ['availability-lost', 'we close', 'we close, or everybody leaves'],
-    ['responder-joined', 'joins', 'somebody of Night desk answers'],
-    ['answer-overdue', '90 s', 'no answer in 90 s'],
+    ['launcher-clicked', 'opens it', 'opens the window'],
+    ['opened-by-invitation', 'by itself', 'the window opens by itself: 90 s'],
+    ['invitation-accepted', 'accepts', '“Ask something” or a click'],
+    ['invitation-declined', 'declines', '“No, thanks”: no invitations for 30 days'],
+    ['opened-while-unavailable', 'closed', 'opens the window while closed or nobody is answering'],
+    ['first-message-sent', 'sends', 'sends the first message'],
+    ['availability-lost', 'we close', 'we close, or everybody stops answering'],
+    ['responder-joined', 'joins', 'Night desk answers'],
+    ['answer-overdue', '90 s', 'no answer after 90 s'],
     [
       'availability-lost-while-waiting',
       'we close',
-      'we close meanwhile, or everybody leaves; it becomes a note',
+      'we close in the meantime, or everybody stops answering; the question becomes a note',
     ],
-    ['answer-after-all', 'answered', 'answered after all'],
-    ['address-left', 'by mail', 'leaves an address'],
-    ['reply-overdue', 'off', 'off: a pause is only a pause'],
-    ['conversation-ended', 'ends', 'either side ends it, or 12 h pass in silence'],
+    ['answer-after-all', 'answered', 'somebody answers after all'],
+    ['address-left', 'e-mail', 'leaves an e-mail address'],
+    ['reply-overdue', 'off', 'never: switched off'],
+    ['conversation-ended', 'ends', 'either side ends it, or nobody writes for 12 h'],
     ['asked-again', 'again', 'asks something else'],
     ['note-sent', 'note', 'sends the note'],
-    ['availability-gained', 'we open', 'we open meanwhile, or somebody comes in'],
-    ['returned-after-answer', 'returns', 'comes back, and it was answered'],
+    ['availability-gained', 'we open', 'we open, or somebody starts answering'],
+    ['returned-after-answer', 'returns', 'comes back and finds an answer'],
   ] as const)('%s: %s, %s', (transition, short, full) => {
     expect(words(transition, THREE)).toEqual({ short, full });
   });
@@ -75,7 +75,9 @@ describe('the words of transitions', () => {
 
   it('says alternatives with or, and what is left out with not', () => {
     const first = (when: ReturnType<typeof all>) => words('invitation-shown', invitations({ when }))?.full;
-    expect(first(any(seconds(40), condition({ kind: 'leaving' })))).toBe('1 invitation: 40 s or leaving');
+    expect(first(any(seconds(40), condition({ kind: 'leaving' })))).toBe(
+      '1 invitation: 40 s or about to leave',
+    );
     expect(first(all(not({ kind: 'device', devices: ['phone'] })))).toBe('1 invitation: not on a phone');
     expect(first(all())).toBe('1 invitation: at once');
   });

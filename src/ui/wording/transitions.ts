@@ -8,6 +8,7 @@ import {
 } from '../../core/rehearse/label-of-transition';
 import { orList } from './conditions';
 import { LANGUAGES } from './languages';
+import { STATE_CLAUSES } from './states';
 import { lengthWords } from './times';
 
 /** A transition in words: at most ten characters beside its line, and the whole of it. */
@@ -42,81 +43,84 @@ export function transitionWords(label: TransitionLabel, { teamName }: Transition
         full: invitationsWords(label.count, headlineWords(label.first)),
       };
     case 'opens-by-itself':
-      return { short: 'by itself', full: `opens by itself: ${headlineWords(label.first)}` };
+      return { short: 'by itself', full: `the window opens by itself: ${headlineWords(label.first)}` };
     case 'by-hand':
-      return { short: 'by hand', full: 'clicks the launcher' };
+      return { short: 'opens it', full: 'opens the window' };
     case 'accepts':
-      return { short: 'accepts', full: `“${label.words}”, or a click` };
+      return { short: 'accepts', full: `“${label.words}” or a click` };
     case 'declines':
       return {
         short: 'declines',
         full:
           label.restDays === 0
             ? `“${label.words}”`
-            : `“${label.words}”: quiet for ${count(label.restDays, 'day')}`,
+            : `“${label.words}”: no invitations for ${count(label.restDays, 'day')}`,
       };
     case 'clicks-while':
       return label.states.length === 0
-        ? { short: '–', full: 'nothing leads here from the launcher' }
+        ? { short: '–', full: 'the launcher never leads here' }
         : {
             short: SHORT_STATES[label.states[0] ?? 'nobody'],
-            full: `clicks while ${orList(label.states.map((state) => STATES[state]))}`,
+            full: `opens the window while ${orList(label.states.map((state) => STATE_CLAUSES[state]))}`,
           };
     case 'sends':
       return {
         short: 'sends',
-        full: label.what === 'form' ? 'the form is sent' : 'the first message is sent',
+        full: label.what === 'form' ? 'sends the form' : 'sends the first message',
       };
     case 'leave':
       return { short: leaveShort(label), full: leaveWords(label, '') };
     case 'leave-meanwhile':
-      return { short: leaveShort(label), full: `${leaveWords(label, ' meanwhile')}; it becomes a note` };
+      return {
+        short: leaveShort(label),
+        full: `${leaveWords(label, ' in the meantime')}; the question becomes a note`,
+      };
     case 'joins': {
       const [one] = label.teams;
       const who =
         one === undefined
           ? 'somebody'
           : label.teams.length > 1
-            ? `somebody of ${label.teams.length} teams`
-            : `somebody of ${teamName(one)}`;
+            ? `one of ${label.teams.length} teams`
+            : teamName(one);
       return { short: 'joins', full: `${who} answers` };
     }
     case 'no-answer':
-      return { short: secondsWords(label.seconds), full: `no answer in ${secondsWords(label.seconds)}` };
+      return { short: secondsWords(label.seconds), full: `no answer after ${secondsWords(label.seconds)}` };
     case 'no-reply':
       return { short: secondsWords(label.seconds), full: `no reply for ${secondsWords(label.seconds)}` };
     case 'never-slow':
-      return { short: 'off', full: 'off: a pause is only a pause' };
+      return { short: 'off', full: 'never: switched off' };
     case 'answered':
-      return { short: 'answered', full: 'answered after all' };
+      return { short: 'answered', full: 'somebody answers after all' };
     case 'leaves-address':
-      return { short: 'by mail', full: 'leaves an address' };
+      return { short: 'e-mail', full: 'leaves an e-mail address' };
     case 'ends':
       return {
         short: 'ends',
-        full: `either side ends it, or ${secondsWords(label.quietSeconds)} pass in silence`,
+        full: `either side ends it, or nobody writes for ${secondsWords(label.quietSeconds)}`,
       };
     case 'stays-waiting':
       return {
         short: 'we close',
-        full: 'we close meanwhile; the question stays, and an answer by mail is offered',
+        full: 'we close; the question stays in line, and a reply by e-mail is offered',
       };
     case 'asks-nothing-else':
-      return { short: 'no more', full: 'asks nothing else: the door opens again ten minutes later' };
+      return { short: 'no more', full: 'no new question until ten minutes later' };
     case 'asks-again':
       return { short: 'again', full: 'asks something else' };
     case 'sends-note':
       return {
         short: 'note',
-        full: label.asksMail ? 'sends the note' : 'sends the note, without an address to answer to',
+        full: label.asksMail ? 'sends the note' : 'sends the note without an e-mail address',
       };
     case 'returns-open':
       return {
-        short: label.opens ? 'we open' : 'we are in',
-        full: label.opens ? 'we open meanwhile, or somebody comes in' : 'somebody comes in meanwhile',
+        short: label.opens ? 'we open' : 'we answer',
+        full: label.opens ? 'we open, or somebody starts answering' : 'somebody starts answering',
       };
     case 'comes-back':
-      return { short: 'returns', full: 'comes back, and it was answered' };
+      return { short: 'returns', full: 'comes back and finds an answer' };
   }
 }
 
@@ -197,9 +201,9 @@ function shortPart(part: LabelPart): string {
 function partWords(part: LabelPart): string {
   switch (part.kind) {
     case 'leaving':
-      return 'leaving';
+      return 'about to leave';
     case 'form-left':
-      return 'leaves a form half filled in';
+      return 'leaves a form half finished';
     case 'clicked':
       return `clicks “${part.selector}”`;
     case 'seen':
@@ -211,7 +215,7 @@ function partWords(part: LabelPart): string {
     case 'in-visit':
       return `${secondsWords(part.seconds)} in the visit`;
     case 'idle':
-      return `${secondsWords(part.seconds)} without moving`;
+      return `${secondsWords(part.seconds)} without activity`;
     case 'pages-seen':
       return `${count(part.atLeast, 'page')} seen`;
     case 'page':
@@ -238,7 +242,7 @@ function partWords(part: LabelPart): string {
     case 'parameter':
       return part.value === null ? `“${part.name}” is set` : `“${part.name}” is “${part.value}”`;
     case 'state':
-      return orList(part.states.map((state) => STATES[state]));
+      return orList(part.states.map((state) => STATE_CLAUSES[state]));
     case 'week-time':
       return 'at certain times of the week';
     case 'dates':
@@ -246,30 +250,23 @@ function partWords(part: LabelPart): string {
   }
 }
 
-const STATES: Readonly<Record<WidgetState, string>> = {
-  in: 'somebody is in',
-  nearby: 'somebody is nearby',
-  busy: 'everybody is busy',
-  nobody: 'nobody is in',
-  closed: 'closed',
-};
 const SHORT_STATES: Readonly<Record<WidgetState, string>> = {
-  in: 'in',
+  in: 'answering',
   nearby: 'nearby',
   busy: 'busy',
-  nobody: 'nobody in',
+  nobody: 'nobody',
   closed: 'closed',
 };
 
 type Leaving = { readonly closes: boolean; readonly leaves: boolean };
 
 function leaveShort({ closes }: Leaving): string {
-  return closes ? 'we close' : 'all leave';
+  return closes ? 'we close' : 'all stop';
 }
 
 function leaveWords({ closes, leaves }: Leaving, when: string): string {
-  if (closes) return leaves ? `we close${when}, or everybody leaves` : `we close${when}`;
-  return leaves ? `everybody leaves${when}` : `does not happen${when}: chats go on without anybody in`;
+  if (closes) return leaves ? `we close${when}, or everybody stops answering` : `we close${when}`;
+  return leaves ? `everybody stops answering${when}` : `never${when}: chats go on when nobody is answering`;
 }
 
 function secondsWords(seconds: number): string {

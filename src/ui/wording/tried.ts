@@ -7,21 +7,21 @@ import { MOMENT_WORDS } from './moments';
 export const STEP_WORDS: Readonly<Record<PlainStep, string>> = {
   hide: 'Hide the tab',
   show: 'Back to the tab',
-  leave: 'Leave by the top',
+  leave: 'Start to leave',
   open: 'Open the window',
   close: 'Close the window',
   yes: 'Say yes',
   no: 'Say “no, thanks”',
   write: 'Write',
   answer: 'Somebody answers',
-  end: 'End it',
+  end: 'End the conversation',
   tomorrow: 'Come back tomorrow',
 };
 
 const DONE: Readonly<Record<PlainStep, string>> = {
   hide: 'tab hidden',
   show: 'tab back',
-  leave: 'leaves by the top',
+  leave: 'starts to leave',
   open: 'opens the window',
   close: 'closes it',
   yes: 'says yes',
@@ -42,17 +42,17 @@ export function stepWords(step: TriedStep): string {
 /** Something on the axis in words; `nameOf` names an invitation. */
 export function axisWords({ kind, step, what }: OnAxis, nameOf: (id: string) => string): string {
   if (step !== null) return stepWords(step);
-  if (kind === 'launcher') return 'The launcher comes';
+  if (kind === 'launcher') return 'The launcher appears';
   if (kind === 'moment') return MOMENT_WORDS[what as Moment].name;
-  return kind === 'invited' ? `“${nameOf(what ?? '')}”` : `“${nameOf(what ?? '')}” goes`;
+  return kind === 'invited' ? `“${nameOf(what ?? '')}”` : `“${nameOf(what ?? '')}” disappears`;
 }
 
 /** What time alone brings next. */
 export function nextWords({ seen }: NextThing, nameOf: (id: string) => string): string {
-  if (seen === null) return 'The lamp or its words change';
-  if (seen.kind === 'launcher') return 'The launcher comes';
+  if (seen === null) return 'The lamp or its text changes';
+  if (seen.kind === 'launcher') return 'The launcher appears';
   if (seen.kind === 'moment') return MOMENT_WORDS[seen.moment].name;
-  return seen.kind === 'invited' ? `“${nameOf(seen.id)}” shows` : `“${nameOf(seen.id)}” goes`;
+  return seen.kind === 'invited' ? `“${nameOf(seen.id)}” shows` : `“${nameOf(seen.id)}” disappears`;
 }
 
 /** Time since the arrival: `0:38`, `1:02:05`, `1 day 0:10`. */

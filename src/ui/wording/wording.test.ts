@@ -21,10 +21,10 @@ import { clockWords, lengthWords, pageWords, untilWords } from './times';
 
 describe('what stands beside a colour', () => {
   it('says the text that goes on it, and the ratio rounded down', () => {
-    expect(contrastSentence('#1f6f6b')).toMatch(/^White text on it: 5\.\d:1, reads well\.$/);
-    expect(contrastSentence('#e79a1b')).toMatch(/^Dark text on it: .*reads/);
+    expect(contrastSentence('#1f6f6b')).toMatch(/^White text on it: 5\.\d:1, easy to read\.$/);
+    expect(contrastSentence('#e79a1b')).toMatch(/^Dark text on it: .*easy to read/);
     // Neither white (4.47:1) nor ink reads on a mid grey; black does.
-    expect(contrastSentence('#777777')).toBe('Dark text on it: 4.6:1, reads well.');
+    expect(contrastSentence('#777777')).toBe('Dark text on it: 4.6:1, easy to read.');
   });
 });
 
@@ -43,24 +43,24 @@ describe('what will change, in words', () => {
   it('names the setting, the language, both wordings, and where it is seen', () => {
     const at = ['widgets', 0];
     expect(sentences({ op: 'set', path: [...at, 'look', 'brand'], value: '#111111' })).toEqual([
-      'Everywhere: Brand colour: #7a2e5d → #111111',
+      'Look & place: Brand colour: #7a2e5d → #111111',
     ]);
     expect(sentences({ op: 'set', path: [...at, 'place', 'corner'], value: 'lower-left' })).toEqual([
-      'Everywhere: Launcher moves from the lower right to the lower left',
+      'Look & place: Launcher moves from the lower right to the lower left',
     ]);
     const onPhones = { op: 'set', path: [...at, 'place', 'phoneCorner'], value: 'lower-left' } as const;
-    expect(sentences(onPhones)).toEqual(['Everywhere: Launcher moves to the lower left on phones']);
+    expect(sentences(onPhones)).toEqual(['Look & place: Launcher moves to the lower left on phones']);
     expect(between(applyPatches(madeDesign(), [onPhones]).value, { ...onPhones, value: null })).toEqual([
-      'Everywhere: Launcher stands on phones where it does on larger screens',
+      'Look & place: Launcher uses the same corner on phones as elsewhere',
     ]);
     expect(
       sentences({ op: 'set', path: [...at, 'texts'], value: { pt: { greeting: 'Boa noite' } } }),
-    ).toEqual(['At the door: Greeting in Português: ours → “Boa noite”']);
+    ).toEqual(['At the door: Greeting in Português: our text → “Boa noite”']);
     expect(sentences({ op: 'set', path: [...at, 'behaviours', 'closed'], value: 'out-of-sight' })).toEqual([
-      'Who can answer?: While closed: a note → out of sight',
+      'Who can answer?: While closed: a note → hidden',
     ]);
     expect(sentences({ op: 'set', path: [...at, 'timings', 'slowReplyAfter'], value: 75 })).toEqual([
-      'Waiting: An answer by mail is offered after: 90 s → 75 s',
+      'Waiting: Offer a reply by e-mail after: 90 s → 75 s',
     ]);
   });
 
@@ -77,37 +77,37 @@ describe('what will change, in words', () => {
     const at = ['widgets', 0];
     const third = { ...one, id: 'cccccccc', when: [['visit', 'first']] } as unknown as Json;
     expect(between(before, { op: 'set', path: [...at, 'cases', 2], value: third })).toEqual([
-      'At the door: New: “Greeting” said differently (first visit): “Again!”',
+      'At the door: New: other wording of “Greeting” (first visit): “Again!”',
     ]);
     expect(between(before, { op: 'remove', path: [...at, 'cases', 0] })).toEqual([
-      'At the door: Gone: “Greeting” said differently (returning): “Again!”',
+      'At the door: Removed: other wording of “Greeting” (returning): “Again!”',
     ]);
     expect(
       between(before, { op: 'set', path: [...at, 'cases', 0, 'texts', 'en'], value: 'Hello again' }),
     ).toEqual(['At the door: Greeting (returning) in English: “Again!” → “Hello again”']);
     expect(
       between(before, { op: 'set', path: [...at, 'cases'], value: [other, one] as unknown as Json }),
-    ).toEqual(['Everywhere: Cases: in another order']);
+    ).toEqual(['Look & place: Wordings: new order']);
     const soon = {
       ...(before.widgets[0]?.invitations[0] ?? {}),
       when: all(condition({ kind: 'on-page', seconds: 25 })),
     };
     expect(
       between(before, { op: 'set', path: [...at, 'invitations', 0], value: soon as unknown as Json }),
-    ).toEqual(['Invited: “Clear skies”, comes: at once → 25 s on the page']);
+    ).toEqual(['Invited: “Clear skies”, shows: at once → 25 s on the page']);
   });
 
-  it('says back to ours where an own text went, and the widget where there are several', () => {
+  it('says our text where an own one went, and the widget where there are several', () => {
     const before = madeDesign({ texts: { en: { greeting: 'Hello' } } });
     expect(between(before, { op: 'remove', path: ['widgets', 0, 'texts', 'en', 'greeting'] })).toEqual([
-      'At the door: Greeting in English: “Hello” → ours',
+      'At the door: Greeting in English: “Hello” → our text',
     ]);
     const [change] = changesOf(before, {
       ...before,
       widgets: before.widgets.map((one) => ({ ...one, calendarId: 'night' })),
     });
     expect(change && changeWords(change, { ...NAMES, widgetName: () => 'Schools' })).toBe(
-      '“Schools”: Hours: by who is in → the night hours',
+      '“Schools”: Hours: whenever somebody is answering → the night hours',
     );
   });
 });
@@ -128,16 +128,16 @@ describe('names and reasons', () => {
       expect(wordsOf({ about: 'moment', code, facts: {} }, context).text, code).not.toBe(code);
   });
 
-  it('Because reads as the engine decided', () => {
+  it('the reasons read as the engine decided', () => {
     const context = CONTEXT;
     const told = explain(madeSite({ teams: { [DESK]: 'in' } }), madeVisit()).map(
       ({ reason }) => wordsOf(reason, context).text,
     );
     expect(told).toEqual([
-      '“Everywhere” takes /tonight',
-      'somebody of Night desk is in',
+      '“Everywhere” covers /tonight',
+      'Night desk is answering',
       'the window is closed',
-      'the words are English',
+      'the language is English',
     ]);
   });
 });
@@ -159,25 +159,25 @@ describe('what an invitation lacks', () => {
 
   it('time alone is said in seconds, and the nearest of several is the near miss', () => {
     const told = said([{ when: all(stay(40)) }, { when: all(stay(13)) }]);
-    expect(told.each).toEqual(['“Clear skies” is 40 s short', '“Moon walk” is 13 s short']);
-    expect(told.near).toBe('“Moon walk” is 13 s short');
+    expect(told.each).toEqual(['“Clear skies” needs 40 s more', '“Moon walk” needs 13 s more']);
+    expect(told.near).toBe('“Moon walk” needs 13 s more');
     expect(told.links[0]).toEqual({ to: 'invitation', id: 'invitation-a' });
   });
 
   it('what no waiting brings is no near miss, and says what it asks for', () => {
     const told = said([{ when: all(condition({ kind: 'device', devices: ['phone'] }), stay(40)) }]);
     expect(told).toMatchObject({
-      each: ['“Clear skies” asks for another device and more time on the page (40 s short)'],
+      each: ['“Clear skies” needs another device and more time on the page (40 s more)'],
       near: null,
     });
   });
 
   it('one that holds says what keeps it', () => {
     expect(said([{ oncePer: { kind: 'visitor' } }]).each).toEqual([
-      '“Clear skies” must remember the visitor, who has not agreed to that',
+      '“Clear skies” needs to remember the visitor, who has not agreed',
     ]);
     const rest = { page: { hasDeclined: true } };
-    expect(said([{}], rest).each[0]).toMatch(/^“Clear skies” rests: the visitor has said no/);
+    expect(said([{}], rest).each[0]).toMatch(/^“Clear skies” stays away: the visitor said no/);
   });
 
   it('hours say until when', () => {
@@ -186,7 +186,7 @@ describe('what an invitation lacks', () => {
       calendars: [calendar({ week: everyDay('19:00-21:00') })],
     });
     const told = explain(site, madeVisit()).map((one) => verdictWords(one, CONTEXT));
-    expect(told).toContainEqual({ text: 'it is open by the hours until 22:00', link: { to: 'when' } });
+    expect(told).toContainEqual({ text: 'open until 22:00', link: { to: 'when' } });
   });
 });
 
@@ -238,7 +238,11 @@ describe('settings in words', () => {
   });
 
   it('what is out of bounds says what would do, in the unit it is typed in', () => {
-    expect(boundsWords(SETTINGS.endsAfterQuiet)).toBe('A whole number from 1 to 168 h. Not saved yet.');
-    expect(boundsWords(SETTINGS.perVisit)).toBe('A whole number from 0 to 20. Not saved yet.');
+    expect(boundsWords(SETTINGS.endsAfterQuiet)).toBe(
+      'Type a whole number from 1 to 168 h. The old value still applies.',
+    );
+    expect(boundsWords(SETTINGS.perVisit)).toBe(
+      'Type a whole number from 0 to 20. The old value still applies.',
+    );
   });
 });

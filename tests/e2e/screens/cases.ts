@@ -2,10 +2,10 @@ import { button, dialog, group, menuitem } from './find';
 
 export const casesScreen = {
   group: group(/who hears what$/),
-  add: button('+ for somebody else'),
+  add: button('+ other wording'),
   returningOption: menuitem('returning'),
-  changeReturning: button('Change the case: returning', { exact: true }),
-  editor: dialog('When it is said'),
-  remove: button('Take away'),
-  changeHoliday: button(/^Change the case: a holiday/),
+  changeReturning: button('Change for whom: returning', { exact: true }),
+  editor: dialog('For whom'),
+  remove: button('Remove'),
+  changeHoliday: button(/^Change for whom: a holiday/),
 };

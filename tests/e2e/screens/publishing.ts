@@ -12,9 +12,9 @@ export const publishingScreen = {
   publishFirst: button('Publish version 1'),
   firstIsLive: text('Version 1 is live.'),
   button: button(/^Publish|^Nothing to publish/),
-  temporarily: radio('for a time, then back by itself'),
+  temporarily: radio('temporarily, then go back'),
   from: textbox('From'),
   until: textbox('Until'),
-  schedule: button('Set it'),
-  isScheduled: text(/^Version \d+ is set for/),
+  schedule: button('Schedule'),
+  isScheduled: text(/^Version \d+ is scheduled for/),
 };

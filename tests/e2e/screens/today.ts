@@ -1,12 +1,12 @@
 import { button, heading, link, region } from './find';
 
 export const todayScreen = {
-  findings: region('Loose boards'),
-  dismiss: button('Put aside'),
-  dismissed1: button('1 put aside'),
-  moreSuggestions: button(/more worth a look/),
-  openFinding: link('Look at them'),
+  findings: region(/^(To fix|Suggestions)$/),
+  dismiss: button('Dismiss'),
+  dismissed1: button('1 dismissed'),
+  moreSuggestions: button(/^Show \d+ suggestions?$/),
+  openFinding: link(/^Show (me|changes)$/),
   heading: heading('Today'),
-  suggestions: button('more worth a look'),
-  openPlace: link('Look at the place'),
+  suggestions: button(/^Show \d+ suggestions?$/),
+  openPlace: link('Open place'),
 };

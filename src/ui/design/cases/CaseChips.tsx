@@ -86,7 +86,7 @@ export function CaseChips(props: CaseChipsProps) {
     >
       <ButtonBase
         aria-haspopup="menu"
-        aria-label={`Cases of: ${textName(text)}`}
+        aria-label={`Wordings of: ${textName(text)}`}
         onClick={(event) => setMenu({ of: 'texts', anchor: event.currentTarget })}
         sx={{
           ...CHIP,
@@ -110,7 +110,7 @@ export function CaseChips(props: CaseChipsProps) {
                 aria-label={`${words}${isSaid ? ', said now' : ''}${isUnread ? ', nobody hears it' : ''}${one.isOwn || one.when.length === 0 ? '' : ', ours'}`}
                 title={
                   isUnread
-                    ? 'Nobody hears this: what it asks cannot be, or another case always comes before.'
+                    ? 'Nobody sees this wording: its conditions never fit, or an earlier one always comes first.'
                     : undefined
                 }
                 onClick={() => acts.look(one)}
@@ -140,7 +140,7 @@ export function CaseChips(props: CaseChipsProps) {
               </ButtonBase>
               {one.isOwn ? (
                 <ButtonBase
-                  aria-label={`Change the case: ${words}`}
+                  aria-label={`Change for whom: ${words}`}
                   aria-haspopup="dialog"
                   onClick={(event) => setSheet({ id: idOf(one.wording), anchor: event.currentTarget })}
                   sx={{
@@ -164,7 +164,7 @@ export function CaseChips(props: CaseChipsProps) {
         onClick={(event) => setMenu({ of: 'new', anchor: event.currentTarget })}
         sx={{ ...CHIP, borderStyle: 'dotted', color: 'text.secondary' }}
       >
-        + for somebody else
+        + other wording
       </ButtonBase>
       <Box role="status" sx={{ fontSize: 12, flexBasis: '100%', '&:empty': { display: 'none' } }}>
         {props.message}

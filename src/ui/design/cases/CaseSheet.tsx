@@ -33,7 +33,7 @@ export function CaseSheet({
 }: CaseSheetProps) {
   const free = offered.filter((one) => !when.some((other) => isSame(one, other)));
   return (
-    <Box role="dialog" aria-label="When it is said" sx={{ p: 2, width: 300 }}>
+    <Box role="dialog" aria-label="For whom" sx={{ p: 2, width: 300 }}>
       <Typography variant="body2" sx={{ mb: 1.5 }}>
         Said to whoever all of this is true of. The first case that fits is said; its words are edited on the
         stage.
@@ -60,7 +60,7 @@ export function CaseSheet({
           {when.length === 1 ? null : (
             <Button
               size="small"
-              aria-label={`Do not ask for: ${caseWords([one], nameOfTeam)}`}
+              aria-label={`Remove: ${caseWords([one], nameOfTeam)}`}
               onClick={() => onChange(when.filter((_, at) => at !== index))}
             >
               ×
@@ -82,7 +82,7 @@ export function CaseSheet({
         </Step>
         <Box sx={{ flex: 1 }} />
         <Button size="small" color="error" onClick={onRemove}>
-          Take away
+          Remove
         </Button>
       </Box>
     </Box>

@@ -39,7 +39,7 @@ export function DeskCases() {
     const found = assumeCase(scene, when, before, assumptions);
     setMissed(
       found === null
-        ? { at: here, words: `“${caseWords(when, nameOfTeam)}” does not come about here in the next year.` }
+        ? { at: here, words: `“${caseWords(when, nameOfTeam)}” does not happen here in the next year.` }
         : null,
     );
     if (found !== null) assume(found);

@@ -88,8 +88,8 @@ const Sentence = memo(function Sentence(props: CircumstancesProps) {
   const { widgets, shown } = props.place;
   const { zone, now } = clock;
   const who = assumptions.who ?? 'now';
-  const asItIs = `as it is now: ${STATE_WORDS[people.state].toLowerCase()}`;
-  const whoWords = `${people.name}: ${STATE_WORDS[assumptions.who ?? people.state].toLowerCase()}`;
+  const asItIs = `as it is now: ${STATE_WORDS[people.state]}`;
+  const whoWords = `${people.name}: ${STATE_WORDS[assumptions.who ?? people.state]}`;
   const widgetWords = widgets.find(([key]) => key === shown)?.[1] ?? 'none';
   return (
     <>
@@ -127,13 +127,10 @@ const Sentence = memo(function Sentence(props: CircumstancesProps) {
       <Word>with</Word>
       <Choice
         part="with"
-        label="Who is in"
+        label="Who is answering"
         value={whoWords}
         maxWidth={190}
-        options={[
-          ['now', asItIs],
-          ...TEAM_STATES.map((state) => [state, STATE_WORDS[state].toLowerCase()] as const),
-        ]}
+        options={[['now', asItIs], ...TEAM_STATES.map((state) => [state, STATE_WORDS[state]] as const)]}
         chosen={who}
         onChoose={(next) => onSuppose({ who: next === 'now' ? null : next })}
         also={
@@ -168,7 +165,7 @@ function Where({ page, onPage, close }: { page: string; onPage: (page: string) =
       }}
     >
       <Typography variant="body2" color="text.secondary" sx={{ mb: 1.5 }}>
-        A page of your site: its path, or its whole address.
+        A page of your site, as a path or a full address.
       </Typography>
       <TextField
         label="Page"
@@ -179,7 +176,7 @@ function Where({ page, onPage, close }: { page: string; onPage: (page: string) =
         onChange={(event) => setTyped(event.target.value)}
       />
       <Button type="submit" variant="contained" size="small" sx={{ mt: 1.5 }}>
-        Look there
+        Show this page
       </Button>
     </Box>
   );
@@ -218,7 +215,7 @@ function When({
       />
       <Box sx={{ display: 'flex', gap: 1, mt: 1.5 }}>
         <Button type="submit" variant="contained" size="small" disabled={at === null}>
-          Look then
+          Show this time
         </Button>
         <Button
           size="small"

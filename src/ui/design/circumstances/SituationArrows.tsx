@@ -16,7 +16,7 @@ import type { Situations } from './use-situations';
 export function SituationArrows({ all, at, keep, remove, flip }: Situations) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const one = all[at];
-  const name = one?.name ?? 'Your own';
+  const name = one?.name ?? 'Custom';
   const keptId = one?.keptId ?? null;
   return (
     <Box
@@ -24,7 +24,7 @@ export function SituationArrows({ all, at, keep, remove, flip }: Situations) {
       aria-label="Situation"
       sx={{ display: 'flex', alignItems: 'center', minWidth: 0, flex: '0 1 auto', ml: { md: 0.5 } }}
     >
-      <IconButton size="small" aria-label="The situation before" onClick={() => flip(-1)} sx={ARROW}>
+      <IconButton size="small" aria-label="Previous situation" onClick={() => flip(-1)} sx={ARROW}>
         ◂
       </IconButton>
       <Box
@@ -61,7 +61,7 @@ export function SituationArrows({ all, at, keep, remove, flip }: Situations) {
           {keptId === null ? 'Keep' : '×'}
         </ButtonBase>
       ) : null}
-      <IconButton size="small" aria-label="The next situation" onClick={() => flip(1)} sx={ARROW}>
+      <IconButton size="small" aria-label="Next situation" onClick={() => flip(1)} sx={ARROW}>
         ▸
       </IconButton>
       <Popover
@@ -90,7 +90,7 @@ function KeepForm({ onKeep }: { onKeep: (name: string) => Promise<unknown> }) {
       sx={{ p: 2, width: 300 }}
     >
       <Typography variant="body2" sx={{ mb: 1.5 }}>
-        They join those you flip through, for everybody who designs here.
+        Everybody who designs here can flip to them.
       </Typography>
       <TextField
         label="Name"
@@ -112,6 +112,6 @@ const ARROW = { fontSize: 15, width: 28, height: 28, color: 'text.primary', flex
 
 function tell(error: unknown): void {
   toast.error(
-    error instanceof PortError ? error.sentence : 'That did not work. Nothing was changed; try again.',
+    error instanceof PortError ? error.sentence : 'That did not work and nothing was changed. Try again.',
   );
 }

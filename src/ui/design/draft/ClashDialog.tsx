@@ -21,7 +21,7 @@ export function ClashDialog({ clashes, onChoose }: ClashDialogProps) {
   if (first === undefined) return null;
   return (
     <Dialog open maxWidth="sm" fullWidth aria-labelledby="clash-title">
-      <DialogTitle id="clash-title">Somebody else has changed this too</DialogTitle>
+      <DialogTitle id="clash-title">Somebody else changed this too</DialogTitle>
       <DialogContent>
         <Typography variant="body2" sx={{ mb: 2 }}>
           Both of you have changed the same thing: {first.label}. Theirs is saved; yours is kept here until
@@ -72,7 +72,7 @@ function Wording({ title, value }: { title: string; value: Json | undefined }) {
 }
 
 function wordsOf(value: Json | undefined): string {
-  if (value === undefined) return 'Back to ours.';
+  if (value === undefined) return 'Our text.';
   if (typeof value === 'string') return value;
   if (typeof value === 'boolean') return value ? 'On' : 'Off';
   return typeof value === 'number' ? String(value) : value === null ? 'Off' : 'Changed in several ways.';

@@ -14,9 +14,7 @@ export function PublishChecks({ design, nameOf }: { design: Design; nameOf: (id:
   if (broken.length === 0)
     return (
       <Alert severity="success" sx={{ mt: 2 }}>
-        {checks.length === 1
-          ? 'The kept visit comes to what it must.'
-          : `All ${checks.length} kept visits come to what they must.`}
+        {checks.length === 1 ? 'The saved test passes.' : `All ${checks.length} saved tests pass.`}
       </Alert>
     );
   return (

@@ -23,11 +23,11 @@ interface AvailabilityRulesProps {
 }
 
 const ROWS: readonly (readonly [WidgetState, string, readonly Behaviour[]])[] = [
-  ['in', 'Somebody is in', ['chat', 'note', 'out-of-sight']],
+  ['in', 'Somebody is answering', ['chat', 'note', 'out-of-sight']],
   ['nearby', 'Somebody is nearby', ['chat', 'note', 'out-of-sight']],
-  ['busy', 'Everybody is busy', ['queue', 'chat', 'note', 'out-of-sight']],
-  ['nobody', 'Nobody is in', ['note', 'chat', 'out-of-sight']],
-  ['closed', 'Closed by the hours', ['note', 'chat', 'out-of-sight']],
+  ['busy', 'All busy', ['queue', 'chat', 'note', 'out-of-sight']],
+  ['nobody', 'Nobody is answering', ['note', 'chat', 'out-of-sight']],
+  ['closed', 'Closed', ['note', 'chat', 'out-of-sight']],
 ];
 
 const BEHAVIOUR_WORDS: Readonly<Record<Behaviour, string>> = {
@@ -35,7 +35,7 @@ const BEHAVIOUR_WORDS: Readonly<Record<Behaviour, string>> = {
   queue: 'At the door: in line',
   note: 'Nobody home: a note',
   answers: 'At the door: answers only',
-  'out-of-sight': 'Out of sight',
+  'out-of-sight': 'Hidden',
 };
 
 /** *Who can answer?*: what happens in each state, which decides the moment card that the launcher leads to ([S5]). */
@@ -47,7 +47,7 @@ export function AvailabilityRules({ widget, now, teams, onBehaviour }: Availabil
     <>
       <Typography variant="h2">Who can answer?</Typography>
       <Typography variant="body2" color="text.secondary" sx={{ mb: 2 }}>
-        Decided each time the window is opened. A conversation that runs goes on, whatever stands here.
+        Checked each time a visitor opens the window. Running conversations are not affected.
       </Typography>
       {teams.length === 0 ? null : (
         <Box sx={{ mb: 2 }}>
@@ -78,10 +78,10 @@ export function AvailabilityRules({ widget, now, teams, onBehaviour }: Availabil
       })}
       <Typography variant="body2" color="text.secondary">
         {changed.length === 0 ? (
-          `${rows.length} settings, as we would have them. They may be left alone.`
+          `${rows.length} settings, all at our defaults.`
         ) : (
           <>
-            {rows.length} settings, {changed.length} changed from ours.{' '}
+            {rows.length} settings, {changed.length} changed.{' '}
             <Link
               component="button"
               type="button"
@@ -90,14 +90,14 @@ export function AvailabilityRules({ widget, now, teams, onBehaviour }: Availabil
                 for (const [state] of changed) onBehaviour(state, ours[state]);
               }}
             >
-              Back to ours
+              Restore defaults
             </Link>
           </>
         )}
       </Typography>
       {widget.calendarId === null ? (
         <Typography variant="body2" sx={{ mt: 2 }}>
-          This widget has no hours: it goes by who is in.
+          This widget has no opening hours: it is open whenever somebody is answering.
         </Typography>
       ) : null}
     </>

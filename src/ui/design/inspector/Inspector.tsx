@@ -22,7 +22,7 @@ import { TransitionSettings } from './TransitionSettings';
 
 export type Side = 'here' | 'everywhere';
 
-/** What cannot be seen on the stage. Two sides and no more: this moment, and what holds everywhere. */
+/** Timing on the stage. Two sides and no more: this moment, and what holds everywhere. */
 export function Inspector() {
   const { chosen, acts } = useDesign();
   const { side } = chosen;
@@ -81,7 +81,7 @@ const Sides = memo(function Sides({
             borderBottom: side === one ? '3px solid var(--porch-door)' : '3px solid transparent',
           }}
         >
-          {one === 'here' ? 'Here' : 'Everywhere'}
+          {one === 'here' ? 'This moment' : 'Look & place'}
         </ButtonBase>
       ))}
     </Box>
@@ -121,12 +121,12 @@ const WhatItIs = memo(function WhatItIs({
       </Typography>
       {outOfReach === null ? null : (
         <Typography variant="body2" sx={{ mt: 1 }}>
-          In these circumstances a visitor does not get here: {outOfReach}. It is shown as it would be.
+          Visitors can’t get here now: {outOfReach}. Preview only.
         </Typography>
       )}
       <FindingsHere findings={findings} />
       <Typography variant="body2" sx={{ mt: 2 }}>
-        What can be seen is edited on the stage: choose a text where it stands.
+        Click any text in the preview to change it.
       </Typography>
     </>
   );
@@ -150,7 +150,7 @@ function OfMoment() {
     <>
       <WhatItIs moment={moment} outOfReach={momentCard.outOfReach} findings={useSame(here)} />
       {ids.length === 0 ? null : (
-        <Section title="What cannot be seen">
+        <Section title="Timing">
           <Box sx={{ pt: 1.5 }}>
             <SettingFields
               key={`${widget.id} ${moment}`}
@@ -163,7 +163,7 @@ function OfMoment() {
       )}
       {moment === 'note-left' ? <Recipients teams={widget.teams} nameOfTeam={nameOfTeam} /> : null}
       {alsoSaid.length === 0 ? null : (
-        <Section title={`Also said here (${alsoSaid.length})`}>
+        <Section title={`Other texts (${alsoSaid.length})`}>
           <AlsoSaid all={alsoSaid} onEdit={edit} />
         </Section>
       )}

@@ -44,7 +44,7 @@ export function InspectorSheet({ onClose, children }: InspectorSheetProps) {
       }}
     >
       <IconButton
-        aria-label="Back to the stage"
+        aria-label="Close the settings"
         size="small"
         onClick={onClose}
         sx={{ position: 'absolute', right: 8, top: 8, zIndex: 1 }}

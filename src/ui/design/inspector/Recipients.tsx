@@ -39,7 +39,7 @@ export function Recipients({ teams, nameOfTeam }: RecipientsProps) {
           words:
             error instanceof PortError
               ? error.sentence
-              : 'That did not work. Nothing was changed; try again.',
+              : 'That did not work and nothing was changed. Try again.',
         });
         throw error;
       },
@@ -47,16 +47,19 @@ export function Recipients({ teams, nameOfTeam }: RecipientsProps) {
   const change = (teamId: string, mails: readonly string[]): void => {
     const refuse = (words: string): void => setFault({ teamId, words });
     const wrong = mails.find((one) => !isMailShaped(one));
-    if (wrong !== undefined) return refuse(`“${wrong}” does not look like a mail address. Not saved yet.`);
+    if (wrong !== undefined)
+      return refuse(
+        `“${wrong}” does not look like an e-mail address, e.g. notes@example.com. It was not added.`,
+      );
     if (mails.length > LIMITS.recipients)
-      return refuse(`At most ${LIMITS.recipients} addresses. Not saved yet.`);
+      return refuse(`At most ${LIMITS.recipients} addresses. This one was not added.`);
     setFault(null);
     const before = all?.[teamId] ?? [];
     // What did not go through is told at its field.
     const silent = (): void => undefined;
     write(teamId, mails).then(
       () =>
-        toast('Visitors see this from now.', {
+        toast('Saved. Visitors see this now.', {
           action: { label: 'Undo', onClick: () => void write(teamId, before).catch(silent) },
         }),
       silent,
@@ -75,7 +78,7 @@ export function Recipients({ teams, nameOfTeam }: RecipientsProps) {
           <Box key={id} sx={{ mb: 1.5 }}>
             <Typography variant="body2" sx={{ mb: 1 }}>
               {people === 0
-                ? `Nobody is in ${nameOfTeam(id)} yet.`
+                ? `${nameOfTeam(id)} has no people yet.`
                 : `${peopleWords(people)} of ${nameOfTeam(id)}, under Conversations.`}
             </Typography>
             <Autocomplete
@@ -91,7 +94,7 @@ export function Recipients({ teams, nameOfTeam }: RecipientsProps) {
               renderInput={(params) => (
                 <TextField
                   {...params}
-                  label="By mail also to"
+                  label="Also by e-mail to"
                   error={fault?.teamId === id}
                   helperText={fault?.teamId === id ? fault.words : 'Type an address, then Enter.'}
                 />

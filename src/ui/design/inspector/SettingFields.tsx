@@ -39,13 +39,13 @@ export function SettingFields({ ids, valueOf, defaultOf = ownDefault, onChange }
       <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
         {changed.length === 0 ? (
           settings.length === 1 ? (
-            '1 setting, as we would have it. It may be left alone.'
+            '1 setting, at our default.'
           ) : (
-            `${many}, as we would have them. They may be left alone.`
+            `${many}, all at our defaults.`
           )
         ) : (
           <>
-            {many}, {changed.length} changed from ours.{' '}
+            {many}, {changed.length} changed.{' '}
             <Link
               component="button"
               type="button"
@@ -54,7 +54,7 @@ export function SettingFields({ ids, valueOf, defaultOf = ownDefault, onChange }
                 for (const one of changed) onChange(one, one.defaultValue);
               }}
             >
-              Back to ours
+              Restore
             </Link>
           </>
         )}
@@ -94,9 +94,7 @@ function SettingField({ setting, value, onChange }: SettingFieldProps) {
           label={name}
           slotProps={{ typography: { variant: 'body2', sx: { fontWeight: 600 } } }}
         />
-        <Typography variant="body2" color="text.secondary" sx={{ fontSize: 12 }}>
-          {what}
-        </Typography>
+        <Help>{what}</Help>
       </Box>
     );
   return (
@@ -133,14 +131,20 @@ function SettingField({ setting, value, onChange }: SettingFieldProps) {
           sx={{ mt: setting.canBeOff ? 0.5 : 0 }}
         />
       )}
-      <Typography sx={{ fontSize: 12, color: 'text.secondary', mt: 0.25 }}>
+      <Help>
         {value === setting.defaultValue
           ? what
-          : `Ours: ${settingWords(setting.defaultValue, setting)}. ${what}`}
-      </Typography>
+          : `Default: ${settingWords(setting.defaultValue, setting)}.${what === null ? '' : ` ${what}`}`}
+      </Help>
     </Box>
   );
 }
 
 /** What is there when something that was off is switched on: ten minutes. */
 const FIRST_SECONDS = 600;
+
+/** What a setting leads to, where its name does not say it. */
+function Help({ children }: { readonly children: string | null }) {
+  if (children === null) return null;
+  return <Typography sx={{ fontSize: 13, color: 'text.secondary', mt: 0.25 }}>{children}</Typography>;
+}

@@ -60,7 +60,7 @@ function Own({ transition }: TransitionSettingsProps) {
         ({ approach }) => transition.id === 'invitation-shown' || approach === 'open',
       );
       return (
-        <Listed title={all.length === 0 ? 'No invitations' : `Invitations, in their order`}>
+        <Listed title={all.length === 0 ? 'No invitations' : `Invitations, in order`}>
           {all.map((one) => (
             <li key={one.id}>
               <Box component="span" sx={{ fontWeight: 600 }}>
@@ -73,9 +73,9 @@ function Own({ transition }: TransitionSettingsProps) {
       );
     }
     case 'invitation-accepted':
-      return toStage('invited', 'Word the replies on the stage');
+      return toStage('invited', 'Edit the replies');
     case 'invitation-declined':
-      return toStage('invited', 'Word the “no, thanks” on the stage');
+      return toStage('invited', 'Edit the “no, thanks”');
     case 'opened-while-unavailable':
     case 'availability-lost':
     case 'availability-lost-while-waiting':
@@ -84,8 +84,8 @@ function Own({ transition }: TransitionSettingsProps) {
         <>
           <Typography variant="body2" sx={{ mb: 1 }}>
             {widget.calendarId === null
-              ? 'This widget has no hours: it goes by who is in.'
-              : 'It follows the hours and who is in, each with what was decided for it.'}
+              ? 'This widget has no opening hours: it is open whenever somebody is answering.'
+              : 'Depends on opening hours and on who is answering.'}
           </Typography>
           <TransitionSetting onClick={() => acts.chooseAside('availability')}>
             Who can answer?
@@ -95,8 +95,8 @@ function Own({ transition }: TransitionSettingsProps) {
     case 'first-message-sent':
       return (
         <Fields
-          title="Asked before the chat"
-          none="Nothing is asked first: the first message is enough."
+          title="Questions before the chat"
+          none="No questions: the first message is enough."
           fields={widget.forms.before}
           design={design}
           widget={widget}
@@ -111,13 +111,13 @@ function Own({ transition }: TransitionSettingsProps) {
         </Listed>
       );
     case 'address-left':
-      return toStage('slow-reply', 'Word the offer on the stage');
+      return toStage('slow-reply', 'Edit the offer');
     case 'note-sent':
       return (
         <>
           <Fields
-            title="Asked with a note"
-            none="Nothing is asked: no answer can be sent by mail."
+            title="Questions with a note"
+            none="No questions, so you cannot reply by e-mail."
             fields={widget.forms.note}
             design={design}
             widget={widget}
@@ -126,13 +126,13 @@ function Own({ transition }: TransitionSettingsProps) {
         </>
       );
     case 'asked-again':
-      return toStage('goodbye', 'Word it on the stage');
+      return toStage('goodbye', 'Edit the text');
     case 'launcher-clicked':
     case 'answer-after-all':
     case 'returned-after-answer':
       return (
         <Typography variant="body2" color="text.secondary">
-          There is nothing to set here: it is always so.
+          Nothing to set here.
         </Typography>
       );
     case 'answer-overdue':

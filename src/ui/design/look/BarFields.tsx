@@ -17,13 +17,9 @@ export function BarFields({ acts }: { readonly acts: PagePictureActions }) {
         one about cookies. Pull them out on the stage, or type how high they are:
       </Typography>
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.5 }}>
+        <BarField label="At the top" value={bars.upper} onChange={(upper) => void mark({ ...bars, upper })} />
         <BarField
-          label="At the upper edge"
-          value={bars.upper}
-          onChange={(upper) => void mark({ ...bars, upper })}
-        />
-        <BarField
-          label="At the lower edge"
+          label="At the bottom"
           value={bars.lower}
           onChange={(lower) => void mark({ ...bars, lower })}
         />

@@ -49,7 +49,9 @@ export function ColourField({ label, value, onChange }: ColourFieldProps) {
           if (read?.ok !== false) setTyped(null);
         }}
         error={read?.ok === false}
-        helperText={words === null ? undefined : `${words}${read?.ok === false ? ' Not changed yet.' : ''}`}
+        helperText={
+          words === null ? undefined : `${words}${read?.ok === false ? ' Nothing was changed.' : ''}`
+        }
         slotProps={{ htmlInput: { spellCheck: false, autoCapitalize: 'off' } }}
       />
       <Popover

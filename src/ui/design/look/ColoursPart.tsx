@@ -211,7 +211,7 @@ function Second({ look, onLook }: Pick<ColoursPartProps, 'look' | 'onLook'>) {
       />
       <Typography variant="body2" color="text.secondary" sx={{ mt: 0.5 }}>
         {look.second === null ? (
-          'For buttons. Derived from your colour, at the other side of the wheel.'
+          'For buttons. We choose one that goes with your colour.'
         ) : (
           <>
             For buttons, in the look Garden party.{' '}
@@ -221,7 +221,7 @@ function Second({ look, onLook }: Pick<ColoursPartProps, 'look' | 'onLook'>) {
               variant="body2"
               onClick={() => onLook({ ...look, second: null }, 'second colour')}
             >
-              Back to derived
+              Use ours
             </Link>
           </>
         )}
@@ -246,7 +246,7 @@ function ByHand({
   return (
     <Box component="section" aria-label="Colours by hand" sx={{ mt: 2 }}>
       <Typography component="h4" sx={{ fontSize: 13, fontWeight: 700, mb: 1 }}>
-        By hand
+        Set one colour
       </Typography>
       <TextField
         select
@@ -286,12 +286,12 @@ function ByHand({
       />
       <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
         {own[chosen] === undefined ? (
-          'Derived from your colour. Set here it holds until it is set back.'
+          'Chosen from your colour until you set it here.'
         ) : (
           <>
-            By hand; derived it would be {derived[chosen] === NO_RING ? 'none' : derived[chosen]}.{' '}
+            Set one colour; derived it would be {derived[chosen] === NO_RING ? 'none' : derived[chosen]}.{' '}
             <Link component="button" type="button" variant="body2" onClick={() => set(null)}>
-              Back to derived
+              Use ours
             </Link>
           </>
         )}

@@ -42,13 +42,13 @@ export function Corners({ place, onCorner, onPlace }: CornersProps) {
           'Ours: small and out of the way, where people look for it. It may be left alone.'
         ) : (
           <>
-            Changed from ours (lower right).{' '}
+            Our default: lower right.{' '}
             <Link component="button" type="button" variant="body2" onClick={() => onCorner('lower-right')}>
-              Back to ours
+              Restore our default
             </Link>
           </>
         )}{' '}
-        In right-to-left languages it is mirrored.
+        Mirrored in right-to-left languages.
       </Typography>
       <PhoneCorner place={place} onPlace={onPlace} />
     </>

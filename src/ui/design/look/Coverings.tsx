@@ -36,10 +36,10 @@ export function Coverings({ all, bars, place, onPlace }: CoveringsProps) {
       </Box>
       {isMoved ? (
         <Button size="small" variant="outlined" sx={{ mt: 1 }} onClick={() => onPlace(clear)}>
-          Move it clear
+          Move above it
         </Button>
       ) : (
-        <Box sx={{ mt: 0.5 }}>Another corner, or a smaller window, would be clear of it.</Box>
+        <Box sx={{ mt: 0.5 }}>Try another corner or a smaller window.</Box>
       )}
     </Box>
   );

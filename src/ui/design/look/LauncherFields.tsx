@@ -56,8 +56,8 @@ export function LauncherFields({ launcher, teams, siteAddress, shows, onLauncher
       ) : (
         <>
           <IconChoice
-            label="Mark"
-            otherwise="The lamp, which shows who is there"
+            label="Icon"
+            otherwise="The lamp, which shows whether somebody is answering"
             value={icon}
             onChange={(next) => onLauncher({ ...launcher, icon: next }, 'mark of the launcher')}
           />
@@ -100,7 +100,7 @@ export function LauncherFields({ launcher, teams, siteAddress, shows, onLauncher
       </FormGroup>
       {hiddenOn.length === 0 ? null : (
         <Typography variant="body2" color="text.secondary">
-          It comes back there while an answer has not been read, so that none is missed.
+          It still appears there while an answer is unread.
         </Typography>
       )}
       <OwnLinks teams={teams} />
@@ -115,11 +115,11 @@ function OwnLinks({ teams }: { readonly teams: readonly string[] }) {
   return (
     <Box sx={{ mt: 1.5 }}>
       <Typography component="h4" sx={{ fontSize: 13, fontWeight: 700 }}>
-        From a link or button of yours
+        Open it from your own link or button
       </Typography>
       <Typography variant="body2" color="text.secondary">
         Any of them opens the window with this in its tag; before the colon a team, after it a first question.
-        Both may be left out.
+        You can leave out both.
       </Typography>
       <Box
         component="code"

@@ -107,7 +107,7 @@ export function LookPanel() {
         <PictureField
           kind="logo"
           label="Logo"
-          what="Stands in the header, and on the picture card. We propose brand colours from it."
+          what="Shows in the header and on the picture card. We suggest colours from it."
           value={look.logo}
           onChange={(picture) => onLook({ ...look, logo: picture === null ? null : refOf(picture) }, 'logo')}
         />
@@ -116,8 +116,8 @@ export function LookPanel() {
         {look.header === 'picture' ? (
           <PictureField
             kind="header"
-            label="Picture of the header"
-            what="Your colour lies over it as strongly as the words need to be read on every spot."
+            label="Header picture"
+            what="Shaded with your colour so that the title stays readable."
             value={look.headerPicture}
             onChange={(headerPicture) => onLook({ ...look, headerPicture }, 'picture of the header')}
           />
@@ -209,7 +209,7 @@ function useHard(
     const count = pairs.flat().filter(({ passes }) => !passes).length + onPage.length;
     const all = pairs[0]?.length ?? 0;
     const when = schemes.length === 2 ? ', by day and in the evening' : '';
-    const words = count === 0 ? `All ${all} pairs read well${when}` : `${count} to mend`;
+    const words = count === 0 ? `All ${all} colours are readable${when}` : `${count} to fix`;
     return { count, words };
   }, [look, form, page]);
 }
@@ -250,13 +250,13 @@ function HeaderTo({
           onLook({ ...look, headerTo: paletteOf(look, 'day').buttonPressed }, 'a second colour of the header')
         }
       >
-        Let the header run into a second colour
+        Blend the header into a second colour
       </Link>
     );
   return (
     <>
       <ColourField
-        label="The header runs into"
+        label="Header blends into"
         value={look.headerTo}
         onChange={(headerTo) => onLook({ ...look, headerTo }, 'second colour of the header')}
       />

@@ -40,7 +40,7 @@ export function OwnCssField({
       />
       {dropped.length === 0 ? null : (
         <Box role="status" sx={{ mt: 1, fontSize: 12 }}>
-          <Box sx={{ fontWeight: 600 }}>Visitors get it without:</Box>
+          <Box sx={{ fontWeight: 600 }}>These parts are left out:</Box>
           <Box component="ul" aria-label="Left out" sx={{ m: 0, pl: 2.25 }}>
             {dropped.slice(0, SHOWN_MAX).map((one, at) => (
               <li key={at}>{droppedWords(one)}</li>

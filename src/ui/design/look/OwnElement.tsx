@@ -43,12 +43,12 @@ export function OwnElement({ launcher, siteAddress, shows, onLauncher }: OwnElem
         }}
         helperText={
           isWrong
-            ? 'That is not a CSS selector. Not changed yet.'
+            ? 'That is not a valid CSS selector, e.g. .contact. Nothing was changed.'
             : value.trim() === ''
               ? 'Without one, only links with data-porch-open open the window.'
               : siteAddress === null
-                ? 'Pages on which nothing fits it have no way in. We know no address of your site: look at each page once.'
-                : 'Pages on which nothing fits it have no way in.'
+                ? 'On pages without this element the widget cannot be opened. We don’t know your site’s address, so check your pages.'
+                : 'On pages without this element the widget cannot be opened.'
         }
         slotProps={{ htmlInput: { spellCheck: false, maxLength: LIMITS.selectorChars } }}
       />
@@ -63,8 +63,7 @@ function Found({ found }: { readonly found: ElementOnPages }) {
   const { of, has, lacks, failed, isDone, fault } = found;
   if (fault !== null) return <>We could not look for it on your pages. {fault}</>;
   const looked = has.length + lacks.length + failed.length;
-  if (!isDone)
-    return <>{of === 0 ? 'Looking for your pages …' : `Looking at your pages: ${looked} of ${of} …`}</>;
+  if (!isDone) return <>{of === 0 ? 'Finding your pages…' : `Checking your pages: ${looked} of ${of} …`}</>;
   const seen = has.length + lacks.length;
   const cut = of >= PAGES_MAX ? ` We look at ${PAGES_MAX} pages at most.` : '';
   const more = (failed.length === 0 ? '' : ` ${failed.length} could not be opened.`) + cut;
@@ -72,11 +71,9 @@ function Found({ found }: { readonly found: ElementOnPages }) {
   if (has.length === 0)
     return (
       <Alert severity="warning">
-        {seen === 1
-          ? 'The one page we know has nothing that fits it'
-          : `None of the ${seen} pages we know has anything that fits it`}
-        : there nobody could open the window. We see pages as your server sends them; what scripts add later
-        we do not see.{more}
+        {seen === 1 ? 'The only page we know does not have it' : `None of the ${seen} pages we know has it`}:
+        there nobody could open the window. We see pages as your server sends them; what scripts add later we
+        do not see.{more}
       </Alert>
     );
   if (lacks.length === 0)

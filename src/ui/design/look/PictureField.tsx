@@ -65,11 +65,11 @@ export function PictureField({ kind, label, what, value, onChange }: PictureFiel
         onChange={(event) => void sending.take(event.target.files?.[0])}
       />
       <Button size="small" variant="outlined" disabled={sending.isBusy} onClick={sending.choose}>
-        {sending.isBusy ? 'Drawing it …' : value === null ? 'Choose a picture' : 'Another one'}
+        {sending.isBusy ? 'Preparing…' : value === null ? 'Choose a picture' : 'Change picture'}
       </Button>
       {value === null ? null : (
         <Button size="small" onClick={() => onChange(null)}>
-          Take it away
+          Remove
         </Button>
       )}
       {sending.fault === null ? null : (

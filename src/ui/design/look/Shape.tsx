@@ -50,8 +50,8 @@ export function SchemeChoice({ look, onLook }: Omit<ShapeProps, 'names'>) {
       onChange={(event) => onLook({ ...look, scheme: event.target.value as Look['scheme'] }, 'light or dark')}
       helperText={
         look.scheme === 'visitor'
-          ? 'Dark only where your page says that it can be dark too.'
-          : 'Whatever the visitor’s device asks for.'
+          ? 'Dark only if your page supports a dark theme.'
+          : 'Same for every visitor.'
       }
     >
       {SCHEMES.map((one) => (

@@ -33,8 +33,8 @@ export function StartingLooks({ site, base, widget, scheme, onTake }: StartingLo
       <Typography variant="body2" role="status">
         <strong>{name}.</strong> {what}{' '}
         {changed === 0
-          ? 'That is how it looks now.'
-          : `Changes ${changed} of ${of} look values; your texts, hours and rules stay, and so do your colour, logo and pictures.`}
+          ? 'Current look.'
+          : `Changes ${changed} of ${of} look settings. Your texts, hours, rules, colour, logo and pictures stay.`}
       </Typography>
       {changed === 0 ? null : (
         <Button
@@ -43,7 +43,7 @@ export function StartingLooks({ site, base, widget, scheme, onTake }: StartingLo
           sx={{ mt: 1 }}
           onClick={() => onTake(withStartingLook(widget, chosen), `the look ${name}`)}
         >
-          Take this look
+          Use this look
         </Button>
       )}
       <Box

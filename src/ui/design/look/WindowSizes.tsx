@@ -25,9 +25,7 @@ export function WindowSizes({
   );
   return (
     <Box sx={{ mb: 2 }}>
-      <Box sx={{ fontSize: 12, color: 'text.secondary', mb: 0.5 }}>
-        Window, as far as the page has room for it
-      </Box>
+      <Box sx={{ fontSize: 12, color: 'text.secondary', mb: 0.5 }}>Window size, if the page has room</Box>
       <ToggleButtonGroup
         exclusive
         fullWidth

@@ -109,7 +109,7 @@ export function Path() {
         }}
       >
         <PathButton label="Try a visit" keys="T" onClick={trying.begin} />
-        <PathButton label="The whole path" keys="P" onClick={toWhole} />
+        <PathButton label="Whole path" keys="P" onClick={toWhole} />
       </Box>
     </Box>
   );

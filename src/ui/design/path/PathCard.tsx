@@ -53,7 +53,7 @@ export function PathCard({ isLeft, onClose, onStage, children }: PathCardProps) 
       <Box sx={{ display: 'flex', gap: 1, mt: 2 }}>
         {onStage === null ? null : (
           <Button size="small" variant="outlined" onClick={onStage}>
-            Edit it on the stage
+            Edit it in the preview
           </Button>
         )}
         <Button size="small" onClick={onClose}>

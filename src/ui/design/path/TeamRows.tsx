@@ -18,7 +18,7 @@ export function TeamRows({ rows }: { rows: readonly TeamRow[] }) {
         >
           <LampMark mark={lampOf(state, true)} size={15} />
           <span>
-            <b>{name}</b>: {STATE_WORDS[state].toLowerCase()} → {leadsTo}
+            <b>{name}</b>: {STATE_WORDS[state]} → {leadsTo}
           </span>
         </Box>
       ))}

@@ -79,7 +79,7 @@ export function WholePath({ card }: WholePathProps) {
           }}
         />
         <LaneName top={8}>Somebody can answer</LaneName>
-        <LaneName top={measures.top.lower - 40}>Nobody can, or not yet</LaneName>
+        <LaneName top={measures.top.lower - 40}>Nobody can answer, or not yet</LaneName>
         <svg aria-hidden width="100%" height={measures.height} style={{ position: 'absolute', inset: 0 }}>
           {transitions.map((transition) => (
             <TransitionLine
@@ -112,7 +112,7 @@ export function WholePath({ card }: WholePathProps) {
             />
           ))}
         </Box>
-        <Box component="ul" aria-label="Ways" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+        <Box component="ul" aria-label="Transitions" sx={{ m: 0, p: 0, listStyle: 'none' }}>
           {transitions.map((transition) => {
             const words = drawings[transition.id]?.words;
             if (words === undefined) return null;
@@ -198,7 +198,7 @@ export function WholePath({ card }: WholePathProps) {
             borderRadius: '8px',
           }}
         >
-          A letter to the visitor
+          An e-mail to the visitor
         </Box>
         <Box sx={{ position: 'absolute', left: 16, bottom: 14, width: pictureLeft(3, measures) - 16 - 44 }}>
           <DeskAvailability />
@@ -208,7 +208,7 @@ export function WholePath({ card }: WholePathProps) {
             Print
           </Button>
           <Button size="small" variant="outlined" onClick={toStage} sx={{ minHeight: 32 }}>
-            Back to the stage (P)
+            Close the whole path (P)
           </Button>
         </Box>
         {card}

@@ -29,6 +29,6 @@ describe('Who can answer?', () => {
       ['nobody', 'Nobody home'],
     ]);
     expect(teamRows(widgetOf({ teams: ['night'] }), site, String)).toEqual([]);
-    expect(foldedTeams([{ state: 'in' }, { state: 'nobody' }, { state: 'in' }])).toBe('3 teams: 2 in');
+    expect(foldedTeams([{ state: 'in' }, { state: 'nobody' }, { state: 'in' }])).toBe('3 teams: 2 answering');
   });
 });

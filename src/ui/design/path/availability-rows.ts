@@ -8,10 +8,10 @@ const BEHAVIOUR_WORDS: Readonly<Record<Behaviour, string>> = {
   queue: 'in line',
   note: 'Nobody home',
   answers: 'answers only',
-  'out-of-sight': 'out of sight',
+  'out-of-sight': 'hidden',
 };
 const SHORT: Readonly<Record<WidgetState, string>> = {
-  in: 'in',
+  in: 'answering',
   nearby: 'nearby',
   busy: 'busy',
   nobody: 'nobody',
@@ -45,9 +45,9 @@ export function teamRows(
 /** Beyond four, teams fold into one line. */
 export const TEAMS_SHOWN = 4;
 
-/** `7 teams: 2 in` */
+/** `7 teams: 2 answering` */
 export function foldedTeams(rows: readonly Pick<TeamRow, 'state'>[]): string {
-  return `${rows.length} teams: ${rows.filter(({ state }) => state === 'in').length} in`;
+  return `${rows.length} teams: ${rows.filter(({ state }) => state === 'in').length} answering`;
 }
 
 /** The rows of *Who can answer?*: every state this widget can be in, where it leads, and which one holds. At rest there is no room for *nearby* unless it holds. */

@@ -12,7 +12,7 @@ export function momentCardName(
     MOMENT_WORDS[moment].name,
     isWalked ? 'this visitor gets here by themselves' : '',
     words,
-    cases.length === 0 ? '' : `said differently for: ${cases.join('; ')}`,
+    cases.length === 0 ? '' : `other wording for: ${cases.join('; ')}`,
     outOfReach ?? '',
     deadEnd === null ? '' : `Dead end: ${deadEnd}`,
     ...transitions

@@ -24,14 +24,14 @@ describe('moment cards', () => {
       of(momentCards, 'invited')?.reachability,
       of(momentCards, 'talking')?.reachability,
     ]).toEqual(['here', 'on-the-way', 'possible']);
-    expect(of(momentCards, 'nobody-home')?.outOfReach).toBe('not while somebody is in');
+    expect(of(momentCards, 'nobody-home')?.outOfReach).toBe('only while nobody is answering');
     expect(of(momentCards, 'invited')?.words).toContain('just ask');
   });
 
   it('what was worked out before everybody left says nothing of now', () => {
     const empty = assumedSite(site, { who: 'nobody' });
     const momentCards = momentCardsOf(empty, widget, base, reachabilityOf(site, base), String);
-    expect(of(momentCards, 'at-the-door')?.outOfReach).toBe('not while nobody is in');
+    expect(of(momentCards, 'at-the-door')?.outOfReach).toBe('only while somebody is answering');
     expect(of(momentCards, 'nobody-home')?.outOfReach).toBeNull();
     expect(of(momentCards, 'invited')?.reachability).not.toBe('on-the-way');
   });

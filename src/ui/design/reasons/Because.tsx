@@ -24,9 +24,9 @@ interface BecauseProps {
 const REASONS_MAX = 3;
 
 const GROUPS = [
-  ['decided', 'Decided it'],
-  ['ready', 'Stood ready'],
-  ['failed', 'Did not hold'],
+  ['decided', 'What decided'],
+  ['ready', 'Also ready'],
+  ['failed', 'What did not apply'],
 ] as const;
 
 /** Why this visitor sees this: the engine's own reasons, decisive first, each leading to its setting. */
@@ -41,7 +41,7 @@ export function Because({ verdicts, context, onLink, isOpen, onOpen }: BecausePr
     <Box
       ref={bar}
       component="section"
-      aria-label="Because"
+      aria-label="Why this shows"
       sx={{
         minHeight: 32,
         display: 'flex',
@@ -57,18 +57,18 @@ export function Because({ verdicts, context, onLink, isOpen, onOpen }: BecausePr
     >
       <Box role="status" sx={{ minWidth: 0, flex: 1 }}>
         <Box component="span" sx={{ fontWeight: 700 }}>
-          Because{' '}
+          Why this shows{' '}
         </Box>
         {decided.map((words, index) => (
           <Fragment key={words.text}>
-            {index === 0 ? '' : index === decided.length - 1 ? ', and ' : ', '}
+            {index === 0 ? '' : ' · '}
             <ReasonText words={words} onLink={onLink} />
           </Fragment>
         ))}
-        .{' '}
         {reachability === null ? null : (
           <>
-            <ReasonText words={verdictWords(reachability, context)} onLink={onLink} />.
+            {' · '}
+            <ReasonText words={verdictWords(reachability, context)} onLink={onLink} />
           </>
         )}
       </Box>

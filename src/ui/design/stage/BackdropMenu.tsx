@@ -82,7 +82,7 @@ function Choice({ kind, onKind, acts }: BackdropMenuProps) {
         value={kind}
         onChange={(event) => onKind(event.target.value as BackdropKind)}
       >
-        <Option value="drawn" label="A page we draw" />
+        <Option value="drawn" label="A placeholder page" />
         <Option
           value="picture"
           label={`A picture of your page, on ${device === 'phone' ? 'phones' : 'larger screens'}`}
@@ -92,8 +92,8 @@ function Choice({ kind, onKind, acts }: BackdropMenuProps) {
       </RadioGroup>
       {kind === 'site' ? (
         <Typography variant="body2" color="text.secondary" sx={{ mt: 0.5 }}>
-          Without its scripts, so that nothing is counted there. If it stays empty, your site does not let
-          itself be shown inside of another page: use a picture.
+          Shown without its scripts, so nothing is counted. If it stays empty, your site does not let itself
+          be shown inside of another page: use a picture.
         </Typography>
       ) : null}
       <Box sx={{ mt: 1.5, pt: 1.5, borderTop: '1px solid var(--porch-rail)' }}>
@@ -111,11 +111,11 @@ function Choice({ kind, onKind, acts }: BackdropMenuProps) {
             onChange={(event) => void take(event.target.files?.[0])}
           />
           <Button size="small" variant="contained" disabled={isBusy} onClick={() => files.current?.click()}>
-            {isBusy ? 'Drawing it …' : 'Choose a picture'}
+            {isBusy ? 'Preparing…' : 'Choose a picture'}
           </Button>
           {hasPicture ? (
             <Button size="small" onClick={() => void acts.remove()}>
-              Take it away
+              Remove
             </Button>
           ) : null}
         </Box>

@@ -12,9 +12,9 @@ interface LauncherNoteProps {
 export function LauncherNote({ launcher: { form, hiddenOn }, device }: LauncherNoteProps) {
   const words =
     form === 'own-element'
-      ? 'No launcher here: your own element opens the window.'
+      ? 'No launcher here: an element on your page opens the window.'
       : hiddenOn.includes(device)
-        ? `No launcher on ${deviceWords(device)}: only links of yours open the window.`
+        ? `No launcher on ${deviceWords(device)}: only your own links open the window.`
         : null;
   if (words === null) return null;
   return (

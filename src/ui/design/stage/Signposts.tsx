@@ -31,7 +31,7 @@ export const Signposts = memo(function Signposts({
   return (
     <Box
       component="ul"
-      aria-label="Ways from and to here"
+      aria-label="Leads here and from here"
       sx={{
         position: 'absolute',
         bottom: 8,

@@ -17,7 +17,7 @@ interface StageControlsProps {
 }
 
 const DISTANCES = [
-  ['near', 'Near'],
+  ['near', 'Close-up'],
   ['whole', 'Whole page'],
 ] as const;
 const DEVICE_SWITCHES = [
@@ -26,8 +26,8 @@ const DEVICE_SWITCHES = [
   ['phone', 'Phone'],
 ] as const;
 const SCHEMES = [
-  ['day', 'Day'],
-  ['evening', 'Evening'],
+  ['day', 'Light'],
+  ['evening', 'Dark'],
 ] as const;
 
 /** How the stage is looked at: how far away, on what, in which light. */

@@ -122,7 +122,7 @@ export function TextEditor({ spot, stage, wording, texts, onClose }: TextEditorP
               onClose();
             }}
           >
-            Back to ours
+            Restore our text
           </Link>
         ) : null}
       </Box>
@@ -131,6 +131,6 @@ export function TextEditor({ spot, stage, wording, texts, onClose }: TextEditorP
 }
 
 function hint(fault: string | null, length: number, atMost: number): string {
-  if (length > atMost) return `${length - atMost} too many for here. Not saved yet.`;
+  if (length > atMost) return `${length - atMost} too many characters. Not saved yet.`;
   return fault ?? `${length} / ${atMost}`;
 }

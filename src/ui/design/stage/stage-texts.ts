@@ -115,11 +115,11 @@ function isTextKey(key: string): key is TextKey {
 
 function faultWords({ code, name }: WordingFault, known: readonly string[]): string {
   if (code === 'unknown-variable')
-    return `{${name}} is not known here. Known: ${known.map((one) => `{${one}}`).join(', ')}. Not saved yet.`;
+    return `{${name}} does not exist here. You can use ${known.map((one) => `{${one}}`).join(', ')}. Not saved yet.`;
   if (code === 'wrong-type') return `{${name}} is not a number. Not saved yet.`;
   if (code === 'needs-without')
-    return `{${name}} is not always known, and nothing else would be said then. Not saved yet.`;
-  if (code === 'empty-text') return 'An invitation says something. Not saved yet.';
-  if (code === 'not-offered') return `{${name}} cannot be written that way. Not saved yet.`;
-  return 'A brace { or } is without its other half. Not saved yet.';
+    return `{${name}} is not always known, so the text would sometimes be empty. Not saved yet.`;
+  if (code === 'empty-text') return 'An invitation needs some words. Not saved yet.';
+  if (code === 'not-offered') return `{${name}} cannot be formatted that way. Not saved yet.`;
+  return 'One of the braces { } is missing. Not saved yet.';
 }

@@ -67,7 +67,7 @@ export function usePagePictures(
     (error: unknown): void => {
       notice(error);
       toast.error(
-        error instanceof PortError ? error.sentence : 'That did not work. Nothing was changed; try again.',
+        error instanceof PortError ? error.sentence : 'That did not work and nothing was changed. Try again.',
       );
     },
     [notice],

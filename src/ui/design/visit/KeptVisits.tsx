@@ -27,11 +27,11 @@ export function KeptVisits({ all, nameOf, onTry, onRemove }: KeptVisitsProps) {
   return (
     <Box
       component="section"
-      aria-label="Kept visits"
+      aria-label="Saved tests"
       sx={{ mt: 2, pt: 1.5, borderTop: '1px solid var(--porch-rail)', fontSize: 13 }}
     >
       <Box component="h3" sx={{ m: 0, fontSize: 13, fontWeight: 700 }}>
-        Kept visits
+        Saved tests
       </Box>
       <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
         {all.map((one) => (
@@ -43,10 +43,10 @@ export function KeptVisits({ all, nameOf, onTry, onRemove }: KeptVisitsProps) {
                 type="button"
                 variant="body2"
                 onClick={() => onTry(one)}
-                aria-label={`Walk it: ${one.visit.name}`}
+                aria-label={`Run it: ${one.visit.name}`}
                 sx={{ minHeight: 24 }}
               >
-                Walk it
+                Run it
               </Link>
               <Link
                 component="button"
@@ -119,13 +119,13 @@ export function KeepForm({ moment, got, invitations, nameOf, onKeep }: KeepFormP
       await onKeep(name.trim(), expects);
       setName('');
     } catch (error) {
-      toast.error(error instanceof PortError ? error.sentence : 'This visit could not be kept. Try again.');
+      toast.error(error instanceof PortError ? error.sentence : 'The test could not be saved. Try again.');
     }
   };
   return (
     <Box
       component="form"
-      aria-label="Keep it as a check"
+      aria-label="Save as a test"
       onSubmit={(event) => {
         event.preventDefault();
         if (name.trim() !== '') void store();
@@ -140,11 +140,11 @@ export function KeepForm({ moment, got, invitations, nameOf, onKeep }: KeepFormP
       }}
     >
       <Box component="h3" sx={{ m: 0, fontSize: 13, fontWeight: 700 }}>
-        Keep it as a check
+        Save as a test
       </Box>
       <TextField
         size="small"
-        label="Who is it?"
+        label="Name of the test"
         placeholder="A teacher, at night, on a phone"
         value={name}
         onChange={(event) => setName(event.target.value)}
@@ -153,7 +153,7 @@ export function KeepForm({ moment, got, invitations, nameOf, onKeep }: KeepFormP
       <TextField
         select
         size="small"
-        label="Whenever we publish, it"
+        label="At each publish it"
         value={Math.min(chosen, options.length - 1)}
         onChange={(event) => setChosen(Number(event.target.value))}
       >

@@ -38,8 +38,8 @@ export function TryBar({ tried, nameOfInvitation }: TryBarProps) {
             onClick={() => next !== null && go({ kind: 'wait', seconds: next.seconds })}
           >
             {next === null
-              ? 'Nothing more comes by itself'
-              : `To the next thing: ${clockOf(now + next.seconds * 1000)}`}
+              ? 'Nothing more happens by itself'
+              : `Next event: ${clockOf(now + next.seconds * 1000)}`}
           </Step>
         </Group>
         <Group label="The visitor">
@@ -64,10 +64,10 @@ export function TryBar({ tried, nameOfInvitation }: TryBarProps) {
         </Group>
         <Box sx={{ flex: 1 }} />
         <Step disabled={steps.length === 0} onClick={back}>
-          Take back
+          Undo step
         </Step>
         <Step disabled={steps.length === 0} onClick={anew}>
-          From the start
+          Start again
         </Step>
       </Box>
     </Box>

@@ -47,16 +47,16 @@ export function TryPanel({ tried: { simulations, last, next }, context, onStop, 
         {widget === null || shown !== null ? '' : LAUNCHER_NOW[launcherHere(last).kind]}
         {shown === null ? '' : `: “${context.invitationName(shown)}” is on the screen`}
       </Line>
-      <Line title="Comes by itself">
+      <Line title="Next automatic change">
         {next === null
-          ? 'Nothing more within a day'
+          ? 'None within a day'
           : `${nextWords(next, context.invitationName)} in ${clockOf(next.seconds * 1000)}`}
       </Line>
-      <Verdicts title="Stands ready" all={ready} context={context} />
-      <Verdicts title="Will not, so far" all={not} context={context} />
+      <Verdicts title="Ready" all={ready} context={context} />
+      <Verdicts title="Not shown, and why" all={not} context={context} />
       {children}
       <Button size="small" variant="outlined" onClick={onStop} sx={{ mt: 2 }}>
-        Back to designing
+        Close the try-out
       </Button>
     </Box>
   );
