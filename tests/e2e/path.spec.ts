@@ -56,7 +56,7 @@ test('the whole path: every moment as it looks and every way with all its words,
   await transitions.filter({ hasText: 'no answer in 90 s' }).click();
   const card = pathScreen.card(page);
   await expect(pathScreen.slowReplyCard(card)).toBeVisible();
-  await expect(card).toContainText('2 settings, as we would have them.');
+  await expect(card).toContainText('2 settings, all at our defaults.');
   await designScreen.slowReplyAfter(card).fill('60');
   await expect(whole(page).locator('[data-transition-words=answer-overdue]')).toHaveText('no answer in 60 s');
   await expect(card).toContainText('2 settings, 1 changed.');

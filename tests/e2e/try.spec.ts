@@ -25,7 +25,7 @@ test('a visit is tried step by step: what shows, what comes next and when, why t
   await trialScreen.hideTab(visit).click();
   await trialScreen.tenSeconds(visit).click();
   await trialScreen.backToTab(visit).click();
-  await expect(panel).toContainText('“Clear skies” is 30 s short'); // its clock stood still
+  await expect(panel).toContainText('“Clear skies” needs 30 s more'); // its clock stood still
   await trialScreen.nextAt50(visit).click();
   await expect(panel).toContainText('Invited: “Clear skies” is on the screen');
   await expect(card).toBeVisible();
