@@ -27,9 +27,7 @@ const KEYS: readonly (readonly [keys: string, does: string])[] = [
 export function KeySheet({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
   return (
     <Dialog open={isOpen} onClose={onClose} aria-labelledby="keys-title">
-      <DialogTitle id="keys-title" sx={{ fontFamily: '"Fraunces Variable"', fontSize: 23 }}>
-        Keys
-      </DialogTitle>
+      <DialogTitle id="keys-title">Keys</DialogTitle>
       <DialogContent>
         <Box
           component="dl"

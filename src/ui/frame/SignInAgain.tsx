@@ -15,9 +15,7 @@ export function SignInAgain({ signIn }: { signIn: SignInAction }) {
   const { isSignedOut, signedInAgain } = useConnection();
   return (
     <Dialog open={isSignedOut} aria-labelledby="again-title" maxWidth="xs" fullWidth>
-      <DialogTitle id="again-title" sx={{ fontFamily: '"Fraunces Variable"', fontSize: 23 }}>
-        Your session has ended
-      </DialogTitle>
+      <DialogTitle id="again-title">Your session has ended</DialogTitle>
       <DialogContent>
         <Typography sx={{ mb: 2 }}>Sign in again to continue where you were. Nothing is lost.</Typography>
         <SignInForm action={signIn} onSignedIn={signedInAgain} />

@@ -21,7 +21,7 @@ export function FaultDialog({ title, onClose, children, fault, actions }: FaultD
   const id = useId();
   return (
     <Dialog open onClose={onClose} aria-labelledby={id} fullWidth maxWidth="sm">
-      <DialogTitle id={id} sx={{ fontFamily: '"Fraunces Variable"', fontSize: 23, overflowWrap: 'anywhere' }}>
+      <DialogTitle id={id} sx={{ overflowWrap: 'anywhere' }}>
         {title}
       </DialogTitle>
       <DialogContent>
