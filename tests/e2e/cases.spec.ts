@@ -59,7 +59,7 @@ test('a case is added for somebody, worded on the stage, put first, heard by the
   await expect(said(page, 'greeting')).toHaveText(/^Good evening/);
   await chip(page, /^returning, ours/).click();
   await expect(chips(page).getByRole('status')).toHaveText(
-    '“returning” does not come about here in the next year.',
+    '“returning” does not happen here in the next year.',
   );
   await isSaved(page);
 

@@ -293,11 +293,13 @@ test('what cannot be seen is set beside the stage: at once in the words of the w
   await expect(inspector).toContainText('4 settings, all at our defaults.');
   const offered = designScreen.slowReplyAfter(inspector);
   await offered.fill('75');
-  await expect(momentCard(page, 'Waiting')).toHaveAccessibleName(/leads to Slow reply: no answer in 75 s/);
+  await expect(momentCard(page, 'Waiting')).toHaveAccessibleName(/leads to Slow reply: no answer after 75 s/);
   await expect(inspector).toContainText('4 settings, 1 changed.');
   await offered.fill('4000');
-  await expect(inspector).toContainText('A whole number from 10 to 3600 s. Not saved yet.');
-  await expect(momentCard(page, 'Waiting')).toHaveAccessibleName(/no answer in 75 s/);
+  await expect(inspector).toContainText(
+    'Type a whole number from 10 to 3600 s. The old value still applies.',
+  );
+  await expect(momentCard(page, 'Waiting')).toHaveAccessibleName(/no answer after 75 s/);
   await offered.fill('80');
   await isSaved(page);
   await page.reload();
@@ -312,7 +314,7 @@ test('what cannot be seen is set beside the stage: at once in the words of the w
   await designScreen.slowReplyWhileTalking(inspector).check();
   await expect(momentCard(page, 'Talking')).toHaveAccessibleName(/leads to Slow reply: no reply for 10 min/);
   await designScreen.restoreDefaults(inspector).click();
-  await expect(momentCard(page, 'Talking')).toHaveAccessibleName(/leads to Slow reply: off/);
+  await expect(momentCard(page, 'Talking')).toHaveAccessibleName(/leads to Slow reply: never/);
   await isSaved(page);
 });
 
@@ -383,7 +385,7 @@ test('for a screen reader the path is one ordered list in visit order, with its 
   expect(names[0]).toContain('leads to Invited: 4 invitations, first: ');
   expect(names[0]).toContain('leads to At the door: opens the window');
   expect(names[3]).toContain('leads to Talking: Night desk answers');
-  expect(names[3]).toContain('leads to Slow reply: no answer in 90 s');
+  expect(names[3]).toContain('leads to Slow reply: no answer after 90 s');
 });
 
 test('publishing what somebody else changed meanwhile is refused until it was looked at', async ({

@@ -115,8 +115,8 @@ test('another site of the same person, by the same first page without an account
   const base = page.url().replace(/\/design$/, '');
   for (const [screen, words] of [
     ['conversations', 'Nobody has written yet'],
-    ['today', 'Nothing is published yet, so visitors see nothing.'],
-    ['install', 'Nothing yet: nothing is published.'],
+    ['today', 'Your widget is ready. Visitors see it when you publish.'],
+    ['install', 'Nothing until you publish.'],
   ] as const) {
     await page.goto(`${base}/${screen}`);
     await expect(page.getByText(words)).toBeVisible();

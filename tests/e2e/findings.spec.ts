@@ -21,7 +21,7 @@ test('findings: counted on the top bar, listed on Today with a place to mend eac
   await todayScreen.dismiss(findings).click();
   const store = todayScreen.dismiss(findings).last();
   await expect(store).toBeDisabled();
-  await designScreen.reasonsLabel(findings).fill('We try it at home first.');
+  await todayScreen.reason(findings).fill('We try it at home first.');
   await page.keyboard.press('Enter');
   await expect(frameScreen.mustFixCount(1)(topBar)).toHaveCount(0);
   await expect(findings).not.toContainText('only works on this computer');

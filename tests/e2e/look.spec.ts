@@ -210,7 +210,7 @@ test('[threat 12] an owner’s CSS dresses the widget; what would reach out is l
   await field.fill('.head { letter-spacing: 2px }\n.head { position: fixed }');
   await expect(tile(page, '.head')).toHaveCSS('letter-spacing', '2px');
   await expect(lookScreen.leftOut(page)).toHaveText(
-    'Line 2: position is not taken: nothing may move, hide, cover or fetch.',
+    'Line 2: position is not allowed: your CSS cannot move, hide, cover or load things.',
   );
   await expectCalmAxe(page, 'own CSS');
   await field.fill(EVASIONS.map(([, css]) => css).join('\n'));
@@ -340,7 +340,7 @@ test('an element of the page instead of a launcher; in the middle of an edge; a 
   );
   await selector.fill('.ours');
   await expect(where).toContainText(
-    /^None of the \d\d pages we know has anything that fits it: there nobody could open the window\./,
+    /^None of the \d\d pages we know has it: nobody could open the window there\./,
   );
   await expectCalmAxe(page, 'an element that no known page has');
   await publish(page);
@@ -456,10 +456,10 @@ test('a cookie bar is marked; what lies over it is told for every screen; the la
   await page.keyboard.press('ArrowUp');
   await expect(bar).toHaveAttribute('aria-valuetext', '64 px');
   await expect(covered).toContainText(
-    'The launcher lies over your lower bar by 44 px, on a computer (1280 × 800).',
+    'The launcher covers 44 px of your lower bar, on a computer (1280 × 800).',
   );
   await expect(covered).toContainText(
-    'The window lies over your lower bar by 44 px, on a computer (1280 × 800).',
+    'The window covers 44 px of your lower bar, on a computer (1280 × 800).',
   );
   await expect(covered).toContainText('with text at 200 %');
   await expect(page.locator('[data-bar=lower]')).toBeVisible();
@@ -469,7 +469,7 @@ test('a cookie bar is marked; what lies over it is told for every screen; the la
   await todayScreen.suggestions(today).click();
   const finding = today
     .getByRole('listitem')
-    .filter({ hasText: 'lies 44 px over the lower bar of your page on a computer (1280 × 800)' });
+    .filter({ hasText: 'covers 44 px of the lower bar on your page on a computer (1280 × 800)' });
   await expect(finding).toHaveCount(3);
   await todayScreen.openPlace(finding.first()).click();
   await expect(lookScreen.covered(part(today, 'Place'))).toBeVisible();

@@ -53,15 +53,19 @@ test('the whole path: every moment as it looks and every way with all its words,
   );
   expect(onEachOther).toEqual([]);
 
-  await transitions.filter({ hasText: 'no answer in 90 s' }).click();
+  await transitions.filter({ hasText: 'no answer after 90 s' }).click();
   const card = pathScreen.card(page);
   await expect(pathScreen.slowReplyCard(card)).toBeVisible();
   await expect(card).toContainText('2 settings, all at our defaults.');
   await designScreen.slowReplyAfter(card).fill('60');
-  await expect(whole(page).locator('[data-transition-words=answer-overdue]')).toHaveText('no answer in 60 s');
+  await expect(whole(page).locator('[data-transition-words=answer-overdue]')).toHaveText(
+    'no answer after 60 s',
+  );
   await expect(card).toContainText('2 settings, 1 changed.');
   await designScreen.restoreDefaults(card).click();
-  await expect(whole(page).locator('[data-transition-words=answer-overdue]')).toHaveText('no answer in 90 s');
+  await expect(whole(page).locator('[data-transition-words=answer-overdue]')).toHaveText(
+    'no answer after 90 s',
+  );
   await page.keyboard.press('Escape');
   await expect(card).toHaveCount(0);
 

@@ -61,7 +61,7 @@ test('who gets the notes holds at once, outside of the draft, and is undone in o
   const field = designScreen.recipients(inspector(page));
   await field.fill('desk at farrowisle');
   await field.press('Enter');
-  await expect(inspector(page)).toContainText('does not look like a mail address. Not saved yet.');
+  await expect(inspector(page)).toContainText('does not look like an e-mail address');
   await field.fill('desk@farrowisle.example');
   await field.press('Enter');
   await expect(frameScreen.visitorsSeeThis(page)).toBeVisible();
@@ -89,7 +89,7 @@ test('[M4] [M5] whether a question stays when we close, and whether another may 
   await expect(stage(page).locator('sunny-porch [data-say="goodbye.again"]')).toHaveCount(0);
   await isSaved(page);
   await publishingScreen.publishChanges(page).click();
-  await expect(page.getByRole('dialog')).toContainText('Something else may be asked at once: on → off');
+  await expect(page.getByRole('dialog')).toContainText('Let visitors ask again right away: on → off');
   await publishingScreen.publish(page.getByRole('dialog')).click();
   await expect(publishingScreen.isLive(page)).toBeVisible();
 

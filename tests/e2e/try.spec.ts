@@ -86,7 +86,7 @@ test('a visit is kept as a check: it is walked with every change of the draft, a
   await designScreen.invitationsPerVisit(designScreen.inspector(page)).fill('0');
   await publishingScreen.publishCount(1)(page).click();
   const dialog = page.getByRole('dialog');
-  await expect(dialog.getByRole('alert')).toContainText('1 of 1 kept visits does not come to what it must');
+  await expect(dialog.getByRole('alert')).toContainText('1 of 1 saved tests fails');
   await expect(dialog.getByRole('alert')).toContainText('it gets no invitation and ends at Passing by');
   await expectNoAxe(page, 'publishing with a check that does not hold');
   await partsScreen.cancel(dialog).click();

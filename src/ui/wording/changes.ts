@@ -101,7 +101,7 @@ function subjectWords(subject: Subject, { teamName }: ChangeContext): string {
     case 'look':
       return lookPartName(subject.part);
     case 'own-colour':
-      return `${COLOUR_WORDS[subject.colour]}, ${subject.scheme === 'day' ? 'by day' : 'in the evening'}`;
+      return `${COLOUR_WORDS[subject.colour]}, ${subject.scheme === 'day' ? 'light' : 'dark'}`;
     case 'setting':
       return SETTING_WORDS[subject.id].name;
     case 'behaviour':

@@ -16,7 +16,6 @@ import {
 
 export const designScreen = {
   side: (name: string) => tab(name, { exact: true }),
-  reasonsLabel: label('Why this shows'),
   invitedHeading: heading('Invited'),
   inspector: complementary('Inspector'),
   invitationsPerVisit: label('Invitations in one visit, at most'),

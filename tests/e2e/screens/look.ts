@@ -63,7 +63,7 @@ export const lookScreen = {
   elementOnPages: status('Where the element is'),
   lowerRight: radio('lower right'),
   lampForm: radio(/^Lamp/),
-  lift: textbox('Distance from the top or bottom'),
+  lift: textbox('Distance from the top or bottom', { exact: true }),
   launcherHardlySeen: text(
     /^The launcher of “Everywhere” is hard to see on your page: 1\.\d:1 on #6\w{5}\. It needs 3:1\./,
   ),

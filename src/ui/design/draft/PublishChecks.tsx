@@ -19,8 +19,7 @@ export function PublishChecks({ design, nameOf }: { design: Design; nameOf: (id:
     );
   return (
     <Alert severity="warning" sx={{ mt: 2 }}>
-      {broken.length} of {checks.length} kept visits {broken.length === 1 ? 'does' : 'do'} not come to what{' '}
-      {broken.length === 1 ? 'it' : 'they'} must:
+      {broken.length} of {checks.length} saved tests {broken.length === 1 ? 'fails' : 'fail'}:
       <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
         {broken.map((one) => (
           <li key={one.visit.id}>

@@ -208,7 +208,7 @@ function useHard(
     );
     const count = pairs.flat().filter(({ passes }) => !passes).length + onPage.length;
     const all = pairs[0]?.length ?? 0;
-    const when = schemes.length === 2 ? ', by day and in the evening' : '';
+    const when = schemes.length === 2 ? ', light and dark' : '';
     const words = count === 0 ? `All ${all} colours are readable${when}` : `${count} to fix`;
     return { count, words };
   }, [look, form, page]);

@@ -72,7 +72,7 @@ function Found({ found }: { readonly found: ElementOnPages }) {
     return (
       <Alert severity="warning">
         {seen === 1 ? 'The only page we know does not have it' : `None of the ${seen} pages we know has it`}:
-        there nobody could open the window. We see pages as your server sends them; what scripts add later we
+        nobody could open the window there. We see pages as your server sends them; what scripts add later we
         do not see.{more}
       </Alert>
     );
