@@ -3,7 +3,7 @@ import type { PageRule } from '../../core/model/page-rule';
 import type { OncePer } from '../../core/model/invitation';
 import { DAY_MS, MINUTE_MS } from '../../core/model/units';
 import { LANGUAGES } from './languages';
-import { STATE_CLAUSES } from './states';
+import { stateClause } from './states';
 
 /** When an invitation comes, whole: `40 s on the page and not (on a phone or leaving)`. Two that differ are never said alike. */
 export function whenWords({ join, items }: When): string {
@@ -51,7 +51,7 @@ function plainWords(condition: Condition): string {
     case 'device':
       return `on a ${orList(condition.devices)}`;
     case 'state':
-      return `while ${orList(condition.states.map((one) => STATE_CLAUSES[one]))}`;
+      return `while ${orList(condition.states.map(stateClause))}`;
     case 'attribute':
       return `${condition.value === null ? `“${condition.name}” set by the page` : `“${condition.name}” set to “${condition.value}”`}`;
     case 'parameter':

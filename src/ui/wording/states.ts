@@ -26,6 +26,11 @@ export const STATE_CLAUSES: Readonly<Record<WidgetState, string>> = {
   closed: 'closed',
 };
 
+/** The same for a state that a later program may have written: it is said as it is. */
+export function stateClause(state: string): string {
+  return (STATE_CLAUSES as Readonly<Record<string, string>>)[state] ?? state;
+}
+
 /** What somebody does on a site. */
 export const ROLE_WORDS: Readonly<Record<Role, string>> = {
   owner: 'Owner',

@@ -45,7 +45,7 @@ export const designScreen = {
   whenSomebody: combobox('Somebody is answering (now)'),
   talkingHeading: heading('Talking'),
   endsAfterSilence: label('End a silent conversation after'),
-  settings: button('Settings'),
+  settings: button('Settings', { exact: true }),
   momentTab: tab('This moment', { exact: true }),
   reassureAfter: label('Reassure after'),
   editGreeting: button(/^Edit Greeting/),
