@@ -100,7 +100,7 @@ export function ConversationView({ talk, firstDraft, onDraft, onSent, onBack }: 
           {[
             LANGUAGES[conversation.locale] ?? conversation.locale,
             conversation.visitorMail,
-            team === undefined ? null : `asks: ${team.name['en'] ?? Object.values(team.name)[0]}`,
+            team === undefined ? null : `for ${team.name['en'] ?? Object.values(team.name)[0]}`,
           ]
             .filter(Boolean)
             .join(' · ')}

@@ -69,11 +69,11 @@ export function transitionWords(label: TransitionLabel, { teamName }: Transition
         full: label.what === 'form' ? 'sends the form' : 'sends the first message',
       };
     case 'leave':
-      return { short: leaveShort(label), full: leaveWords(label, '') };
+      return { short: leaveShort(label), full: leaveWords(label) };
     case 'leave-meanwhile':
       return {
         short: leaveShort(label),
-        full: `${leaveWords(label, ' in the meantime')}; the question becomes a note`,
+        full: `${leaveWords(label)}; the question becomes a note`,
       };
     case 'joins': {
       const [one] = label.teams;
@@ -264,9 +264,9 @@ function leaveShort({ closes }: Leaving): string {
   return closes ? 'we close' : 'all stop';
 }
 
-function leaveWords({ closes, leaves }: Leaving, when: string): string {
-  if (closes) return leaves ? `we close${when}, or everybody stops answering` : `we close${when}`;
-  return leaves ? `everybody stops answering${when}` : `never${when}: chats go on when nobody is answering`;
+function leaveWords({ closes, leaves }: Leaving): string {
+  if (closes) return leaves ? 'we close or stop answering' : 'we close';
+  return leaves ? 'everybody stops answering' : 'never: chats go on when nobody is answering';
 }
 
 function secondsWords(seconds: number): string {

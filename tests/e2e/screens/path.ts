@@ -26,6 +26,6 @@ export const pathScreen = {
   passingBy: momentCard('passing-by'),
   atTheDoor: momentCard('at-the-door'),
   nobodyHome: momentCard('nobody-home'),
-  weCloseMeanwhile: button(/we close in the meantime/),
+  weCloseMeanwhile: button(/the question becomes a note/),
   goodbye: momentCard('goodbye'),
 };

@@ -182,7 +182,7 @@ export function WholePath({ card }: WholePathProps) {
             lineHeight: '14px',
           }}
         >
-          answered by mail
+          answered by e-mail
         </Box>
         <Box
           sx={{
