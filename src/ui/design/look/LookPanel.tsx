@@ -223,7 +223,7 @@ function picturesWords({ logo, header }: Look): string {
 }
 
 function coveredWords(count: number): string {
-  return count === 1 ? 'lies over a bar of your page' : `lies over bars of your page, in ${count} places`;
+  return count === 1 ? 'covers a bar on your page' : `covers bars on your page in ${count} places`;
 }
 
 function cssWords({ css }: Look): string {

@@ -1,6 +1,6 @@
 'use client';
 
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import type { Bars } from '../../../core/model/page-bars';
 import type { Visitor } from '../../../core/model/circumstances';
@@ -72,6 +72,7 @@ export function usePagePictures(
     },
     [notice],
   );
+  const sendMark = useMarks(port, setKnown, tell);
   const acts = useMemo(
     (): PagePictureActions => ({
       device,
@@ -81,10 +82,41 @@ export function usePagePictures(
       remove: () => port.removePagePicture(device).then(setKnown, tell),
       mark: (bars) => {
         setKnownHere((before) => ({ ...before, bars: { ...before.bars, [device]: bars } }));
-        return port.setPageBars(device, bars).then(setKnown, tell);
+        return sendMark(device, bars);
       },
     }),
-    [port, device, known, addressOf, setKnown, tell],
+    [port, device, known, addressOf, setKnown, tell, sendMark],
   );
   return [backdrop, acts];
+}
+
+interface Marks {
+  count: number;
+  /** Number of the newest mark of each device. */
+  readonly newest: Partial<Record<PageDevice, number>>;
+  line: Promise<void>;
+}
+
+/** Sends marks of bars one after the other; an answer to an earlier one never undoes a later. */
+function useMarks(
+  port: ReturnType<typeof picturesPort>,
+  onAnswer: (known: PagePictures) => void,
+  onFault: (error: unknown) => void,
+): (device: PageDevice, bars: Bars) => Promise<void> {
+  const marks = useRef<Marks>({ count: 0, newest: {}, line: Promise.resolve() });
+  return useCallback(
+    (device, bars) => {
+      const { current } = marks;
+      const mine = ++current.count;
+      current.newest[device] = mine;
+      const send = async (): Promise<void> => {
+        if (current.newest[device] !== mine) return; // a later one of this device says all
+        const answer = await port.setPageBars(device, bars);
+        if (current.count === mine) onAnswer(answer);
+      };
+      current.line = current.line.then(send).catch(onFault);
+      return current.line;
+    },
+    [port, onAnswer, onFault],
+  );
 }
