@@ -134,7 +134,7 @@ test('a pair that is hard to read is found, shown where it stands, and mended in
   const page = await lookPanel(browser);
   await unfold(page, 'Colours');
   const colours = part(page, 'Colours');
-  await expect(colours).toContainText('All 22 colours are readable, light and dark');
+  await expect(colours).toContainText('All 22 colour pairs are readable, light and dark');
   await lookScreen.pairPicker(colours).click();
   await lookScreen.smallTextOption(page).click();
   await lookScreen.smallTextField(colours).fill('#c0c0c0');
@@ -143,7 +143,7 @@ test('a pair that is hard to read is found, shown where it stands, and mended in
   await expect(row).toContainText(/1\.[78]:1, too little; it needs 4\.5:1/);
   await expectCalmAxe(page, 'colours, one to mend');
   await lookScreen.takeSmallTextColour(row).click();
-  await expect(colours).toContainText('All 22 colours are readable');
+  await expect(colours).toContainText('All 22 colour pairs are readable');
   await expect(tile(page, '.line')).toHaveCSS('color', /rgb\((\d+), \1, \1\)/);
   await lookScreen.backToDerived(colours).click();
   await expectAsBefore(page);
@@ -191,7 +191,7 @@ test('words over a picture can be read on every spot of it', async ({ browser })
     (head) => getComputedStyle(head, '::before').backgroundImage,
   );
   expect(shade).toMatch(/rgba?\(122, 46, 93, 0\.\d+\)/);
-  await expect(part(page, 'Colours')).toContainText('All 22 colours are readable');
+  await expect(part(page, 'Colours')).toContainText('All 22 colour pairs are readable');
   await expectCalmAxe(page, 'words over a picture');
   await partsScreen.remove(page).click();
   await lookScreen.header(part(page, 'Logo and header')).click();

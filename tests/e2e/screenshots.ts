@@ -24,7 +24,6 @@ async function take(page: Page, name: string): Promise<void> {
 test('Design, Conversations, Today, Install and the widget on the site', async ({ browser }) => {
   const desk = await enterAs(browser, testServer, 'conversations');
   await beIn(desk, true);
-  await expect(frameScreen.answering(desk)).toHaveCount(0);
   const visitor = await visit(browser, `${testServer.site}/tonight`);
   await visitor.launcher.click();
   await visitor.say('Is the last ferry back after the late look?');

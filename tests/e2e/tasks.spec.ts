@@ -93,6 +93,6 @@ test('task 6: who gets the notes, and change it, in three clicks', async ({ brow
   await one.click(designScreen.recipients(one.inspector));
   await one.page.keyboard.type('notes@farrowisle.example');
   await one.page.keyboard.press('Enter');
-  await expect(frameScreen.visitorsSeeThis(one.page)).toBeVisible();
+  await expect(frameScreen.notesGoThere(one.page)).toBeVisible();
   expect(one.clicks).toBeLessThanOrEqual(3);
 });

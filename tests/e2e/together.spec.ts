@@ -64,7 +64,7 @@ test('who gets the notes holds at once, outside of the draft, and is undone in o
   await expect(inspector(page)).toContainText('does not look like an e-mail address');
   await field.fill('desk@farrowisle.example');
   await field.press('Enter');
-  await expect(frameScreen.visitorsSeeThis(page)).toBeVisible();
+  await expect(frameScreen.notesGoThere(page)).toBeVisible();
   await page.reload();
   await page.locator('[data-transition-words=note-sent]').click();
   await expect(inspector(page).getByText('desk@farrowisle.example')).toBeVisible();

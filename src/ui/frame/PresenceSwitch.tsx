@@ -24,8 +24,8 @@ export function PresenceSwitch() {
       () =>
         toast(
           isIn
-            ? 'You stopped answering. Visitors see this now.'
-            : 'You are answering. Visitors see this now.',
+            ? 'You stopped answering. Visitors see this from now on.'
+            : 'You are answering. Visitors see this from now on.',
           {
             action: {
               label: 'Undo',

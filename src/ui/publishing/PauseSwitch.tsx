@@ -24,7 +24,7 @@ export function PauseSwitch() {
       await reload();
       if (!isUndo)
         toast.success(
-          `${isPaused ? 'The widget is paused.' : 'The widget is back.'} Visitors see this now.`,
+          `${isPaused ? 'The widget is paused.' : 'The widget is back.'} Visitors see this from now on.`,
           {
             action: { label: 'Undo', onClick: () => void set(!isPaused, true) },
           },
@@ -63,7 +63,7 @@ export function PauseSwitch() {
         </Box>
         <Box id="pause-what" sx={{ fontSize: 13, color: 'text.secondary' }}>
           {pausedAt === null
-            ? 'Hides the widget everywhere. Running conversations can finish; new visitors see nothing.'
+            ? 'Open windows close, and pages stop showing the widget. Running conversations can finish.'
             : `Paused since ${dayWords(pausedAt, zone)}. New visitors see nothing; running conversations can finish.`}
         </Box>
       </Box>

@@ -59,6 +59,6 @@ function plannedWords(
 ): string {
   if (until === null) return `Version ${version} from ${dayWords(from, zone)} on.`;
   if (version === inForce)
-    return `Version ${version} until ${dayWords(until, zone)}; then back to the version before.`;
-  return `Version ${version} from ${dayWords(from, zone)} to ${dayWords(until, zone)}; then back to the version before.`;
+    return `Version ${version} until ${dayWords(until, zone)}; then it ends by itself.`;
+  return `Version ${version} from ${dayWords(from, zone)} to ${dayWords(until, zone)}; then it ends by itself.`;
 }

@@ -123,7 +123,12 @@ function FindingList({ findings }: { findings: readonly Finding[] }) {
     findings.filter(({ level }) => level === 'suggestion'),
   ];
   return (
-    <Alert severity={mend.length > 0 ? 'warning' : 'info'} role="group" aria-label="To fix" sx={{ mt: 2 }}>
+    <Alert
+      severity={mend.length > 0 ? 'warning' : 'info'}
+      role="group"
+      aria-label={mend.length > 0 ? 'To fix' : 'Suggestions'}
+      sx={{ mt: 2 }}
+    >
       {[
         mend.length > 0 ? `${mend.length} to fix` : '',
         look.length > 0 ? `${look.length} ${look.length === 1 ? 'suggestion' : 'suggestions'}` : '',

@@ -225,7 +225,7 @@ function closedWords(closedBy: string): string {
     override: 'closed early',
     break: 'closed for a break',
     holiday: 'closed for a holiday',
-    exception: 'closed: this day has its own hours',
+    exception: 'closed for this date',
     import: 'closed by an imported calendar',
   };
   return words[closedBy] ?? 'closed';

@@ -45,7 +45,7 @@ const NEVER: Readonly<Record<string, string>> = {
 
 const SENTENCES: Readonly<Record<FindingCode, (values: Values) => string>> = {
   'notes-without-recipient': ({ name }) =>
-    `Nobody receives the notes from “${text(name)}”: its teams have no people.`,
+    `Nobody receives the notes from “${text(name)}”: none of its teams has people.`,
   'mail-promised-no-mail-field': ({ name }) =>
     `“${text(name)}” promises a reply by e-mail, but its note form does not ask for an address.`,
   'field-hidden-but-required': ({ name, field }) =>

@@ -19,7 +19,7 @@ export const versionsScreen = {
   scheduled: region('Scheduled'),
   cancelScheduled: button('Cancel it'),
   pause: switchControl('Pause the widget'),
-  isPaused: text(/^The widget is paused\. Visitors see this now/),
+  isPaused: text(/^The widget is paused\. Visitors see this from now on/),
   exportDraft: button('Export draft'),
   fileField: label('A design as a file', { exact: true }),
   plumFault: dialog('plum.json cannot be imported'),

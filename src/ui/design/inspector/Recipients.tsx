@@ -59,7 +59,7 @@ export function Recipients({ teams, nameOfTeam }: RecipientsProps) {
     const silent = (): void => undefined;
     write(teamId, mails).then(
       () =>
-        toast('Saved. Visitors see this now.', {
+        toast('Saved. New notes go there.', {
           action: { label: 'Undo', onClick: () => void write(teamId, before).catch(silent) },
         }),
       silent,

@@ -289,7 +289,7 @@ function ByHand({
           'Chosen from your colour until you set it here.'
         ) : (
           <>
-            Set one colour; derived it would be {derived[chosen] === NO_RING ? 'none' : derived[chosen]}.{' '}
+            Set by you; ours would be {derived[chosen] === NO_RING ? 'none' : derived[chosen]}.{' '}
             <Link component="button" type="button" variant="body2" onClick={() => set(null)}>
               Use ours
             </Link>

@@ -209,7 +209,7 @@ function useHard(
     const count = pairs.flat().filter(({ passes }) => !passes).length + onPage.length;
     const all = pairs[0]?.length ?? 0;
     const when = schemes.length === 2 ? ', light and dark' : '';
-    const words = count === 0 ? `All ${all} colours are readable${when}` : `${count} to fix`;
+    const words = count === 0 ? `All ${all} colour pairs are readable${when}` : `${count} to fix`;
     return { count, words };
   }, [look, form, page]);
 }
