@@ -1,3 +1,4 @@
+import { compileSite } from '../core/decide/compile-site';
 import type { Decision } from '../core/decide/decision';
 import { decideWith } from '../core/decide/decide-with';
 import { type Circumstances, pageViewAt } from '../core/model/circumstances';
@@ -51,7 +52,7 @@ function porch(tag: Tag, queue: CallQueue): void {
     });
   };
   const carryOut = (site: PublishedSite, here: Circumstances, decision: Decision): void => {
-    const widget = site.design.widgets.find(({ key }) => key === decision.widget);
+    const widget = compileSite(site).widget(decision.widget);
     const painted = { site, decision, circumstances: here };
     painter.paint(painted, widget);
     if (widget !== undefined) opening.panel?.paint({ ...painted, widget, isWindowOpen: here.isWindowOpen });

@@ -1,3 +1,4 @@
+import { compileSite } from '../core/decide/compile-site';
 import { decided } from '../core/rehearse/decided';
 import type { Circumstances, Visitor } from '../core/model/circumstances';
 import type { PublishedSite } from '../core/wire/published-site';
@@ -123,7 +124,7 @@ export function mount(place: HTMLElement, first: Feed): Tile {
     feed = next;
     const { site, circumstances } = next;
     const decision = decided(site, circumstances);
-    const widget = site.design.widgets.find((one) => one.key === decision.widget);
+    const widget = compileSite(site).widget(decision.widget);
     frame.root.hidden = widget === undefined;
     if (widget === undefined) {
       drawn = null;

@@ -1,3 +1,4 @@
+import { compileSite } from '../../src/core/decide/compile-site';
 import { describe, expect, it, vi } from 'vitest';
 import { decide } from '../../src/core/decide/decide';
 import { findingsOf } from '../../src/core/findings/findings-of';
@@ -31,6 +32,10 @@ const calendarOf = ({ facts }: PublishedSite, dice: Dice): string | null => {
 const QUESTIONS: Readonly<Record<string, Question>> = {
   'decide/decide': (site, visit, dice) =>
     decide(site, { ...visit, now: visit.now + dice.int(0, 40) * HOUR_MS }),
+  'decide/compile-site': (site, _visit, dice) => {
+    const key = dice.pick([...site.design.widgets.map((one) => one.key), 'none-of-these']);
+    return compileSite(site).widget(key) ?? null;
+  },
   'rehearse/decided': (site, visit) => decided(site, visit),
   'rehearse/preview-at': (site, visit, dice) => previewAt(site, visit, dice.pick(DRAWN_MOMENTS)),
   'hours/hours-now': (site, visit, dice) => {

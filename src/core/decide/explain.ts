@@ -1,3 +1,4 @@
+import { compileSite } from './compile-site';
 import { APPROACH, INVITATION_ID, NEEDS_MEMORY, WHEN } from '../wire/invitation';
 import { askedOf, closingEdge, freeAt, ownFreeAt } from '../invitations/due';
 import { type JudgeContext, judge } from '../invitations/judge';
@@ -49,7 +50,7 @@ export function explain(site: PublishedSite, circumstances: Circumstances): Verd
   const scene: ExplainScene = { site, circumstances, page, decision };
   const others =
     page.address === null ? [] : site.design.widgets.filter((one) => one.key !== decision.widget);
-  const shown = site.design.widgets.find((one) => one.key === decision.widget);
+  const shown = compileSite(site).widget(decision.widget);
   return [
     ...decided,
     ...others.map((widget) => judgeWidget(widget, scene)),

@@ -1,3 +1,4 @@
+import { compileSite } from './compile-site';
 import type { WidgetChoice } from '../context/decision-context';
 import { isRunning } from '../model/circumstances';
 import { isKnown } from '../invitations/known';
@@ -17,21 +18,20 @@ export interface ChosenWidget {
  * ([P15]). A running conversation keeps its own ([M8]).
  */
 export function chooseWidget(
-  { design, pointer }: PublishedSite,
+  site: PublishedSite,
   circumstances: Circumstances,
   page: PageFacts,
 ): ChosenWidget {
-  const { widgets } = design;
+  const { widget: byKey } = compileSite(site);
   const { conversation, forcedWidget } = circumstances;
-  const byKey = (key: string | null | undefined): WireWidget | undefined =>
-    widgets.find((one) => one.key === key);
   const kept = isRunning(circumstances) ? byKey(conversation?.widgetKey) : undefined;
   if (kept !== undefined) return { widget: kept, by: 'running' };
-  if (pointer.leftOut) return { widget: null, by: 'left-out' };
+  if (site.pointer.leftOut) return { widget: null, by: 'left-out' };
   const forced = byKey(forcedWidget);
   if (forced !== undefined) return { widget: forced, by: 'forced' };
   if (page.address === null) return { widget: null, by: 'no-address' };
-  const widget = widgets.find((one) => page.accepts(one) && isAudience(one, circumstances, page)) ?? null;
+  const widget =
+    site.design.widgets.find((one) => page.accepts(one) && isAudience(one, circumstances, page)) ?? null;
   return { widget, by: widget === null ? 'none' : 'first' };
 }
 

@@ -1,3 +1,4 @@
+import { compileSite } from '../decide/compile-site';
 import { decide } from '../decide/decide';
 import { type HoursNow, hoursAt, hoursOf } from '../hours/hours-now';
 import { whyNow } from '../hours/why-now';
@@ -65,7 +66,7 @@ function readerAt({ site, widgetKey, moment, now }: CaseScene, assumptions: Assu
   const previewState = previewAt(site, assumedVisitor(assumptions, now), moment);
   if (previewState.needs !== null) return null;
   const decision = decide(previewState.site, previewState.circumstances);
-  const widget = site.design.widgets.find(({ key }) => key === widgetKey);
+  const widget = compileSite(site).widget(widgetKey);
   if (widget === undefined || decision.widget !== widgetKey || decision.moment !== moment) return null;
   return readerOf(
     { site: previewState.site, widget, decision, circumstances: previewState.circumstances },

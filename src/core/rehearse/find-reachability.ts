@@ -1,3 +1,4 @@
+import { compileSite } from '../decide/compile-site';
 import { decide } from '../decide/decide';
 import { explain } from '../decide/explain';
 import type { Reason } from '../decide/reason';
@@ -342,12 +343,8 @@ function keyOf({ circumstances, openedByItselfAt, site }: VisitSimulation, { sec
 }
 
 /** How many of its widget's timings a question has waited through; -1: nothing waits. */
-function waitedPast(
-  { waitingMs, widgetKey }: ConversationFacts,
-  now: number,
-  { design }: PublishedSite,
-): number {
-  const timings = design.widgets.find(({ key }) => key === widgetKey)?.timings ?? {};
+function waitedPast({ waitingMs, widgetKey }: ConversationFacts, now: number, site: PublishedSite): number {
+  const timings = compileSite(site).widget(widgetKey)?.timings ?? {};
   return waitingMs === null
     ? -1
     : Object.values<number | null>({ ...timings }).filter(

@@ -1,6 +1,6 @@
+import { compileSite } from '../decide/compile-site';
 import { decide } from '../decide/decide';
 import { type EpochMs, SECOND_MS } from '../model/units';
-import type { WireWidget } from '../wire/design-file';
 import type { VisitSimulation } from './visit';
 
 /** How a launcher stands on a page: it is there, it comes by itself at an instant, or there is none to be clicked. */
@@ -17,14 +17,10 @@ const NONE: LauncherHere = { kind: 'none' };
 export function launcherHere(simulation: VisitSimulation): LauncherHere {
   const { site, circumstances, loadedAt } = simulation;
   const { visitor, unread, invited, isWindowOpen, now } = circumstances;
-  const widget = widgetOf(simulation, decide(site, circumstances).widget);
+  const widget = compileSite(site).widget(decide(site, circumstances).widget);
   if (widget === undefined) return NONE;
   const { hiddenOn = [], delay = 0 } = widget.launcher;
   if (hiddenOn.includes(visitor.device) && unread === 0) return NONE;
   const at = loadedAt + delay * SECOND_MS;
   return at > now && !isWindowOpen && invited === null && unread === 0 ? { kind: 'comes', at } : THERE;
-}
-
-function widgetOf({ site }: VisitSimulation, key: string | null): WireWidget | undefined {
-  return site.design.widgets.find((one) => one.key === key);
 }

@@ -1,3 +1,4 @@
+import { compileSite } from '../decide/compile-site';
 import type { DrawnMoment } from '../model/moment';
 import type { Circumstances } from '../model/circumstances';
 import type { Moment, TeamState } from '../model/moment';
@@ -167,8 +168,7 @@ function circumstancesAt(
 
 /** The invitation that is drawn: the first that is on in the widget these circumstances show; null: none is. */
 function firstInvitation(site: PublishedSite, base: Circumstances): Circumstances['invited'] {
-  const shown = shownIn(site, base);
-  const first = site.design.widgets.find(({ key }) => key === shown)?.invitations[0];
+  const first = compileSite(site).widget(shownIn(site, base))?.invitations[0];
   return first === undefined ? null : { id: first[0], at: base.now };
 }
 

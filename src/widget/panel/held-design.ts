@@ -1,3 +1,4 @@
+import { compileSite } from '../../core/decide/compile-site';
 import type { DesignFileV1 } from '../../core/wire/design-file';
 import { formatTextFor } from '../format-text';
 import type { PanelPicture, PanelPort } from '../port';
@@ -41,6 +42,7 @@ export function heldDesign(port: PanelPort, onCome: () => void): HeldDesign {
 
 /** The picture in another state of its design; null where the widget is not in it. */
 function dressed(next: PanelPicture, design: DesignFileV1): PanelPicture | null {
-  const widget = design.widgets.find(({ key }) => key === next.widget.key);
-  return widget === undefined ? null : { ...next, site: { ...next.site, design }, widget };
+  const site = { ...next.site, design };
+  const widget = compileSite(site).widget(next.widget.key);
+  return widget === undefined ? null : { ...next, site, widget };
 }

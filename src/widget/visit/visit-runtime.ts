@@ -1,3 +1,4 @@
+import { compileSite } from '../../core/decide/compile-site';
 import { INVITATION_ID } from '../../core/wire/invitation';
 import type { Decision } from '../../core/decide/decision';
 import { EMPTY_MEMORY } from '../../core/model/memory';
@@ -215,8 +216,8 @@ function readAttributes(given: unknown): Record<string, string> {
   return Object.fromEntries(entries.map(([name, value]) => [name, String(value).slice(0, ATTRIBUTE_CHARS)]));
 }
 
-function invitationsOf({ design }: PublishedSite, decision: Decision): readonly WireInvitation[] {
-  return design.widgets.find(({ key }) => key === decision.widget)?.invitations ?? [];
+function invitationsOf(site: PublishedSite, decision: Decision): readonly WireInvitation[] {
+  return compileSite(site).widget(decision.widget)?.invitations ?? [];
 }
 
 function asksForStillness(): boolean {

@@ -1,3 +1,4 @@
+import { compileSite } from '../../../core/decide/compile-site';
 import { decided } from '../../../core/rehearse/decided';
 import type { Circumstances } from '../../../core/model/circumstances';
 import type { Widget } from '../../../core/model/design';
@@ -88,7 +89,7 @@ function firstWords({ site, circumstances }: PreviewState, widget: Widget, momen
   const { invited } = circumstances;
   const key =
     moment === 'invited' ? (invited === null ? null : `invitation:${invited.id}`) : FIRST_TEXT[moment];
-  const live = site.design.widgets.find((one) => one.key === (decision.widget ?? widget.key));
+  const live = compileSite(site).widget(decision.widget ?? widget.key);
   const words = key === null ? undefined : live?.words[key];
   if (live === undefined || words === undefined) return '';
   const line = decision.lines.find((one) => one.key === key);

@@ -1,3 +1,4 @@
+import { compileSite } from '../../../core/decide/compile-site';
 import { decided } from '../../../core/rehearse/decided';
 import type { Design, Widget } from '../../../core/model/design';
 import { answererOf } from '../../../core/rehearse/samples';
@@ -47,8 +48,7 @@ export function stageTexts(
 ): MomentTexts {
   const decision = decided(previewState.site, previewState.circumstances);
   const { site, circumstances } = previewState;
-  const live =
-    site.design.widgets.find(({ key }) => key === (decision.widget ?? widget.key)) ?? site.design.widgets[0];
+  const live = compileSite(site).widget(decision.widget ?? widget.key) ?? site.design.widgets[0];
   if (live === undefined) throw new Error('Expected a design with a widget.');
   const hearer = readerOf(
     { site, widget: live, decision, circumstances },
