@@ -36,7 +36,7 @@ export function ConversationList({ list, chosen, now, hasMore, onChoose, onMore 
             <Typography
               component="h2"
               sx={{
-                fontSize: 13,
+                fontSize: '0.8125rem',
                 fontWeight: 700,
                 px: 2,
                 pt: 1.5,
@@ -111,7 +111,7 @@ function Row({
         </Box>
         <Box
           sx={{
-            fontSize: 12,
+            fontSize: '0.8125rem',
             color: 'text.secondary',
             whiteSpace: 'nowrap',
             fontVariantNumeric: 'tabular-nums',
@@ -123,7 +123,7 @@ function Row({
       <Box
         dir="auto"
         sx={{
-          fontSize: 13,
+          fontSize: '0.8125rem',
           color: 'text.secondary',
           overflow: 'hidden',
           textOverflow: 'ellipsis',
@@ -143,7 +143,7 @@ export function Practice() {
     <Box
       component="span"
       sx={{
-        fontSize: 12,
+        fontSize: '0.8125rem',
         fontWeight: 600,
         color: 'text.primary',
         bgcolor: 'var(--porch-lane)',

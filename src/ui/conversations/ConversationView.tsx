@@ -92,11 +92,11 @@ export function ConversationView({ talk, firstDraft, onDraft, onSent, onBack }: 
         }}
       >
         {onBack}
-        <Typography component="h2" sx={{ fontWeight: 700, fontSize: 18 }}>
+        <Typography component="h2" sx={{ fontWeight: 700, fontSize: '1.125rem' }}>
           <bdi>{visitorName(conversation)}</bdi>
         </Typography>
         {conversation.isPractice ? <Practice /> : null}
-        <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
+        <Box sx={{ fontSize: '0.8125rem', color: 'text.secondary' }}>
           {[
             LANGUAGES[conversation.locale] ?? conversation.locale,
             conversation.visitorMail,
@@ -111,7 +111,7 @@ export function ConversationView({ talk, firstDraft, onDraft, onSent, onBack }: 
           minHeight: 40,
           px: 2,
           py: 1,
-          fontSize: 13,
+          fontSize: '0.8125rem',
           borderBottom: '1px solid var(--porch-rail)',
           flex: 'none',
         }}
@@ -223,7 +223,7 @@ function Line({
     <Box component="li" data-entry={entry.id} sx={{ display: 'contents' }}>
       <Box
         sx={{
-          fontSize: 12,
+          fontSize: '0.8125rem',
           color: 'text.secondary',
           textAlign: { md: 'end' },
           pt: { md: 1 },
@@ -247,14 +247,14 @@ function Line({
             borderInlineStart: isOurs ? '3px solid var(--porch-door)' : '1px solid var(--porch-rail)',
           }}
         >
-          <Box sx={{ fontSize: 12, color: 'text.secondary' }}>
+          <Box sx={{ fontSize: '0.8125rem', color: 'text.secondary' }}>
             {isOurs ? entry.name : entry.kind === 'note' ? 'Note' : 'Visitor'} ·{' '}
             {clockWords(entry.storedMs, zone)}
           </Box>
           <bdi>{entry.body}</bdi>
         </Box>
       ) : (
-        <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
+        <Box sx={{ fontSize: '0.8125rem', color: 'text.secondary' }}>
           {systemWords(entry)} · {clockWords(entry.storedMs, zone)}
         </Box>
       )}

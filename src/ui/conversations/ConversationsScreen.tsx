@@ -21,7 +21,7 @@ export function ConversationsScreen() {
   const [chosen, setChosen] = useState<string | null>(null);
   const desk = useDesk(chosen);
   const drafts = useRef(new Map<string, string>());
-  const isPhone = useMediaQuery('(max-width: 899.5px)', { noSsr: true });
+  const isPhone = useMediaQuery('(max-width: 56.2em)', { noSsr: true });
   const now = useNow(overview?.now ?? null);
   if (desk.failed !== null && desk.list === null)
     return (
@@ -124,9 +124,9 @@ function Empty() {
           color: 'text.secondary',
         }}
       >
-        <Box sx={{ fontSize: 13, fontWeight: 600 }}>Your turn 1</Box>
+        <Box sx={{ fontSize: '0.8125rem', fontWeight: 600 }}>Your turn 1</Box>
         <Box>“Does it still start at ten if it is cloudy?”</Box>
-        <Box sx={{ fontSize: 13 }}>on /tonight · waits 20 s</Box>
+        <Box sx={{ fontSize: '0.8125rem' }}>on /tonight · waits 20 s</Box>
       </Box>
       <Button variant="contained" href={`/s/${siteKey}/install`}>
         Put it on your site

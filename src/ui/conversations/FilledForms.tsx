@@ -31,7 +31,7 @@ export function FilledForms({
         bgcolor: 'background.paper',
       }}
     >
-      <Box component="h3" sx={{ m: 0, fontSize: 13, fontWeight: 700 }}>
+      <Box component="h3" sx={{ m: 0, fontSize: '0.8125rem', fontWeight: 700 }}>
         {TITLES[form.place]}
         <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary' }}>
           {' '}
@@ -47,7 +47,7 @@ export function FilledForms({
           gridTemplateColumns: { xs: '1fr', sm: 'minmax(0, 1fr) minmax(0, 1fr)' },
           columnGap: 2,
           rowGap: 0.5,
-          fontSize: 14,
+          fontSize: '0.875rem',
         }}
       >
         {form.replies.map(({ label, kind, values }, index) => (

@@ -39,7 +39,7 @@ export function FindingList({ findings: { open, dismissal }, widgetKeyOf }: Find
       aria-labelledby="boards-title"
       sx={{ py: 2, borderTop: '1px solid var(--porch-rail)' }}
     >
-      <Typography component="h2" id="boards-title" sx={{ fontSize: 13, fontWeight: 700 }}>
+      <Typography component="h2" id="boards-title" sx={{ fontSize: '0.8125rem', fontWeight: 700 }}>
         {mustFix.length > 0 ? 'To fix' : 'Suggestions'}
       </Typography>
       <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
@@ -88,7 +88,7 @@ export function FindingList({ findings: { open, dismissal }, widgetKeyOf }: Find
             >
               <Box sx={{ flex: 1, minWidth: 240 }}>
                 {findingSentence(finding)}
-                <Box sx={{ fontSize: 13 }}>
+                <Box sx={{ fontSize: '0.8125rem' }}>
                   Dismissed by {personName}: “{reason}”
                 </Box>
               </Box>
@@ -128,7 +128,7 @@ function FindingRow({ finding, siteKey, widgetKeyOf }: FindingRowProps) {
           {finding.level === 'suggestion' ? null : (
             <Box
               component="span"
-              sx={{ fontSize: 12, fontWeight: 700, color: 'var(--porch-clay)', ml: 1, whiteSpace: 'nowrap' }}
+              sx={{ fontSize: '0.8125rem', fontWeight: 700, color: 'var(--porch-clay)', ml: 1, whiteSpace: 'nowrap' }}
             >
               Fix this first
             </Box>

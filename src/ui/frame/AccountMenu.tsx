@@ -35,7 +35,7 @@ export function AccountMenu({ signOut, onSearch, onSheet }: AccountMenuProps) {
           borderRadius: '10px',
           width: 36,
           height: 36,
-          fontSize: 13,
+          fontSize: '0.8125rem',
           fontWeight: 600,
           color: 'text.primary',
         }}
@@ -70,7 +70,7 @@ function Key({ children }: { children: ReactNode }) {
   return (
     <Box
       component="kbd"
-      sx={{ ml: 'auto', pl: 3, color: 'text.secondary', fontFamily: 'inherit', fontSize: 13 }}
+      sx={{ ml: 'auto', pl: 3, color: 'text.secondary', fontFamily: 'inherit', fontSize: '0.8125rem' }}
     >
       {children}
     </Box>

@@ -42,7 +42,7 @@ export function PresenceSwitch() {
   return (
     <>
       {overview.pausedAt === null ? null : role === 'responder' ? (
-        <Box component="span" sx={{ fontSize: 13, fontWeight: 700, color: 'error.main' }}>
+        <Box component="span" sx={{ fontSize: '0.8125rem', fontWeight: 700, color: 'error.main' }}>
           Paused
         </Box>
       ) : (
@@ -51,14 +51,14 @@ export function PresenceSwitch() {
           color="error"
           component={Link}
           href={`/s/${siteKey}/versions`}
-          sx={{ fontSize: 13, flex: 'none', fontWeight: 700 }}
+          sx={{ fontSize: '0.8125rem', flex: 'none', fontWeight: 700 }}
         >
           Paused
         </Button>
       )}
       <Box
         role="status"
-        sx={{ display: 'flex', alignItems: 'center', gap: 0.75, fontSize: 13, whiteSpace: 'nowrap', px: 0.5 }}
+        sx={{ display: 'flex', alignItems: 'center', gap: 0.75, fontSize: '0.8125rem', whiteSpace: 'nowrap', px: 0.5 }}
       >
         <LampMark mark={lampOf(state, isConnected)} />
         <Box component="span" sx={{ display: { xs: 'none', lg: 'inline' } }}>
@@ -74,7 +74,7 @@ export function PresenceSwitch() {
         aria-pressed={isIn}
         onClick={change}
         startIcon={isIn ? <CheckIcon /> : undefined}
-        sx={{ whiteSpace: 'nowrap', fontSize: 13, flex: 'none' }}
+        sx={{ whiteSpace: 'nowrap', fontSize: '0.8125rem', flex: 'none' }}
       >
         {isIn ? 'Answering' : 'Start answering'}
       </Button>

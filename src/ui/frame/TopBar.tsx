@@ -106,7 +106,7 @@ export function TopBar(props: TopBarProps) {
           flex: 1,
           fontFamily: '"Fraunces Variable"',
           fontWeight: 600,
-          fontSize: 18,
+          fontSize: '1.125rem',
           whiteSpace: 'nowrap',
           overflow: 'hidden',
           textOverflow: 'ellipsis',
@@ -141,7 +141,7 @@ function SearchButton({ onSearch }: { onSearch: () => void }) {
       aria-label="Search screens and settings"
       aria-keyshortcuts="Control+K"
       onClick={onSearch}
-      sx={{ minWidth: 36, fontSize: 13, fontWeight: 500, color: 'text.secondary', whiteSpace: 'nowrap' }}
+      sx={{ minWidth: 36, fontSize: '0.8125rem', fontWeight: 500, color: 'text.secondary', whiteSpace: 'nowrap' }}
     >
       <SearchIcon fontSize="small" />
       <Box component="span" sx={{ display: { xs: 'none', xl: 'inline' }, ml: 0.5 }}>
@@ -168,7 +168,7 @@ function TopBarLink({ href, isHere, children }: { href: string; isHere: boolean;
         minHeight: 44,
         color: 'text.primary',
         textDecoration: 'none',
-        fontSize: 15,
+        fontSize: '0.9375rem',
         fontWeight: isHere ? 700 : 500,
         whiteSpace: 'nowrap',
         boxShadow: isHere ? { md: 'inset 0 -3px 0 var(--porch-door)' } : 'none',
@@ -189,8 +189,8 @@ function Count({ count, of }: { count: number; of: string }) {
         bgcolor: 'text.primary',
         color: 'background.paper',
         borderRadius: 1,
-        fontSize: 12,
-        lineHeight: '18px',
+        fontSize: '0.8125rem',
+        lineHeight: '1.125rem',
         px: 0.75,
         fontVariantNumeric: 'tabular-nums',
       }}
@@ -214,7 +214,7 @@ function SitePicker({ sites }: Pick<TopBarProps, 'sites'>) {
         sx={{
           borderColor: 'var(--porch-edge)',
           maxWidth: { xs: 150, md: 120, lg: 280 },
-          fontSize: 13,
+          fontSize: '0.8125rem',
           whiteSpace: 'nowrap',
           mr: 0.5,
         }}

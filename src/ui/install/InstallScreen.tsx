@@ -108,7 +108,7 @@ function Copyable({ label, text, testId, then }: CopyableProps) {
           borderRadius: '10px',
           whiteSpace: 'pre-wrap',
           overflowWrap: 'anywhere',
-          fontSize: 13,
+          fontSize: '0.8125rem',
         }}
       >
         {text}
@@ -116,7 +116,7 @@ function Copyable({ label, text, testId, then }: CopyableProps) {
       <Button variant="contained" aria-label={`${isCopied ? 'Copied' : 'Copy'}: ${label}`} onClick={copy}>
         {isCopied ? 'Copied' : 'Copy'}
       </Button>
-      <Box role="status" sx={{ display: 'inline', ml: 2, fontSize: 13 }}>
+      <Box role="status" sx={{ display: 'inline', ml: 2, fontSize: '0.8125rem' }}>
         {isCopied ? then : ''}
       </Box>
     </>

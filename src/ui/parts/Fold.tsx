@@ -34,14 +34,14 @@ export function Fold({ title, state, isWrong = false, isOpen, onOpen, children }
           }}
         >
           <Box component="span">
-            <Box component="span" sx={{ display: 'block', fontSize: 13, fontWeight: 700 }}>
+            <Box component="span" sx={{ display: 'block', fontSize: '0.8125rem', fontWeight: 700 }}>
               {title}
             </Box>
             <Box
               component="span"
               sx={{
                 display: 'block',
-                fontSize: 12,
+                fontSize: '0.8125rem',
                 color: isWrong ? 'error.main' : 'text.secondary',
                 fontWeight: isWrong ? 600 : 400,
               }}

@@ -24,7 +24,7 @@ export function ChangeList({ changes, context, maxHeight = 260 }: ChangeListProp
     >
       {groups.map(({ group, here }) => (
         <Box key={group} sx={{ mb: 1 }}>
-          <Box component="h3" sx={{ m: 0, fontSize: 13, fontWeight: 700, color: 'text.secondary' }}>
+          <Box component="h3" sx={{ m: 0, fontSize: '0.8125rem', fontWeight: 700, color: 'text.secondary' }}>
             {groupWords(group)}
           </Box>
           <Box component="ul" sx={{ m: 0, pl: 2.5 }}>

@@ -83,7 +83,7 @@ export function DesignFile() {
         bgcolor: isOver ? 'background.paper' : undefined,
       }}
     >
-      <Typography variant="h2" sx={{ fontSize: 18, mb: 0.5 }}>
+      <Typography variant="h2" sx={{ fontSize: '1.125rem', mb: 0.5 }}>
         The design as a file
       </Typography>
       <Typography variant="body2" color="text.secondary" sx={{ mb: 1.5 }}>

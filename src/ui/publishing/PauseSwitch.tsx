@@ -61,7 +61,7 @@ export function PauseSwitch() {
         <Box id="pause-name" sx={{ fontWeight: 600 }}>
           Pause the widget
         </Box>
-        <Box id="pause-what" sx={{ fontSize: 13, color: 'text.secondary' }}>
+        <Box id="pause-what" sx={{ fontSize: '0.8125rem', color: 'text.secondary' }}>
           {pausedAt === null
             ? 'Open windows close, and pages stop showing the widget. Running conversations can finish.'
             : `Paused since ${dayWords(pausedAt, zone)}. New visitors see nothing; running conversations can finish.`}

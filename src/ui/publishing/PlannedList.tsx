@@ -19,7 +19,7 @@ export function PlannedList({ view, zone, onCancel }: PlannedListProps) {
   if (view.planned.length === 0) return null;
   return (
     <Box component="section" aria-label="Scheduled" sx={{ mb: 4 }}>
-      <Typography variant="h2" sx={{ fontSize: 18, mb: 1 }}>
+      <Typography variant="h2" sx={{ fontSize: '1.125rem', mb: 1 }}>
         Scheduled
       </Typography>
       <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>

@@ -69,7 +69,7 @@ export function PrivateLink() {
               End the link
             </Button>
           </Box>
-          <Box sx={{ fontSize: 13, color: 'text.secondary', mt: 0.75 }}>
+          <Box sx={{ fontSize: '0.8125rem', color: 'text.secondary', mt: 0.75 }}>
             Only in the tab where it is opened, until {clockWords(link.expires, zone)}. Every other visitor
             sees what is live.
           </Box>

@@ -31,12 +31,12 @@ export function VersionCard({ row, view, isOpen, onToggle, onBringBack, load }: 
     <Box component="li" aria-labelledby={id} sx={{ py: 1.5, borderTop: '1px solid var(--porch-rail)' }}>
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
         <Box sx={{ flex: 1, minWidth: 240, overflowWrap: 'anywhere' }}>
-          <Box component="h3" id={id} sx={{ m: 0, fontSize: 15, fontWeight: 700 }}>
+          <Box component="h3" id={id} sx={{ m: 0, fontSize: '0.9375rem', fontWeight: 700 }}>
             Version {number}
             {isLive ? ', live now' : ''}
           </Box>
           {row.remark === '' ? null : <Box dir="auto">{row.remark}</Box>}
-          <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
+          <Box sx={{ fontSize: '0.8125rem', color: 'text.secondary' }}>
             {dayWords(row.at, zone)}, {row.personName}
             {row.broughtBackFrom === null ? '' : `, version ${row.broughtBackFrom} brought back`}
             {liveWords(row, zone)}
@@ -73,7 +73,7 @@ function Compared({ number, view, load }: Pick<VersionCardProps, 'view' | 'load'
   const others = view.versions.map((one) => one.number).filter((one) => one !== number);
   const [against, setAgainst] = useState(others.find((one) => one < number) ?? others[0] ?? null);
   if (against === null)
-    return <Box sx={{ fontSize: 13, pt: 1 }}>There is no other version to compare it with yet.</Box>;
+    return <Box sx={{ fontSize: '0.8125rem', pt: 1 }}>There is no other version to compare it with yet.</Box>;
   return (
     <Box sx={{ pt: 1.5, pl: { md: 2 } }}>
       <TextField

@@ -46,7 +46,7 @@ export function VersionsScreen() {
       <PlannedList {...{ view, zone }} onCancel={versions.cancel} />
       {view.versions.length === 0 ? null : (
         <Box component="section" aria-label="All versions">
-          <Typography variant="h2" sx={{ fontSize: 18, mb: 1 }}>
+          <Typography variant="h2" sx={{ fontSize: '1.125rem', mb: 1 }}>
             All versions
           </Typography>
           <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>

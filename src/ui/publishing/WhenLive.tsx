@@ -43,7 +43,7 @@ export function WhenLive({
   );
   return (
     <Box component="fieldset" sx={{ border: 0, p: 0, m: 0, mt: 2 }}>
-      <Box component="legend" sx={{ fontSize: 13, fontWeight: 700, p: 0 }}>
+      <Box component="legend" sx={{ fontSize: '0.8125rem', fontWeight: 700, p: 0 }}>
         When
       </Box>
       <RadioGroup
@@ -62,7 +62,7 @@ export function WhenLive({
             {moment('from', 'From')}
             {when.kind === 'period' ? moment('until', 'Until') : null}
           </Box>
-          <Box sx={{ fontSize: 13, color: 'text.secondary', mt: 0.75 }}>
+          <Box sx={{ fontSize: '0.8125rem', color: 'text.secondary', mt: 0.75 }}>
             By the clock of the site: {zoneName.replaceAll('_', ' ')}.
           </Box>
         </>

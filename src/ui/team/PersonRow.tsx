@@ -48,10 +48,10 @@ export function PersonRow({ person, onPeople }: PersonRowProps) {
           <bdi>{name}</bdi>
           {isYou ? ' (you)' : ''}
         </Typography>
-        <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
+        <Box sx={{ fontSize: '0.8125rem', color: 'text.secondary' }}>
           {[ROLE_WORDS[person.role], teams.length === 0 ? 'in no team' : teams.join(', ')].join(' · ')}
         </Box>
-        <Box sx={{ fontSize: 13, display: 'flex', alignItems: 'center', gap: 0.5, mt: 0.5 }}>
+        <Box sx={{ fontSize: '0.8125rem', display: 'flex', alignItems: 'center', gap: 0.5, mt: 0.5 }}>
           <LampMark mark={isIn ? 'lit' : 'unlit'} size={18} />
           {isIn ? 'Answering' : 'Not answering'}
         </Box>

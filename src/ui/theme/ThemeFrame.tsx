@@ -64,7 +64,7 @@ export function ThemeFrame({
             border: 0,
             borderRadius: 10,
             fontFamily: 'inherit',
-            fontSize: 15,
+            fontSize: '0.9375rem',
           },
         }}
       />

@@ -25,23 +25,27 @@ function paletteOf(scheme: 'light' | 'evening') {
   };
 }
 
-/** Sizes 12 · 13 · 15 · 18 · 23 · 30, an 8 px grid, hairlines instead of shadows. */
+/**
+ * Sizes 13 · 15 · 18 · 23 · 30 px at the browser's usual text size; all of them, and where layouts change, follow the text
+ * size that the reader has set. An 8 px grid, hairlines instead of shadows.
+ */
 export const theme = createTheme({
   cssVariables: { colorSchemeSelector: 'data-scheme' },
   colorSchemes: { light: { palette: paletteOf('light') }, dark: { palette: paletteOf('evening') } },
   shape: { borderRadius: 10 },
   spacing: 8,
+  breakpoints: { unit: 'em', values: { xs: 0, sm: 37.5, md: 56.25, lg: 75, xl: 96 } },
   typography: {
     fontFamily: FIGTREE,
     fontSize: 15,
     htmlFontSize: 16,
-    body1: { fontSize: 15, lineHeight: 1.5 },
-    body2: { fontSize: 13, lineHeight: 1.45 },
-    caption: { fontSize: 12, lineHeight: 1.35 },
-    button: { textTransform: 'none', fontWeight: 600, fontSize: 15 },
-    h1: { ...HEADING, fontSize: 30, lineHeight: 1.2 },
-    h2: { ...HEADING, fontSize: 23, lineHeight: 1.25 },
-    h3: { ...HEADING, fontSize: 18, lineHeight: 1.3 },
+    body1: { fontSize: '0.9375rem', lineHeight: 1.5 },
+    body2: { fontSize: '0.8125rem', lineHeight: 1.45 },
+    caption: { fontSize: '0.8125rem', lineHeight: 1.35 },
+    button: { textTransform: 'none', fontWeight: 600, fontSize: '0.9375rem' },
+    h1: { ...HEADING, fontSize: '1.875rem', lineHeight: 1.2 },
+    h2: { ...HEADING, fontSize: '1.4375rem', lineHeight: 1.25 },
+    h3: { ...HEADING, fontSize: '1.125rem', lineHeight: 1.3 },
   },
   transitions: {
     duration: {
@@ -67,7 +71,7 @@ export const theme = createTheme({
     MuiOutlinedInput: { styleOverrides: { notchedOutline: { borderColor: 'var(--porch-edge)' } } },
     MuiPopover: { styleOverrides: { paper: { border: '1px solid var(--porch-edge)', borderRadius: 12 } } },
     MuiDialog: { styleOverrides: { paper: { border: '1px solid var(--porch-edge)', borderRadius: 12 } } },
-    MuiDialogTitle: { styleOverrides: { root: { ...HEADING, fontSize: 23 } } },
+    MuiDialogTitle: { styleOverrides: { root: { ...HEADING, fontSize: '1.4375rem' } } },
     MuiTooltip: { defaultProps: { enterDelay: 400 } },
   },
 });

@@ -90,7 +90,7 @@ export function TodayScreen() {
       <Typography variant="h1" sx={{ mb: 2 }}>
         Today
       </Typography>
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, fontSize: 18, mb: 3 }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, fontSize: '1.125rem', mb: 3 }}>
         <LampMark mark={lampOf(state, true)} size={26} />
         {stateTitle(state)}
         {state === 'nobody' ? ': visitors are asked to leave a note.' : '.'}
@@ -144,7 +144,7 @@ function Line({
       }}
     >
       <Box sx={{ flex: 1, minWidth: 240 }}>
-        <Typography component="h2" sx={{ fontSize: 13, fontWeight: 700 }}>
+        <Typography component="h2" sx={{ fontSize: '0.8125rem', fontWeight: 700 }}>
           {title}
         </Typography>
         {children}

@@ -166,7 +166,7 @@ export function CaseChips(props: CaseChipsProps) {
       >
         + other wording
       </ButtonBase>
-      <Box role="status" sx={{ fontSize: 12, flexBasis: '100%', '&:empty': { display: 'none' } }}>
+      <Box role="status" sx={{ fontSize: '0.8125rem', flexBasis: '100%', '&:empty': { display: 'none' } }}>
         {props.message}
       </Box>
       <Menu anchorEl={menu?.anchor ?? null} open={menu !== null} onClose={() => setMenu(null)}>

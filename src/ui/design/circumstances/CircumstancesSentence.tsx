@@ -71,7 +71,7 @@ export function CircumstancesSentence({
         py: { xs: 0.75, md: 0 },
         bgcolor: 'background.default',
         borderBottom: '1px solid var(--porch-rail)',
-        fontSize: 13,
+        fontSize: '0.8125rem',
         flex: 'none',
       }}
     >
@@ -280,7 +280,7 @@ function Options<T extends string>({
 }) {
   return (
     <Box component="fieldset" sx={{ border: 0, p: 0, m: 0, mb: 1 }}>
-      <Box component="legend" sx={{ fontSize: 13, fontWeight: 700, p: 0 }}>
+      <Box component="legend" sx={{ fontSize: '0.8125rem', fontWeight: 700, p: 0 }}>
         {label}
       </Box>
       <RadioGroup

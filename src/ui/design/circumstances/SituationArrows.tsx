@@ -50,7 +50,7 @@ export function SituationArrows({ all, at, keep, remove, flip }: Situations) {
             keptId === null ? setAnchor(event.currentTarget) : void remove(keptId).catch(tell)
           }
           sx={{
-            fontSize: 13,
+            fontSize: '0.8125rem',
             minHeight: 28,
             px: 0.5,
             textDecoration: 'underline',
@@ -108,7 +108,7 @@ function KeepForm({ onKeep }: { onKeep: (name: string) => Promise<unknown> }) {
   );
 }
 
-const ARROW = { fontSize: 15, width: 28, height: 28, color: 'text.primary', flex: 'none' } as const;
+const ARROW = { fontSize: '0.9375rem', width: 28, height: 28, color: 'text.primary', flex: 'none' } as const;
 
 function tell(error: unknown): void {
   toast.error(

@@ -26,7 +26,7 @@ export function Word({ children }: { children: ReactNode }) {
 }
 
 const PART = {
-  fontSize: 13,
+  fontSize: '0.8125rem',
   fontWeight: 600,
   minHeight: 28,
   minWidth: 0,

@@ -48,7 +48,7 @@ export function ClashDialog({ clashes, onChoose }: ClashDialogProps) {
 function Wording({ title, value }: { title: string; value: Json | undefined }) {
   return (
     <Box sx={{ mb: 2 }}>
-      <Typography component="h3" sx={{ fontSize: 13, fontWeight: 700 }}>
+      <Typography component="h3" sx={{ fontSize: '0.8125rem', fontWeight: 700 }}>
         {title}
       </Typography>
       <Box

@@ -77,7 +77,7 @@ const Drawn = memo(function Drawn({
           role="status"
           tabIndex={0}
           sx={{
-            fontSize: 13,
+            fontSize: '0.8125rem',
             px: 0.75,
             whiteSpace: 'nowrap',
             color: status === 'not-saved' ? 'error.main' : 'text.secondary',
@@ -103,7 +103,7 @@ const Drawn = memo(function Drawn({
         variant="contained"
         disabled={!canPublish}
         onClick={publish}
-        sx={{ fontSize: 13, whiteSpace: 'nowrap' }}
+        sx={{ fontSize: '0.8125rem', whiteSpace: 'nowrap' }}
       >
         {label}
       </Button>
@@ -116,7 +116,7 @@ function VersionBar({ version }: { version: number }) {
   const { siteKey } = useSite();
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, flex: 'none' }}>
-      <Box role="status" sx={{ fontSize: 13, fontWeight: 700, whiteSpace: 'nowrap' }}>
+      <Box role="status" sx={{ fontSize: '0.8125rem', fontWeight: 700, whiteSpace: 'nowrap' }}>
         Version {version}, to look at
       </Box>
       <Button
@@ -124,7 +124,7 @@ function VersionBar({ version }: { version: number }) {
         variant="outlined"
         component={Link}
         href={`/s/${siteKey}/versions`}
-        sx={{ fontSize: 13, whiteSpace: 'nowrap' }}
+        sx={{ fontSize: '0.8125rem', whiteSpace: 'nowrap' }}
       >
         Versions
       </Button>
@@ -133,7 +133,7 @@ function VersionBar({ version }: { version: number }) {
         variant="contained"
         component={Link}
         href={`/s/${siteKey}/design`}
-        sx={{ fontSize: 13, whiteSpace: 'nowrap' }}
+        sx={{ fontSize: '0.8125rem', whiteSpace: 'nowrap' }}
       >
         Back to the draft
       </Button>

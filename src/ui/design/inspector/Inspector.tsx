@@ -75,7 +75,7 @@ const Sides = memo(function Sides({
           aria-controls="inspector-panel"
           onClick={() => onSide(one)}
           sx={{
-            fontSize: 15,
+            fontSize: '0.9375rem',
             minHeight: 32,
             fontWeight: side === one ? 700 : 400,
             borderBottom: side === one ? '3px solid var(--porch-door)' : '3px solid transparent',
@@ -183,13 +183,13 @@ const AlsoSaid = memo(function AlsoSaid({
     <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
       {all.map(({ key, name, text }) => (
         <Box component="li" key={key} sx={{ py: 0.75 }}>
-          <Box sx={{ fontSize: 12, color: 'text.secondary' }}>{name}</Box>
+          <Box sx={{ fontSize: '0.8125rem', color: 'text.secondary' }}>{name}</Box>
           <Link
             component="button"
             type="button"
             color="inherit"
             onClick={() => onEdit(key)}
-            sx={{ fontSize: 13, textAlign: 'start' }}
+            sx={{ fontSize: '0.8125rem', textAlign: 'start' }}
           >
             {text}
           </Link>
@@ -209,7 +209,7 @@ function FindingsHere({ findings }: { findings: readonly Finding[] }) {
         mt: 1.5,
         px: 1.25,
         py: 0.75,
-        fontSize: 13,
+        fontSize: '0.8125rem',
         borderInlineStart: `3px solid var(--porch-${one.level === 'must-fix' ? 'clay' : 'edge'})`,
         bgcolor: 'var(--porch-lane)',
       }}
@@ -222,7 +222,7 @@ function FindingsHere({ findings }: { findings: readonly Finding[] }) {
 function Section({ title, children }: { title: string; children: ReactNode }) {
   return (
     <Box component="section" sx={{ mt: 2.5, pt: 1.5, borderTop: '1px solid var(--porch-rail)' }}>
-      <Typography component="h3" sx={{ fontSize: 13, fontWeight: 700, mb: 0.5 }}>
+      <Typography component="h3" sx={{ fontSize: '0.8125rem', fontWeight: 700, mb: 0.5 }}>
         {title}
       </Typography>
       {children}

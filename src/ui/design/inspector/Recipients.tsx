@@ -69,7 +69,7 @@ export function Recipients({ teams, nameOfTeam }: RecipientsProps) {
     return <Typography variant="body2">No team answers here yet, so nobody gets the notes.</Typography>;
   return (
     <Box component="section" sx={{ mt: 2, pt: 1.5, borderTop: '1px solid var(--porch-rail)' }}>
-      <Typography component="h3" sx={{ fontSize: 13, fontWeight: 700, mb: 0.5 }}>
+      <Typography component="h3" sx={{ fontSize: '0.8125rem', fontWeight: 700, mb: 0.5 }}>
         Who gets the notes
       </Typography>
       {teams.map((id) => {

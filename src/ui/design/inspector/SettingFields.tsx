@@ -146,5 +146,5 @@ const FIRST_SECONDS = 600;
 /** What a setting leads to, where its name does not say it. */
 function Help({ children }: { readonly children: string | null }) {
   if (children === null) return null;
-  return <Typography sx={{ fontSize: 13, color: 'text.secondary', mt: 0.25 }}>{children}</Typography>;
+  return <Typography sx={{ fontSize: '0.8125rem', color: 'text.secondary', mt: 0.25 }}>{children}</Typography>;
 }

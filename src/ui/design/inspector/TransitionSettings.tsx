@@ -26,7 +26,7 @@ export function TransitionSettings({ transition }: TransitionSettingsProps) {
   const ids = SETTINGS_OF_TRANSITION[transition.id] ?? [];
   return (
     <>
-      <Typography variant="h2" sx={{ fontSize: 20 }}>
+      <Typography variant="h2" sx={{ fontSize: '1.25rem' }}>
         {MOMENT_WORDS[transition.from].name} → {MOMENT_WORDS[transition.to].name}
       </Typography>
       <Typography variant="body2" sx={{ mb: 2, '::first-letter': { textTransform: 'uppercase' } }}>
@@ -174,10 +174,10 @@ function Fields({ title, none, fields, design, widget }: FieldsProps) {
 function Listed({ title, children }: { title: string; children: ReactNode }) {
   return (
     <Box component="section" sx={{ mt: 1 }}>
-      <Typography component="h3" sx={{ fontSize: 13, fontWeight: 700 }}>
+      <Typography component="h3" sx={{ fontSize: '0.8125rem', fontWeight: 700 }}>
         {title}
       </Typography>
-      <Box component="ul" sx={{ m: 0, pl: 2.25, fontSize: 13, '& li': { py: 0.25 } }}>
+      <Box component="ul" sx={{ m: 0, pl: 2.25, fontSize: '0.8125rem', '& li': { py: 0.25 } }}>
         {children}
       </Box>
     </Box>

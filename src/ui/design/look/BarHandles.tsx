@@ -95,7 +95,7 @@ export function BarHandles({ bars, view, onDraw, onMark }: BarHandlesProps) {
           whiteSpace: 'nowrap',
           px: 1.25,
           py: 0.25,
-          fontSize: 12,
+          fontSize: '0.8125rem',
           borderRadius: '8px',
           bgcolor: 'background.paper',
           border: '1px solid var(--porch-edge)',

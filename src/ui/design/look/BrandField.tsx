@@ -47,7 +47,7 @@ interface SwatchesProps extends Pick<BrandFieldProps, 'value' | 'onChange' | 'la
 function Swatches({ label, colours, value, onChange, isQuiet = false }: SwatchesProps) {
   return (
     <>
-      {isQuiet ? null : <Box sx={{ fontSize: 12, color: 'text.secondary', mt: 1 }}>{label}</Box>}
+      {isQuiet ? null : <Box sx={{ fontSize: '0.8125rem', color: 'text.secondary', mt: 1 }}>{label}</Box>}
       <Box
         role="group"
         aria-label={label}

@@ -160,9 +160,9 @@ function Row({ front, back, isText, name, children }: RowProps) {
   return (
     <Box component="li" sx={{ display: 'flex', gap: 1.25, py: 0.75, alignItems: 'flex-start' }}>
       <Sample front={front} back={back} isText={isText} />
-      <Box sx={{ fontSize: 13, lineHeight: 1.35 }}>
+      <Box sx={{ fontSize: '0.8125rem', lineHeight: 1.35 }}>
         <Box>{name}</Box>
-        <Box sx={{ fontSize: 12, color: 'text.secondary' }}>{children}</Box>
+        <Box sx={{ fontSize: '0.8125rem', color: 'text.secondary' }}>{children}</Box>
       </Box>
     </Box>
   );
@@ -245,7 +245,7 @@ function ByHand({
   const byHand = COLOURS.filter((name) => own[name] !== undefined);
   return (
     <Box component="section" aria-label="Colours by hand" sx={{ mt: 2 }}>
-      <Typography component="h4" sx={{ fontSize: 13, fontWeight: 700, mb: 1 }}>
+      <Typography component="h4" sx={{ fontSize: '0.8125rem', fontWeight: 700, mb: 1 }}>
         Set one colour
       </Typography>
       <TextField

@@ -24,7 +24,7 @@ export function Coverings({ all, bars, place, onPlace }: CoveringsProps) {
         mb: 2,
         px: 1.25,
         py: 1,
-        fontSize: 13,
+        fontSize: '0.8125rem',
         borderInlineStart: '3px solid var(--porch-clay)',
         bgcolor: 'var(--porch-lane)',
       }}

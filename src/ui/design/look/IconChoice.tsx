@@ -34,7 +34,7 @@ export function IconChoice({ label, otherwise, value, onChange }: IconChoiceProp
       {...sending.place}
       sx={{ mt: 1.5, outline: sending.isOver ? '2px dashed var(--porch-door)' : 'none' }}
     >
-      <Box sx={{ fontSize: 12, color: 'text.secondary', mb: 0.5 }}>{label}</Box>
+      <Box sx={{ fontSize: '0.8125rem', color: 'text.secondary', mb: 0.5 }}>{label}</Box>
       <Box
         role="radiogroup"
         aria-label={label}
@@ -76,7 +76,7 @@ export function IconChoice({ label, otherwise, value, onChange }: IconChoiceProp
         onChange={(event) => void sending.take(event.target.files?.[0])}
       />
       {sending.fault === null ? null : (
-        <Box role="alert" sx={{ fontSize: 13, color: 'error.main', mt: 0.5 }}>
+        <Box role="alert" sx={{ fontSize: '0.8125rem', color: 'error.main', mt: 0.5 }}>
           {sending.fault}
         </Box>
       )}

@@ -41,9 +41,9 @@ export function LauncherFields({ launcher, teams, siteAddress, shows, onLauncher
             value={one}
             control={<Radio size="small" sx={{ alignSelf: 'flex-start' }} />}
             label={
-              <Box component="span" sx={{ display: 'block', fontSize: 13, py: 0.75 }}>
+              <Box component="span" sx={{ display: 'block', fontSize: '0.8125rem', py: 0.75 }}>
                 {FORM_WORDS[one].name}
-                <Box component="span" sx={{ display: 'block', fontSize: 12, color: 'text.secondary' }}>
+                <Box component="span" sx={{ display: 'block', fontSize: '0.8125rem', color: 'text.secondary' }}>
                   {FORM_WORDS[one].what}
                 </Box>
               </Box>
@@ -69,7 +69,7 @@ export function LauncherFields({ launcher, teams, siteAddress, shows, onLauncher
           />
         </>
       )}
-      <Typography component="h4" sx={{ fontSize: 13, fontWeight: 700, mt: 1.5 }}>
+      <Typography component="h4" sx={{ fontSize: '0.8125rem', fontWeight: 700, mt: 1.5 }}>
         No launcher on
       </Typography>
       <FormGroup row aria-label="No launcher on" role="group">
@@ -114,7 +114,7 @@ function OwnLinks({ teams }: { readonly teams: readonly string[] }) {
   const value = team === undefined ? 'Are you open tonight?' : `${team}: Are you open tonight?`;
   return (
     <Box sx={{ mt: 1.5 }}>
-      <Typography component="h4" sx={{ fontSize: 13, fontWeight: 700 }}>
+      <Typography component="h4" sx={{ fontSize: '0.8125rem', fontWeight: 700 }}>
         Open it from your own link or button
       </Typography>
       <Typography variant="body2" color="text.secondary">
@@ -127,7 +127,7 @@ function OwnLinks({ teams }: { readonly teams: readonly string[] }) {
           display: 'block',
           mt: 0.75,
           p: 1,
-          fontSize: 12,
+          fontSize: '0.8125rem',
           borderRadius: '8px',
           bgcolor: 'var(--porch-lane)',
           overflowWrap: 'anywhere',

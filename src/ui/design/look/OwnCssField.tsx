@@ -33,13 +33,13 @@ export function OwnCssField({
           htmlInput: {
             spellCheck: false,
             maxLength: LIMITS.ownCssChars,
-            style: { fontFamily: 'ui-monospace, monospace', fontSize: 12 },
+            style: { fontFamily: 'ui-monospace, monospace', fontSize: '0.8125rem' },
           },
         }}
         placeholder={'.head { letter-spacing: 0.5px }'}
       />
       {dropped.length === 0 ? null : (
-        <Box role="status" sx={{ mt: 1, fontSize: 12 }}>
+        <Box role="status" sx={{ mt: 1, fontSize: '0.8125rem' }}>
           <Box sx={{ fontWeight: 600 }}>These parts are left out:</Box>
           <Box component="ul" aria-label="Left out" sx={{ m: 0, pl: 2.25 }}>
             {dropped.slice(0, SHOWN_MAX).map((one, at) => (
@@ -49,7 +49,7 @@ export function OwnCssField({
           </Box>
         </Box>
       )}
-      <Typography variant="body2" color="text.secondary" sx={{ mt: 1, fontSize: 12 }}>
+      <Typography variant="body2" color="text.secondary" sx={{ mt: 1, fontSize: '0.8125rem' }}>
         Colours, borders, roundness, shadows, letters and room, on these parts:{' '}
         {PARTS.map((part) => `.${part}`).join(' ')}. The colours of the look stand in var(--launcher),
         var(--ink) and so on.

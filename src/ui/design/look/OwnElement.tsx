@@ -52,7 +52,7 @@ export function OwnElement({ launcher, siteAddress, shows, onLauncher }: OwnElem
         }
         slotProps={{ htmlInput: { spellCheck: false, maxLength: LIMITS.selectorChars } }}
       />
-      <Box role="status" aria-label="Where the element is" sx={{ mt: 1, fontSize: 13 }}>
+      <Box role="status" aria-label="Where the element is" sx={{ mt: 1, fontSize: '0.8125rem' }}>
         {found === null || isWrong ? null : <Found found={found} />}
       </Box>
     </>

@@ -23,7 +23,7 @@ export function PageBars({ bars, view }: PageBarsProps) {
           background: 'repeating-linear-gradient(135deg, var(--porch-pageInk) 0 8px, transparent 8px 16px)',
           outline: '1px dashed var(--porch-edge)',
           outlineOffset: -1,
-          fontSize: 12,
+          fontSize: '0.8125rem',
           px: 1,
         }}
       >

@@ -51,7 +51,7 @@ export function PictureField({ kind, label, what, value, onChange }: PictureFiel
             }}
           />
         )}
-        <Box sx={{ fontSize: 13, fontWeight: 600 }}>{label}</Box>
+        <Box sx={{ fontSize: '0.8125rem', fontWeight: 600 }}>{label}</Box>
       </Box>
       <Typography variant="body2" color="text.secondary" sx={{ my: 1 }}>
         {what} Drop it here, paste it or choose it: PNG, JPEG, WebP, GIF, AVIF or SVG, up to 5 MB.

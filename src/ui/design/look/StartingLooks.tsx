@@ -73,7 +73,7 @@ export function StartingLooks({ site, base, widget, scheme, onTake }: StartingLo
               component="span"
               sx={{
                 display: 'block',
-                fontSize: 12,
+                fontSize: '0.8125rem',
                 lineHeight: 1.3,
                 pt: 0.5,
                 fontWeight: chosen === one ? 700 : 400,

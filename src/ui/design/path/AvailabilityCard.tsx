@@ -39,9 +39,9 @@ export const AvailabilityCard = memo(function AvailabilityCard({
         aria-pressed={isChosen}
         onClick={onChoose}
         sx={{
-          fontSize: 13,
+          fontSize: '0.8125rem',
           fontWeight: 600,
-          lineHeight: '16px',
+          lineHeight: '1rem',
           mb: '2px',
           px: '4px',
           mx: '-4px',
@@ -74,8 +74,8 @@ export const AvailabilityCard = memo(function AvailabilityCard({
               display: 'flex',
               alignItems: 'center',
               gap: 0.5,
-              fontSize: 12,
-              lineHeight: '20px',
+              fontSize: '0.8125rem',
+              lineHeight: '1.25rem',
               whiteSpace: 'nowrap',
               minWidth: 0,
               fontWeight: row.isNow ? 700 : 400,

@@ -32,7 +32,7 @@ export function AvailabilityTable({ rows, teams, isChosen, onChoose }: Availabil
         ...(isChosen ? { boxShadow: '0 0 0 2px var(--porch-door)' } : {}),
       }}
     >
-      <Box sx={{ fontSize: 13, fontWeight: 700, pb: 0.25 }}>Who can answer?</Box>
+      <Box sx={{ fontSize: '0.8125rem', fontWeight: 700, pb: 0.25 }}>Who can answer?</Box>
       {rows.map((row) => (
         <Box
           key={row.state}
@@ -40,8 +40,8 @@ export function AvailabilityTable({ rows, teams, isChosen, onChoose }: Availabil
             display: 'grid',
             gridTemplateColumns: '20px 74px 1fr auto',
             alignItems: 'center',
-            fontSize: 13,
-            lineHeight: '21px',
+            fontSize: '0.8125rem',
+            lineHeight: '1.3125rem',
             fontWeight: row.isNow ? 700 : 400,
           }}
         >
@@ -51,7 +51,7 @@ export function AvailabilityTable({ rows, teams, isChosen, onChoose }: Availabil
           <span>{row.isNow ? 'now' : ''}</span>
         </Box>
       ))}
-      {teams.length === 0 ? null : <Box sx={{ fontSize: 13, lineHeight: '21px' }}>{foldedTeams(teams)}</Box>}
+      {teams.length === 0 ? null : <Box sx={{ fontSize: '0.8125rem', lineHeight: '1.3125rem' }}>{foldedTeams(teams)}</Box>}
     </ButtonBase>
   );
 }

@@ -48,7 +48,7 @@ export function LowPath({ here, visited }: LowPathProps) {
             aria-current={moment === here ? 'step' : undefined}
             aria-label={`${MOMENT_WORDS[moment].name}${wordOf(moment)}`}
             sx={{
-              fontSize: 13,
+              fontSize: '0.8125rem',
               whiteSpace: 'nowrap',
               display: 'flex',
               alignItems: 'center',

@@ -229,8 +229,8 @@ const CardWords = memo(function CardWords({
     <Box sx={{ minWidth: 0, flex: 1 }}>
       <Box
         sx={{
-          fontSize: 13,
-          lineHeight: '16px',
+          fontSize: '0.8125rem',
+          lineHeight: '1rem',
           fontWeight: 600,
           whiteSpace: 'nowrap',
           overflow: 'hidden',
@@ -242,8 +242,8 @@ const CardWords = memo(function CardWords({
       <Box
         dir={outOfReach === null && deadEnd === null ? dir : 'ltr'}
         sx={{
-          fontSize: 12,
-          lineHeight: '14px',
+          fontSize: '0.8125rem',
+          lineHeight: '0.875rem',
           color:
             deadEnd !== null ? 'var(--porch-clay)' : outOfReach === null ? 'text.primary' : 'text.secondary',
           position: 'relative',

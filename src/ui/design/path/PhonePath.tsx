@@ -51,7 +51,7 @@ export function PhonePath() {
                     height: 28,
                     display: 'flex',
                     alignItems: 'center',
-                    fontSize: 12,
+                    fontSize: '0.8125rem',
                     borderLeft: `2px ${momentCard.outOfReach === null ? 'solid' : 'dashed'} var(--porch-edge)`,
                   }}
                 >
@@ -87,7 +87,7 @@ export function PhonePath() {
                         momentCard.outOfReach === null && momentCard.deadEnd === null ? momentCard.dir : 'ltr'
                       }
                       sx={{
-                        fontSize: 13,
+                        fontSize: '0.8125rem',
                         color:
                           momentCard.deadEnd !== null
                             ? 'var(--porch-clay)'

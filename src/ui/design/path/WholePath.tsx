@@ -144,8 +144,8 @@ export function WholePath({ card }: WholePathProps) {
                   aria-label={`${MOMENT_WORDS[transition.from].name} to ${MOMENT_WORDS[transition.to].name}: ${transition.full}`}
                   onClick={() => acts.chooseAside(transition.id)}
                   sx={{
-                    fontSize: 12,
-                    lineHeight: '14px',
+                    fontSize: '0.8125rem',
+                    lineHeight: '0.875rem',
                     textAlign: words.align,
                     color: against === null ? 'text.primary' : 'text.secondary',
                     borderRadius: '6px',
@@ -178,8 +178,8 @@ export function WholePath({ card }: WholePathProps) {
             top: letterTop - 14,
             width: 90,
             textAlign: 'center',
-            fontSize: 12,
-            lineHeight: '14px',
+            fontSize: '0.8125rem',
+            lineHeight: '0.875rem',
           }}
         >
           answered by e-mail
@@ -192,7 +192,7 @@ export function WholePath({ card }: WholePathProps) {
             maxWidth: picture.width + 40,
             px: 1.5,
             py: 1,
-            fontSize: 13,
+            fontSize: '0.8125rem',
             bgcolor: 'background.paper',
             border: '1px solid var(--porch-edge)',
             borderRadius: '8px',
@@ -221,7 +221,7 @@ function LaneName({ top, children }: { top: number; children: string }) {
   return (
     <Box
       component="h2"
-      sx={{ position: 'absolute', left: 16, top, m: 0, fontSize: 13, fontWeight: 700, fontFamily: 'inherit' }}
+      sx={{ position: 'absolute', left: 16, top, m: 0, fontSize: '0.8125rem', fontWeight: 700, fontFamily: 'inherit' }}
     >
       {children}
     </Box>
@@ -298,14 +298,14 @@ function WholeMomentCard({
           />
           {momentCard.deadEnd === null ? null : <DeadEnd width={picture.width} height={picture.height} />}
         </Box>
-        <Box sx={{ fontSize: 14, lineHeight: '20px', fontWeight: 600, mt: '4px', whiteSpace: 'nowrap' }}>
+        <Box sx={{ fontSize: '0.875rem', lineHeight: '1.25rem', fontWeight: 600, mt: '4px', whiteSpace: 'nowrap' }}>
           {name} {isWalked ? <VisitedMark /> : null}
         </Box>
         <Box
           dir={momentCard.outOfReach === null && momentCard.deadEnd === null ? momentCard.dir : 'ltr'}
           sx={{
-            fontSize: 12,
-            lineHeight: '15px',
+            fontSize: '0.8125rem',
+            lineHeight: '0.9375rem',
             color: momentCard.deadEnd === null ? 'text.secondary' : 'var(--porch-clay)',
             display: '-webkit-box',
             WebkitLineClamp: momentCard.cases.length === 0 ? 2 : 1,
@@ -320,8 +320,8 @@ function WholeMomentCard({
             aria-hidden
             title={momentCard.cases.join(', ')}
             sx={{
-              fontSize: 11,
-              lineHeight: '15px',
+              fontSize: '0.8125rem',
+              lineHeight: '0.9375rem',
               whiteSpace: 'nowrap',
               overflow: 'hidden',
               textOverflow: 'ellipsis',

@@ -51,7 +51,7 @@ export function Because({ verdicts, context, onLink, isOpen, onOpen }: BecausePr
         py: { xs: 0.5, md: 0 },
         bgcolor: 'background.paper',
         borderTop: '1px solid var(--porch-rail)',
-        fontSize: 13,
+        fontSize: '0.8125rem',
         flex: 'none',
       }}
     >
@@ -77,7 +77,7 @@ export function Because({ verdicts, context, onLink, isOpen, onOpen }: BecausePr
         type="button"
         onClick={() => onOpen(true)}
         aria-haspopup="dialog"
-        sx={{ fontSize: 13, whiteSpace: 'nowrap' }}
+        sx={{ fontSize: '0.8125rem', whiteSpace: 'nowrap' }}
       >
         {verdicts.length === 1 ? 'The one reason' : `All ${verdicts.length} reasons`}
       </Link>
@@ -92,13 +92,13 @@ export function Because({ verdicts, context, onLink, isOpen, onOpen }: BecausePr
           role="dialog"
           aria-label="All reasons"
           tabIndex={0}
-          sx={{ p: 2, maxHeight: 320, overflow: 'auto', maxWidth: 560, fontSize: 13 }}
+          sx={{ p: 2, maxHeight: 320, overflow: 'auto', maxWidth: 560, fontSize: '0.8125rem' }}
         >
           {GROUPS.map(([outcome, title]) => {
             const own = verdicts.filter((verdict) => verdict.outcome === outcome);
             return own.length === 0 ? null : (
               <Box key={outcome} sx={{ mb: 1.5 }}>
-                <Box component="h3" sx={{ m: 0, fontSize: 13 }}>
+                <Box component="h3" sx={{ m: 0, fontSize: '0.8125rem' }}>
                   {title}
                 </Box>
                 <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
@@ -129,7 +129,7 @@ function ReasonText({ words, onLink }: { words: ReasonWords; onLink: (link: Reas
       type="button"
       color="inherit"
       onClick={() => onLink(link)}
-      sx={{ fontSize: 13, verticalAlign: 'baseline', textDecoration: 'underline', textAlign: 'start' }}
+      sx={{ fontSize: '0.8125rem', verticalAlign: 'baseline', textDecoration: 'underline', textAlign: 'start' }}
     >
       {text}
     </Link>

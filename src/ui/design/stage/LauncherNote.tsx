@@ -26,7 +26,7 @@ export function LauncherNote({ launcher: { form, hiddenOn }, device }: LauncherN
         bottom: 16,
         px: 1.5,
         py: 0.75,
-        fontSize: 13,
+        fontSize: '0.8125rem',
         borderRadius: '10px',
         bgcolor: 'background.paper',
         border: '1px solid var(--porch-edge)',

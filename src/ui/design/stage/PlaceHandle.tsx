@@ -154,7 +154,7 @@ export function PlaceHandle({
             transform: 'translateX(-50%)',
             px: 1.5,
             py: 0.75,
-            fontSize: 13,
+            fontSize: '0.8125rem',
             borderRadius: '10px',
             bgcolor: 'var(--porch-ink)',
             color: 'var(--porch-paper)',

@@ -50,7 +50,7 @@ export const Signposts = memo(function Signposts({
       {postsOf(transitions, moment).map(({ id, other, isFrom, full }) => (
         <li key={id + String(isFrom)}>
           <Box sx={POST}>
-            <ButtonBase onClick={() => onChoose(other)} sx={{ fontSize: 12, minHeight: 28 }}>
+            <ButtonBase onClick={() => onChoose(other)} sx={{ fontSize: '0.8125rem', minHeight: 28 }}>
               <span>
                 {isFrom ? '◂ from ' : '▸ to '}
                 <b>{MOMENT_WORDS[other].name}</b>:
@@ -59,7 +59,7 @@ export const Signposts = memo(function Signposts({
             <ButtonBase
               onClick={() => onTransition(id)}
               sx={{
-                fontSize: 12,
+                fontSize: '0.8125rem',
                 minHeight: 28,
                 textAlign: 'start',
                 textDecoration: 'underline dotted',

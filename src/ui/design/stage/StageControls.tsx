@@ -80,7 +80,7 @@ function Switches<T extends string>({ label, options, value, onChange }: Switche
           aria-pressed={value === one}
           onClick={() => onChange(one)}
           sx={{
-            fontSize: 12,
+            fontSize: '0.8125rem',
             fontWeight: value === one ? 700 : 400,
             bgcolor: 'background.paper',
             border: '1px solid var(--porch-edge)',

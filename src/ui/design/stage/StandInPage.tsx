@@ -29,8 +29,8 @@ export function StandInPage({ siteName, path }: { siteName: string; path: string
           mb: 5,
         }}
       >
-        <Box sx={{ fontSize: 22 }}>{siteName}</Box>
-        <Box sx={{ fontSize: 15, color: 'text.secondary' }}>{path}</Box>
+        <Box sx={{ fontSize: '1.375rem' }}>{siteName}</Box>
+        <Box sx={{ fontSize: '0.9375rem', color: 'text.secondary' }}>{path}</Box>
       </Box>
       <Box sx={{ display: 'grid', gridTemplateColumns: '1.2fr 1fr', gap: 6 }}>
         <Box>

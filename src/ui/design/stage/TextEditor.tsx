@@ -106,7 +106,7 @@ export function TextEditor({ spot, stage, wording, texts, onClose }: TextEditorP
           gap: 1.5,
           px: 1.5,
           pb: 1,
-          fontSize: 12,
+          fontSize: '0.8125rem',
           color: fault !== null || text.length > atMost ? 'error.main' : 'text.secondary',
           flexWrap: 'wrap',
         }}
@@ -116,7 +116,7 @@ export function TextEditor({ spot, stage, wording, texts, onClose }: TextEditorP
           <Link
             component="button"
             type="button"
-            sx={{ fontSize: 12, ml: 'auto' }}
+            sx={{ fontSize: '0.8125rem', ml: 'auto' }}
             onClick={() => {
               texts.restoreDefaults(wording);
               onClose();

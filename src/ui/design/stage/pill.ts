@@ -1,6 +1,6 @@
 /** A small button or switch that lies on the stage or the path: paper, a fine line, round. */
 export const PILL = {
-  fontSize: 12,
+  fontSize: '0.8125rem',
   minHeight: 28,
   px: 1.25,
   bgcolor: 'background.paper',

@@ -59,8 +59,8 @@ export function useDesignState(
 }
 
 function useScreenForm(): ScreenForm {
-  const isNarrow = useMediaQuery('(max-width: 1199.5px)', { noSsr: true });
-  const isPhone = useMediaQuery('(max-width: 899.5px)', { noSsr: true });
+  const isNarrow = useMediaQuery('(max-width: 74.95em)', { noSsr: true });
+  const isPhone = useMediaQuery('(max-width: 56.2em)', { noSsr: true });
   if (isPhone) return 'phone';
   return isNarrow ? 'narrow' : 'wide';
 }

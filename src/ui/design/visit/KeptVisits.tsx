@@ -28,9 +28,9 @@ export function KeptVisits({ all, nameOf, onTry, onRemove }: KeptVisitsProps) {
     <Box
       component="section"
       aria-label="Saved tests"
-      sx={{ mt: 2, pt: 1.5, borderTop: '1px solid var(--porch-rail)', fontSize: 13 }}
+      sx={{ mt: 2, pt: 1.5, borderTop: '1px solid var(--porch-rail)', fontSize: '0.8125rem' }}
     >
-      <Box component="h3" sx={{ m: 0, fontSize: 13, fontWeight: 700 }}>
+      <Box component="h3" sx={{ m: 0, fontSize: '0.8125rem', fontWeight: 700 }}>
         Saved tests
       </Box>
       <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
@@ -139,7 +139,7 @@ export function KeepForm({ moment, got, invitations, nameOf, onKeep }: KeepFormP
         gap: 1.25,
       }}
     >
-      <Box component="h3" sx={{ m: 0, fontSize: 13, fontWeight: 700 }}>
+      <Box component="h3" sx={{ m: 0, fontSize: '0.8125rem', fontWeight: 700 }}>
         Save as a test
       </Box>
       <TextField

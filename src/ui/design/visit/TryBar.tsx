@@ -148,8 +148,8 @@ function Axis({ tried: { simulations, steps, last }, nameOfInvitation }: TryBarP
                     bgcolor: 'var(--porch-ink)',
                   }}
                 />
-                <Box sx={{ fontSize: 12, color: 'text.secondary', lineHeight: '15px' }}>{clockOf(at)}</Box>
-                <Box sx={{ fontSize: 12, lineHeight: '15px', whiteSpace: 'nowrap' }}>
+                <Box sx={{ fontSize: '0.8125rem', color: 'text.secondary', lineHeight: '0.9375rem' }}>{clockOf(at)}</Box>
+                <Box sx={{ fontSize: '0.8125rem', lineHeight: '0.9375rem', whiteSpace: 'nowrap' }}>
                   {here.map(({ words, one }, place) => (
                     <Box
                       component="span"
@@ -166,7 +166,7 @@ function Axis({ tried: { simulations, steps, last }, nameOfInvitation }: TryBarP
           );
         })}
         <Box component="li" sx={{ borderTop: '2px solid var(--porch-door)', pt: '6px', pr: 3, minWidth: 64 }}>
-          <Box sx={{ fontSize: 12, fontWeight: 700, lineHeight: '15px', whiteSpace: 'nowrap' }}>
+          <Box sx={{ fontSize: '0.8125rem', fontWeight: 700, lineHeight: '0.9375rem', whiteSpace: 'nowrap' }}>
             now {clockOf(now)}
           </Box>
         </Box>
@@ -209,7 +209,7 @@ function Step({
       variant={isMain ? 'contained' : 'outlined'}
       disabled={disabled}
       onClick={onClick}
-      sx={{ fontSize: 12, minHeight: 30, py: 0, px: 1.25, whiteSpace: 'nowrap' }}
+      sx={{ fontSize: '0.8125rem', minHeight: 30, py: 0, px: 1.25, whiteSpace: 'nowrap' }}
     >
       {children}
     </Button>
@@ -236,8 +236,8 @@ function GoTo({ onGo }: { onGo: (path: string) => void }) {
         value={path}
         onChange={(event) => setPath(event.target.value)}
         slotProps={{
-          htmlInput: { maxLength: 400, style: { padding: '4px 10px', fontSize: 13 } },
-          inputLabel: { sx: { fontSize: 12, transform: path === '' ? 'translate(10px, 6px)' : undefined } },
+          htmlInput: { maxLength: 400, style: { padding: '4px 10px', fontSize: '0.8125rem' } },
+          inputLabel: { sx: { fontSize: '0.8125rem', transform: path === '' ? 'translate(10px, 6px)' : undefined } },
         }}
         sx={{ width: 132 }}
       />

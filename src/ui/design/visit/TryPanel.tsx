@@ -70,8 +70,8 @@ const LAUNCHER_NOW = {
 
 function Line({ title, children }: { title: string; children: React.ReactNode }) {
   return (
-    <Box sx={{ py: 0.75, fontSize: 13 }}>
-      <Box component="h3" sx={{ m: 0, fontSize: 13, fontWeight: 700 }}>
+    <Box sx={{ py: 0.75, fontSize: '0.8125rem' }}>
+      <Box component="h3" sx={{ m: 0, fontSize: '0.8125rem', fontWeight: 700 }}>
         {title}
       </Box>
       {children}
