@@ -75,13 +75,17 @@ function underTodaysNames(json: unknown): string {
     .replaceAll('"ours":', '"defaultText":');
 }
 
+/** Columns that later programs have added, and what they hold of the first one's rows. */
+const ADDED: Readonly<Record<string, Row>> = { draft_change: { edit_id: null } };
+
 function asToday(table: string, row: Row): Row {
-  return Object.fromEntries(
+  const renamed = Object.fromEntries(
     Object.entries(row).map(([column, value]) => [
       COLUMNS[table]?.[column] ?? column,
       VALUES[`${table}.${column}`]?.(value) ?? value,
     ]),
   );
+  return { ...renamed, ...ADDED[table] };
 }
 
 /** Rows in an order of their own, whatever they are called. */

@@ -127,6 +127,7 @@ describe('migrateDatabase', () => {
       '202611260008-page-bars',
       '202611260009-faces',
       '202611290001-plain-names',
+      '202612010001-edit-ids',
     ]);
     expect(await migrateDatabase(db, '')).toEqual([]);
   });

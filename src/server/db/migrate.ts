@@ -11,6 +11,7 @@ import * as previews from './migrations/202611260007-previews';
 import * as pageBars from './migrations/202611260008-page-bars';
 import * as faces from './migrations/202611260009-faces';
 import * as plainNames from './migrations/202611290001-plain-names';
+import * as editIds from './migrations/202612010001-edit-ids';
 import { type Db, appliedMigrations, backUpTo, brokenReferences, withoutForeignKeys } from './open';
 
 const MIGRATIONS: Readonly<Record<string, Migration>> = {
@@ -25,6 +26,7 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '202611260008-page-bars': pageBars,
   '202611260009-faces': faces,
   '202611290001-plain-names': plainNames,
+  '202612010001-edit-ids': editIds,
 };
 
 /** A migration that failed; the database is as it was before. */

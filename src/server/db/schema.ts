@@ -87,6 +87,7 @@ export interface Schema {
     inverse_json: string;
     label: string;
     person_id: string;
+    edit_id: string | null;
     at_ms: number;
   };
   version: {

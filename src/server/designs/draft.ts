@@ -2,6 +2,7 @@ import type { Actor } from '../actor';
 import { PatchError, type Patched, applyPatches } from '../../core/draft/patch';
 import type { Patch } from '../../core/model/json';
 import type { Json } from '../../core/model/json';
+import { foldChanges } from '../../core/draft/fold';
 import { stepsOf } from '../../core/draft/history';
 import { LIMITS } from '../../core/limits';
 import type { Design } from '../../core/model/design';
@@ -14,6 +15,7 @@ import {
   findDraft,
   insertChange,
   listChanges,
+  removeChange,
   trimChanges,
   writeDraft,
 } from './drafts.repository';
@@ -63,6 +65,7 @@ export async function saveChange(
       kind: 'change',
       patches: asked.patches as Patch[],
       label: asked.label,
+      editId: asked.editId ?? null,
     });
   });
 }
@@ -86,6 +89,7 @@ export async function stepDraft(
       kind: asked.kind,
       patches,
       label: target.label,
+      editId: null,
     });
   });
 }
@@ -107,6 +111,7 @@ export async function replaceDraft(
     kind: 'change',
     patches,
     label,
+    editId: null,
   });
 }
 
@@ -114,7 +119,7 @@ async function store(
   tx: Tx,
   actor: Actor,
   before: Draft,
-  change: Pick<DraftChange, 'clientId' | 'kind' | 'patches' | 'label'>,
+  change: Pick<DraftChange, 'clientId' | 'kind' | 'patches' | 'label' | 'editId'>,
 ): Promise<DraftOutcome> {
   let patched: Patched<Design>;
   try {
@@ -127,15 +132,29 @@ async function store(
   if (!judged.ok) return { kind: 'refused', errors: judged.errors };
   const revision = before.revision + 1;
   await writeDraft(tx, actor.siteId, { revision, design: patched.value }, actor.personId, actor.at);
-  await insertChange(tx, actor.siteId, {
+  const logged = await foldedIntoLast(tx, actor, {
     ...change,
     revision,
     inverse: patched.inverse,
     personId: actor.personId,
     at: actor.at,
   });
+  if (logged !== null) await insertChange(tx, actor.siteId, logged);
   await trimChanges(tx, actor.siteId, revision, LIMITS.draftChanges);
   return { kind: 'saved', view: await getDraft(tx, actor.siteId) };
+}
+
+/**
+ * A change of the same edit as the one before it, by the same person, takes that one in; null: together they come to
+ * nothing. Anything that somebody did in between ends the edit.
+ */
+async function foldedIntoLast(tx: Tx, actor: Actor, change: DraftChange): Promise<DraftChange | null> {
+  const [last] = change.editId === null ? [] : await listChanges(tx, actor.siteId, 1);
+  if (last?.editId !== change.editId || last.kind !== 'change' || last.personId !== change.personId)
+    return change;
+  await removeChange(tx, actor.siteId, last.revision);
+  const folded = foldChanges(last, change);
+  return folded === null ? null : { ...change, ...folded };
 }
 
 async function patchesSince(tx: Tx, siteId: string, base: number): Promise<Patch[]> {

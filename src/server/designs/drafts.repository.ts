@@ -18,6 +18,8 @@ export interface DraftChange {
   readonly label: string;
   readonly personId: string;
   readonly at: EpochMs;
+  /** Changes with one edit id that follow one another are one step of undo; null: the change is a step of its own. */
+  readonly editId: string | null;
 }
 
 export async function findDraft(db: Db, siteId: string): Promise<Draft | null> {
@@ -64,6 +66,7 @@ export async function insertChange(db: Db, siteId: string, change: DraftChange):
       label: change.label,
       person_id: change.personId,
       at_ms: change.at,
+      edit_id: change.editId,
     })
     .execute();
 }
@@ -86,6 +89,7 @@ export async function listChanges(db: Db, siteId: string, limit: number): Promis
     label: row.label,
     personId: row.person_id,
     at: row.at_ms,
+    editId: row.edit_id,
   }));
 }
 
@@ -102,6 +106,15 @@ export async function findChangeByClientId(
       .where('client_id', '=', clientId)
       .executeTakeFirst()) ?? null
   );
+}
+
+/** Takes a change out of the log: another one has taken it in. */
+export async function removeChange(db: Db, siteId: string, revision: number): Promise<void> {
+  await db
+    .deleteFrom('draft_change')
+    .where('site_id', '=', siteId)
+    .where('revision', '=', revision)
+    .execute();
 }
 
 /** Keeps the newest `count` changes; undo reaches back no further. */

@@ -63,6 +63,7 @@ export class ChangeInput {
   @IsArray()
   patches!: PatchInput[];
   @MaxLength(120) @IsString() label!: string;
+  @Matches(/^[\w-]{16,40}$/) @IsString() @IsOptional() editId?: string | null;
 }
 
 /** A page of the site's own that is to be looked at. */
