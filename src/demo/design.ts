@@ -32,7 +32,7 @@ export function demoDesign(base: Design, { teams, calendars, logo }: DemoNames, 
     ...base,
     locales: ['en', 'pt', 'de', 'ar'],
     widgets: [
-      everywhere(first, { ...made, team: teams.night, calendar: calendars.night }),
+      mainWidget(first, { ...made, team: teams.night, calendar: calendars.night }),
       schools(dressedForSchools(first, logo), { ...made, team: teams.schools, calendar: calendars.office }),
       telescopes(first, { ...made, team: teams.loans, calendar: null }),
     ],
@@ -46,7 +46,7 @@ interface Making {
   readonly calendar: string | null;
 }
 
-function everywhere(first: Widget, { ids, rule, team, calendar }: Making): Widget {
+function mainWidget(first: Widget, { ids, rule, team, calendar }: Making): Widget {
   return {
     ...first,
     teams: [team],
@@ -79,7 +79,7 @@ function everywhere(first: Widget, { ids, rule, team, calendar }: Making): Widge
         key: 'nobodyHome',
         when: [['closed-by', 'break']],
         texts: words(
-          'We are carrying the telescopes out, back at {openingTime, time, short}. Leave a note and we will answer by mail.',
+          'We are carrying the telescopes out, back at {openingTime, time, short}. Leave a note and we will answer by e-mail.',
           'Estamos a levar os telescópios para fora, voltamos às {openingTime, time, short}. Deixe uma nota e respondemos por e-mail.',
           'Wir tragen gerade die Fernrohre hinaus und sind um {openingTime, time, short} zurück. Hinterlassen Sie eine Notiz, wir antworten per Mail.',
           'نحن نُخرج التلسكوبات الآن، ونعود عند {openingTime, time, short}. اترك ملاحظة وسنجيبك بالبريد.',

@@ -2,10 +2,12 @@ import { type PaintedText, readerOf } from '../core/decide/reader';
 import type { Line } from '../core/decide/decision';
 import { type Values, formatText } from '../core/words/format-text';
 
+const HOUR_SECONDS = 3600;
+
 /** Says a text by its key; the values of the decision's own line are used where there is one. */
 export type FormatText = (key: Line['key'], values?: Values) => string;
 
-/** The voice of a widget for one decision. `{siteName}` is always known. */
+/** The voice of a widget for one decision. `{siteName}` is always known, and `{hours}`, after which a silent conversation ends. */
 export function formatTextFor(painted: PaintedText): FormatText {
   const { site, widget, decision, circumstances } = painted;
   const reader = readerOf(painted, -new Date(circumstances.now).getTimezoneOffset());
@@ -13,7 +15,12 @@ export function formatTextFor(painted: PaintedText): FormatText {
     const line = decision.lines.find((one) => one.key === key);
     return formatText(
       widget.words[key] ?? '',
-      { siteName: site.design.siteName, ...line?.values, ...values },
+      {
+        siteName: site.design.siteName,
+        hours: Math.round(widget.timings.endsAfterQuiet / HOUR_SECONDS),
+        ...line?.values,
+        ...values,
+      },
       reader,
     );
   };

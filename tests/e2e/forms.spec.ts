@@ -26,7 +26,7 @@ test('before a chat and after it: the first words wait for what is asked, the de
   const field = visitor.window.locator('.foot textarea');
   await field.fill('Which one shows Saturn’s rings?');
   await field.press('Enter');
-  await expect(before.getByRole('alert')).toHaveText('This one is needed.');
+  await expect(before.getByRole('alert')).toHaveText('Please fill this in.');
   await expect(before.getByRole('radio').first()).toBeFocused();
   await expect(field).toHaveValue('Which one shows Saturn’s rings?');
   await visitor.page.keyboard.press('ArrowDown'); // the second of the three
@@ -150,7 +150,7 @@ test('a visitor whose token ran out in an open page begins anew: the words come 
   });
   await visitor.field.fill('And until when?');
   await visitor.field.press('Enter');
-  await expect(before.getByRole('alert')).toHaveText('This one is needed.');
+  await expect(before.getByRole('alert')).toHaveText('Please fill this in.');
   await expect(visitor.field).toHaveValue('And until when?');
   await visitor.field.press('Enter');
   await expect(before).toHaveCount(0);

@@ -58,7 +58,7 @@ test('a question travels through the whole house and back, without a reload on e
   const visitor = await visit(browser, `${testServer.site}/tonight`);
   await expect(visitor.launcher.locator('[data-lamp]')).toHaveAttribute('data-lamp', 'lit');
   await visitor.launcher.click();
-  await expect(visitor.window).toContainText('Somebody is in');
+  await expect(visitor.window).toContainText('We are here');
   await visitor.say('Is the last ferry back after the late look?');
   await expect(visitor.window).toHaveAttribute('data-moment', 'waiting');
 

@@ -24,6 +24,8 @@ export type CaseKey =
   | 'status#nearby'
   | 'status#nearby/without'
   | 'status#busy'
+  | 'status#closed'
+  | 'status#closed/without'
   | 'status.until'
   | 'status.until/without'
   | 'greeting'

@@ -93,7 +93,7 @@ const TEXT_VARIABLES = [
   'link',
 ];
 const INSTANT_VARIABLES = ['openingTime', 'closingTime', 'promiseTime'];
-const COUNT_VARIABLES = ['count', 'over', 'left', 'place', 'minutes', 'bound'];
+const COUNT_VARIABLES = ['hours', 'count', 'over', 'left', 'place', 'minutes', 'bound'];
 
 const MOMENT_OF: Readonly<Record<string, CatalogueEntry['moment']>> = {
   launcher: 'passing-by',
@@ -141,6 +141,7 @@ const CASES: Partial<Record<TextKey, CatalogueEntry['cases']>> = {
     { id: 'in', when: [['state', 'in']] },
     { id: 'nearby', when: [['state', 'nearby']] },
     { id: 'busy', when: [['state', 'busy']] },
+    { id: 'closed', when: [['state', 'closed']] },
   ],
   greeting: [{ id: 'returning', when: [['visit', 'returning']] }],
   'waiting.first': [{ id: 'nearby', when: [['state', 'nearby']] }],
