@@ -198,7 +198,7 @@ async function playScene(
       page: origin + line.page,
       design: '',
       locale: scene.locale,
-      widget: 'everywhere',
+      widget: 'main',
       ...(hasWritten ? {} : { newToken: token }),
     };
     if (line.by === 'visitor') conversationId = (await takeMessage(state, writer, said)).conversation.id;

@@ -89,7 +89,7 @@ describe('forms', () => {
         );
         const textOf = (kind: WireField['kind']) =>
           String(own.replies[fields.find((one) => one.kind === kind)?.id ?? ''] ?? '');
-        const under = { clientId: 'a'.repeat(20), design, locale: 'en', widget: 'everywhere' };
+        const under = { clientId: 'a'.repeat(20), design, locale: 'en', widget: 'main' };
         const faultsOf = async (given: Replies) => {
           const isTidy = given === own.replies;
           const mail = isTidy ? textOf('email') : '';

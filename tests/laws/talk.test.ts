@@ -78,7 +78,7 @@ function portWith(keep: { memory: Memory }): TalkPort {
   return {
     frame: {
       root: { lang: 'en' },
-      launcher: { dataset: { widget: 'everywhere' } },
+      launcher: { dataset: { widget: 'main' } },
     } as unknown as PanelPort['frame'],
     surroundings: { now: Date.now, wakeAt: wakeBy(Date.now) } as PanelPort['surroundings'],
     base: 'https://porch.example/w/aaaaaaaaaaaa',
@@ -102,7 +102,7 @@ function portWith(keep: { memory: Memory }): TalkPort {
     accept: nothing,
     decline: nothing,
     designName: () => 'd1-0000000000000000',
-    widgetKey: () => 'everywhere',
+    widgetKey: () => 'main',
     onChange: nothing,
   };
 }

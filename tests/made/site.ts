@@ -119,7 +119,7 @@ export function madeTalk(change: Partial<ConversationFacts> = {}): ConversationF
   return {
     id: 'talk',
     standing: 'asked',
-    widgetKey: 'everywhere',
+    widgetKey: 'main',
     askedMs: EVENING,
     joinedMs: null,
     endedMs: null,

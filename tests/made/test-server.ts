@@ -170,7 +170,7 @@ export function madeMessage(body: string, change: Record<string, unknown> = {}):
     page: 'https://farrowisle.example/tonight',
     design: '',
     locale: 'en',
-    widget: 'everywhere',
+    widget: 'main',
     ...change,
   };
 }

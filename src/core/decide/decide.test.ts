@@ -50,7 +50,7 @@ describe('decide', () => {
 
   it('[D6] a team that is gone from the facts counts as nobody, and never throws', () => {
     const site = madeSite({ teams: {} });
-    expect(decide(site, madeVisit())).toMatchObject({ widget: 'everywhere', state: 'nobody' });
+    expect(decide(site, madeVisit())).toMatchObject({ widget: 'main', state: 'nobody' });
   });
 
   it('[A2] asks again after now, or never', () => {
@@ -87,14 +87,14 @@ describe('decide', () => {
     const site = madeSite({ design: madeDesign({}, { widgets: [schools, one] }) });
     const on = (path: string) =>
       decide(site, madeVisit({ page: { address: `https://farrowisle.example${path}` } })).widget;
-    expect([on('/groups/schools'), on('/tonight')]).toEqual(['schools', 'everywhere']);
+    expect([on('/groups/schools'), on('/tonight')]).toEqual(['schools', 'main']);
   });
 
   it('[P14] data-widget names one whatever the page; an unknown name counts as absent', () => {
     const site = madeSite({
       design: madeDesign({ pages: { showOn: [pageRule('exact', '/x')], neverOn: [] } }),
     });
-    expect(decide(site, madeVisit({ forcedWidget: 'everywhere' })).widget).toBe('everywhere');
+    expect(decide(site, madeVisit({ forcedWidget: 'main' })).widget).toBe('main');
     expect(decide(site, madeVisit({ forcedWidget: 'gone' })).widget).toBeNull();
   });
 
@@ -106,16 +106,14 @@ describe('decide', () => {
       teams: { [DESK]: 'nobody' },
     });
     expect(decide(site, madeVisit()).widget).toBeNull();
-    expect(decide(site, madeVisit({ conversation: madeTalk({ standing: 'joined' }) })).widget).toBe(
-      'everywhere',
-    );
+    expect(decide(site, madeVisit({ conversation: madeTalk({ standing: 'joined' }) })).widget).toBe('main');
   });
 
   it('[M8] pause hides the launcher, and a running conversation goes on', () => {
     const site = madeSite({ paused: true });
     expect(decide(site, madeVisit()).widget).toBeNull();
     expect(decide(site, madeVisit({ conversation: madeTalk({ standing: 'ended' }) })).widget).toBeNull();
-    expect(decide(site, madeVisit({ conversation: madeTalk() })).widget).toBe('everywhere');
+    expect(decide(site, madeVisit({ conversation: madeTalk() })).widget).toBe('main');
   });
 
   it('[M8] a running conversation keeps the widget it began with on a page where another would be', () => {
@@ -123,7 +121,7 @@ describe('decide', () => {
     if (one === undefined) throw new Error('Expected a widget.');
     const design = madeDesign({}, { widgets: [{ ...one, key: 'schools' }, one] });
     expect(decide(madeSite({ design }), madeVisit()).widget).toBe('schools');
-    expect(decide(madeSite({ design }), madeVisit({ conversation: madeTalk() })).widget).toBe('everywhere');
+    expect(decide(madeSite({ design }), madeVisit({ conversation: madeTalk() })).widget).toBe('main');
   });
 });
 
@@ -140,7 +138,7 @@ describe('which widget', () => {
       audience: [{ kind: 'device' as const, devices: ['phone' as const], isNot: false }],
     };
     const site = madeSite({ design: madeDesign({}, { widgets: [phones, one] }) });
-    expect(decide(site, madeVisit()).widget).toBe('everywhere');
+    expect(decide(site, madeVisit()).widget).toBe('main');
     expect(decide(site, madeVisit({ visitor: { device: 'phone' } })).widget).toBe('phones');
     expect(decide(site, madeVisit({ forcedWidget: 'phones' })).widget).toBe('phones');
   });
@@ -148,14 +146,14 @@ describe('which widget', () => {
   it('[P15] a negated audience shuts out those whom it names, and nobody of whom nothing is known', () => {
     const site = madeSite({ design: audience({ kind: 'country', countries: ['PT'] }, true) });
     expect(decide(site, madeVisit({ visitor: { country: 'PT' } })).widget).toBeNull();
-    expect(decide(site, madeVisit()).widget).toBe('everywhere');
+    expect(decide(site, madeVisit()).widget).toBe('main');
   });
 
   it('[P16] who is left out by the server gets no widget, also where one is forced, and keeps a running conversation', () => {
     const site = madeSite();
     const leftOut = { ...site, pointer: { ...site.pointer, leftOut: true as const } };
-    expect(decide(leftOut, madeVisit({ forcedWidget: 'everywhere' })).widget).toBeNull();
-    expect(decide(leftOut, madeVisit({ conversation: madeTalk() })).widget).toBe('everywhere');
+    expect(decide(leftOut, madeVisit({ forcedWidget: 'main' })).widget).toBeNull();
+    expect(decide(leftOut, madeVisit({ conversation: madeTalk() })).widget).toBe('main');
   });
 
   it('[P12] wildcards and expressions of a design decide by their automaton, without case where it has none', () => {
@@ -167,10 +165,10 @@ describe('which widget', () => {
         madeSite({ design: madeDesign({ pages: { showOn, neverOn: [] } }) }),
         madeVisit({ page: { address: `https://farrowisle.example${path}` } }),
       ).widget;
-    expect(on(rules('wildcard', '/groups/*/dates'), '/groups/schools/dates')).toBe('everywhere');
+    expect(on(rules('wildcard', '/groups/*/dates'), '/groups/schools/dates')).toBe('main');
     expect(on(rules('wildcard', '/groups/*/dates'), '/groups/a/b/dates')).toBeNull();
-    expect(on(rules('expression', '^/(tonight|visit)$', true), '/Tonight')).toBe('everywhere');
-    expect(on(rules('expression', '^/[A-C]x$', true), '/bX')).toBe('everywhere');
+    expect(on(rules('expression', '^/(tonight|visit)$', true), '/Tonight')).toBe('main');
+    expect(on(rules('expression', '^/[A-C]x$', true), '/bX')).toBe('main');
     expect(on(rules('expression', '^/[^A]$', true), '/a')).toBeNull();
   });
 
@@ -184,7 +182,7 @@ describe('which widget', () => {
       page: { address: 'https://farrowisle.example/privacy' },
     });
     const decision = decide(site, visit);
-    expect(decision).toMatchObject({ widget: 'everywhere', isCountOnly: true });
+    expect(decision).toMatchObject({ widget: 'main', isCountOnly: true });
     expect(decision.lines.map(({ key }) => key)).toEqual(['launcher.name', 'launcher.unread']);
     expect(decide(site, madeVisit({ conversation: madeTalk({ standing: 'joined' }) })).isCountOnly).toBe(
       false,
@@ -197,8 +195,8 @@ describe('which widget', () => {
       widget: null,
       askAgainAt: EVENING + 60_000,
     });
-    expect(decide(madeSite(), madeVisit({ memory, now: EVENING + 60_000 })).widget).toBe('everywhere');
-    expect(decide(madeSite(), madeVisit({ memory, conversation: madeTalk() })).widget).toBe('everywhere');
+    expect(decide(madeSite(), madeVisit({ memory, now: EVENING + 60_000 })).widget).toBe('main');
+    expect(decide(madeSite(), madeVisit({ memory, conversation: madeTalk() })).widget).toBe('main');
   });
 
   it('[M7] lines of the server come from the conversation’s own times: comfort after 45 s, once, also after a reload', () => {

@@ -97,8 +97,8 @@ export function defaultWidget(brand: HexColor, ids: () => string): Widget {
   const defaults = WIDGET_DEFAULTS;
   return {
     id: ids(),
-    key: 'everywhere',
-    name: 'Everywhere',
+    key: 'main',
+    name: 'Main',
     teams: [],
     calendarId: null,
     pages: { showOn: [], neverOn: [] },

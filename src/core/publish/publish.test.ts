@@ -58,7 +58,7 @@ describe('publish', () => {
     const made = publish(madeDesign({ texts: { en: { greeting: 'Good {evening}' } } }), 1, 'en');
     expect(made).toMatchObject({
       ok: false,
-      errors: [{ widget: 'everywhere', locale: 'en', key: 'greeting', code: 'unknown-variable', at: 5 }],
+      errors: [{ widget: 'main', locale: 'en', key: 'greeting', code: 'unknown-variable', at: 5 }],
     });
   });
 

@@ -46,7 +46,7 @@ function look(
   });
   const scene = {
     site,
-    widgetKey: 'everywhere',
+    widgetKey: 'main',
     calendarId: 'night',
     teams,
     moment,

@@ -51,7 +51,7 @@ beforeEach(async () => {
   }
 });
 const read = async <T>(response: Response): Promise<T> => (await response.json()) as T;
-const under = { design: DESIGN, locale: 'pt', widget: 'everywhere' };
+const under = { design: DESIGN, locale: 'pt', widget: 'main' };
 const first = (replies: object | undefined, token = newSecret()) =>
   madeMessage('Olá', { ...under, newToken: token, ...(replies === undefined ? {} : { replies }) });
 const formsAtDesk = async (id: string) =>

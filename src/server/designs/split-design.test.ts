@@ -49,7 +49,7 @@ describe('a design that is larger than a launcher should wait for', () => {
       newToken: newSecret(),
       design: pointer.design,
       locale: 'en',
-      widget: 'everywhere',
+      widget: 'main',
       mail: '',
       name: '',
       replies: {},

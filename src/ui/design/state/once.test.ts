@@ -50,7 +50,7 @@ describe('one change of the draft', () => {
       moments: {},
       invitation: 'another',
       base,
-      shown: 'everywhere',
+      shown: 'main',
       state: 'in',
     } as const;
     const second = draw(site, reachability);
