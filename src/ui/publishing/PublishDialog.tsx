@@ -16,7 +16,7 @@ import { ChangeList } from './ChangeList';
 import { FaultDialog, RemarkField } from './dialog-parts';
 import { PeriodNotice } from './PeriodNotice';
 import { PrivateLink } from './PrivateLink';
-import { NOW, WhenLive } from './WhenLive';
+import { NOW, type WhenAsked, WhenLive } from './WhenLive';
 import { useSite } from '../frame/SiteContext';
 import { usePort } from '../frame/Connection';
 import { publishingPort } from './port';
@@ -98,11 +98,7 @@ export function PublishDialog({
         <Typography>Visitors will see your widget for the first time.</Typography>
       ) : (
         <>
-          <Typography sx={{ mb: 1 }}>
-            {changes.length === 1
-              ? 'This will change for visitors:'
-              : `These ${changes.length} things will change for visitors:`}
-          </Typography>
+          <Typography sx={{ mb: 1 }}>{goesAlong(changes.length, when.kind)}</Typography>
           <ChangeList changes={changes} context={context} />
         </>
       )}
@@ -114,6 +110,14 @@ export function PublishDialog({
       <RemarkField remark={remark} onRemark={setRemark} />
     </FaultDialog>
   );
+}
+
+/** What is listed below: every change that is not published yet. */
+function goesAlong(count: number, kind: WhenAsked['kind']): string {
+  const things = count === 1 ? 'This' : `These ${count} things`;
+  if (kind === 'period')
+    return `${things} will change for visitors, and change back at the end. Your draft keeps ${count === 1 ? 'it' : 'them'} unless you say otherwise below.`;
+  return `${things} will change for visitors:`;
 }
 
 /** What there is to mend in the draft: what it would mean for visitors. It warns, and does not forbid. */

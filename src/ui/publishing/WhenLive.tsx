@@ -14,7 +14,7 @@ export interface WhenAsked {
   readonly takesBack: boolean;
 }
 
-export const NOW: WhenAsked = { kind: 'now', from: '', until: '', takesBack: true };
+export const NOW: WhenAsked = { kind: 'now', from: '', until: '', takesBack: false };
 
 /** When a version is live: at once, from a moment on, or for a time after which it goes back by itself. */
 export function WhenLive({
@@ -76,7 +76,7 @@ export function WhenLive({
               onChange={(event) => onWhen({ ...when, takesBack: event.target.checked })}
             />
           }
-          label="Afterwards, undo these changes in my draft"
+          label="Afterwards, undo all of these changes in my draft"
         />
       ) : null}
     </Box>
