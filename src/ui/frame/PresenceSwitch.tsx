@@ -3,21 +3,16 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { toast } from 'sonner';
-import { bestOf } from '../../core/context/presence';
-import { lampOf } from '../../core/model/lamp';
-import { HIDDEN } from '../theme/hidden';
-import { stateTitle } from '../wording/states';
-import { LampMark } from '../parts/LampMark';
 import { PortError } from './api';
+import { SiteNow } from './SiteNow';
 import { useSite } from './SiteContext';
 import { useConnection } from './Connection';
 
-/** How things stand for visitors, and whether one is in. */
+/** How the site stands for visitors, and the switch of whoever looks. */
 export function PresenceSwitch() {
   const { siteKey, role, overview, setPresenceChoice } = useSite();
-  const { notice, isConnected } = useConnection();
+  const { notice } = useConnection();
   if (overview === null) return null;
-  const state = bestOf(overview.teams.map((team) => team.state));
   const isIn = overview.presenceChoice === 'in';
   const change = (): void => {
     setPresenceChoice(isIn ? 'out' : 'in').then(
@@ -56,18 +51,7 @@ export function PresenceSwitch() {
           Paused
         </Button>
       )}
-      <Box
-        role="status"
-        sx={{ display: 'flex', alignItems: 'center', gap: 0.75, fontSize: '0.8125rem', whiteSpace: 'nowrap', px: 0.5 }}
-      >
-        <LampMark mark={lampOf(state, isConnected)} />
-        <Box component="span" sx={{ display: { xs: 'none', lg: 'inline' } }}>
-          {isConnected ? stateTitle(state) : 'Not connected'}
-        </Box>
-        <Box component="span" sx={{ ...HIDDEN, display: { lg: 'none' } }}>
-          {isConnected ? stateTitle(state) : 'Not connected'}
-        </Box>
-      </Box>
+      <SiteNow overview={overview} />
       <Button
         size="small"
         variant="outlined"

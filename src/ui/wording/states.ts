@@ -1,6 +1,10 @@
+import type { HoursNow } from '../../core/hours/hours-now';
+import type { Zone } from '../../core/hours/zone';
+import type { EpochMs } from '../../core/model/units';
 import type { Role } from '../../core/model/role';
 import type { WidgetState } from '../../core/model/moment';
 import type { TeamNow } from '../../core/wire/desk';
+import { untilWords } from './times';
 
 /** How people are: one word for each state, everywhere. */
 export const STATE_WORDS: Readonly<Record<WidgetState, string>> = {
@@ -25,6 +29,30 @@ export const STATE_CLAUSES: Readonly<Record<WidgetState, string>> = {
   nobody: 'nobody is answering',
   closed: 'closed',
 };
+
+/** Opening hours as they stand, by the site's clock: `Open until 01:00`, `Closed until Wed 17:30`. */
+export function openUntilWords(
+  zone: Zone,
+  now: EpochMs,
+  { isOpen, changesAt, opensAt }: Pick<HoursNow, 'isOpen' | 'changesAt' | 'opensAt'>,
+): string {
+  const until = isOpen ? changesAt : opensAt;
+  const word = isOpen ? 'Open' : 'Closed';
+  return until === null || until === Infinity ? word : `${word} until ${untilWords(zone, now, until)}`;
+}
+
+/** *While* …: the same of one team; null: of whoever answers. */
+export function whileWords(team: string | null, state: WidgetState): string {
+  if (team === null) return STATE_CLAUSES[state];
+  const words: Readonly<Record<WidgetState, string>> = {
+    in: `${team} is answering`,
+    nearby: `${team} is nearby`,
+    busy: `${team} is all busy`,
+    nobody: `nobody at ${team} is answering`,
+    closed: `${team} is closed`,
+  };
+  return words[state];
+}
 
 /** The same for a state that a later program may have written: it is said as it is. */
 export function stateClause(state: string): string {
