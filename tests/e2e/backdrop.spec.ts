@@ -1,3 +1,4 @@
+import { circumstancesScreen } from './screens/circumstances';
 import { enterAs, expect, expectNoAxe, test, useTestServer, visit } from './test-server';
 import { partsScreen } from './screens/parts';
 import { stageScreen } from './screens/stage';
@@ -32,9 +33,11 @@ test('a picture of the owner’s page stands behind the widget; what is no pictu
   await page.reload();
   await expect(drawn).toBeVisible();
   // Phones have a picture of their own.
-  await stageScreen.phone(stageScreen.devices(page)).click();
+  await circumstancesScreen.onADesktop(page).click();
+  await circumstancesScreen.phone(page).click();
   await expect(drawn).toHaveCount(0);
-  await stageScreen.desktop(stageScreen.devices(page)).click();
+  await circumstancesScreen.onAPhone(page).click();
+  await circumstancesScreen.desktop(page).click();
   await stageScreen.backdropPictured(page).click();
   await partsScreen.remove(sheet).click();
   await expect(drawn).toHaveCount(0);

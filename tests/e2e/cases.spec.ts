@@ -13,7 +13,8 @@ const stage = (page: Page) => designScreen.stage(page);
 const chips = (page: Page) => casesScreen.group(page);
 const chip = (page: Page, name: RegExp) => chips(page).getByRole('listitem').getByRole('button', { name });
 const said = (page: Page, key: string) => stage(page).locator(`sunny-porch [data-say="${key}"]`);
-const isSaved = (page: Page) => expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible();
+const isSaved = (page: Page) =>
+  expect(page.getByRole('status').filter({ hasText: /^saved$/i })).toBeVisible();
 const areNamed = (page: Page, names: string[]) =>
   expect(chips(page).getByRole('listitem').locator('button[aria-pressed]')).toHaveText(names);
 
@@ -21,7 +22,7 @@ async function write(page: Page, name: RegExp, text: string): Promise<void> {
   await designScreen.stageTexts(stage(page)).getByRole('button', { name }).click();
   const field = page.getByRole('textbox', { name });
   await field.fill(text);
-  await field.press('Escape');
+  await field.press('Control+Enter');
 }
 
 test('a case is added for somebody, worded on the stage, put first, heard by them alone, and taken away', async ({
@@ -30,12 +31,12 @@ test('a case is added for somebody, worded on the stage, put first, heard by the
   const page = await enterAs(browser, testServer, 'design?on=/tonight&moment=at-the-door&with=in');
   await beIn(page, true);
   await expect(chip(page, /^everybody else, said now/)).toHaveAttribute('aria-pressed', 'true');
-  await areNamed(page, ['returning, Português', 'returning', 'everybody else']);
+  await areNamed(page, ['Returning, Português', 'Returning', 'Everybody else']);
 
   await casesScreen.add(chips(page)).click();
   await casesScreen.returningOption(page).click();
   // Now the stage shows it, and it says what it said before.
-  await expect(circumstancesScreen.toReturning(page)).toBeVisible();
+  await expect(circumstancesScreen.aReturningVisitor(page)).toBeVisible();
   await expect(said(page, 'greeting')).toHaveText(
     'Good evening. What would you like to know about the night?',
   );
@@ -49,13 +50,13 @@ test('a case is added for somebody, worded on the stage, put first, heard by the
   await partsScreen.earlier(sheet).click();
   await expect(partsScreen.earlier(sheet)).toBeDisabled();
   await page.keyboard.press('Escape');
-  await areNamed(page, ['returning', 'returning, Português', 'returning', 'everybody else']);
+  await areNamed(page, ['Returning', 'Returning, Português', 'Returning', 'Everybody else']);
   // What asks for less stands before what asks for more: nobody hears that any longer.
   await expect(chip(page, /^returning, Português, nobody hears it/)).toBeVisible();
 
   // Whoever is asked for by a chip is assumed: a first visit, then somebody who was here.
   await chip(page, /^everybody else/).click();
-  await expect(circumstancesScreen.toFirstVisit(page)).toBeVisible();
+  await expect(circumstancesScreen.aFirstTimeVisitor(page)).toBeVisible();
   await expect(said(page, 'greeting')).toHaveText(/^Good evening/);
   await chip(page, /^returning, ours/).click();
   await expect(chips(page).getByRole('status')).toHaveText(
@@ -73,7 +74,7 @@ test('a case is added for somebody, worded on the stage, put first, heard by the
 
   await casesScreen.changeReturning(chips(page)).click();
   await casesScreen.remove(sheet).click();
-  await areNamed(page, ['returning, Português', 'returning', 'everybody else']);
+  await areNamed(page, ['Returning, Português', 'Returning', 'Everybody else']);
   await page.keyboard.press('Control+z');
   await expect(chips(page).getByRole('listitem')).toHaveCount(4);
   await isSaved(page);
@@ -114,10 +115,11 @@ test('an invitation and its replies are worded where they show; a text that does
 
   await page.goto(`${testServer.app}/s/${testServer.siteKey}/design?on=/tonight&moment=nobody-home`);
   const inspector = designScreen.inspector(page);
+  await designScreen.otherTexts(inspector).click();
   await designScreen.emailErrorText(inspector).click();
-  const field = designScreen.emailErrorField(stage(page));
+  const field = designScreen.emailErrorField(inspector);
   await field.fill('Please look at the @ once more.');
-  await field.press('Escape');
+  await field.press('Control+Enter');
   await expect(designScreen.emailErrorReworded(inspector)).toBeVisible();
   await isSaved(page);
 });
@@ -135,14 +137,16 @@ test('one’s own circumstances are kept under a name, flipped through like ours
   await circumstancesScreen.keep(situation).click();
   await partsScreen.name(page).fill('A teacher who comes back');
   await page.keyboard.press('Enter');
-  await expect(situation).toContainText(/A teacher who comes back, (\d) of \1/);
+  await expect(situation).toContainText(/A teacher who comes back (\d) of \1/);
   await page.keyboard.press(']');
-  await expect(situation).toContainText('Now, 1 of');
+  await expect(situation).toContainText('Now 1 of');
 
   const colleague = await enterAs(browser, testServer, 'design');
-  await expect(circumstancesScreen.situation(colleague)).toContainText('Now, 1 of 9');
+  await expect(circumstancesScreen.situation(colleague)).toContainText('Now 1 of 9');
   await colleague.keyboard.press('[');
-  await expect(circumstancesScreen.toReturningOnPhone(colleague)).toBeVisible();
+  await expect(circumstancesScreen.aReturningVisitor(colleague)).toBeVisible();
+  await expect(circumstancesScreen.inPortuguese(colleague)).toBeVisible();
+  await expect(circumstancesScreen.onAPhone(colleague)).toBeVisible();
   await expect(circumstancesScreen.onSchools(colleague)).toBeVisible();
   await circumstancesScreen.removeTeacher(colleague).click();
   await expect(circumstancesScreen.situation(colleague)).toContainText('Custom');
@@ -161,7 +165,7 @@ test('an invitation that is emptied while it is worded is said to be so, and the
   await expect(designScreen.invitationNeedsWords(page)).toBeVisible();
   await expect(words).toHaveText(before);
   await field.fill('The dome is open.');
-  await field.press('Escape');
+  await field.press('Control+Enter');
   await expect(words).toHaveText('The dome is open.');
   await isSaved(page);
 });

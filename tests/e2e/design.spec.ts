@@ -15,7 +15,8 @@ const testServer = useTestServer();
 
 const stage = (page: Page) => designScreen.stage(page);
 const momentCard = (page: Page, name: string) => pathScreen.moment(name)(pathScreen.path(page));
-const isSaved = (page: Page) => expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible();
+const isSaved = (page: Page) =>
+  expect(page.getByRole('status').filter({ hasText: /^saved$/i })).toBeVisible();
 
 /** Edits a text where it stands on the stage. */
 async function editOnStage(page: Page, name: string, text: string): Promise<void> {
@@ -25,7 +26,7 @@ async function editOnStage(page: Page, name: string, text: string): Promise<void
     .click();
   const field = page.getByRole('textbox', { name: new RegExp(name) });
   await field.fill(text);
-  await field.press('Escape');
+  await field.press('Control+Enter');
 }
 
 async function publish(page: Page): Promise<void> {
@@ -160,7 +161,7 @@ test('the server is killed before a save is answered: not saved is said, and the
     'Written while the power was off.',
   );
   await testServer.restart();
-  await expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByRole('status').filter({ hasText: /^saved$/i })).toBeVisible({ timeout: 20_000 });
   await page.reload();
   await momentCard(page, 'At the door').click();
   await expect(stage(page).locator('sunny-porch [data-say=greeting]')).toHaveText(
@@ -208,14 +209,14 @@ test('the circumstances ask the engine: another page, another language, somebody
 }) => {
   const page = await enterAs(browser, testServer, 'design');
   const because = designScreen.reasons(page);
-  await expect(because).toContainText('“Everywhere” covers /');
+  await expect(because).toContainText('“Main” covers /');
   await circumstancesScreen.onPage(page).click();
   await circumstancesScreen.pageField(page).fill('/privacy');
   await circumstancesScreen.usePage(page).click();
   await expect(because).toContainText('no widget covers /privacy');
   await expect(momentCard(page, 'At the door')).toHaveAccessibleName(/not on this page/);
   await designScreen.anyReason(because).click();
-  await expect(designScreen.allReasons(page)).toContainText('“Everywhere” never shows on /privacy');
+  await expect(designScreen.allReasons(page)).toContainText('“Main” never shows on /privacy');
   await page.keyboard.press('Escape');
   await circumstancesScreen.onPage(page).click();
   await circumstancesScreen.pageField(page).fill('/tonight');
@@ -225,8 +226,8 @@ test('the circumstances ask the engine: another page, another language, somebody
   await circumstancesScreen.somebodyAnswers(page).click();
   await expect(because).toContainText('Night desk is answering');
   await expect(momentCard(page, 'Nobody home')).toHaveAccessibleName(/only while nobody is answering/);
-  await circumstancesScreen.toFirstVisit(page).click();
-  await circumstancesScreen.arabic(page).check();
+  await circumstancesScreen.inEnglish(page).click();
+  await circumstancesScreen.arabic(page).click();
   await page.keyboard.press('Escape');
   await momentCard(page, 'At the door').click();
   await expect(stage(page).locator('sunny-porch .root')).toHaveAttribute('dir', 'rtl');
@@ -238,18 +239,18 @@ test('the situations of this site are flipped by button and by key, stand in the
   const page = await enterAs(browser, testServer, 'design?on=/tonight');
   await beIn(page, true);
   const situation = circumstancesScreen.situation(page);
-  await expect(situation).toContainText('Now, 1 of 8');
+  await expect(situation).toContainText('Now 1 of 8');
   await expect(momentCard(page, 'Invited')).toHaveAccessibleName(/this visitor gets here by themselves/);
   await circumstancesScreen.nextSituation(page).click();
-  await expect(situation).toContainText('Ten minutes before closing, 2 of 8');
+  await expect(situation).toContainText('Ten minutes before closing 2 of 8');
   await circumstancesScreen.nextSituation(page).click();
-  await expect(situation).toContainText('Next closed hour, 3 of 8');
+  await expect(situation).toContainText('Next closed hour 3 of 8');
   await expect(momentCard(page, 'Waiting')).toHaveAccessibleName(/only during opening hours/);
-  await expect(pathScreen.availability(page)).toContainText('now closed → Nobody home');
+  await expect(pathScreen.availability(page)).toContainText('closed → Nobody home');
   await expect(page).toHaveURL(/at=20\d\d-/);
 
   const colleague = await enterAs(browser, testServer, `design${new URL(page.url()).search}`);
-  await expect(circumstancesScreen.situation(colleague)).toContainText('Next closed hour, 3 of 8');
+  await expect(circumstancesScreen.situation(colleague)).toContainText('Next closed hour 3 of 8');
   await expect(momentCard(colleague, 'Waiting')).toHaveAccessibleName(/only during opening hours/);
 
   await momentCard(page, 'Passing by').focus();
@@ -258,7 +259,7 @@ test('the situations of this site are flipped by button and by key, stand in the
   await page.keyboard.press('[');
   await page.keyboard.press('[');
   await page.keyboard.press('[');
-  await expect(situation).toContainText('Now, 1 of 8');
+  await expect(situation).toContainText('Now 1 of 8');
   await page.keyboard.press('[');
   await expect(situation).toContainText('8 of 8');
 });
@@ -278,8 +279,8 @@ test('another widget is looked at on a page of its own, at a time by the site’
   await circumstancesScreen.useTime(page).click();
   await expect(circumstancesScreen.atChristmasEve(page)).toBeVisible();
   await expect(page).toHaveURL(/at=2026-12-24T23%3A00%3A00Z/);
-  await circumstancesScreen.toFirstVisit(page).click();
-  await circumstancesScreen.onPhone(page).check();
+  await circumstancesScreen.onADesktop(page).click();
+  await circumstancesScreen.phone(page).click();
   await page.keyboard.press('Escape');
   await expect(stage(page).locator('sunny-porch .root')).toHaveAttribute('data-device', 'phone');
   await expect(circumstancesScreen.situation(page)).toContainText('Custom');
@@ -323,16 +324,16 @@ test('Who can answer? is its own editor: what happens in each state, and where i
 }) => {
   const page = await enterAs(browser, testServer, 'design?on=/tonight&with=nobody');
   const availability = pathScreen.availability(page);
-  await pathScreen.availabilityCard(availability).click();
+  await pathScreen.changeAvailability(availability).click();
   const inspector = designScreen.inspector(page);
   await designScreen.whenNobody(inspector).click();
   await designScreen.chatOption(page).click();
-  await expect(availability).toContainText('nobody → At the door');
+  await expect(availability).toContainText('nobody is answering → At the door');
   await expect(momentCard(page, 'Nobody home')).toHaveAccessibleName(/see “Who can answer\?”/);
   await expect(momentCard(page, 'At the door')).not.toHaveAccessibleName(/only (while|during)|see “Who/);
   await expect(inspector).toContainText('5 settings, 1 changed.');
   await designScreen.restoreDefaults(inspector).click();
-  await expect(availability).toContainText('nobody → Nobody home');
+  await expect(availability).toContainText('nobody is answering → Nobody home');
   await isSaved(page);
 });
 

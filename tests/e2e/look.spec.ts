@@ -1,3 +1,4 @@
+import { circumstancesScreen } from './screens/circumstances';
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Locator, Page } from '@playwright/test';
@@ -24,7 +25,7 @@ import { todayScreen } from './screens/today';
 const testServer = useTestServer();
 
 async function lookPanel(browser: Parameters<typeof enterAs>[0], moment = 'Talking'): Promise<Page> {
-  const page = await enterAs(browser, testServer, 'design?side=everywhere');
+  const page = await enterAs(browser, testServer, 'design?side=look');
   await pathScreen.moment(moment)(pathScreen.path(page)).click();
   await designScreen.lookTab(page).click();
   return page;
@@ -35,7 +36,7 @@ const unfold = (page: Page, name: string): Promise<void> =>
 const tile = (page: Page, selector: string): Locator =>
   designScreen.stage(page).locator(`sunny-porch ${selector}`);
 const saved = (page: Page): Promise<void> =>
-  expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible();
+  expect(page.getByRole('status').filter({ hasText: /^saved$/i })).toBeVisible();
 
 /** Nothing for axe, once it is saved and buttons have taken their colours. */
 async function expectCalmAxe(page: Page, what: string): Promise<void> {
@@ -488,14 +489,16 @@ test('a cookie bar is marked; what lies over it is told for every screen; the la
   await expect(covered).toContainText('on a computer');
   await lookScreen.moveClear(place).click();
   await expect(place).not.toContainText('on a computer (');
-  await stageScreen.phone(page).click();
+  await circumstancesScreen.onADesktop(page).click();
+  await circumstancesScreen.phone(page).click();
   await lookScreen.lowerBarHeight(place).fill('120');
   await expect(covered).toContainText('on a phone (390 × 844)');
   await expect(covered).toContainText('on a small phone (320 × 480)');
   await lookScreen.moveClear(place).click();
   await expect(place).not.toContainText('on a phone (');
   await lookScreen.lowerBarHeight(place).fill('0');
-  await stageScreen.desktop(page).click();
+  await circumstancesScreen.onAPhone(page).click();
+  await circumstancesScreen.desktop(page).click();
   await lookScreen.lowerBarHeight(place).fill('0');
   await expect(page.locator('[data-bar=lower]')).toHaveCount(0);
   await saved(page);

@@ -96,7 +96,7 @@ test('printed, the whole path stands alone', async ({ browser }) => {
   await expect(whole(page).locator('[data-moment-card=talking]')).toBeVisible();
 });
 
-test('at rest the short words of a transition open its settings, and a signpost does the same for the keyboard', async ({
+test('at rest the short words of a transition open its settings, and *Leads to* does the same for the keyboard', async ({
   browser,
 }) => {
   const page = await enterAs(browser, testServer, 'design?on=/tonight&moment=waiting&with=in');
@@ -104,7 +104,8 @@ test('at rest the short words of a transition open its settings, and a signpost 
   await page.locator('[data-transition-words=conversation-ended]').click();
   await expect(pathScreen.goodbyeCard(inspector)).toBeVisible();
   await designScreen.endsAfterSilence(inspector).fill('6');
-  await pathScreen.somebodyAnswers(designScreen.stage(page)).click();
+  await pathScreen.waiting(page).click();
+  await pathScreen.somebodyAnswers(inspector).click();
   await expect(pathScreen.joinedCard(inspector)).toBeVisible();
   await expect(inspector.getByRole('list')).toContainText('Night desk');
   await page.locator('[data-transition-words=invitation-shown]').click();
@@ -144,7 +145,7 @@ test('on a narrow screen what cannot be seen lies over the stage while it is ask
   await expect(pathScreen.slowReplyCard(inspector)).toBeVisible();
   await pathScreen.talking(pathScreen.path(page)).click();
   await expect(inspector).toHaveCount(0);
-  await expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: /^saved$/i })).toBeVisible();
 });
 
 test('on a phone a visit is tried with stage, behaviours and what is due below one another', async ({

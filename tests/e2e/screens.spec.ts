@@ -67,7 +67,7 @@ test('the search finds a setting by the trade’s word and leads there; the shee
     ['rehearse', 'Try a visit', /design\?try=?/],
     ['working hours', 'Team & hours', /team$/],
     ['inbox', 'Conversations', /conversations$/],
-    ['theme', 'Brand colour', /design\?side=everywhere$/],
+    ['theme', 'Brand colour', /design\?side=look$/],
   ] as const) {
     await page.keyboard.press('Control+k');
     await frameScreen.search(page).fill(word);

@@ -61,7 +61,7 @@ test('Design, Conversations, Today, Install and the widget on the site', async (
   await expect(desk.locator('[data-moment-card=invited]')).toHaveAccessibleName(/gets here by themselves/);
   await take(desk, 'design-whole-path');
   await desk.goto(
-    `${testServer.app}/s/${testServer.siteKey}/design?on=/groups/schools&moment=talking&side=everywhere`,
+    `${testServer.app}/s/${testServer.siteKey}/design?on=/groups/schools&moment=talking&side=look`,
   );
   await lookScreen.startingLooks(desk).getByRole('button').first().click();
   await lookScreen.letterboxLook(desk).click();

@@ -39,7 +39,7 @@ test('task 1: change the greeting, in three clicks', async ({ browser }) => {
   await one.page.keyboard.type('The dome is open.');
   await expect(one.stage.locator('sunny-porch [data-say=greeting]')).toHaveText('The dome is open.');
   expect(one.clicks).toBeLessThanOrEqual(3);
-  await expect(one.page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible();
+  await expect(one.page.getByRole('status').filter({ hasText: /^saved$/i })).toBeVisible();
 });
 
 test('task 3: what a visitor sees at our next closed hour, in three clicks', async ({ browser }) => {
@@ -82,7 +82,7 @@ test('task 5: move the launcher above a bar that lies there, in two', async ({ b
   await one.page.mouse.up();
   await expect(grip).toHaveAccessibleName(/px from below/);
   expect(one.clicks).toBeLessThanOrEqual(2);
-  await expect(one.page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible();
+  await expect(one.page.getByRole('status').filter({ hasText: /^saved$/i })).toBeVisible();
 });
 
 test('task 6: who gets the notes, and change it, in three clicks', async ({ browser }) => {

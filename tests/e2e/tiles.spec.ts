@@ -31,18 +31,18 @@ test('a change paints the tiles it is seen in, and no other: neither words said 
   const painted = () =>
     page.evaluate(() => [...(window as unknown as { painted: Set<string> }).painted].sort());
   const field = designScreen.greetingField(page);
-  await designScreen.editGreeting(page).click();
+  await designScreen.editGreeting(designScreen.stageTexts(designScreen.stage(page))).click();
   await field.fill('The dome is open.');
   await expect(designScreen.stage(page).locator('sunny-porch [data-say=greeting]')).toHaveText(
     'The dome is open.',
   );
-  await expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: /^saved$/i })).toBeVisible();
   expect(await painted()).toEqual(['at-the-door', 'stage']);
 
   await page.locator('[data-transition-words=answer-overdue]').click();
   await designScreen.slowReplyAfter(page).fill('75');
   await expect(page.locator('[data-transition-words=answer-overdue]')).toHaveText('75 s');
-  await expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: /^saved$/i })).toBeVisible();
   expect(await painted()).toEqual(['at-the-door', 'stage']);
 
   // What is seen everywhere is painted everywhere.

@@ -11,14 +11,15 @@ const testServer = useTestServer();
 const stage = (page: Page) => designScreen.stage(page);
 const inspector = (page: Page) => designScreen.inspector(page);
 const path = (page: Page) => pathScreen.path(page);
-const isSaved = (page: Page) => expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible();
+const isSaved = (page: Page) =>
+  expect(page.getByRole('status').filter({ hasText: /^saved$/i })).toBeVisible();
 const greeting = (page: Page) => stage(page).locator('sunny-porch [data-say=greeting]');
 
 async function greet(page: Page, text: string): Promise<void> {
   await designScreen.editGreeting(designScreen.stageTexts(stage(page))).click();
   const field = designScreen.greetingField(page);
   await field.fill(text);
-  await field.press('Escape');
+  await field.press('Control+Enter');
 }
 
 test('two people word the same text: the second one gets both wordings and the choice; different texts both stay', async ({
@@ -79,7 +80,7 @@ test('[M4] [M5] whether a question stays when we close, and whether another may 
   browser,
 }) => {
   const page = await enterAs(browser, testServer, 'design?on=/tonight&moment=waiting&with=in');
-  await pathScreen.weCloseMeanwhile(stage(page)).click();
+  await pathScreen.weCloseMeanwhile(inspector(page)).click();
   await designScreen.keepsWaiting(inspector(page)).click();
   await expect(inspector(page)).toContainText('the question stays in line, and a reply by e-mail is offered');
   await expect(inspector(page)).toContainText('1 setting, 1 changed.');

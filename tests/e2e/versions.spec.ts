@@ -36,7 +36,7 @@ const version = (page: Page, number: number): Locator => versionsScreen.version(
 async function paint(page: Page, brand: string): Promise<void> {
   await designScreen.lookTab(page).click();
   await lookScreen.brandColour(page).fill(brand);
-  await expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: /^saved$/i })).toBeVisible();
 }
 
 async function publish(page: Page, remark: string): Promise<void> {
@@ -94,7 +94,7 @@ test('task 12: last week’s version is brought back in three clicks; visitors g
   await versionsScreen.link(page).click(); // 1
   await versionsScreen.bringBack(version(page, 4)).click(); // 2
   const dialog = versionsScreen.bringBackFourth(page);
-  await expect(dialog).toContainText('“Everywhere”: Brand colour: #2f6f8f → #7a2e5d');
+  await expect(dialog).toContainText('“Main”: Brand colour: #2f6f8f → #7a2e5d');
   await expectNoAxe(page, 'bringing back');
   await versionsScreen.publishAsSixth(dialog).click(); // 3
   await expect(version(page, 6)).toContainText('version 4 brought back');
@@ -217,7 +217,7 @@ test('the design goes out as a file, is changed there, and comes in: shown in wo
 
   await give('lagoon.json', text.replace('"brand": "#7a2e5d"', '"brand": "#1f6f6b"'));
   const dialog = versionsScreen.importLagoon(page);
-  await expect(dialog).toContainText('“Everywhere”: Brand colour: #7a2e5d → #1f6f6b');
+  await expect(dialog).toContainText('“Main”: Brand colour: #7a2e5d → #1f6f6b');
   await versionsScreen.useFile(dialog).click();
   await expect(dialog).toHaveCount(0);
   await page.goto(`${testServer.app}/s/${testServer.siteKey}/design`);
@@ -265,5 +265,5 @@ test('[threat 18] the draft on the real site, for one tab alone: a band says so,
   await expect(launcher).toHaveCSS('background-color', 'rgb(122, 46, 93)');
   await partsScreen.cancel(page).click();
   await designScreen.undo(page).click();
-  await expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: /^saved$/i })).toBeVisible();
 });

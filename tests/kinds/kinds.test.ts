@@ -70,7 +70,7 @@ const MUST_KNOW: Readonly<Record<keyof typeof MADE_UP, readonly string[]>> = {
   moment: [
     'src/core/model/settings.ts',
     'src/core/words/cases.ts',
-    'src/ui/design/stage/Signposts.tsx',
+    'src/ui/design/inspector/LeadsTo.tsx',
     'src/ui/design/visit/use-tried.ts',
     'src/ui/wording/moments.ts',
   ],

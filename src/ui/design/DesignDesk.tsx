@@ -9,6 +9,7 @@ import { DeskCircumstances } from './circumstances/DeskCircumstances';
 import { ClashDialog } from './draft/ClashDialog';
 import type { DraftSaver, DraftState } from './draft/draft-saver';
 import { PhoneLayout } from './PhoneLayout';
+import { SiteEdge } from './SiteEdge';
 import { StageLayout } from './StageLayout';
 import { DesignProvider, useDesign } from './state/DesignContext';
 import { useDesignState } from './state/use-design-state';
@@ -41,6 +42,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
         <Box component="h1" sx={HIDDEN}>
           Design of {siteName}
         </Box>
+        <SiteEdge brand={shared.rehearsed.widget.look.brand} />
         <DeskCircumstances />
         <Layout />
         <ClashDialog clashes={draft.clashes} onChoose={saver.choose} />

@@ -1,6 +1,5 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { DeskCases } from './cases/DeskCases';
 import { Inspector } from './inspector/Inspector';
 import { PhonePath } from './path/PhonePath';
 import { DeskBecause } from './reasons/DeskBecause';
@@ -32,9 +31,6 @@ function PhoneStage() {
       </Box>
       <Box sx={{ height: 534, display: 'flex' }}>
         <DeskStage />
-      </Box>
-      <Box sx={{ p: 1.5, pb: 0 }}>
-        <DeskCases />
       </Box>
       <Inspector />
     </Box>

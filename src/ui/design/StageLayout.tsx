@@ -7,7 +7,7 @@ import { DeskStage } from './stage/DeskStage';
 import { Later } from './stage/Later';
 import { useDesign } from './state/DesignContext';
 
-/** Stage and inspector side by side, the path below; on a narrow screen the inspector lies over the stage while it is asked for. */
+/** Stage and inspector side by side, why this shows under the stage, the path below; on a narrow screen the inspector lies over the stage while it is asked for. */
 export function StageLayout() {
   return (
     <>
@@ -20,23 +20,23 @@ export function StageLayout() {
           position: 'relative',
         }}
       >
-        <Box sx={{ display: 'flex', minWidth: 0, minHeight: 0 }}>
+        <Box sx={{ display: 'flex', flexDirection: 'column', minWidth: 0, minHeight: 0 }}>
           <DeskStage />
+          <Later>
+            <DeskBecause />
+          </Later>
         </Box>
         <InspectorBeside />
       </Box>
-      <Later>
-        <DeskBecause />
-      </Later>
       <Path />
     </>
   );
 }
 
 function InspectorBeside() {
-  const { form, chosen, acts } = useDesign();
+  const { form, chosen, acts, shown } = useDesign();
   if (form === 'wide') return <Inspector />;
-  if (!chosen.isSheetOpen) return null;
+  if (!chosen.isSheetOpen && !shown.isEditedHere) return null;
   return (
     <InspectorSheet onClose={() => acts.set({ isSheetOpen: false })}>
       <Inspector />

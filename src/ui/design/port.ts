@@ -12,6 +12,8 @@ export interface DesignPort {
     base: number;
     patches: readonly Patch[];
     label: string;
+    /** Changes with one edit id that follow one another are one step of undo; null: the change is a step of its own. */
+    editId: string | null;
   }): Promise<SaveOutcome>;
   stepDraft(step: { clientId: string; kind: 'undo' | 'redo' }): Promise<SaveOutcome>;
   getSituations(): Promise<readonly KeptSituation[]>;

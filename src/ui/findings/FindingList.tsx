@@ -128,7 +128,13 @@ function FindingRow({ finding, siteKey, widgetKeyOf }: FindingRowProps) {
           {finding.level === 'suggestion' ? null : (
             <Box
               component="span"
-              sx={{ fontSize: '0.8125rem', fontWeight: 700, color: 'var(--porch-clay)', ml: 1, whiteSpace: 'nowrap' }}
+              sx={{
+                fontSize: '0.8125rem',
+                fontWeight: 700,
+                color: 'var(--porch-clay)',
+                ml: 1,
+                whiteSpace: 'nowrap',
+              }}
             >
               Fix this first
             </Box>

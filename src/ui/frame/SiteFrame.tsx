@@ -7,6 +7,7 @@ import { tinykeys } from 'tinykeys';
 import { TopBar, type TopBarProps } from './TopBar';
 import { KeySheet } from './KeySheet';
 import { SearchDialog } from './SearchDialog';
+import { SkipLinks } from './SkipLinks';
 import { SignInAgain, type SignInAction } from './SignInAgain';
 import { FindingsProvider } from '../findings/FindingsContext';
 import { ConnectionProvider } from './Connection';
@@ -42,13 +43,19 @@ export function SiteFrame({ children, sites, signOut, signIn, personId, site }: 
       <SiteProvider {...site}>
         <FindingsProvider>
           <Box sx={{ minHeight: '100vh', display: 'flex', flexDirection: 'column' }}>
+            <SkipLinks />
             <TopBar
               sites={sites}
               signOut={signOut}
               onSearch={() => setSearchOpen(true)}
               onSheet={() => setSheetOpen(true)}
             />
-            <Box component="main" sx={{ flex: 1, display: 'flex', flexDirection: 'column', minHeight: 0 }}>
+            <Box
+              component="main"
+              id="content"
+              tabIndex={-1}
+              sx={{ flex: 1, display: 'flex', flexDirection: 'column', minHeight: 0, outline: 'none' }}
+            >
               {children}
             </Box>
           </Box>

@@ -141,7 +141,13 @@ function SearchButton({ onSearch }: { onSearch: () => void }) {
       aria-label="Search screens and settings"
       aria-keyshortcuts="Control+K"
       onClick={onSearch}
-      sx={{ minWidth: 36, fontSize: '0.8125rem', fontWeight: 500, color: 'text.secondary', whiteSpace: 'nowrap' }}
+      sx={{
+        minWidth: 36,
+        fontSize: '0.8125rem',
+        fontWeight: 500,
+        color: 'text.secondary',
+        whiteSpace: 'nowrap',
+      }}
     >
       <SearchIcon fontSize="small" />
       <Box component="span" sx={{ display: { xs: 'none', xl: 'inline' }, ml: 0.5 }}>

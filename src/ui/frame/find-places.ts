@@ -1,10 +1,10 @@
 /** Places inside a screen that the search leads to, by our words and the trade's. */
 export const PLACES: readonly { readonly name: string; readonly words: string; readonly path: string }[] = [
-  { name: 'Brand colour', words: 'colour color theme palette', path: 'design?side=everywhere' },
+  { name: 'Brand colour', words: 'colour color theme palette', path: 'design?side=look' },
   {
     name: 'Corner of the page',
     words: 'position place launcher bubble side',
-    path: 'design?side=everywhere',
+    path: 'design?side=look',
   },
   { name: 'Greeting', words: 'welcome message hello text', path: 'design?moment=at-the-door' },
   { name: 'Words on the launcher', words: 'button label bubble', path: 'design?moment=passing-by' },

@@ -42,6 +42,7 @@ export function DesignFileDialog({ name, answer, draft, onClose, onTaken }: Desi
       base: draft.revision,
       patches,
       label: 'a design from a file',
+      editId: null,
     });
     if (saved.kind === 'behind')
       throw new PortError(

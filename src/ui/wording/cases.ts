@@ -21,6 +21,12 @@ export function caseWords(when: readonly CaseCondition[], nameOfTeam: (id: strin
   return when.length === 0 ? 'everybody else' : when.map((one) => conditionWords(one, nameOfTeam)).join(', ');
 }
 
+/** The same at the beginning of a line, or by itself. */
+export function caseTitle(when: readonly CaseCondition[], nameOfTeam: (id: string) => string): string {
+  const words = caseWords(when, nameOfTeam);
+  return words.charAt(0).toUpperCase() + words.slice(1);
+}
+
 function conditionWords(condition: CaseCondition, nameOfTeam: (id: string) => string): string {
   const [kind, ...values] = condition;
   if (kind === 'state') return values.map((one) => STATE_WORDS[one as WidgetState]).join(' or ');

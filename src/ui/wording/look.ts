@@ -4,6 +4,8 @@ import type { Mend, Pair } from '../../core/look/pairs';
 import type { Dropped } from '../../core/look/own-css';
 import type { ColourFault, ReadColour } from '../../core/look/read-colour';
 import type { Sight } from '../../core/look/deficiency';
+import type { Visitor } from '../../core/model/circumstances';
+import type { Launcher } from '../../core/model/design';
 import type { Colour, LauncherForm, LookName, StyleName } from '../../core/model/look';
 
 /** The six starting looks, and what each is. */
@@ -129,6 +131,14 @@ const DEVICE_WORDS: Readonly<Record<string, string>> = {
 
 export function deviceWords(device: string): string {
   return DEVICE_WORDS[device] ?? device;
+}
+
+/** Why there is no launcher on a device, where the owner wants none; null: there is one. */
+export function noLauncherWords({ form, hiddenOn }: Launcher, device: Visitor['device']): string | null {
+  if (form === 'own-element') return 'No launcher here: an element on your page opens the window.';
+  return hiddenOn.includes(device)
+    ? `No launcher on ${deviceWords(device)}: only your own links open the window.`
+    : null;
 }
 
 /** Devices that have no launcher. */

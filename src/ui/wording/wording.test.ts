@@ -114,7 +114,7 @@ describe('what will change, in words', () => {
 
 const CONTEXT: ReasonContext = {
   teamName: 'Night desk',
-  widgetName: () => 'Everywhere',
+  widgetName: () => 'Main',
   invitationName: (id) => (id === 'invitation-a' ? 'Clear skies' : 'Moon walk'),
   untilWords: (instant) => new Date(instant).toISOString().slice(11, 16),
 };
@@ -134,7 +134,7 @@ describe('names and reasons', () => {
       ({ reason }) => wordsOf(reason, context).text,
     );
     expect(told).toEqual([
-      '“Everywhere” covers /tonight',
+      '“Main” covers /tonight',
       'Night desk is answering',
       'the window is closed',
       'the language is English',

@@ -1,7 +1,7 @@
 import { button, dialog, group, menuitem } from './find';
 
 export const casesScreen = {
-  group: group(/who hears what$/),
+  group: group(/: wording for whom$/),
   add: button('+ other wording'),
   returningOption: menuitem('returning'),
   changeReturning: button('Change for whom: returning', { exact: true }),

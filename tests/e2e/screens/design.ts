@@ -1,3 +1,5 @@
+import type { Moment } from '../../../src/core/model/moment';
+import { MOMENT_WORDS } from '../../../src/ui/wording/moments';
 import {
   button,
   combobox,
@@ -22,6 +24,7 @@ export const designScreen = {
   undo: button(/^Undo/),
   stage: region('Stage'),
   stageTexts: group('Texts on the stage'),
+  otherTexts: button(/Other texts/),
   emailErrorText: button('Something is missing around the @.'),
   emailErrorField: textbox('E-mail is not valid'),
   emailErrorReworded: button('Please look at the @ once more.'),
@@ -58,4 +61,7 @@ export const designScreen = {
   keepsWaiting: switchControl('Keep people in line after closing'),
   offersAgain: switchControl('Let visitors ask again right away'),
   redo: button(/^Redo/),
+  momentHeading: (moment: Moment) => heading(MOMENT_WORDS[moment].name),
+  editReassurance: button(/^Edit Reassurance/),
+  reassuranceField: textbox('Reassurance'),
 };

@@ -14,6 +14,7 @@ import {
 } from './find';
 
 export const frameScreen = {
+  skipToStage: link('Skip to stage'),
   searchOption: (place: string) => option(place),
   notAnsweringSwitch: button('Start answering', { exact: true }),
   screens: navigation('Screens'),

@@ -38,6 +38,7 @@ export const lookScreen = {
   hexFault: text('A colour with # has 3, 4, 6 or 8 digits; this one has 5. Nothing was changed.'),
   didYouMeanTeal: text('Did you mean teal?'),
   pairPicker: combobox('Colour'),
+  windowSize: (name: string) => button(new RegExp(`^${name} \\d`, 'i')),
   smallTextOption: option('Small text'),
   smallTextField: textbox('Small text'),
   takeSmallTextColour: button(/^Small text: use #/),
@@ -65,7 +66,7 @@ export const lookScreen = {
   lampForm: radio(/^Lamp/),
   lift: textbox('Distance from the top or bottom', { exact: true }),
   launcherHardlySeen: text(
-    /^The launcher of “Everywhere” is hard to see on your page: 1\.\d:1 on #6\w{5}\. It needs 3:1\./,
+    /^The launcher of “Main” is hard to see on your page: 1\.\d:1 on #6\w{5}\. It needs 3:1\./,
   ),
   addRing: button(/^Add a ring: #/),
   nightLightLook: radio(/^Night light/),

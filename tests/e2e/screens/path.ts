@@ -11,6 +11,7 @@ export const pathScreen = {
   path: navigation('Path'),
   availability: region('Who can answer?'),
   availabilityCard: button(/^Who can answer/),
+  changeAvailability: button('Change who can answer'),
   whole: navigation('Whole path'),
   openWhole: button('Whole path'),
   transitions: list('Transitions'),
@@ -28,4 +29,5 @@ export const pathScreen = {
   nobodyHome: momentCard('nobody-home'),
   weCloseMeanwhile: button(/the question becomes a note/),
   goodbye: momentCard('goodbye'),
+  waiting: momentCard('waiting'),
 };

@@ -6,24 +6,20 @@ import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import Popover from '@mui/material/Popover';
 import { useState } from 'react';
-import type { Corner } from '../../../core/model/design';
 import type { CaseCondition } from '../../../core/model/case-condition';
 import type { CaseOfText } from '../../../core/words/cases';
 import type { TextKey } from '../../../core/model/text-keys';
 import type { WordingKey } from '../../../core/words/wordings';
-import { caseWords } from '../../wording/cases';
+import { caseTitle, caseWords } from '../../wording/cases';
 import { textName } from '../../wording/texts';
 import { CaseSheet } from './CaseSheet';
 import { VisitedMark } from '../path/VisitedMark';
+import { Roving } from '../../parts/Roving';
 import { PILL } from '../stage/pill';
 
 export interface CaseChipsProps {
-  /** The texts of the moment that may have cases, and the one whose cases are shown. */
-  readonly texts: readonly TextKey[];
   readonly text: TextKey;
-  readonly onText: (text: TextKey) => void;
   readonly cases: Cases;
-  readonly corner: Corner;
   /** What could not be shown, in a sentence. */
   readonly message: string | null;
   nameOfTeam(id: string): string;
@@ -52,52 +48,22 @@ interface CaseActions {
 
 /** A text said differently for somebody, as a row of chips in the order in which they are asked; `otherwise` is last. */
 export function CaseChips(props: CaseChipsProps) {
-  const { texts, text, onText, corner, nameOfTeam, acts } = props;
+  const { text, nameOfTeam, acts } = props;
   const { all: cases, picked, unread, offered } = props.cases;
-  const [menu, setMenu] = useState<{ readonly of: 'texts' | 'new'; readonly anchor: HTMLElement } | null>(
-    null,
-  );
+  const [menu, setMenu] = useState<HTMLElement | null>(null);
   const [sheet, setSheet] = useState<{ readonly id: string; readonly anchor: HTMLElement } | null>(null);
   const own = cases.filter(({ isOwn }) => isOwn);
   const edited = own.find(({ wording }) => idOf(wording) === sheet?.id);
   const said = picked.replace(/\/without$/, '');
-  const side = corner.endsWith('right') ? { left: 12 } : { right: 12 };
   return (
-    <Box
+    <Roving
       role="group"
-      aria-label={`${textName(text)}: who hears what`}
-      sx={{
-        position: { xs: 'static', md: 'absolute' },
-        top: 62,
-        ...side,
-        maxWidth: { md: 'max(240px, calc(100% - 412px))' },
-        display: 'flex',
-        flexWrap: 'wrap',
-        alignItems: 'center',
-        gap: 0.75,
-        // However many there are, the signposts below stay free.
-        maxHeight: { md: 176 },
-        overflow: 'auto',
-        pb: '3px',
-        zIndex: 4,
-        pointerEvents: 'none',
-        '& > *': { pointerEvents: 'auto' },
-      }}
+      label={`${textName(text)}: wording for whom`}
+      sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 0.75, pb: 1 }}
     >
-      <ButtonBase
-        aria-haspopup="menu"
-        aria-label={`Wordings of: ${textName(text)}`}
-        onClick={(event) => setMenu({ of: 'texts', anchor: event.currentTarget })}
-        sx={{
-          ...CHIP,
-          fontWeight: 600,
-          border: '1px solid transparent',
-          bgcolor: 'var(--porch-ink)',
-          color: 'var(--porch-paper)',
-        }}
-      >
-        {textName(text)} ▾
-      </ButtonBase>
+      <Box component="span" sx={{ fontSize: '0.8125rem', flexBasis: '100%', color: 'text.secondary' }}>
+        {textName(text)}, for
+      </Box>
       <Box component="ol" sx={{ display: 'contents', m: 0, p: 0, listStyle: 'none' }}>
         {cases.map((one) => {
           const isSaid = one.wording === said;
@@ -116,9 +82,7 @@ export function CaseChips(props: CaseChipsProps) {
                 onClick={() => acts.look(one)}
                 sx={{
                   ...CHIP,
-                  ...(one.isOwn
-                    ? { borderStartEndRadius: 0, borderEndEndRadius: 0 }
-                    : { borderStyle: one.when.length === 0 ? 'solid' : 'dashed' }),
+                  ...(one.isOwn ? { borderStartEndRadius: 0, borderEndEndRadius: 0 } : {}),
                   ...(isUnread ? { borderColor: 'var(--porch-clay)', color: 'error.main' } : {}),
                   ...(isSaid
                     ? {
@@ -134,7 +98,7 @@ export function CaseChips(props: CaseChipsProps) {
                   component="span"
                   sx={{ overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}
                 >
-                  {words}
+                  {caseTitle(one.when, nameOfTeam)}
                 </Box>
                 {isSaid ? <VisitedMark /> : null}
               </ButtonBase>
@@ -161,39 +125,26 @@ export function CaseChips(props: CaseChipsProps) {
       </Box>
       <ButtonBase
         aria-haspopup="menu"
-        onClick={(event) => setMenu({ of: 'new', anchor: event.currentTarget })}
-        sx={{ ...CHIP, borderStyle: 'dotted', color: 'text.secondary' }}
+        onClick={(event) => setMenu(event.currentTarget)}
+        sx={{ ...CHIP, borderStyle: 'dashed', color: 'text.secondary' }}
       >
         + other wording
       </ButtonBase>
       <Box role="status" sx={{ fontSize: '0.8125rem', flexBasis: '100%', '&:empty': { display: 'none' } }}>
         {props.message}
       </Box>
-      <Menu anchorEl={menu?.anchor ?? null} open={menu !== null} onClose={() => setMenu(null)}>
-        {menu?.of === 'new'
-          ? offered.map((condition) => (
-              <MenuItem
-                key={condition.join(' ')}
-                onClick={() => {
-                  setMenu(null);
-                  acts.add(condition);
-                }}
-              >
-                {caseWords([condition], nameOfTeam)}
-              </MenuItem>
-            ))
-          : texts.map((one) => (
-              <MenuItem
-                key={one}
-                selected={one === text}
-                onClick={() => {
-                  setMenu(null);
-                  onText(one);
-                }}
-              >
-                {textName(one)}
-              </MenuItem>
-            ))}
+      <Menu anchorEl={menu} open={menu !== null} onClose={() => setMenu(null)}>
+        {offered.map((condition) => (
+          <MenuItem
+            key={condition.join(' ')}
+            onClick={() => {
+              setMenu(null);
+              acts.add(condition);
+            }}
+          >
+            {caseWords([condition], nameOfTeam)}
+          </MenuItem>
+        ))}
       </Menu>
       <Popover
         open={sheet !== null && edited !== undefined}
@@ -217,7 +168,7 @@ export function CaseChips(props: CaseChipsProps) {
           />
         )}
       </Popover>
-    </Box>
+    </Roving>
   );
 }
 

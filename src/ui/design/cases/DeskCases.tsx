@@ -10,8 +10,8 @@ import { useDesign } from '../state/DesignContext';
 
 /** The cases of a text at a moment, and what can be done with them; nothing where nothing has cases. */
 export function DeskCases() {
-  const { design, rehearsed, assumptions, assume, overview, shown, edits, chosen, acts } = useDesign();
-  const { moment, texts, corner } = shown;
+  const { design, rehearsed, assumptions, assume, overview, shown, edits, chosen } = useDesign();
+  const { moment, texts } = shown;
   const { widget, asItIs, nameOfTeam } = rehearsed;
   const text = texts.cased.find((one) => one === chosen.cased) ?? texts.cased[0];
   const cases = useMemo(() => (text === undefined ? [] : casesOf(widget, text)), [widget, text]);
@@ -47,11 +47,8 @@ export function DeskCases() {
   const own = cases.filter(({ isOwn }) => isOwn).map(({ when }) => when);
   return (
     <CaseChips
-      texts={texts.cased}
       text={text}
-      onText={(cased) => acts.set({ cased })}
       cases={{ all: cases, picked: texts.wordingAt(text), unread, offered }}
-      corner={corner}
       message={missed?.at === here ? missed.words : null}
       nameOfTeam={nameOfTeam}
       acts={{

@@ -2,9 +2,6 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import FormControlLabel from '@mui/material/FormControlLabel';
-import Radio from '@mui/material/Radio';
-import RadioGroup from '@mui/material/RadioGroup';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { type ReactNode, memo, useState } from 'react';
@@ -13,8 +10,9 @@ import type { Zone } from '../../../core/hours/zone';
 import { TEAM_STATES, type TeamState } from '../../../core/model/moment';
 import type { Assumptions } from '../../../core/rehearse/assumptions';
 import { LANGUAGES } from '../../wording/languages';
-import { STATE_WORDS } from '../../wording/states';
+import { STATE_WORDS, whileWords } from '../../wording/states';
 import { wallWords } from '../../wording/times';
+import { Roving } from '../../parts/Roving';
 import { Choice, Sheet, Word } from './circumstance-parts';
 import { SituationArrows } from './SituationArrows';
 import type { Situations } from './use-situations';
@@ -46,13 +44,14 @@ interface SentenceClock {
 
 /** Who answers: the team that is asked for, or all of them. */
 interface SentencePeople {
-  readonly name: string;
+  /** Null: several teams, and none is asked for. */
+  readonly name: string | null;
   readonly state: TeamState;
   /** The teams that can be asked for, by id; none where there is nothing to choose. */
   readonly teams: readonly (readonly [id: string, name: string])[];
 }
 
-/** The sentence above the stage: which widget, on which page, when, to whom, with whom. Each part opens under itself. */
+/** The sentence above the stage: who sees it, where and when. Each part opens under itself. */
 export function CircumstancesSentence({
   children,
   ...parts
@@ -62,16 +61,16 @@ export function CircumstancesSentence({
       component="section"
       aria-label="Circumstances"
       sx={{
-        minHeight: 44,
+        minHeight: 42,
         display: 'flex',
         alignItems: 'center',
         flexWrap: { xs: 'wrap', md: 'nowrap' },
-        gap: { xs: 0.75, md: 0.75 },
+        gap: 0.75,
         px: { xs: 1.5, md: 2 },
         py: { xs: 0.75, md: 0 },
         bgcolor: 'background.default',
         borderBottom: '1px solid var(--porch-rail)',
-        fontSize: '0.8125rem',
+        fontSize: '0.875rem',
         flex: 'none',
       }}
     >
@@ -83,55 +82,121 @@ export function CircumstancesSentence({
 }
 
 /** Drawn anew only when the circumstances are others: no letter that is typed on the stage changes them. */
-const Sentence = memo(function Sentence(props: CircumstancesProps) {
-  const { assumptions, onSuppose, people, clock } = props;
-  const { widgets, shown } = props.place;
+const Sentence = memo(function Sentence({ situations, ...parts }: CircumstancesProps) {
+  return (
+    <Roving
+      label="Who sees it, where and when"
+      sx={{
+        display: 'flex',
+        alignItems: 'center',
+        flexWrap: { xs: 'wrap', md: 'nowrap' },
+        gap: 0.75,
+        minWidth: 0,
+      }}
+    >
+      <SituationArrows {...situations} />
+      <PlaceParts {...parts} />
+      <VisitorParts {...parts} />
+      <PeoplePart {...parts} />
+    </Roving>
+  );
+});
+
+type PartsProps = Omit<CircumstancesProps, 'situations'>;
+
+/** Which widget, where there are several, on which page, when. */
+function PlaceParts({ assumptions, onSuppose, place, onWidget, clock }: PartsProps) {
+  const { widgets, shown } = place;
   const { zone, now } = clock;
-  const who = assumptions.who ?? 'now';
-  const asItIs = `as it is now: ${STATE_WORDS[people.state]}`;
-  const whoWords = `${people.name}: ${STATE_WORDS[assumptions.who ?? people.state]}`;
-  const widgetWords = widgets.find(([key]) => key === shown)?.[1] ?? 'none';
+  const isNow = assumptions.at === null;
   return (
     <>
-      <Word>Widget</Word>
-      <Choice
-        part="widget"
-        label="Widget"
-        value={widgetWords}
-        maxWidth={110}
-        options={widgets}
-        chosen={shown ?? ''}
-        onChoose={props.onWidget}
-      />
-      <Word>on</Word>
-      <Sheet part="where" label="On the page" value={assumptions.page} maxWidth={200}>
+      {widgets.length > 1 ? (
+        <Choice
+          part="widget"
+          label="Widget"
+          value={widgets.find(([key]) => key === shown)?.[1] ?? 'No widget'}
+          maxWidth={130}
+          options={widgets}
+          chosen={shown ?? ''}
+          onChoose={onWidget}
+        />
+      ) : null}
+      <Word>{widgets.length > 1 ? 'on' : 'On'}</Word>
+      <Sheet part="where" label="On the page" value={assumptions.page} maxWidth={180}>
         {(close) => <Where page={assumptions.page} onPage={(page) => onSuppose({ page })} close={close} />}
       </Sheet>
       <Word>at</Word>
       <Sheet
         part="when"
-        label="At"
-        value={
-          assumptions.at === null
-            ? `now, ${wallOf(zone, now).slice(11)}`
-            : wallWords(wallOf(zone, assumptions.at))
-        }
-        maxWidth={150}
+        label={isNow ? 'At now,' : 'At'}
+        value={isNow ? wallOf(zone, now).slice(11) : wallWords(wallOf(zone, assumptions.at ?? now))}
+        maxWidth={140}
       >
         {(close) => <When {...{ assumptions, onSuppose, clock, close }} />}
       </Sheet>
-      <Word>to</Word>
-      <Sheet part="visitor" label="To" value={visitorWords(assumptions)} maxWidth={230}>
-        {() => <Who {...{ assumptions, onSuppose }} locales={props.place.locales} />}
-      </Sheet>
-      <Word>with</Word>
+    </>
+  );
+}
+
+/** Who, on what, in which language. */
+function VisitorParts({ assumptions, onSuppose, place }: PartsProps) {
+  const { visit, device, locale } = assumptions;
+  return (
+    <>
+      <Word>a</Word>
+      <Choice
+        part="visitor"
+        label="A"
+        value={VISITS[visit]}
+        maxWidth={150}
+        options={[
+          ['first', VISITS.first],
+          ['returning', VISITS.returning],
+        ]}
+        chosen={visit}
+        onChoose={(next) => onSuppose({ visit: next })}
+      />
+      <Word>on a</Word>
+      <Choice
+        part="device"
+        label="On a"
+        value={device}
+        maxWidth={80}
+        options={DEVICES.map((one) => [one, one] as const)}
+        chosen={device}
+        onChoose={(next) => onSuppose({ device: next })}
+      />
+      <Word>in</Word>
+      <Choice
+        part="language"
+        label="In"
+        value={LANGUAGES[locale] ?? locale}
+        maxWidth={110}
+        options={place.locales.map((one) => [one, LANGUAGES[one] ?? one] as const)}
+        chosen={locale}
+        onChoose={(next) => onSuppose({ locale: next })}
+      />
+    </>
+  );
+}
+
+const VISITS = { first: 'first-time visitor', returning: 'returning visitor' } as const;
+const DEVICES = ['desktop', 'tablet', 'phone'] as const;
+
+/** Whether somebody is answering meanwhile, and whom the visitor asks for. */
+function PeoplePart({ assumptions, onSuppose, people }: PartsProps) {
+  const asItIs = `as it is now: ${STATE_WORDS[people.state]}`;
+  return (
+    <>
+      <Word>while</Word>
       <Choice
         part="with"
-        label="Who is answering"
-        value={whoWords}
-        maxWidth={190}
+        label="While"
+        value={whileWords(people.name, assumptions.who ?? people.state)}
+        maxWidth={260}
         options={[['now', asItIs], ...TEAM_STATES.map((state) => [state, STATE_WORDS[state]] as const)]}
-        chosen={who}
+        chosen={assumptions.who ?? 'now'}
         onChoose={(next) => onSuppose({ who: next === 'now' ? null : next })}
         also={
           people.teams.length === 0
@@ -144,13 +209,8 @@ const Sentence = memo(function Sentence(props: CircumstancesProps) {
               }
         }
       />
-      <SituationArrows {...props.situations} />
     </>
   );
-});
-
-function visitorWords({ visit, locale, device }: Assumptions): string {
-  return [visit === 'first' ? 'first visit' : 'returning', LANGUAGES[locale] ?? locale, device].join(' · ');
 }
 
 function Where({ page, onPage, close }: { page: string; onPage: (page: string) => void; close: () => void }) {
@@ -227,78 +287,6 @@ function When({
           Now
         </Button>
       </Box>
-    </Box>
-  );
-}
-
-function Who({
-  assumptions,
-  onSuppose,
-  locales,
-}: Pick<CircumstancesProps, 'assumptions' | 'onSuppose'> & Pick<SentencePlace, 'locales'>) {
-  return (
-    <>
-      <Options
-        label="Visit"
-        value={assumptions.visit}
-        options={[
-          ['first', 'first visit'],
-          ['returning', 'was here before'],
-        ]}
-        onChoose={(visit) => onSuppose({ visit })}
-      />
-      <Options
-        label="Language"
-        value={assumptions.locale}
-        options={locales.map((locale) => [locale, LANGUAGES[locale] ?? locale] as const)}
-        onChoose={(locale) => onSuppose({ locale })}
-      />
-      <Options
-        label="Device"
-        value={assumptions.device}
-        options={[
-          ['desktop', 'desktop'],
-          ['tablet', 'tablet'],
-          ['phone', 'phone'],
-        ]}
-        onChoose={(device) => onSuppose({ device })}
-      />
-    </>
-  );
-}
-
-function Options<T extends string>({
-  label,
-  value,
-  options,
-  onChoose,
-}: {
-  label: string;
-  value: T;
-  options: readonly (readonly [T, string])[];
-  onChoose: (value: T) => void;
-}) {
-  return (
-    <Box component="fieldset" sx={{ border: 0, p: 0, m: 0, mb: 1 }}>
-      <Box component="legend" sx={{ fontSize: '0.8125rem', fontWeight: 700, p: 0 }}>
-        {label}
-      </Box>
-      <RadioGroup
-        row
-        aria-label={label}
-        value={value}
-        onChange={(event) => onChoose(event.target.value as T)}
-      >
-        {options.map(([one, words]) => (
-          <FormControlLabel
-            key={one}
-            value={one}
-            control={<Radio size="small" />}
-            label={words}
-            slotProps={{ typography: { variant: 'body2' } }}
-          />
-        ))}
-      </RadioGroup>
     </Box>
   );
 }

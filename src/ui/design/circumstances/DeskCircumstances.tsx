@@ -48,8 +48,8 @@ export function DeskCircumstances() {
   );
 }
 
-function askedName(teams: readonly TeamNow[], nameOfTeam: (id: string) => string): string {
+/** The team that is meant; null: there are several, or none. */
+function askedName(teams: readonly TeamNow[], nameOfTeam: (id: string) => string): string | null {
   const [team] = teams;
-  if (team === undefined) return 'nobody';
-  return teams.length > 1 ? `${teams.length} teams` : nameOfTeam(team.id);
+  return team === undefined || teams.length > 1 ? null : nameOfTeam(team.id);
 }

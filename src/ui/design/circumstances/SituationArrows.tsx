@@ -22,26 +22,23 @@ export function SituationArrows({ all, at, keep, remove, flip }: Situations) {
     <Box
       role="group"
       aria-label="Situation"
-      sx={{ display: 'flex', alignItems: 'center', minWidth: 0, flex: '0 1 auto', ml: { md: 0.5 } }}
+      sx={{ display: 'flex', alignItems: 'center', flex: 'none', mr: { md: 1 } }}
     >
       <IconButton size="small" aria-label="Previous situation" onClick={() => flip(-1)} sx={ARROW}>
         ◂
       </IconButton>
-      <Box
-        role="status"
-        title={name}
-        sx={{
-          whiteSpace: 'nowrap',
-          overflow: 'hidden',
-          textOverflow: 'ellipsis',
-          minWidth: 24,
-          maxWidth: 170,
-          px: 0.25,
-        }}
-      >
-        {name}
-        {at < 0 ? '' : `, ${at + 1} of ${all.length}`}
+      {/* As wide whatever it says: the arrows keep their place. */}
+      <Box role="status" title={name} sx={NAME}>
+        <Box component="b" sx={{ overflow: 'hidden', textOverflow: 'ellipsis' }}>
+          {name}
+        </Box>{' '}
+        <Box component="span" sx={{ color: 'text.secondary', flex: 'none' }}>
+          {at < 0 ? '' : `${at + 1} of ${all.length}`}
+        </Box>
       </Box>
+      <IconButton size="small" aria-label="Next situation" onClick={() => flip(1)} sx={ARROW}>
+        ▸
+      </IconButton>
       {at < 0 || keptId !== null ? (
         <ButtonBase
           aria-haspopup={keptId === null ? 'dialog' : undefined}
@@ -61,9 +58,6 @@ export function SituationArrows({ all, at, keep, remove, flip }: Situations) {
           {keptId === null ? 'Keep' : '×'}
         </ButtonBase>
       ) : null}
-      <IconButton size="small" aria-label="Next situation" onClick={() => flip(1)} sx={ARROW}>
-        ▸
-      </IconButton>
       <Popover
         open={anchor !== null}
         anchorEl={anchor}
@@ -115,3 +109,13 @@ function tell(error: unknown): void {
     error instanceof PortError ? error.sentence : 'That did not work and nothing was changed. Try again.',
   );
 }
+
+const NAME = {
+  display: 'flex',
+  justifyContent: 'center',
+  gap: 0.75,
+  whiteSpace: 'nowrap',
+  overflow: 'hidden',
+  width: { xs: '9.5rem', md: '7rem', lg: '9.5rem' },
+  px: 0.25,
+} as const;

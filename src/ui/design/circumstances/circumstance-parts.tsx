@@ -26,7 +26,7 @@ export function Word({ children }: { children: ReactNode }) {
 }
 
 const PART = {
-  fontSize: '0.8125rem',
+  fontSize: '0.875rem',
   fontWeight: 600,
   minHeight: 28,
   minWidth: 0,
@@ -39,7 +39,10 @@ const PART = {
   textAlign: 'start',
 } as const;
 
-export type PartName = 'widget' | 'where' | 'when' | 'visitor' | 'with';
+/** Parts that are cut where there is no room for the whole sentence; the others are short. */
+const SHRINKING: ReadonlySet<PartName> = new Set(['widget', 'where', 'with']);
+
+export type PartName = 'widget' | 'where' | 'when' | 'visitor' | 'device' | 'language' | 'with';
 
 /** Opens a part of the sentence, as if it had been chosen. */
 export function openPart(part: PartName): void {
@@ -89,13 +92,13 @@ export function Choice<T extends string>({
     <>
       <ButtonBase
         data-part={part}
-        aria-label={`${label}: ${value}`}
+        aria-label={`${label} ${value}`}
         title={value}
         aria-haspopup="menu"
         onClick={(event) => setAnchor(event.currentTarget)}
-        sx={{ ...PART, maxWidth }}
+        sx={{ ...PART, maxWidth, flexShrink: SHRINKING.has(part) ? 1 : 0 }}
       >
-        {value} ▾
+        {value}
       </ButtonBase>
       <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
         {itemsOf({ options, chosen, onChoose })}
@@ -129,9 +132,9 @@ export function Sheet({
         title={value}
         aria-haspopup="dialog"
         onClick={(event) => setAnchor(event.currentTarget)}
-        sx={{ ...PART, maxWidth }}
+        sx={{ ...PART, maxWidth, flexShrink: SHRINKING.has(part) ? 1 : 0 }}
       >
-        {value} ▾
+        {value}
       </ButtonBase>
       <Popover
         open={anchor !== null}

@@ -8,6 +8,8 @@ import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import Tooltip from '@mui/material/Tooltip';
 import Link from 'next/link';
+import { HIDDEN } from '../../theme/hidden';
+import { Roving } from '../../parts/Roving';
 import { memo } from 'react';
 import { useStable } from '../../parts/use-stable';
 import type { DraftSaver, DraftState } from './draft-saver';
@@ -22,7 +24,9 @@ interface DraftBarProps {
   readonly onPublish: () => void;
 }
 
-const STATUS_WORDS = { saved: 'saved', saving: 'saving', 'not-saved': 'not saved' } as const;
+/** Read out only, between the width of a phone and the one at which everything has room. */
+const BETWEEN_HIDDEN = { '@media (min-width: 56.25em) and (max-width: 74.95em)': HIDDEN } as const;
+const STATUS_WORDS = { saved: 'Saved', saving: 'Saving', 'not-saved': 'Not saved' } as const;
 
 /** Undo, redo, whether it is saved, and Publish. */
 export function DraftBar({ draft, saver, changeCount, nextVersion, onPublish }: DraftBarProps) {
@@ -70,34 +74,37 @@ const Drawn = memo(function Drawn({
 }: DrawnProps) {
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.5, flex: 'none' }}>
-      <Step kind="undo" label={undoLabel} onStep={() => saver.step('undo')} />
-      <Step kind="redo" label={redoLabel} onStep={() => saver.step('redo')} />
-      <Tooltip title={why ?? 'Every change is saved in the draft. Visitors see it when you publish.'}>
-        <Box
-          role="status"
-          tabIndex={0}
-          sx={{
-            fontSize: '0.8125rem',
-            px: 0.75,
-            whiteSpace: 'nowrap',
-            color: status === 'not-saved' ? 'error.main' : 'text.secondary',
-            fontWeight: status === 'not-saved' ? 700 : 400,
-          }}
-        >
-          {STATUS_WORDS[status]}
-        </Box>
-      </Tooltip>
-      <Tooltip title="Versions">
-        <IconButton
-          size="small"
-          aria-label="Versions"
-          component={Link}
-          href={`/s/${siteKey}/versions`}
-          sx={{ width: 32, height: 32, display: { xs: 'inline-flex', md: 'none', lg: 'inline-flex' } }}
-        >
-          <HistoryIcon fontSize="small" />
-        </IconButton>
-      </Tooltip>
+      <Roving label="The draft" sx={{ display: 'flex', alignItems: 'center', gap: 0.5 }}>
+        <Step kind="undo" label={undoLabel} onStep={() => saver.step('undo')} />
+        <Step kind="redo" label={redoLabel} onStep={() => saver.step('redo')} />
+        <Tooltip title={why ?? 'Every change is saved in the draft. Visitors see it when you publish.'}>
+          <Box
+            role="status"
+            sx={{
+              fontSize: '0.8125rem',
+              px: 0.75,
+              whiteSpace: 'nowrap',
+              // Where there is little room, only what is not as usual is seen.
+              ...(status === 'saved' ? BETWEEN_HIDDEN : {}),
+              color: status === 'not-saved' ? 'error.main' : 'text.secondary',
+              fontWeight: status === 'not-saved' ? 700 : 400,
+            }}
+          >
+            {STATUS_WORDS[status]}
+          </Box>
+        </Tooltip>
+        <Tooltip title="Versions">
+          <IconButton
+            size="small"
+            aria-label="Versions"
+            component={Link}
+            href={`/s/${siteKey}/versions`}
+            sx={{ width: 32, height: 32, display: { xs: 'inline-flex', md: 'none', lg: 'inline-flex' } }}
+          >
+            <HistoryIcon fontSize="small" />
+          </IconButton>
+        </Tooltip>
+      </Roving>
       <Button
         size="small"
         variant="contained"

@@ -22,8 +22,9 @@ export interface DesignEdits {
   setPlace(place: Place): void;
   setSetting(setting: Setting, value: number | null): void;
   setBehaviour(state: WidgetState, behaviour: Behaviour): void;
-  setText(locale: string, key: WordingKey, text: string): void;
-  restoreDefaults(locale: string, key: WordingKey): void;
+  /** Changes with one edit id are one step of undo. */
+  setText(locale: string, key: WordingKey, text: string, editId: string): void;
+  restoreDefaults(locale: string, key: WordingKey, editId: string): void;
   /** After the owner's other ones, before ours; says what is said otherwise. */
   addCase(key: TextKey, when: readonly CaseCondition[]): void;
   setCase(id: string, when: readonly CaseCondition[]): void;
@@ -38,6 +39,8 @@ export function designEdits(saver: DraftSaver, widget: number): DesignEdits {
     const one = saver.state().design.widgets[widget];
     return one === undefined ? '' : wordingName(one, key, () => 'a team');
   };
+  const patchesOf = (locale: string, key: WordingKey, text: string | null): Patch[] =>
+    wordingPatches(saver.state().design, widget, locale, key, text);
   const placeOf = (id: string): number =>
     saver.state().design.widgets[widget]?.cases.findIndex((one) => one.id === id) ?? -1;
   return {
@@ -76,15 +79,10 @@ export function designEdits(saver: DraftSaver, widget: number): DesignEdits {
       ),
     setBehaviour: (state, behaviour) =>
       saver.change([{ op: 'set', path: [...at, 'behaviours', state], value: behaviour }], 'who can answer'),
-    setText: (locale, key, text) => {
-      const { design } = saver.state();
-      saver.change(wordingPatches(design, widget, locale, key, text), nameOf(key).toLowerCase());
-    },
-    restoreDefaults: (locale, key) =>
-      saver.change(
-        wordingPatches(saver.state().design, widget, locale, key, null),
-        `${nameOf(key).toLowerCase()} back to ours`,
-      ),
+    setText: (locale, key, text, editId) =>
+      saver.change(patchesOf(locale, key, text), nameOf(key).toLowerCase(), editId),
+    restoreDefaults: (locale, key, editId) =>
+      saver.change(patchesOf(locale, key, null), `${nameOf(key).toLowerCase()} back to ours`, editId),
     addCase: (key, when) => {
       const { design } = saver.state();
       const one = design.widgets[widget];

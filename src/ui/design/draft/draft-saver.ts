@@ -29,8 +29,11 @@ export interface LabelledClash extends Clash {
 
 export interface DraftSaver {
   state(): DraftState;
-  /** Reaches the screen at once, the server soon. Changes of one place in a row are saved as one. */
-  change(patches: readonly Patch[], label: string): void;
+  /**
+   * Reaches the screen at once, the server soon. Changes of one place in a row are saved as one; those with one edit id are
+   * one step of undo, however long apart.
+   */
+  change(patches: readonly Patch[], label: string, editId?: string): void;
   step(kind: 'undo' | 'redo'): void;
   /** Ends the first clash: theirs stays, or what was done here is put in its place. */
   choose(which: 'mine' | 'theirs'): void;
@@ -48,6 +51,7 @@ interface Pending {
   readonly kind: 'change' | 'undo' | 'redo';
   readonly patches: readonly Patch[];
   readonly label: string;
+  readonly editId: string | null;
 }
 
 const DEBOUNCE_MS = 350;
@@ -146,21 +150,24 @@ export function draftSaver(
           base: server.revision,
           patches: one.patches,
           label: one.label,
+          editId: one.editId,
         })
       : port.stepDraft({ clientId: one.clientId, kind: one.kind });
 
-  const change = (patches: readonly Patch[], label: string): void => {
+  const change = (patches: readonly Patch[], label: string, editId: string | null = null): void => {
     const last = queue.at(-1);
     const joins =
       last !== undefined &&
       last.kind === 'change' &&
       last.label === label &&
+      last.editId === editId &&
       isSamePlace(last.patches, patches);
     const entry: Pending = {
       clientId: joins ? last.clientId : newClientId(),
       kind: 'change',
       patches,
       label,
+      editId,
     };
     queue = joins ? [...queue.slice(0, -1), entry] : [...queue, entry];
     show();
@@ -194,7 +201,7 @@ export function draftSaver(
     },
     change,
     step: (kind) => {
-      queue = [...queue, { clientId: newClientId(), kind, patches: [], label: kind }];
+      queue = [...queue, { clientId: newClientId(), kind, patches: [], label: kind, editId: null }];
       on.change();
       later(0);
     },

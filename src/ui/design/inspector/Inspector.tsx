@@ -2,27 +2,29 @@
 
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
-import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
-import { type ReactNode, memo } from 'react';
+import { memo } from 'react';
 import type { Finding } from '../../../core/findings/finding';
 import { SETTINGS_AT, settingValue } from '../../../core/model/settings';
 import type { DrawnMoment } from '../../../core/model/moment';
-import type { TextKey } from '../../../core/model/text-keys';
-import type { MomentTexts } from '../stage/stage-texts';
 import { findingSentence } from '../../wording/findings';
 import { MOMENT_WORDS } from '../../wording/moments';
 import { LookPanel } from '../look/LookPanel';
+import { noLauncherWords } from '../../wording/look';
 import { AvailabilityRules } from './AvailabilityRules';
+import { LeadsTo } from './LeadsTo';
 import { Recipients } from './Recipients';
+import { Section } from './Section';
 import { SettingFields } from './SettingFields';
 import { useDesign } from '../state/DesignContext';
+import { useRoving } from '../../parts/use-roving';
 import { useSame, useStable } from '../../parts/use-stable';
 import { TransitionSettings } from './TransitionSettings';
+import { Wording } from './Wording';
 
-export type Side = 'here' | 'everywhere';
+export type Side = 'moment' | 'look';
 
-/** Timing on the stage. Two sides and no more: this moment, and what holds everywhere. */
+/** What belongs to the stage beside it. Two sides and no more: this moment, and what holds everywhere. */
 export function Inspector() {
   const { chosen, acts } = useDesign();
   const { side } = chosen;
@@ -45,9 +47,9 @@ export function Inspector() {
         id="inspector-panel"
         aria-labelledby={`side-${side}`}
         tabIndex={0}
-        sx={{ p: 2, overflow: 'auto', flex: 1 }}
+        sx={{ p: 2, pt: 1.5, overflow: 'auto', flex: 1 }}
       >
-        {side === 'everywhere' ? <LookPanel /> : <Here />}
+        {side === 'look' ? <LookPanel /> : <Here />}
       </Box>
     </Box>
   );
@@ -64,9 +66,10 @@ const Sides = memo(function Sides({
     <Box
       role="tablist"
       aria-label="What is shown"
-      sx={{ display: 'flex', gap: 2, px: 2, pt: 1, flex: 'none' }}
+      sx={{ display: 'flex', gap: 2.5, px: 2, flex: 'none', borderBottom: '1px solid var(--porch-rail)' }}
+      {...useRoving<HTMLDivElement>()}
     >
-      {(['here', 'everywhere'] as const).map((one) => (
+      {(['moment', 'look'] as const).map((one) => (
         <ButtonBase
           key={one}
           role="tab"
@@ -76,12 +79,12 @@ const Sides = memo(function Sides({
           onClick={() => onSide(one)}
           sx={{
             fontSize: '0.9375rem',
-            minHeight: 32,
+            minHeight: 42,
             fontWeight: side === one ? 700 : 400,
             borderBottom: side === one ? '3px solid var(--porch-door)' : '3px solid transparent',
           }}
         >
-          {one === 'here' ? 'This moment' : 'Look & place'}
+          {one === 'moment' ? 'This moment' : 'Look & place'}
         </ButtonBase>
       ))}
     </Box>
@@ -125,79 +128,52 @@ const WhatItIs = memo(function WhatItIs({
         </Typography>
       )}
       <FindingsHere findings={findings} />
-      <Typography variant="body2" sx={{ mt: 2 }}>
-        Click any text in the preview to change it.
-      </Typography>
     </>
   );
 });
 
 function OfMoment() {
-  const { design, rehearsed, shown, findings, edits, acts } = useDesign();
+  const { design, rehearsed, shown, findings, edits, assumptions } = useDesign();
   const { widget, nameOfTeam } = rehearsed;
   const { moment, momentCard } = shown;
   const ids = SETTINGS_AT[moment];
-  const alsoSaid = useSame(shown.texts.alsoSaid);
+  const launcherNote = moment === 'passing-by' ? noLauncherWords(widget.launcher, assumptions.device) : null;
   const here = findings.filter(
     (one) =>
       (one.widgetId === null || one.widgetId === widget.id) &&
       (one.moment === moment || one.deadEnd === moment),
   );
-  const edit = useStable((key: TextKey) =>
-    acts.set({ editing: key, cased: key, distance: 'near', isSheetOpen: false }),
-  );
+  const toFix = useSame(here.filter(({ level }) => level === 'must-fix'));
+  const suggestions = useSame(here.filter(({ level }) => level !== 'must-fix'));
   return (
     <>
-      <WhatItIs moment={moment} outOfReach={momentCard.outOfReach} findings={useSame(here)} />
+      <WhatItIs moment={moment} outOfReach={momentCard.outOfReach} findings={toFix} />
+      {launcherNote === null ? null : (
+        <Typography variant="body2" sx={{ mt: 1 }}>
+          {launcherNote}
+        </Typography>
+      )}
+      <Wording />
       {ids.length === 0 ? null : (
         <Section title="Timing">
-          <Box sx={{ pt: 1.5 }}>
-            <SettingFields
-              key={`${widget.id} ${moment}`}
-              ids={ids}
-              valueOf={(one) => settingValue(design, widget, one)}
-              onChange={edits.setSetting}
-            />
-          </Box>
+          <SettingFields
+            key={`${widget.id} ${moment}`}
+            ids={ids}
+            valueOf={(one) => settingValue(design, widget, one)}
+            onChange={edits.setSetting}
+          />
         </Section>
       )}
       {moment === 'note-left' ? <Recipients teams={widget.teams} nameOfTeam={nameOfTeam} /> : null}
-      {alsoSaid.length === 0 ? null : (
-        <Section title={`Other texts (${alsoSaid.length})`}>
-          <AlsoSaid all={alsoSaid} onEdit={edit} />
+      <LeadsTo />
+      {suggestions.length === 0 ? null : (
+        <Section title={suggestions.length === 1 ? 'Suggestion' : `Suggestions (${suggestions.length})`}>
+          <FindingsHere findings={suggestions} />
         </Section>
       )}
     </>
   );
 }
-
-/** Chosen, one is edited on the stage. */
-const AlsoSaid = memo(function AlsoSaid({
-  all,
-  onEdit,
-}: {
-  all: MomentTexts['alsoSaid'];
-  onEdit: (key: TextKey) => void;
-}) {
-  return (
-    <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
-      {all.map(({ key, name, text }) => (
-        <Box component="li" key={key} sx={{ py: 0.75 }}>
-          <Box sx={{ fontSize: '0.8125rem', color: 'text.secondary' }}>{name}</Box>
-          <Link
-            component="button"
-            type="button"
-            color="inherit"
-            onClick={() => onEdit(key)}
-            sx={{ fontSize: '0.8125rem', textAlign: 'start' }}
-          >
-            {text}
-          </Link>
-        </Box>
-      ))}
-    </Box>
-  );
-});
 
 /** What is computed to be wrong or doubtful here. */
 function FindingsHere({ findings }: { findings: readonly Finding[] }) {
@@ -217,15 +193,4 @@ function FindingsHere({ findings }: { findings: readonly Finding[] }) {
       {findingSentence(one)}
     </Box>
   ));
-}
-
-function Section({ title, children }: { title: string; children: ReactNode }) {
-  return (
-    <Box component="section" sx={{ mt: 2.5, pt: 1.5, borderTop: '1px solid var(--porch-rail)' }}>
-      <Typography component="h3" sx={{ fontSize: '0.8125rem', fontWeight: 700, mb: 0.5 }}>
-        {title}
-      </Typography>
-      {children}
-    </Box>
-  );
 }

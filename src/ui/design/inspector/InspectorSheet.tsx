@@ -63,7 +63,7 @@ export function SheetButton({ isOpen, onOpen }: { isOpen: boolean; onOpen: () =>
       aria-haspopup="dialog"
       aria-expanded={isOpen}
       onClick={onOpen}
-      sx={{ ...PILL, fontWeight: 600, pointerEvents: 'auto' }}
+      sx={{ ...PILL, fontWeight: 600 }}
     >
       Settings
     </ButtonBase>

@@ -1,7 +1,6 @@
 'use client';
 
 import Box from '@mui/material/Box';
-import FormControlLabel from '@mui/material/FormControlLabel';
 import InputAdornment from '@mui/material/InputAdornment';
 import Link from '@mui/material/Link';
 import Switch from '@mui/material/Switch';
@@ -21,7 +20,7 @@ interface SettingFieldsProps {
 
 const ownDefault = ({ defaultValue }: Setting): number | null => defaultValue;
 
-/** Settings of a moment: each with its considered default and why, what was changed, and the way back. */
+/** Settings of a moment as a table, label left and value right: what was changed from its default, and the way back. */
 export function SettingFields({ ids, valueOf, defaultOf = ownDefault, onChange }: SettingFieldsProps) {
   const settings = ids.map((id) => ({ ...SETTINGS[id], defaultValue: defaultOf(SETTINGS[id]) }));
   const changed = settings.filter((one) => valueOf(one) !== one.defaultValue);
@@ -36,7 +35,7 @@ export function SettingFields({ ids, valueOf, defaultOf = ownDefault, onChange }
           onChange={(value) => onChange(setting, value)}
         />
       ))}
-      <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
+      <Typography variant="body2" color="text.secondary" sx={{ mt: 0.5 }}>
         {changed.length === 0 ? (
           settings.length === 1 ? (
             '1 setting, at our default.'
@@ -80,64 +79,61 @@ function SettingField({ setting, value, onChange }: SettingFieldProps) {
     if (text.trim() !== '' && settingFault(next, setting) === null) onChange(next);
   };
   const isOff = value === null && typed === null;
-  if (setting.unit === 'switch')
-    return (
-      <Box sx={{ mb: 1.75 }}>
-        <FormControlLabel
-          control={
-            <Switch
-              size="small"
-              checked={value === 1}
-              onChange={(event) => onChange(event.target.checked ? 1 : 0)}
-            />
-          }
-          label={name}
-          slotProps={{ typography: { variant: 'body2', sx: { fontWeight: 600 } } }}
-        />
-        <Help>{what}</Help>
-      </Box>
-    );
+  const isSwitch = setting.unit === 'switch';
+  const help =
+    value === setting.defaultValue
+      ? what
+      : `Default: ${settingWords(setting.defaultValue, setting)}.${what === null ? '' : ` ${what}`}`;
   return (
-    <Box sx={{ mb: 1.75 }}>
-      {setting.canBeOff ? (
-        <FormControlLabel
-          control={
-            <Switch
-              size="small"
-              checked={!isOff}
-              onChange={(event) => onChange(event.target.checked ? FIRST_SECONDS : null)}
-            />
-          }
-          label={name}
-          slotProps={{ typography: { variant: 'body2', sx: { fontWeight: 600 } } }}
-        />
+    <Box sx={{ py: 0.5 }}>
+      <Box component={isSwitch ? 'label' : 'div'} sx={ROW}>
+        <Box component="span" aria-hidden={!isSwitch} sx={{ flex: 1, fontSize: '0.8125rem' }}>
+          {name}
+        </Box>
+        {isSwitch || setting.canBeOff ? (
+          <Switch
+            size="small"
+            checked={isSwitch ? value === 1 : !isOff}
+            onChange={({ target }) => onChange(switched(setting, target.checked))}
+            slotProps={{ input: { 'aria-label': name } }}
+          />
+        ) : null}
+        {isSwitch || isOff ? null : (
+          <TextField
+            size="small"
+            value={typed ?? (value === null ? '' : String(value / setting.size))}
+            onChange={(event) => type(event.target.value)}
+            onBlur={() => {
+              if (!isWrong) setTyped(null);
+            }}
+            error={isWrong}
+            slotProps={{
+              htmlInput: { inputMode: 'decimal', 'aria-label': name, sx: { py: 0.5, fontSize: '0.8125rem' } },
+              input: {
+                sx: { pr: 1 },
+                endAdornment: <InputAdornment position="end">{unitWords(setting)}</InputAdornment>,
+              },
+            }}
+            sx={{ width: 96, flex: 'none' }}
+          />
+        )}
+      </Box>
+      {isWrong ? (
+        <Typography role="alert" sx={{ fontSize: '0.8125rem', color: 'error.main' }}>
+          {boundsWords(setting)}
+        </Typography>
       ) : null}
-      {isOff ? null : (
-        <TextField
-          label={name}
-          size="small"
-          fullWidth
-          value={typed ?? (value === null ? '' : String(value / setting.size))}
-          onChange={(event) => type(event.target.value)}
-          onBlur={() => {
-            if (!isWrong) setTyped(null);
-          }}
-          error={isWrong}
-          helperText={isWrong ? boundsWords(setting) : undefined}
-          slotProps={{
-            htmlInput: { inputMode: 'decimal' },
-            input: { endAdornment: <InputAdornment position="end">{unitWords(setting)}</InputAdornment> },
-          }}
-          sx={{ mt: setting.canBeOff ? 0.5 : 0 }}
-        />
-      )}
-      <Help>
-        {value === setting.defaultValue
-          ? what
-          : `Default: ${settingWords(setting.defaultValue, setting)}.${what === null ? '' : ` ${what}`}`}
-      </Help>
+      <Help>{help}</Help>
     </Box>
   );
+}
+
+const ROW = { display: 'flex', alignItems: 'center', gap: 1, minHeight: 32 } as const;
+
+/** What is stored when a setting is switched on or off. */
+function switched({ unit }: Setting, isOn: boolean): number | null {
+  if (unit === 'switch') return isOn ? 1 : 0;
+  return isOn ? FIRST_SECONDS : null;
 }
 
 /** What is there when something that was off is switched on: ten minutes. */
@@ -146,5 +142,5 @@ const FIRST_SECONDS = 600;
 /** What a setting leads to, where its name does not say it. */
 function Help({ children }: { readonly children: string | null }) {
   if (children === null) return null;
-  return <Typography sx={{ fontSize: '0.8125rem', color: 'text.secondary', mt: 0.25 }}>{children}</Typography>;
+  return <Typography sx={{ fontSize: '0.8125rem', color: 'text.secondary', pr: 12 }}>{children}</Typography>;
 }

@@ -43,7 +43,10 @@ export function LauncherFields({ launcher, teams, siteAddress, shows, onLauncher
             label={
               <Box component="span" sx={{ display: 'block', fontSize: '0.8125rem', py: 0.75 }}>
                 {FORM_WORDS[one].name}
-                <Box component="span" sx={{ display: 'block', fontSize: '0.8125rem', color: 'text.secondary' }}>
+                <Box
+                  component="span"
+                  sx={{ display: 'block', fontSize: '0.8125rem', color: 'text.secondary' }}
+                >
                   {FORM_WORDS[one].what}
                 </Box>
               </Box>

@@ -25,7 +25,9 @@ export function WindowSizes({
   );
   return (
     <Box sx={{ mb: 2 }}>
-      <Box sx={{ fontSize: '0.8125rem', color: 'text.secondary', mb: 0.5 }}>Window size, if the page has room</Box>
+      <Box sx={{ fontSize: '0.8125rem', color: 'text.secondary', mb: 0.5 }}>
+        Window size, if the page has room
+      </Box>
       <ToggleButtonGroup
         exclusive
         fullWidth

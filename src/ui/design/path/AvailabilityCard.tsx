@@ -1,9 +1,10 @@
 import Box from '@mui/material/Box';
-import ButtonBase from '@mui/material/ButtonBase';
+import Link from '@mui/material/Link';
 import { lampOf } from '../../../core/model/lamp';
 import type { WidgetState } from '../../../core/model/moment';
 import { memo } from 'react';
 import { LampMark } from '../../parts/LampMark';
+import { STATE_CLAUSES } from '../../wording/states';
 import { LANE_TOP, CARD_HEIGHT } from './path-layout';
 
 export interface AvailabilityRow {
@@ -13,17 +14,18 @@ export interface AvailabilityRow {
   readonly isNow: boolean;
 }
 
-/** *Who can answer?* as it stands on the path: which state leads where. Choosing it opens its settings. */
 interface AvailabilityCardProps {
-  readonly rows: readonly AvailabilityRow[];
+  /** The state that holds, and where it leads. */
+  readonly row: AvailabilityRow;
   readonly left: number;
   readonly width: number;
   readonly isChosen: boolean;
   readonly onChoose: () => void;
 }
 
+/** *Who can answer?* as it stands on the path: where the state that holds leads. *Change* opens the rules for all states. */
 export const AvailabilityCard = memo(function AvailabilityCard({
-  rows,
+  row,
   left,
   width,
   isChosen,
@@ -33,61 +35,41 @@ export const AvailabilityCard = memo(function AvailabilityCard({
     <Box
       component="section"
       aria-label="Who can answer?"
-      sx={{ position: 'absolute', left, top: LANE_TOP.lower - 4, width, height: CARD_HEIGHT + 6 }}
+      sx={{
+        position: 'absolute',
+        left,
+        top: LANE_TOP.lower,
+        width,
+        height: CARD_HEIGHT,
+        display: 'flex',
+        flexDirection: 'column',
+        justifyContent: 'center',
+        gap: 0.5,
+        fontSize: '0.8125rem',
+      }}
     >
-      <ButtonBase
-        aria-pressed={isChosen}
-        onClick={onChoose}
-        sx={{
-          fontSize: '0.8125rem',
-          fontWeight: 600,
-          lineHeight: '1rem',
-          mb: '2px',
-          px: '4px',
-          mx: '-4px',
-          borderRadius: '6px',
-          whiteSpace: 'pre',
-          ...(isChosen ? { boxShadow: '0 0 0 2px var(--porch-door)' } : {}),
-        }}
-      >
-        Who can answer?{' '}
-        <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary' }}>
-          decided when it opens
-        </Box>
-      </ButtonBase>
-      <Box
-        component="ul"
-        sx={{
-          m: 0,
-          p: 0,
-          listStyle: 'none',
-          display: 'grid',
-          gridTemplateColumns: 'fit-content(62%) minmax(0, 1fr)',
-          columnGap: 1.5,
-        }}
-      >
-        {rows.map((row) => (
+      <b>Who can answer?</b>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.75, whiteSpace: 'nowrap', minWidth: 0 }}>
+        <LampMark mark={lampOf(row.state, true)} size={18} />
+        <Box component="span" sx={{ overflow: 'hidden', textOverflow: 'ellipsis' }}>
           <Box
-            component="li"
-            key={row.state}
-            sx={{
-              display: 'flex',
-              alignItems: 'center',
-              gap: 0.5,
-              fontSize: '0.8125rem',
-              lineHeight: '1.25rem',
-              whiteSpace: 'nowrap',
-              minWidth: 0,
-              fontWeight: row.isNow ? 700 : 400,
-            }}
+            component="span"
+            sx={{ display: 'inline-block', '::first-letter': { textTransform: 'uppercase' } }}
           >
-            <LampMark mark={lampOf(row.state, true)} size={15} />
-            <Box component="span" sx={{ overflow: 'hidden', textOverflow: 'ellipsis' }}>
-              {row.isNow ? 'now ' : ''}
-              {row.words} → {row.leadsTo}
-            </Box>
-          </Box>
-        ))}
+            {STATE_CLAUSES[row.state]}
+          </Box>{' '}
+          → {row.leadsTo}
+        </Box>
+        <Link
+          component="button"
+          type="button"
+          aria-label="Change who can answer"
+          aria-pressed={isChosen}
+          onClick={onChoose}
+          sx={{ fontSize: '0.8125rem', flex: 'none' }}
+        >
+          Change
+        </Link>
       </Box>
     </Box>
   );

@@ -51,7 +51,9 @@ export function AvailabilityTable({ rows, teams, isChosen, onChoose }: Availabil
           <span>{row.isNow ? 'now' : ''}</span>
         </Box>
       ))}
-      {teams.length === 0 ? null : <Box sx={{ fontSize: '0.8125rem', lineHeight: '1.3125rem' }}>{foldedTeams(teams)}</Box>}
+      {teams.length === 0 ? null : (
+        <Box sx={{ fontSize: '0.8125rem', lineHeight: '1.3125rem' }}>{foldedTeams(teams)}</Box>
+      )}
     </ButtonBase>
   );
 }

@@ -11,6 +11,7 @@ import { VisitedMark } from './VisitedMark';
 import { useDesign } from '../state/DesignContext';
 import { availabilityRows } from './availability-rows';
 import { AvailabilityCard } from './AvailabilityCard';
+import { Roving } from '../../parts/Roving';
 import { useSame, useStable } from '../../parts/use-stable';
 import {
   LANE_TOP,
@@ -21,6 +22,7 @@ import {
   columnLeft,
   pathMeasures,
 } from './path-layout';
+import { laneReasons } from './lane-reasons';
 import { PathTransitions } from './PathTransitions';
 import { PILL } from '../stage/pill';
 import { momentCardName } from './moment-card-name';
@@ -42,7 +44,8 @@ export function Path() {
   const visited = useSame(
     transitions.filter((transition) => isVisitedTransition(transition, momentCards)).map(({ id }) => id),
   );
-  const rows = useSame(availabilityRows(widget, state));
+  const row = useSame(availabilityRows(widget, state, true).find(({ isNow }) => isNow));
+  const reasons = useSame(laneReasons(momentCards));
   const previewStates = useMemo(
     () => new Map(momentCards.map(({ moment, previewState }) => [moment, previewState] as const)),
     [momentCards],
@@ -54,6 +57,8 @@ export function Path() {
     <Box
       ref={box}
       component="nav"
+      id="path"
+      tabIndex={-1}
       aria-label="Path"
       sx={{
         position: 'relative',
@@ -90,30 +95,70 @@ export function Path() {
           ))}
         </PreviewStates>
       </Box>
-      <AvailabilityCard
-        rows={rows}
-        left={columnLeft(1, measures)}
-        width={measures.pitch + measures.cardWidth}
-        isChosen={chosen.aside === 'availability'}
-        onChoose={toAvailability}
-      />
-      <Box
+      {row === undefined ? null : (
+        <AvailabilityCard
+          row={row}
+          left={columnLeft(1, measures)}
+          width={measures.pitch + measures.cardWidth}
+          isChosen={chosen.aside === 'availability'}
+          onChoose={toAvailability}
+        />
+      )}
+      <LaneReasons reasons={reasons} left={columnLeft(6, measures)} width={width} />
+      <Roving
+        label="The path"
         sx={{
           position: 'absolute',
           right: 12,
-          bottom: 8,
+          bottom: 6,
           display: 'flex',
           flexDirection: 'column',
-          gap: 0.5,
-          alignItems: 'flex-end',
+          gap: 0.25,
+          alignItems: 'stretch',
         }}
       >
         <PathButton label="Try a visit" keys="T" onClick={trying.begin} />
         <PathButton label="Whole path" keys="P" onClick={toWhole} />
-      </Box>
+      </Roving>
     </Box>
   );
 }
+
+/** Why moments are dimmed, once for each lane, in the free corner beside the last column. */
+const LaneReasons = memo(function LaneReasons({
+  reasons,
+  left,
+  width,
+}: {
+  readonly reasons: readonly string[];
+  readonly left: number;
+  readonly width: number;
+}) {
+  return (
+    <Box sx={{ ...REASONS, left, width: width - left - BUTTONS_PX }}>
+      {reasons.map((one) => (
+        <Box key={one} title={one} sx={{ ...CLAMPED, WebkitLineClamp: reasons.length > 1 ? 2 : 3 }}>
+          {one}
+        </Box>
+      ))}
+    </Box>
+  );
+});
+
+/** Room for the two buttons at the right. */
+const BUTTONS_PX = 124;
+const CLAMPED = { display: '-webkit-box', WebkitBoxOrient: 'vertical', overflow: 'hidden' } as const;
+const REASONS = {
+  position: 'absolute',
+  top: LANE_TOP.lower - 4,
+  height: CARD_HEIGHT + 8,
+  display: 'flex',
+  flexDirection: 'column',
+  justifyContent: 'center',
+  fontSize: '0.8125rem',
+  lineHeight: '1rem',
+  color: 'text.secondary',
+} as const;
 
 const PathButton = memo(function PathButton({
   label,
@@ -162,7 +207,7 @@ const MomentCardButton = memo(
 function DrawnMomentCard({ momentCard, transitions, isChosen, measures, onChoose }: MomentCardButtonProps) {
   const place = CARD_PLACES.find(({ moment }) => moment === momentCard.moment);
   const isWalked = momentCard.reachability === 'here' || momentCard.reachability === 'on-the-way';
-  const hasPicture = measures.cardWidth >= 150;
+  const hasPicture = measures.cardWidth >= 152;
   if (place === undefined) return null;
   return (
     <li>
@@ -197,7 +242,7 @@ function DrawnMomentCard({ momentCard, transitions, isChosen, measures, onChoose
         }}
       >
         {momentCard.deadEnd === null ? null : <DeadEnd width={measures.cardWidth} height={CARD_HEIGHT} />}
-        {hasPicture ? <PictureOf moment={momentCard.moment} /> : null}
+        {hasPicture ? <PictureOf moment={momentCard.moment} isDim={momentCard.outOfReach !== null} /> : null}
         <CardWords
           name={MOMENT_WORDS[momentCard.moment].name}
           words={momentCard.words}
@@ -235,15 +280,16 @@ const CardWords = memo(function CardWords({
           whiteSpace: 'nowrap',
           overflow: 'hidden',
           textOverflow: 'ellipsis',
+          color: outOfReach === null ? 'text.primary' : 'text.secondary',
         }}
       >
         {name} {isWalked ? <VisitedMark /> : null}
       </Box>
       <Box
-        dir={outOfReach === null && deadEnd === null ? dir : 'ltr'}
+        dir={deadEnd === null ? dir : 'ltr'}
         sx={{
           fontSize: '0.8125rem',
-          lineHeight: '0.875rem',
+          lineHeight: '0.9375rem',
           color:
             deadEnd !== null ? 'var(--porch-clay)' : outOfReach === null ? 'text.primary' : 'text.secondary',
           position: 'relative',
@@ -253,25 +299,33 @@ const CardWords = memo(function CardWords({
           overflow: 'hidden',
         }}
       >
-        {deadEnd ?? outOfReach ?? words}
+        {deadEnd ?? words}
       </Box>
     </Box>
   );
 });
 
-/** The line around a moment card: clay where it is cracked, dashed where this visitor cannot get. */
+/** The line around a moment card: clay where it is cracked, faint where this visitor cannot get. */
 export function edgeOf({ deadEnd, outOfReach }: MomentCard): string {
-  const colour = deadEnd === null ? 'var(--porch-edge)' : 'var(--porch-clay)';
-  return outOfReach === null ? `${deadEnd === null ? 1 : 1.5}px solid ${colour}` : `1.5px dashed ${colour}`;
+  if (deadEnd !== null) return '1.5px solid var(--porch-clay)';
+  const faint = 'color-mix(in srgb, var(--porch-edge) 55%, transparent)';
+  return `1px solid ${outOfReach === null ? 'var(--porch-edge)' : faint}`;
 }
 
-function PictureOf({ moment }: { moment: DrawnMoment }) {
+function PictureOf({ moment, isDim }: { moment: DrawnMoment; isDim: boolean }) {
   const previewState = useContext(PreviewStates).get(moment);
-  return previewState === undefined ? null : <CardPicture previewState={previewState} />;
+  return previewState === undefined ? null : <CardPicture previewState={previewState} isDim={isDim} />;
 }
 
 /** The runtime at 32×44: a silhouette, decorative. */
-export function CardPicture({ previewState }: { previewState: PreviewState }) {
+export function CardPicture({
+  previewState,
+  isDim = false,
+}: {
+  readonly previewState: PreviewState;
+  /** This visitor cannot get there. */
+  readonly isDim?: boolean;
+}) {
   const { site, circumstances, entries } = previewState;
   const feed = useMemo(
     () => ({
@@ -295,6 +349,7 @@ export function CardPicture({ previewState }: { previewState: PreviewState }) {
         bgcolor: 'var(--porch-page)',
         width: 34,
         height: 46,
+        opacity: isDim ? 0.55 : 1,
       }}
     >
       <WidgetTile feed={feed} scale={1 / 11} />

@@ -11,7 +11,7 @@ import {
   TRANSITIONS_AT_REST,
   columnLeft,
 } from './path-layout';
-import { TransitionLine } from './TransitionLine';
+import { LineHeads, TransitionLine } from './TransitionLine';
 import type { DrawnTransition } from './transitions';
 
 interface PathTransitionsProps {
@@ -34,8 +34,8 @@ interface Drawing {
 }
 
 /**
- * The transitions at rest: fine curves with their short words, each of which opens its settings. Left out for a screen reader
- * and the Tab key: moment cards say where they lead, and signposts open the same settings.
+ * The transitions at rest: lines with their short words, each of which opens its settings. Left out for a screen reader
+ * and the Tab key: moment cards say where they lead, and the inspector opens the same settings.
  */
 export const PathTransitions = memo(function PathTransitions({
   measures,
@@ -45,7 +45,7 @@ export const PathTransitions = memo(function PathTransitions({
   chosen,
   onChoose,
 }: PathTransitionsProps) {
-  const fits = measures.cardWidth >= 150 ? SHORT_CHARACTERS_MAX : 6;
+  const fits = measures.cardWidth >= 152 ? SHORT_CHARACTERS_MAX : 6;
   const drawn = TRANSITIONS_AT_REST.flatMap((id) => {
     const transition = transitions.find((one) => one.id === id);
     const drawing = DRAWINGS[id]?.(measures);
@@ -54,6 +54,7 @@ export const PathTransitions = memo(function PathTransitions({
   return (
     <div aria-hidden>
       <svg width={width} height={PATH_HEIGHT} style={{ position: 'absolute', inset: 0 }}>
+        <LineHeads />
         {drawn.map(({ transition, drawing }) => (
           <g key={transition.id} data-transition={transition.id}>
             <TransitionLine
@@ -104,7 +105,7 @@ const MIDDLE = {
 
 function edges(moment: string, measures: PathMeasures) {
   const place = CARD_PLACES.find((momentCard) => momentCard.moment === moment);
-  if (place === undefined) throw new Error(`Expected a stone for "${moment}".`);
+  if (place === undefined) throw new Error(`Expected a card for "${moment}".`);
   const left = columnLeft(place.column, measures);
   return {
     left,
@@ -121,7 +122,7 @@ function along(from: string, to: string): (measures: PathMeasures) => Drawing {
     const [a, b] = [edges(from, measures), edges(to, measures)];
     const mid = (a.right + b.left) / 2;
     return {
-      d: `M${a.right} ${a.middle}C${mid} ${a.middle + 5} ${mid} ${b.middle - 5} ${b.left} ${b.middle}`,
+      d: `M${a.right} ${a.middle}H${b.left}`,
       x: mid,
       y: a.middle - 8,
       anchor: 'middle',
@@ -129,13 +130,16 @@ function along(from: string, to: string): (measures: PathMeasures) => Drawing {
   };
 }
 
-function between(upper: string, lower: string): (measures: PathMeasures) => Drawing {
+/** Straight down, or up, from one lane to the other. */
+function between(from: string, to: string): (measures: PathMeasures) => Drawing {
   return (measures) => {
-    const [a, b] = [edges(upper, measures), edges(lower, measures)];
+    const [a, b] = [edges(from, measures), edges(to, measures)];
+    const isDown = a.top < b.top;
+    const [start, end] = isDown ? [a.bottom, b.top] : [a.top, b.bottom];
     return {
-      d: `M${a.centre} ${a.bottom}C${a.centre + 4} ${a.bottom + 8} ${b.centre - 4} ${b.top - 8} ${b.centre} ${b.top}`,
+      d: `M${a.centre} ${start}V${end}`,
       x: a.centre + 8,
-      y: (a.bottom + b.top) / 2 + 4,
+      y: (start + end) / 2 + 4,
       anchor: 'start',
     };
   };
@@ -176,5 +180,5 @@ const DRAWINGS: Partial<Record<TransitionId, (measures: PathMeasures) => Drawing
       isLow: true,
     };
   },
-  'returned-after-answer': between('talking', 'note-left'),
+  'returned-after-answer': between('note-left', 'talking'),
 };

@@ -8,6 +8,7 @@ import type { DrawnMoment } from '../../../core/model/moment';
 import { MOMENT_WORDS } from '../../wording/moments';
 import { VisitedMark } from './VisitedMark';
 import { CardPicture, edgeOf } from './Path';
+import { laneReasons } from './lane-reasons';
 import type { MomentCard } from './moment-cards';
 import { DeskAvailability } from './DeskAvailability';
 import { useDesign } from '../state/DesignContext';
@@ -20,7 +21,7 @@ const RANKS: Readonly<Record<MomentCard['reachability'], number>> = {
   never: 3,
 };
 
-/** On a phone the path is a walk downwards: what this visitor can reach first, then the rest, dashed. A moment card opens its stage. */
+/** On a phone the path is a walk downwards: what this visitor can reach first, then the rest, dimmed. A moment card opens its stage. */
 export function PhonePath() {
   const { rehearsed, acts, trying } = useDesign();
   const { momentCards, transitions, isSought } = rehearsed;
@@ -29,6 +30,11 @@ export function PhonePath() {
   if (order === null) return <Box component="nav" aria-label="Path" aria-busy sx={{ minHeight: '100vh' }} />;
   return (
     <Box component="nav" aria-label="Path" sx={{ p: 1.5 }}>
+      {laneReasons(momentCards).map((one) => (
+        <Box key={one} sx={{ fontSize: '0.8125rem', color: 'text.secondary', mb: 1 }}>
+          {one}
+        </Box>
+      ))}
       <Box component="ol" sx={{ m: 0, p: 0, listStyle: 'none' }}>
         {order.map((momentCard, index) => {
           const before = order[index - 1];
@@ -76,16 +82,17 @@ export function PhonePath() {
                     border: edgeOf(momentCard),
                   }}
                 >
-                  <CardPicture previewState={momentCard.previewState} />
+                  <CardPicture
+                    previewState={momentCard.previewState}
+                    isDim={momentCard.outOfReach !== null}
+                  />
                   <Box sx={{ minWidth: 0 }}>
                     <Box sx={{ fontWeight: 600 }}>
                       {MOMENT_WORDS[momentCard.moment].name}{' '}
                       {RANKS[momentCard.reachability] < 2 ? <VisitedMark /> : null}
                     </Box>
                     <Box
-                      dir={
-                        momentCard.outOfReach === null && momentCard.deadEnd === null ? momentCard.dir : 'ltr'
-                      }
+                      dir={momentCard.deadEnd === null ? momentCard.dir : 'ltr'}
                       sx={{
                         fontSize: '0.8125rem',
                         color:
@@ -96,9 +103,7 @@ export function PhonePath() {
                               : 'text.secondary',
                       }}
                     >
-                      {momentCard.deadEnd === null
-                        ? (momentCard.outOfReach ?? momentCard.words)
-                        : `Dead end: ${momentCard.deadEnd}`}
+                      {momentCard.deadEnd === null ? momentCard.words : `Dead end: ${momentCard.deadEnd}`}
                     </Box>
                   </Box>
                 </ButtonBase>

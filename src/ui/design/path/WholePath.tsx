@@ -3,26 +3,19 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
-import { type ReactNode, memo, useMemo, useRef } from 'react';
-import type { PreviewState } from '../../../core/rehearse/preview-at';
+import { type ReactNode, useMemo, useRef } from 'react';
 import type { DrawnMoment } from '../../../core/model/moment';
 import { MOMENT_WORDS } from '../../wording/moments';
 import { useDesign } from '../state/DesignContext';
 import { useDesignActions } from '../state/use-design-actions';
 import { DeskAvailability } from './DeskAvailability';
-import { DeadEnd } from './DeadEnd';
-import { VisitedMark } from './VisitedMark';
-import { edgeOf } from './Path';
-import { CARD_PLACES } from './path-layout';
-import { PAGE_FONT } from '../stage/StandInPage';
-import { momentCardName } from './moment-card-name';
-import type { MomentCard } from './moment-cards';
 import { usePathKeys } from './use-path-keys';
 import { useSize } from '../../parts/use-size';
-import { type DrawnTransition, isVisitedTransition } from './transitions';
-import { TransitionLine } from './TransitionLine';
-import { type WholeMeasures, pictureLeft, wholeDrawings, wholeMeasures } from './whole-path-layout';
-import { WidgetTile } from './WidgetTile';
+import { isVisitedTransition } from './transitions';
+import { reasonOf } from './lane-reasons';
+import { LineHeads, TransitionLine } from './TransitionLine';
+import { pictureLeft, wholeDrawings, wholeMeasures } from './whole-path-layout';
+import { WholeMomentCard } from './WholeMomentCard';
 
 interface WholePathProps {
   /** The settings of what is chosen, once they are asked for. */
@@ -78,9 +71,14 @@ export function WholePath({ card }: WholePathProps) {
             bgcolor: 'var(--porch-lane)',
           }}
         />
-        <LaneName top={8}>Somebody can answer</LaneName>
-        <LaneName top={measures.top.lower - 40}>Nobody can answer, or not yet</LaneName>
+        <LaneName top={8} dimmed={reasonOf('upper', momentCards)}>
+          Somebody can answer
+        </LaneName>
+        <LaneName top={measures.top.lower - 40} dimmed={reasonOf('lower', momentCards)}>
+          Nobody can answer, or not yet
+        </LaneName>
         <svg aria-hidden width="100%" height={measures.height} style={{ position: 'absolute', inset: 0 }}>
+          <LineHeads />
           {transitions.map((transition) => (
             <TransitionLine
               key={transition.id}
@@ -217,151 +215,36 @@ export function WholePath({ card }: WholePathProps) {
   );
 }
 
-function LaneName({ top, children }: { top: number; children: string }) {
+function LaneName({
+  top,
+  dimmed,
+  children,
+}: {
+  readonly top: number;
+  /** Why moments of the lane are dimmed; null: none is. */
+  readonly dimmed: string | null;
+  readonly children: string;
+}) {
   return (
     <Box
       component="h2"
-      sx={{ position: 'absolute', left: 16, top, m: 0, fontSize: '0.8125rem', fontWeight: 700, fontFamily: 'inherit' }}
+      sx={{
+        position: 'absolute',
+        left: 16,
+        top,
+        m: 0,
+        fontSize: '0.8125rem',
+        fontWeight: 700,
+        fontFamily: 'inherit',
+      }}
     >
       {children}
+      {dimmed === null ? null : (
+        <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary' }}>
+          {' '}
+          · dimmed: {dimmed}
+        </Box>
+      )}
     </Box>
   );
 }
-
-interface WholeMomentCardProps {
-  readonly momentCard: MomentCard;
-  readonly isChosen: boolean;
-  readonly measures: WholeMeasures;
-  readonly transitions: readonly DrawnTransition[];
-  readonly onChoose: (moment: DrawnMoment) => void;
-  readonly onEnter: () => void;
-}
-
-function WholeMomentCard({
-  momentCard,
-  isChosen,
-  measures,
-  transitions,
-  onChoose,
-  onEnter,
-}: WholeMomentCardProps) {
-  const place = CARD_PLACES.find(({ moment }) => moment === momentCard.moment);
-  if (place === undefined) return null;
-  const { picture } = measures;
-  const { name } = MOMENT_WORDS[momentCard.moment];
-  const isWalked = momentCard.reachability === 'here' || momentCard.reachability === 'on-the-way';
-  return (
-    <Box
-      component="li"
-      sx={{ position: 'absolute', left: pictureLeft(place.column, measures), top: measures.top[place.lane] }}
-    >
-      <ButtonBase
-        data-moment-card={momentCard.moment}
-        aria-current={isChosen ? 'true' : undefined}
-        aria-label={momentCardName(momentCard, transitions)}
-        tabIndex={isChosen ? 0 : -1}
-        onClick={() => onChoose(momentCard.moment)}
-        onDoubleClick={onEnter}
-        sx={{
-          display: 'block',
-          width: picture.width,
-          textAlign: 'start',
-          borderRadius: '14px 16px 15px 17px',
-          '&:focus-visible': { outline: 'none' },
-          '&:focus-visible > :first-of-type': {
-            boxShadow: '0 0 0 4px var(--porch-paper), 0 0 0 6px var(--porch-door)',
-          },
-        }}
-      >
-        <Box
-          sx={{
-            width: picture.width,
-            height: picture.height,
-            borderRadius: '14px 16px 15px 17px',
-            overflow: 'hidden',
-            bgcolor: 'var(--porch-page)',
-            position: 'relative',
-            border: edgeOf(momentCard),
-            ...(isChosen
-              ? {
-                  outline: '2px solid var(--porch-door)',
-                  outlineOffset: '-1px',
-                  boxShadow: '0 3px 0 var(--porch-door)',
-                }
-              : {}),
-          }}
-        >
-          <Thumbnail
-            previewState={momentCard.previewState}
-            isDim={momentCard.outOfReach !== null}
-            scale={picture.width / 360}
-          />
-          {momentCard.deadEnd === null ? null : <DeadEnd width={picture.width} height={picture.height} />}
-        </Box>
-        <Box sx={{ fontSize: '0.875rem', lineHeight: '1.25rem', fontWeight: 600, mt: '4px', whiteSpace: 'nowrap' }}>
-          {name} {isWalked ? <VisitedMark /> : null}
-        </Box>
-        <Box
-          dir={momentCard.outOfReach === null && momentCard.deadEnd === null ? momentCard.dir : 'ltr'}
-          sx={{
-            fontSize: '0.8125rem',
-            lineHeight: '0.9375rem',
-            color: momentCard.deadEnd === null ? 'text.secondary' : 'var(--porch-clay)',
-            display: '-webkit-box',
-            WebkitLineClamp: momentCard.cases.length === 0 ? 2 : 1,
-            WebkitBoxOrient: 'vertical',
-            overflow: 'hidden',
-          }}
-        >
-          {momentCard.deadEnd ?? momentCard.outOfReach ?? momentCard.words}
-        </Box>
-        {momentCard.cases.length === 0 ? null : (
-          <Box
-            aria-hidden
-            title={momentCard.cases.join(', ')}
-            sx={{
-              fontSize: '0.8125rem',
-              lineHeight: '0.9375rem',
-              whiteSpace: 'nowrap',
-              overflow: 'hidden',
-              textOverflow: 'ellipsis',
-              width: picture.width + 64,
-            }}
-          >
-            {momentCard.cases.map((one) => `‹${one}›`).join(' ')}
-          </Box>
-        )}
-      </ButtonBase>
-    </Box>
-  );
-}
-
-/** The runtime at 112×156: live, and decorative. It is painted anew only where what it shows has changed. */
-const Thumbnail = memo(function Thumbnail({
-  previewState,
-  isDim,
-  scale,
-}: {
-  previewState: PreviewState;
-  isDim: boolean;
-  scale: number;
-}) {
-  const { site, circumstances, entries } = previewState;
-  const feed = useMemo(
-    () => ({
-      site,
-      circumstances,
-      entries,
-      scheme: 'day' as const,
-      width: 360,
-      height: 501,
-      font: PAGE_FONT,
-    }),
-    [site, circumstances, entries],
-  );
-  return (
-    <div style={isDim ? { opacity: 0.5 } : undefined}>
-      <WidgetTile feed={feed} scale={scale} />
-    </div>
-  );
-});

@@ -22,7 +22,7 @@ export const CARD_PLACES: readonly CardPlace[] = [
   { moment: 'note-left', column: 5, lane: 'lower' },
 ];
 
-/** The transitions that stand between the moment cards at rest; the others are said on the stage's signposts. */
+/** The transitions that stand between the moment cards at rest; the inspector says all of them. */
 export const TRANSITIONS_AT_REST: readonly TransitionId[] = [
   'invitation-shown',
   'launcher-clicked',
@@ -49,9 +49,9 @@ export const PATH_HEIGHT = 156;
 const MARGIN = 16;
 const FREE_RIGHT = 74;
 
-/** Pitch and width of the moment cards for a width: 208 and 150 from 1280 on, narrower without pictures below. */
+/** Pitch and width of the moment cards for a width: 204 and 152 from 1280 on, narrower without pictures below. */
 export function pathMeasures(width: number): PathMeasures {
-  const cardWidth = width < 1200 ? 116 : 150;
+  const cardWidth = width < 1200 ? 116 : 152;
   return {
     cardWidth,
     pitch: Math.max(cardWidth + 24, Math.floor((width - MARGIN - FREE_RIGHT - cardWidth - 16) / 5)),

@@ -91,7 +91,7 @@ export function wholeDrawings(measures: WholeMeasures): Readonly<Record<Transiti
     words: { left: a.right + 4, width: gap - 8, y: y - 6, side: 'above', align: 'center' },
   });
   const down = (a: Edges, b: Edges, x: Px, width: Px = 104): WholeDrawing => ({
-    d: `M${x} ${a.bottom}C${x + 4} ${a.bottom + 30} ${x - 4} ${b.top - 30} ${x} ${b.top}`,
+    d: `M${x} ${a.bottom}V${b.top}`,
     words: { left: x + 8, width, y: a.bottom + 46, side: 'on', align: 'start' },
   });
   const middle = passing.top + Math.round(picture.height * 0.7);
@@ -166,7 +166,10 @@ export function wholeDrawings(measures: WholeMeasures): Readonly<Record<Transiti
       d: `M${home.left + 30} ${home.top}C${home.left + 26} ${home.top - 30} ${door.left + 34} ${door.bottom + 30} ${door.left + 30} ${door.bottom}`,
       words: { left: home.left - 112, width: 106, y: home.top + 6, side: 'below', align: 'end' },
     },
-    'returned-after-answer': down(talking, note, talking.centre + 24),
+    'returned-after-answer': {
+      ...down(talking, note, talking.centre + 24),
+      d: `M${talking.centre + 24} ${note.top}V${talking.bottom}`,
+    },
   };
 }
 

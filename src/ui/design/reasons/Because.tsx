@@ -5,6 +5,7 @@ import Link from '@mui/material/Link';
 import Popover from '@mui/material/Popover';
 import { Fragment, useRef } from 'react';
 import type { Verdict } from '../../../core/decide/explain';
+import { Roving } from '../../parts/Roving';
 import {
   type ReasonContext,
   type ReasonLink,
@@ -22,6 +23,13 @@ interface BecauseProps {
 }
 
 const REASONS_MAX = 3;
+
+/** On large screens; on a phone the reasons take as many lines as they need. */
+const ONE_LINE = {
+  whiteSpace: { md: 'nowrap' },
+  overflow: { md: 'hidden' },
+  textOverflow: { md: 'ellipsis' },
+} as const;
 
 const GROUPS = [
   ['decided', 'What decided'],
@@ -44,6 +52,7 @@ export function Because({ verdicts, context, onLink, isOpen, onOpen }: BecausePr
       aria-label="Why this shows"
       sx={{
         minHeight: 32,
+        overflow: 'hidden',
         display: 'flex',
         alignItems: 'center',
         gap: 2,
@@ -55,32 +64,35 @@ export function Because({ verdicts, context, onLink, isOpen, onOpen }: BecausePr
         flex: 'none',
       }}
     >
-      <Box role="status" sx={{ minWidth: 0, flex: 1 }}>
-        <Box component="span" sx={{ fontWeight: 700 }}>
-          Why this shows{' '}
+      <Roving label="Reasons" sx={{ minWidth: 0, flex: 1, display: 'flex', alignItems: 'center', gap: 2 }}>
+        <Box role="status" sx={{ minWidth: 0, flex: 1, ...ONE_LINE }}>
+          <Box component="b" sx={{ mr: 1 }}>
+            Why this shows
+          </Box>
+          {decided.map((words, index) => (
+            <Fragment key={words.text}>
+              {index === 0 ? '' : ' · '}
+              <ReasonText words={words} onLink={onLink} />
+            </Fragment>
+          ))}
+          {reachability === null ? null : (
+            <>
+              {' · '}
+              <ReasonText words={verdictWords(reachability, context)} onLink={onLink} />
+            </>
+          )}
         </Box>
-        {decided.map((words, index) => (
-          <Fragment key={words.text}>
-            {index === 0 ? '' : ' · '}
-            <ReasonText words={words} onLink={onLink} />
-          </Fragment>
-        ))}
-        {reachability === null ? null : (
-          <>
-            {' · '}
-            <ReasonText words={verdictWords(reachability, context)} onLink={onLink} />
-          </>
-        )}
-      </Box>
-      <Link
-        component="button"
-        type="button"
-        onClick={() => onOpen(true)}
-        aria-haspopup="dialog"
-        sx={{ fontSize: '0.8125rem', whiteSpace: 'nowrap' }}
-      >
-        {verdicts.length === 1 ? 'The one reason' : `All ${verdicts.length} reasons`}
-      </Link>
+        <Link
+          component="button"
+          type="button"
+          onClick={() => onOpen(!isOpen)}
+          aria-haspopup="dialog"
+          aria-keyshortcuts="B"
+          sx={{ fontSize: '0.8125rem', whiteSpace: 'nowrap', flex: 'none' }}
+        >
+          {verdicts.length === 1 ? 'The one reason' : `All ${verdicts.length} reasons`}
+        </Link>
+      </Roving>
       <Popover
         open={isOpen}
         anchorEl={() => bar.current}
@@ -129,7 +141,12 @@ function ReasonText({ words, onLink }: { words: ReasonWords; onLink: (link: Reas
       type="button"
       color="inherit"
       onClick={() => onLink(link)}
-      sx={{ fontSize: '0.8125rem', verticalAlign: 'baseline', textDecoration: 'underline', textAlign: 'start' }}
+      sx={{
+        fontSize: '0.8125rem',
+        verticalAlign: 'baseline',
+        textDecoration: 'underline',
+        textAlign: 'start',
+      }}
     >
       {text}
     </Link>

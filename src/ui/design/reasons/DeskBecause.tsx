@@ -12,7 +12,11 @@ export function DeskBecause() {
   const isThere = tried !== null || momentCard.outOfReach === null;
   return (
     <Because
-      verdicts={explain(previewState.site, isThere ? previewState.circumstances : rehearsed.base)}
+      verdicts={
+        isThere
+          ? explain(previewState.site, previewState.circumstances)
+          : explain(rehearsed.site, rehearsed.base)
+      }
       context={useReasonContext()}
       onLink={follow}
       isOpen={isBecauseOpen}

@@ -33,9 +33,9 @@ export function BackdropMenu({ kind, onKind, acts }: BackdropMenuProps) {
         aria-haspopup="dialog"
         aria-label={`Behind the widget: ${WORDS[kind]}`}
         onClick={(event) => setAnchor(event.currentTarget)}
-        sx={{ ...PILL, pointerEvents: 'auto' }}
+        sx={PILL}
       >
-        Page ▾
+        Page behind ▾
       </ButtonBase>
       <Popover
         open={anchor !== null}

@@ -1,23 +1,18 @@
-import { useCallback, useMemo } from 'react';
-import type { Assumptions } from '../../../core/rehearse/assumptions';
-import { DeskCases } from '../cases/DeskCases';
+import { useCallback } from 'react';
 import { SheetButton } from '../inspector/InspectorSheet';
 import { useDesign } from '../state/DesignContext';
 import type { ChosenPart } from '../state/use-chosen';
 import { BackdropMenu } from './BackdropMenu';
-import { LauncherNote } from './LauncherNote';
-import { Later } from './Later';
-import { Signposts } from './Signposts';
 import { Stage } from './Stage';
-import { StageControls } from './StageControls';
+import { StageTools } from './StageTools';
 
-/** The stage of the Design screen with all that stands on it: how it is looked at, who hears what, where the transitions lead. */
+/** The stage of the Design screen: the page, the widget, and one group of tools. */
 export function DeskStage() {
   const { shown, rehearsed, assumptions, chosen, acts, edits, tried, backdrop, pictures, firstText } =
     useDesign();
-  const { texts, moment } = shown;
+  const { texts } = shown;
   const { widget } = rehearsed;
-  const isMarking = tried === null && chosen.side === 'everywhere' && chosen.lookParts.includes('place');
+  const isMarking = tried === null && chosen.side === 'look' && chosen.lookParts.includes('place');
   return (
     <Stage
       previewState={shown.previewState}
@@ -29,7 +24,6 @@ export function DeskStage() {
       }}
       view={{
         corner: shown.corner,
-        brand: widget.look.brand,
         device: assumptions.device,
         scheme: chosen.scheme,
         sight: chosen.sight,
@@ -40,11 +34,8 @@ export function DeskStage() {
         texts,
         firstTextRef: firstText.take,
         open: chosen.editing,
-        onOpen: (key) =>
-          acts.set({
-            editing: key,
-            ...(key === null ? {} : { cased: texts.cased.find((one) => one === key) ?? null }),
-          }),
+        onOpen: acts.edit,
+        onSeen: acts.see,
       }}
       widget={{
         key: widget.key,
@@ -52,68 +43,37 @@ export function DeskStage() {
         onPlace: edits.setPlace,
         onLauncher: () =>
           acts.set({
-            side: 'everywhere',
+            side: 'look',
             aside: null,
             isSheetOpen: true,
             lookParts: ['launcher', 'place'],
           }),
       }}
-    >
-      {moment === 'passing-by' && tried === null ? (
-        <LauncherNote launcher={widget.launcher} device={assumptions.device} />
-      ) : null}
-      <OverStage />
-    </Stage>
+      tools={(scale) => <OverStage scale={scale} />}
+    />
   );
 }
 
-/** How the stage is looked at, who hears what, and where the transitions lead. On a phone the stage stands by itself. */
-function OverStage() {
-  const { form, shown, rehearsed, assumptions, assume, chosen, acts, tried, backdrop, pictures } =
-    useDesign();
-  const { set, choose, chooseAside } = acts;
-  const { isSheetOpen } = chosen;
-  const hasSheet = form === 'narrow' && tried === null;
+/** How the stage is looked at. On a phone the stage stands by itself. */
+function OverStage({ scale }: { readonly scale: number }) {
+  const { form, shown, chosen, acts, tried, backdrop, pictures } = useDesign();
+  const { set } = acts;
   const onDistance = useCallback((distance: 'near' | 'whole') => set({ distance }), [set]);
-  const onDevice = useCallback((device: Assumptions['device']) => assume({ device }), [assume]);
   const onScheme = useCallback((scheme: ChosenPart['scheme']) => set({ scheme }), [set]);
-  const more = useMemo(
-    () => (
-      <>
-        {hasSheet ? <SheetButton isOpen={isSheetOpen} onOpen={() => set({ isSheetOpen: true })} /> : null}
-        <BackdropMenu kind={backdrop.kind} onKind={(kind) => set({ backdrop: kind })} acts={pictures} />
-      </>
-    ),
-    [hasSheet, isSheetOpen, set, backdrop.kind, pictures],
-  );
   if (form === 'phone') return null;
   return (
-    <>
-      <StageControls
-        distance={shown.distance}
-        device={assumptions.device}
-        scheme={chosen.scheme}
-        corner={shown.corner}
-        onDistance={onDistance}
-        onDevice={onDevice}
-        onScheme={onScheme}
-      >
-        {more}
-      </StageControls>
-      {tried === null ? (
-        <>
-          <Later>
-            <DeskCases />
-          </Later>
-          <Signposts
-            moment={shown.moment}
-            transitions={rehearsed.transitions}
-            onChoose={choose}
-            onTransition={chooseAside}
-            corner={shown.corner}
-          />
-        </>
+    <StageTools
+      distance={shown.distance}
+      scheme={chosen.scheme}
+      corner={shown.corner}
+      scale={scale}
+      onDistance={onDistance}
+      onScheme={onScheme}
+    >
+      <BackdropMenu kind={backdrop.kind} onKind={(kind) => set({ backdrop: kind })} acts={pictures} />
+      {form === 'narrow' && tried === null ? (
+        <SheetButton isOpen={chosen.isSheetOpen} onOpen={() => set({ isSheetOpen: true })} />
       ) : null}
-    </>
+    </StageTools>
   );
 }

@@ -9,7 +9,6 @@ import type { Sight } from '../../../core/look/deficiency';
 import type { Corner, Place } from '../../../core/model/design';
 import type { PublishedSite } from '../../../core/wire/published-site';
 import type { PreviewState } from '../../../core/rehearse/preview-at';
-import { StageEdge } from './StageEdge';
 import { SightFilter } from '../look/SightFilter';
 import { StageTexts, type StageTextsProps } from './StageTexts';
 import { PAGE_FONT } from './StandInPage';
@@ -18,7 +17,7 @@ import type { Backdrop } from './use-page-pictures';
 import { BarHandles } from '../look/BarHandles';
 import { PageBars } from '../look/PageBars';
 import { PlaceHandle } from './PlaceHandle';
-import { stageView } from './stage-geometry';
+import { EDITED_FROM, type StagedWindow, stageView } from './stage-geometry';
 import { useSame } from '../../parts/use-stable';
 import { useSize } from '../../parts/use-size';
 import { WidgetTile } from '../path/WidgetTile';
@@ -28,10 +27,10 @@ interface StageProps {
   readonly page: StagePage;
   readonly view: StageLook;
   readonly onNear: () => void;
-  readonly words: Pick<StageTextsProps, 'texts' | 'firstTextRef' | 'open' | 'onOpen'>;
+  readonly words: Pick<StageTextsProps, 'texts' | 'firstTextRef' | 'open' | 'onOpen' | 'onSeen'>;
   readonly widget: StageWidget;
-  /** Signposts and the switch of distance. */
-  readonly children: ReactNode;
+  /** What lies on the stage, by the scale at which the page is drawn. */
+  readonly tools: (scale: number) => ReactNode;
 }
 
 /** The page that the widget stands on. */
@@ -47,7 +46,6 @@ interface StagePage {
 /** How it is looked at. */
 interface StageLook {
   readonly corner: Corner;
-  readonly brand: string;
   readonly device: Visitor['device'];
   readonly scheme: 'day' | 'evening';
   /** As whom it is seen; null: with all colours. */
@@ -65,7 +63,7 @@ interface StageWidget {
 }
 
 /** The page with the real widget on it, and every text to be edited where it stands. */
-export function Stage({ previewState, page, view: look, onNear, words, widget, children }: StageProps) {
+export function Stage({ previewState, page, view: look, onNear, words, widget, tools }: StageProps) {
   const { bars, onMark } = page;
   const { device, scheme, distance } = look;
   const { place } = widget;
@@ -79,9 +77,9 @@ export function Stage({ previewState, page, view: look, onNear, words, widget, c
     () => withPlace(previewState.site, widget.key, dragged),
     [previewState.site, widget.key, dragged],
   );
-  const view = useSame(
-    stageView(size, look.corner, distance, circumstances.isWindowOpen, device, Math.max(0, place.lift)),
-  );
+  const open = circumstances.isWindowOpen ? windowOf(place) : null;
+  const view = useSame(stageView(size, look.corner, distance, open, device));
+  const isReadable = stageView(size, look.corner, 'near', open, device).scale >= EDITED_FROM;
   const feed = useMemo(
     () => ({
       site,
@@ -107,10 +105,18 @@ export function Stage({ previewState, page, view: look, onNear, words, widget, c
     <Box
       ref={box}
       component="section"
+      id="stage"
+      tabIndex={-1}
       aria-label="Stage"
-      sx={{ position: 'relative', overflow: 'clip', bgcolor: 'var(--porch-page)', minHeight: 0, flex: 1 }}
+      sx={{
+        '&:focus': { outline: 'none' },
+        position: 'relative',
+        overflow: 'clip',
+        bgcolor: 'var(--porch-page)',
+        minHeight: 0,
+        flex: 1,
+      }}
     >
-      <StageEdge brand={look.brand} />
       <Box
         sx={{
           position: 'absolute',
@@ -135,7 +141,13 @@ export function Stage({ previewState, page, view: look, onNear, words, widget, c
         </SightFilter>
       </Box>
       {onStage === null ? null : (
-        <StageTexts painted={onStage} isNear={distance === 'near'} onNear={onNear} {...words} />
+        <StageTexts
+          painted={onStage}
+          isNear={distance === 'near'}
+          isReadable={isReadable}
+          onNear={onNear}
+          {...words}
+        />
       )}
       {onMark === null || size.width === 0 ? null : (
         <BarHandles bars={drawn ?? bars} view={view} onDraw={setDrawn} onMark={onMark} />
@@ -152,9 +164,14 @@ export function Stage({ previewState, page, view: look, onNear, words, widget, c
           onChoose={widget.onLauncher}
         />
       )}
-      {children}
+      {tools(view.scale)}
     </Box>
   );
+}
+
+/** The window as it stands on a large page. */
+function windowOf({ windowHeight, offset, lift }: Place): StagedWindow {
+  return { height: windowHeight, offset: Math.max(0, offset + lift) };
 }
 
 /** The site with a widget where it is being dragged to. */

@@ -1,12 +1,12 @@
 'use client';
 
-import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { type RefObject, memo, useLayoutEffect, useState } from 'react';
 import type { TextKey } from '../../../core/model/text-keys';
 import type { InvitationKey, WordingKey } from '../../../core/words/wordings';
 import { TextEditor } from './TextEditor';
-import { useStable } from '../../parts/use-stable';
+import { Roving } from '../../parts/Roving';
+import { useSame, useStable } from '../../parts/use-stable';
 
 /** What can be said at a place: a text in one of its cases, or an invitation. */
 export type SaidKey = TextKey | InvitationKey;
@@ -22,8 +22,9 @@ export interface StageText {
   atMost(key: WordingKey): number;
   /** Null where the text can be used; else why not. */
   faultOf(key: WordingKey, text: string): string | null;
-  change(key: WordingKey, text: string): void;
-  restoreDefaults(key: WordingKey): void;
+  /** Changes with one edit id are one step of undo. */
+  change(key: WordingKey, text: string, editId: string): void;
+  restoreDefaults(key: WordingKey, editId: string): void;
   readonly dir: 'ltr' | 'rtl';
 }
 
@@ -46,23 +47,36 @@ export interface PaintedStage {
 export interface StageTextsProps {
   readonly painted: PaintedStage;
   readonly isNear: boolean;
+  /** Near, a text is large enough to be edited where it stands; else that is done beside the stage. */
+  readonly isReadable: boolean;
   readonly onNear: () => void;
   readonly texts: StageText;
   readonly firstTextRef: (button: HTMLButtonElement | null) => void;
   /** The text that is being edited; it need not be one that stands there now. */
   readonly open: SaidKey | null;
   readonly onOpen: (key: SaidKey | null) => void;
+  /** Told whenever others stand there, or can be edited there. */
+  readonly onSeen: (seen: SeenTexts) => void;
+}
+
+/** The texts that stand on the stage, from the top down. */
+export interface SeenTexts {
+  readonly keys: readonly SaidKey[];
+  /** They can be edited where they stand. */
+  readonly isReadable: boolean;
 }
 
 /** A button over every text of the widget, where it stands; choosing one edits it there. */
 export function StageTexts({
   painted: { stage, root, paint },
   isNear,
+  isReadable,
   onNear,
   texts,
   firstTextRef,
   open,
   onOpen,
+  onSeen,
 }: StageTextsProps) {
   const [spots, setSpots] = useState<readonly Spot[]>([]);
   useLayoutEffect(() => {
@@ -72,10 +86,11 @@ export function StageTexts({
     if (!isNear) onNear();
     onOpen(key);
   });
-  const editing =
-    open === null ? null : (spots.find(({ key }) => key === open) ?? elsewhere(root, stage.current, open));
+  const seen = useSame<SeenTexts>({ keys: spots.map(({ key }) => key), isReadable });
+  useLayoutEffect(() => onSeen(seen), [onSeen, seen]);
+  const editing = spots.find(({ key }) => key === open);
   return (
-    <Box role="group" aria-label="Texts on the stage">
+    <Roving label="Texts on the stage" role="group">
       {spots.map((spot, index) => (
         <SpotButton
           key={`${spot.key} ${index}`}
@@ -89,8 +104,8 @@ export function StageTexts({
           onChoose={choose}
         />
       ))}
-      {editing === null || !isNear ? null : (
-        <TextEditor
+      {editing === undefined || !isNear || !isReadable ? null : (
+        <EditorOnStage
           key={texts.wordingAt(editing.key)}
           spot={editing}
           stage={stage}
@@ -99,7 +114,34 @@ export function StageTexts({
           onClose={() => onOpen(null)}
         />
       )}
-    </Box>
+    </Roving>
+  );
+}
+
+interface EditorOnStageProps {
+  readonly spot: Spot;
+  readonly stage: RefObject<HTMLDivElement | null>;
+  readonly wording: WordingKey;
+  readonly texts: StageText;
+  readonly onClose: () => void;
+}
+
+const EDITOR_WIDTH_MIN = 240;
+
+/** The editor over the text it edits, within the stage. */
+function EditorOnStage({ spot, stage, ...editor }: EditorOnStageProps) {
+  // Measured once: to measure with each letter would lay the whole page out in the middle of drawing it.
+  const [place] = useState(() => ({
+    ...spot,
+    stageWidth: stage.current?.clientWidth ?? spot.left + EDITOR_WIDTH_MIN,
+    stageHeight: stage.current?.clientHeight ?? 516,
+  }));
+  const width = Math.max(EDITOR_WIDTH_MIN, place.width + 24);
+  const height = Math.max(44, place.height + 22);
+  const left = Math.max(8, Math.min(place.left - 12, place.stageWidth - width - 8));
+  const top = Math.max(8, Math.min(place.top - 11, place.stageHeight - height - 64));
+  return (
+    <TextEditor {...editor} height={height} sx={{ position: 'absolute', left, top, width, zIndex: 5 }} />
   );
 }
 
@@ -164,7 +206,7 @@ function spotsIn(root: ShadowRoot, stage: HTMLElement): Spot[] {
         height: box.height,
       });
   }
-  return [...found.values()];
+  return [...found.values()].sort((a, b) => a.top - b.top || a.left - b.left);
 }
 
 /** The head of the window is taken hold of beside its texts: there a text is no wider than its words. */
@@ -173,19 +215,4 @@ function boxOf(element: HTMLElement): DOMRect {
   const words = document.createRange();
   words.selectNodeContents(element);
   return words.getBoundingClientRect();
-}
-
-/** Where a text that does not stand there now is edited: across the foot of the window, or beside the launcher. */
-function elsewhere(root: ShadowRoot, stage: HTMLElement | null, key: SaidKey): Spot | null {
-  const box = (root.querySelector('.window') ?? root.querySelector('.launcher'))?.getBoundingClientRect();
-  const frame = stage?.getBoundingClientRect();
-  if (box === undefined || frame === undefined || box.width < 4) return null;
-  const width = Math.max(box.width - 64, 240);
-  return {
-    key,
-    left: box.left - frame.left + (box.width - width) / 2,
-    top: box.bottom - frame.top - 150,
-    width,
-    height: 44,
-  };
 }

@@ -2,76 +2,79 @@
 
 import Box from '@mui/material/Box';
 import Link from '@mui/material/Link';
-import { type RefObject, useEffect, useRef, useState } from 'react';
+import type { SxProps } from '@mui/material/styles';
+import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
 import type { WordingKey } from '../../../core/words/wordings';
+import { newClientId } from '../../parts/new-client-id';
 import type { StageText } from './StageTexts';
 
 interface TextEditorProps {
-  readonly spot: {
-    readonly left: number;
-    readonly top: number;
-    readonly width: number;
-    readonly height: number;
-  };
-  readonly stage: RefObject<HTMLDivElement | null>;
   readonly wording: WordingKey;
   readonly texts: StageText;
+  /** Of the field, in px. */
+  readonly height: number;
+  readonly sx: SxProps;
   readonly onClose: () => void;
 }
 
-const WIDTH_MIN = 240;
+/** Texts up to so many characters are one line: Enter keeps them too. */
+const ONE_LINE_CHARS = 80;
 
-/** Edits one text where it stands, with its bound, what is left, and the way back to ours. */
-export function TextEditor({ spot, stage, wording, texts, onClose }: TextEditorProps) {
-  const [text, setText] = useState(() => texts.textOf(wording));
+/**
+ * Edits one text, with its bound and the way back to ours. What is typed reaches stage and draft at once; leaving or Ctrl Enter
+ * keeps it, Escape takes it back. All of it is one step of undo, and the focus goes back to where it came from.
+ */
+export function TextEditor({ wording, texts, height, sx, onClose }: TextEditorProps) {
+  const [before] = useState(() => ({ text: texts.textOf(wording), isOwn: texts.isOwn(wording) }));
+  const [editId] = useState(newClientId);
+  const [text, setText] = useState(before.text);
   const field = useRef<HTMLTextAreaElement>(null);
-  // Measured once: to measure with each letter would lay the whole page out in the middle of drawing it.
-  const [place] = useState(() => ({
-    ...spot,
-    stageWidth: stage.current?.clientWidth,
-    stageHeight: stage.current?.clientHeight ?? 520,
-  }));
+  const from = useRef<Element | null>(null);
   useEffect(() => {
+    from.current = document.activeElement;
     field.current?.focus();
     field.current?.select();
   }, []);
   const atMost = texts.atMost(wording);
   const name = texts.nameOf(wording);
   const fault = texts.faultOf(wording, text);
+  const isWrong = fault !== null || text.length > atMost;
   const type = (next: string): void => {
     setText(next);
-    if (next.length <= atMost && texts.faultOf(wording, next) === null) texts.change(wording, next);
+    if (next.length <= atMost && texts.faultOf(wording, next) === null) texts.change(wording, next, editId);
   };
-  const width = Math.max(WIDTH_MIN, place.width + 24);
-  const height = Math.max(44, place.height + 22);
-  const left = Math.max(8, Math.min(place.left - 12, (place.stageWidth ?? width) - width - 8));
-  const top = Math.max(8, Math.min(place.top - 11, place.stageHeight - height - 64));
+  const close = (): void => {
+    onClose();
+    if (from.current instanceof HTMLElement && from.current.isConnected) from.current.focus();
+  };
+  const takeBack = (): void => {
+    if (!before.isOwn && texts.isOwn(wording)) texts.restoreDefaults(wording, editId);
+    else if (texts.textOf(wording) !== before.text) texts.change(wording, before.text, editId);
+  };
+  const key = (event: KeyboardEvent): void => {
+    const isKept =
+      event.key === 'Enter' &&
+      (event.ctrlKey || event.metaKey || (atMost <= ONE_LINE_CHARS && !event.shiftKey));
+    if (event.key !== 'Escape' && (!isKept || event.target !== field.current)) return;
+    event.preventDefault();
+    event.stopPropagation();
+    if (event.key === 'Escape') takeBack();
+    close();
+  };
   return (
     <Box
       role="dialog"
       aria-label={name}
+      data-own-keys
       onBlur={(event) => {
         if (!event.currentTarget.contains(event.relatedTarget)) onClose();
       }}
-      onKeyDown={(event) => {
-        if (
-          event.key !== 'Escape' &&
-          (event.key !== 'Enter' || event.shiftKey || event.target !== field.current)
-        )
-          return;
-        event.preventDefault();
-        event.stopPropagation();
-        onClose();
-      }}
+      onKeyDown={key}
       sx={{
-        position: 'absolute',
-        left,
-        top,
-        width,
-        zIndex: 5,
         bgcolor: 'background.paper',
         borderRadius: '10px',
         outline: '2px solid var(--porch-door)',
+        ...sx,
       }}
     >
       <Box
@@ -80,57 +83,59 @@ export function TextEditor({ spot, stage, wording, texts, onClose }: TextEditorP
         value={text}
         dir={texts.dir}
         aria-label={name}
-        aria-invalid={fault !== null || text.length > atMost}
+        aria-invalid={isWrong}
         aria-describedby="text-editor-hint"
         onChange={(event) => type(event.target.value)}
-        sx={{
-          display: 'block',
-          width: '100%',
-          height,
-          p: '10px 12px',
-          border: 0,
-          outline: 'none !important',
-          background: 'none',
-          color: 'inherit',
-          font: 'inherit',
-          lineHeight: 1.45,
-          resize: 'vertical',
-          borderRadius: '10px',
-        }}
+        sx={{ ...FIELD, height }}
       />
       <Box
         id="text-editor-hint"
         role="status"
         sx={{
-          display: 'flex',
-          gap: 1.5,
           px: 1.5,
           pb: 1,
           fontSize: '0.8125rem',
-          color: fault !== null || text.length > atMost ? 'error.main' : 'text.secondary',
-          flexWrap: 'wrap',
+          color: isWrong ? 'error.main' : 'text.secondary',
         }}
       >
-        <span>{hint(fault, text.length, atMost)}</span>
+        {hint(fault, text.length, atMost)}
         {texts.isOwn(wording) ? (
-          <Link
-            component="button"
-            type="button"
-            sx={{ fontSize: '0.8125rem', ml: 'auto' }}
-            onClick={() => {
-              texts.restoreDefaults(wording);
-              onClose();
-            }}
-          >
-            Restore our text
-          </Link>
+          <>
+            {' · '}
+            <Link
+              component="button"
+              type="button"
+              sx={{ fontSize: '0.8125rem', verticalAlign: 'baseline' }}
+              onClick={() => {
+                texts.restoreDefaults(wording, editId);
+                close();
+              }}
+            >
+              Restore our text
+            </Link>
+          </>
         ) : null}
+        {' · Esc cancels'}
       </Box>
     </Box>
   );
 }
 
+const FIELD = {
+  display: 'block',
+  width: '100%',
+  p: '10px 12px',
+  border: 0,
+  outline: 'none !important',
+  background: 'none',
+  color: 'inherit',
+  font: 'inherit',
+  lineHeight: 1.45,
+  resize: 'vertical',
+  borderRadius: '10px',
+} as const;
+
 function hint(fault: string | null, length: number, atMost: number): string {
-  if (length > atMost) return `${length - atMost} too many characters. Not saved yet.`;
-  return fault ?? `${length} / ${atMost}`;
+  if (length > atMost) return `${length - atMost} too many characters. Not saved yet`;
+  return fault ?? `${length} of ${atMost}`;
 }

@@ -3,28 +3,59 @@ import { TRANSITIONS } from '../../../core/model/transition';
 import { MOMENTS } from '../../../core/model/moment';
 import { MOMENT_WORDS } from '../../wording/moments';
 import { CARD_PLACES, TRANSITIONS_AT_REST, columnLeft, neighbourOf, pathMeasures } from '../path/path-layout';
-import { AWNING_PX, stageView } from './stage-geometry';
+import type { Corner } from '../../../core/model/design';
+import { EDITED_FROM, type StagedWindow, stageView } from './stage-geometry';
+
+const MEDIUM = { height: 500, offset: 20 };
+const LARGE = { height: 640, offset: 20 };
+/** Where the window is on the stage. */
+const windowOn = (stage: { width: number; height: number }, corner: Corner, open: StagedWindow) => {
+  const view = stageView(stage, corner, 'near', open);
+  const top = corner.startsWith('lower')
+    ? view.pageHeight - open.offset - open.height
+    : corner.startsWith('upper')
+      ? open.offset
+      : (view.pageHeight - open.height) / 2;
+  return { view, top: view.top + top * view.scale, bottom: view.top + (top + open.height) * view.scale };
+};
 
 describe('the stage', () => {
-  it('near is true size, with the widget’s corner in view', () => {
-    const view = stageView({ width: 944, height: 520 }, 'lower-right', 'near', true);
+  it.each(['lower-right', 'upper-left', 'middle-right'] as const)(
+    'near, a window in the %s is whole at every size of stage, and true in size wherever there is room',
+    (corner) => {
+      for (const height of [400, 484, 516, 700, 1000])
+        for (const open of [{ height: 440, offset: 20 }, MEDIUM, LARGE, { height: 500, offset: 220 }]) {
+          const { view, top, bottom } = windowOn({ width: 944, height }, corner, open);
+          expect(top, `${height}`).toBeGreaterThanOrEqual(-0.001);
+          expect(bottom, `${height}`).toBeLessThanOrEqual(height + 0.001);
+          if (height >= open.height + open.offset + 12) expect(view.scale).toBe(1);
+        }
+    },
+  );
+
+  it('keeps the distance from the edge as well, as long as a text can then be edited where it stands', () => {
+    const { view, bottom } = windowOn({ width: 944, height: 516 }, 'lower-right', MEDIUM);
+    expect(view.scale).toBeGreaterThan(0.96);
+    expect(516 - bottom).toBeCloseTo(20 * view.scale);
+    const lifted = windowOn({ width: 944, height: 516 }, 'lower-right', { height: 500, offset: 220 });
+    expect(lifted.view.scale).toBeGreaterThanOrEqual(EDITED_FROM);
+    expect(windowOn({ width: 944, height: 516 }, 'lower-right', LARGE).view.scale).toBeLessThan(EDITED_FROM);
+  });
+
+  it('near without a window is true size, with the widget’s corner in view', () => {
+    const view = stageView({ width: 944, height: 516 }, 'lower-right', 'near', null);
     expect(view.scale).toBe(1);
-    expect([view.left + view.pageWidth, view.top + view.pageHeight]).toEqual([944, 520 + AWNING_PX]);
-    expect(stageView({ width: 944, height: 520 }, 'upper-left', 'near', true)).toMatchObject({
+    expect([view.left + view.pageWidth, view.top + view.pageHeight]).toEqual([944, 516]);
+    expect(stageView({ width: 944, height: 516 }, 'upper-left', 'near', null)).toMatchObject({
       left: 0,
-      top: AWNING_PX,
+      top: 0,
     });
   });
 
-  it('a stage too low for the window is a low page: nothing of it hides behind the stage edge', () => {
-    const view = stageView({ width: 744, height: 488 }, 'lower-right', 'near', true);
-    expect([view.top, view.top + view.pageHeight]).toEqual([AWNING_PX, 488]);
-  });
-
   it('whole fits into the stage and keeps its shape', () => {
-    const view = stageView({ width: 944, height: 520 }, 'lower-right', 'whole', false);
+    const view = stageView({ width: 944, height: 516 }, 'lower-right', 'whole', null);
     expect(view.pageWidth * view.scale).toBeLessThanOrEqual(944);
-    expect(view.pageHeight * view.scale + AWNING_PX).toBeLessThanOrEqual(520.001);
+    expect(view.pageHeight * view.scale).toBeLessThanOrEqual(516.001);
   });
 });
 
@@ -65,11 +96,11 @@ describe('the path', () => {
 
 describe('a device in the hand', () => {
   it('stands on the widget’s side at its own width; near at true size, with the end where the widget is', () => {
-    const reachability = stageView({ width: 944, height: 520 }, 'lower-right', 'near', true, 'phone');
-    expect(reachability).toMatchObject({ pageWidth: 390, scale: 1, left: 506 });
-    expect(stageView({ width: 944, height: 520 }, 'lower-left', 'near', true, 'phone').left).toBe(48);
-    expect(reachability.top + reachability.pageHeight).toBe(520);
-    const whole = stageView({ width: 944, height: 520 }, 'lower-right', 'whole', true, 'tablet');
-    expect(whole.pageHeight * whole.scale + AWNING_PX).toBeLessThanOrEqual(520.001);
+    const near = stageView({ width: 944, height: 516 }, 'lower-right', 'near', MEDIUM, 'phone');
+    expect(near).toMatchObject({ pageWidth: 390, scale: 1, left: 506 });
+    expect(stageView({ width: 944, height: 516 }, 'lower-left', 'near', MEDIUM, 'phone').left).toBe(48);
+    expect(near.top + near.pageHeight).toBe(516);
+    const whole = stageView({ width: 944, height: 516 }, 'lower-right', 'whole', MEDIUM, 'tablet');
+    expect(whole.pageHeight * whole.scale).toBeLessThanOrEqual(516.001);
   });
 });

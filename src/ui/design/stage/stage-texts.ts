@@ -37,8 +37,10 @@ interface StageTextsOptions {
 export interface MomentTexts extends StageText {
   /** The texts that stand at this moment and may have cases, the one it is known by first. */
   readonly cased: readonly TextKey[];
-  /** Texts of the moment that do not stand there from the beginning, and how they read. */
-  readonly alsoSaid: readonly { readonly key: TextKey; readonly name: string; readonly text: string }[];
+  /** Texts of the moment that do not stand there from the beginning. */
+  readonly alsoSaid: readonly TextKey[];
+  /** A text as a visitor reads it, with something in the place of every value. */
+  readsAs(key: SaidKey): string;
 }
 
 /** The texts of the stage: which words stand there in these circumstances, and how to change them. */
@@ -65,6 +67,7 @@ export function stageTexts(
       ...SAMPLE_VALUES,
       responderName: answererOf(site).name,
       siteName: design.siteName,
+      hours: Math.round(widget.timings.endsAfterQuiet / 3600),
       closingTime: circumstances.now,
       openingTime: circumstances.now,
     };
@@ -85,16 +88,13 @@ export function stageTexts(
       const fault = wordingFault(design, widget, locale, key, text);
       return fault === null ? null : faultWords(fault, Object.keys(boundsOf(widget, key).variables));
     },
-    change: (key, text) => edits.setText(locale, key, text),
-    restoreDefaults: (key) => edits.restoreDefaults(locale, key),
+    change: (key, text, editId) => edits.setText(locale, key, text, editId),
+    restoreDefaults: (key, editId) => edits.restoreDefaults(locale, key, editId),
+    readsAs: (key) => (isTextKey(key) ? sampled(textOf(wordingAt(key)), key) : textOf(wordingAt(key))),
     cased: moment === 'invited' ? [] : [...new Set([...first, ...decidedKeys])],
-    alsoSaid: alsoSaidAt(moment, widget)
-      .filter((key) => key === 'launcher.name' || !decidedKeys.includes(key))
-      .map((key) => ({
-        key,
-        name: wordingName(widget, wordingAt(key), nameOfTeam),
-        text: sampled(textOf(wordingAt(key)), key),
-      })),
+    alsoSaid: alsoSaidAt(moment, widget).filter(
+      (key) => key === 'launcher.name' || !decidedKeys.includes(key),
+    ),
   };
 }
 

@@ -8,6 +8,7 @@ import { type TeamRow, teamRows } from '../path/availability-rows';
 import type { MomentCard } from '../path/moment-cards';
 import type { DrawnTransition } from '../path/transitions';
 import { mirrored } from '../stage/stage-geometry';
+import type { SaidKey } from '../stage/StageTexts';
 import { type MomentTexts, stageTexts } from '../stage/stage-texts';
 import type { DesignShared } from './DesignContext';
 
@@ -25,6 +26,10 @@ export interface Shown {
   readonly corner: Corner;
   readonly distance: 'near' | 'whole';
   readonly texts: MomentTexts;
+  /** The texts that stand on the stage, from the top down; while there is no stage, the ones that are known to. */
+  readonly seenTexts: readonly SaidKey[];
+  /** The text that is edited cannot be edited on the stage: it is, in the inspector. */
+  readonly isEditedHere: boolean;
   /** Teams of the widget that there are. */
   readonly ownTeams: readonly TeamNow[];
   /** The same as rows; empty where there is only one. */
@@ -45,6 +50,8 @@ export function shownOf(asked: Asked): Shown | null {
   if (momentCard === undefined) return null;
   const previewState = tried === null ? momentCard.previewState : tried.previewState;
   const momentNow = tried === null ? moment : decided(previewState.site, previewState.circumstances).moment;
+  const texts = textsOf(asked, momentCard, previewState);
+  const { seen, editing } = chosen;
   return {
     moment,
     momentCard,
@@ -53,7 +60,9 @@ export function shownOf(asked: Asked): Shown | null {
     momentNow,
     corner: mirrored(cornerFor(widget.place, assumptions.device === 'phone'), momentCard.dir),
     distance: chosen.distance ?? (momentNow === 'passing-by' ? 'whole' : 'near'),
-    texts: textsOf(asked, momentCard, previewState),
+    texts,
+    seenTexts: chosen.isWhole ? texts.cased : seen.keys,
+    isEditedHere: editing !== null && !(seen.isReadable && seen.keys.includes(editing)),
     ownTeams: overview.teams.filter(({ id }) => widget.teams.includes(id)),
     teamRows: teamRows(widget, site, nameOfTeam),
   };

@@ -1,16 +1,15 @@
 'use client';
 
 import { useSearchParams } from 'next/navigation';
-import { useCallback, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { Sight } from '../../../core/look/deficiency';
 import type { TransitionId } from '../../../core/model/transition';
 import type { DrawnMoment } from '../../../core/model/moment';
 import { DRAWN_MOMENTS } from '../../../core/model/moment';
-import type { TextKey } from '../../../core/model/text-keys';
 import type { Side } from '../inspector/Inspector';
 import { LOOK_PARTS, type LookPart } from '../look/look-parts';
 import type { BackdropKind } from '../stage/use-page-pictures';
-import type { SaidKey } from '../stage/StageTexts';
+import type { SaidKey, SeenTexts } from '../stage/StageTexts';
 
 /** What is chosen on the path, and how the screen is set up around it. */
 export interface ChosenPart {
@@ -34,26 +33,32 @@ export interface ChosenPart {
   readonly isPhoneStageOpen: boolean;
   /** On narrow screens the inspector lies over the stage while it is asked for. */
   readonly isSheetOpen: boolean;
-  /** The text that is being edited on the stage. */
+  /** The text that is being edited, on the stage or in the inspector. */
   readonly editing: SaidKey | null;
+  /** What stands on the stage. */
+  readonly seen: SeenTexts;
   /** The text whose cases are shown; null: the one the moment is known by. */
-  readonly cased: TextKey | null;
+  readonly cased: SaidKey | null;
 }
 
 export interface ChosenActions {
   choose(moment: DrawnMoment): void;
   chooseAside(aside: 'availability' | TransitionId): void;
+  /** Opens the editor of a text; null closes it. */
+  edit(key: SaidKey | null): void;
+  /** Keeps what stands on the stage. */
+  see(seen: SeenTexts): void;
   set(part: Partial<ChosenPart>): void;
 }
 
-/** Begins with what the page's address names: `moment` (a moment card or `availability`), `side`, `look` (a part of it), `path=whole`. */
+/** Begins with what the page's address names, and keeps the moment there: `moment` (a moment card or `availability`), `side`, `look` (a part of it), `path=whole`. */
 export function useChosen(): readonly [ChosenPart, ChosenActions] {
   const params = useSearchParams();
   const look = LOOK_PARTS.find((one) => one === params.get('look'));
   const [chosen, setChosen] = useState<ChosenPart>(() => ({
     moment: DRAWN_MOMENTS.find((one) => one === params.get('moment')) ?? null,
     aside: params.get('moment') === 'availability' ? 'availability' : null,
-    side: params.get('side') === 'everywhere' || look !== undefined ? 'everywhere' : 'here',
+    side: params.get('side') === 'look' || look !== undefined ? 'look' : 'moment',
     distance: null,
     scheme: 'day',
     sight: null,
@@ -65,6 +70,7 @@ export function useChosen(): readonly [ChosenPart, ChosenActions] {
     isSheetOpen: false,
     editing: null,
     cased: null,
+    seen: NOTHING_SEEN,
   }));
   const set = useCallback((part: Partial<ChosenPart>) => setChosen((before) => ({ ...before, ...part })), []);
   const acts = useMemo(
@@ -76,16 +82,27 @@ export function useChosen(): readonly [ChosenPart, ChosenActions] {
           moment,
           aside: null,
           distance: null,
-          side: 'here',
+          side: 'moment',
           editing: null,
           cased: null,
           isPhoneStageOpen: true,
           isSheetOpen: false,
           isCardOpen: before.isCardOpen && before.aside === null,
         })),
-      chooseAside: (aside) => set({ aside, side: 'here', isCardOpen: true, isSheetOpen: true }),
+      edit: (editing) => set(editing === null ? { editing } : { editing, cased: editing }),
+      see: (seen) => set({ seen }),
+      chooseAside: (aside) => set({ aside, side: 'moment', isCardOpen: true, isSheetOpen: true }),
     }),
     [set],
   );
+  const named = chosen.aside === 'availability' ? 'availability' : chosen.moment;
+  useEffect(() => {
+    const now = new URLSearchParams(location.search);
+    if (named === null || now.get('moment') === named) return;
+    now.set('moment', named);
+    history.replaceState(null, '', `?${now.toString()}`);
+  }, [named]);
   return [chosen, acts];
 }
+
+const NOTHING_SEEN: SeenTexts = { keys: [], isReadable: true };

@@ -42,7 +42,7 @@ export function useDesignState(
   useDeskKeys({
     undo: useCallback(() => void saver.step('undo'), [saver]),
     redo: useCallback(() => void saver.step('redo'), [saver]),
-    because: () => setBecauseOpen(true),
+    because: () => setBecauseOpen(!isBecauseOpen),
     whole: () => acts.set({ isWhole: !chosen.isWhole }),
     flip: situations.flip,
     tryIt: () => (tried === null ? trying.begin() : trying.stop()),
@@ -61,8 +61,15 @@ export function useDesignState(
 function useScreenForm(): ScreenForm {
   const isNarrow = useMediaQuery('(max-width: 74.95em)', { noSsr: true });
   const isPhone = useMediaQuery('(max-width: 56.2em)', { noSsr: true });
-  if (isPhone) return 'phone';
+  if (isPhone || isLargeText()) return 'phone';
   return isNarrow ? 'narrow' : 'wide';
+}
+
+/** Text at 150 % or more: rows side by side would be cut. */
+function isLargeText(): boolean {
+  return (
+    typeof window !== 'undefined' && parseFloat(getComputedStyle(document.documentElement).fontSize) >= 24
+  );
 }
 
 /** The open findings of the draft as it stands here; a version that is only looked at has none. */

@@ -148,7 +148,9 @@ function Axis({ tried: { simulations, steps, last }, nameOfInvitation }: TryBarP
                     bgcolor: 'var(--porch-ink)',
                   }}
                 />
-                <Box sx={{ fontSize: '0.8125rem', color: 'text.secondary', lineHeight: '0.9375rem' }}>{clockOf(at)}</Box>
+                <Box sx={{ fontSize: '0.8125rem', color: 'text.secondary', lineHeight: '0.9375rem' }}>
+                  {clockOf(at)}
+                </Box>
                 <Box sx={{ fontSize: '0.8125rem', lineHeight: '0.9375rem', whiteSpace: 'nowrap' }}>
                   {here.map(({ words, one }, place) => (
                     <Box
@@ -237,7 +239,9 @@ function GoTo({ onGo }: { onGo: (path: string) => void }) {
         onChange={(event) => setPath(event.target.value)}
         slotProps={{
           htmlInput: { maxLength: 400, style: { padding: '4px 10px', fontSize: '0.8125rem' } },
-          inputLabel: { sx: { fontSize: '0.8125rem', transform: path === '' ? 'translate(10px, 6px)' : undefined } },
+          inputLabel: {
+            sx: { fontSize: '0.8125rem', transform: path === '' ? 'translate(10px, 6px)' : undefined },
+          },
         }}
         sx={{ width: 132 }}
       />
