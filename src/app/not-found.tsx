@@ -4,11 +4,11 @@ import { EntranceLayout } from '../ui/entrance/EntranceLayout';
 export default function NotFound() {
   return (
     <EntranceLayout
-      title="There is nothing here"
-      lead="The address leads nowhere, or to somebody else's porch."
+      title="Page not found"
+      lead="Check the address. If somebody sent it to you, ask them whether you may see that site."
     >
       <Button href="/" variant="contained">
-        To your own porch
+        Open your site
       </Button>
     </EntranceLayout>
   );

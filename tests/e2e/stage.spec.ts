@@ -201,3 +201,15 @@ test('a text that cannot be seen on the stage is edited in its place in the insp
   await page.reload();
   await expect(designScreen.momentHeading('waiting')(page)).toBeVisible();
 });
+
+test('a toast is in our type, and covers neither reasons nor path', async ({ browser }) => {
+  const page = await enterAs(browser, testServer, 'design?on=/tonight&moment=waiting');
+  await frameScreen.presence(page).click();
+  const toast = page.locator('[data-sonner-toast]').first();
+  await expect(toast).toBeVisible();
+  await expect(toast).toHaveCSS('font-family', /Figtree/);
+  const reasons = await designScreen.reasons(page).boundingBox();
+  await expect
+    .poll(async () => ((box) => (box === null ? null : box.y + box.height))(await toast.boundingBox()))
+    .toBeLessThanOrEqual(reasons?.y ?? 0);
+});

@@ -2,12 +2,14 @@
 
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
+import { useEffect } from 'react';
 import type { Overview } from '../../core/wire/desk';
 import { useSite } from '../frame/SiteContext';
 import { HIDDEN } from '../theme/hidden';
 import { DeskCircumstances } from './circumstances/DeskCircumstances';
 import { ClashDialog } from './draft/ClashDialog';
 import type { DraftSaver, DraftState } from './draft/draft-saver';
+import { PATH_HEIGHT } from './path/path-layout';
 import { PhoneLayout } from './PhoneLayout';
 import { SiteEdge } from './SiteEdge';
 import { StageLayout } from './StageLayout';
@@ -25,6 +27,7 @@ interface DesignDeskProps {
 /** The screen nobody else has: circumstances, stage, inspector, Because and path over one draft. */
 export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
   const { siteName } = useSite();
+  useToastsAbovePath();
   const shared = useDesignState(saver, draft, overview);
   if (typeof shared === 'string')
     return <Alert severity="error">The draft cannot be drawn: {shared}. Undo the last change.</Alert>;
@@ -51,6 +54,18 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
     </DesignProvider>
   );
 }
+
+/** Below the stage there are reasons and path, which a toast would cover. */
+function useToastsAbovePath(): void {
+  useEffect(() => {
+    const { style } = document.documentElement;
+    style.setProperty('--porch-toast-bottom', `${PATH_HEIGHT + WHY_PX + 12}px`);
+    return () => void style.removeProperty('--porch-toast-bottom');
+  }, []);
+}
+
+/** The line of reasons under the stage. */
+const WHY_PX = 32;
 
 function Layout() {
   const { form, chosen, tried } = useDesign();

@@ -5,6 +5,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
+import { Column } from '../parts/Column';
 import { useState } from 'react';
 import { dayWords } from '../wording/times';
 import { BringBackDialog } from './BringBackDialog';
@@ -31,7 +32,7 @@ export function VersionsScreen() {
   if (view === null || overview === null) return <LinearProgress aria-label="Loading the versions" />;
   const live = view.versions.find(({ number }) => number === view.inForce);
   return (
-    <Box sx={{ maxWidth: 760, width: '100%', mx: 'auto', p: { xs: 2, md: 4 } }}>
+    <Column>
       <Typography variant="h1" sx={{ mb: 1 }}>
         Versions
       </Typography>
@@ -79,6 +80,6 @@ export function VersionsScreen() {
           onBringBack={versions.bringBack}
         />
       )}
-    </Box>
+    </Column>
   );
 }

@@ -4,6 +4,7 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
+import { Column } from '../parts/Column';
 import { useEffect, useState } from 'react';
 import type { PersonView } from '../../core/wire/desk';
 import { PortError } from '../frame/api';
@@ -41,7 +42,7 @@ export function TeamScreen() {
   }, [port, notice, onEvent]);
   const { name } = screenAt('team');
   return (
-    <Box sx={{ maxWidth: 720, width: '100%', mx: 'auto', p: { xs: 2, md: 4 } }}>
+    <Column>
       <Typography variant="h1" sx={{ mb: 3 }}>
         {name}
       </Typography>
@@ -75,6 +76,6 @@ export function TeamScreen() {
           Opening hours can’t be changed here yet.
         </Typography>
       </Box>
-    </Box>
+    </Column>
   );
 }

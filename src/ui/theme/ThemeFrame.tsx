@@ -56,7 +56,8 @@ export function ThemeFrame({
       {children}
       <Toaster
         style={{ fontFamily: 'inherit' }}
-        position="bottom-center"
+        position="bottom-left"
+        offset={{ bottom: 'var(--porch-toast-bottom, 24px)' }}
         toastOptions={{
           style: {
             background: 'var(--porch-ink)',

@@ -5,6 +5,7 @@ import Button from '@mui/material/Button';
 import MuiLink from '@mui/material/Link';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
+import { Column } from '../parts/Column';
 import Link from 'next/link';
 import { type ReactNode, useEffect, useState } from 'react';
 import { bestOf } from '../../core/context/presence';
@@ -86,7 +87,7 @@ export function TodayScreen() {
     );
   const hasFindings = findings !== null && findings.open.length + findings.dismissal.length > 0;
   return (
-    <Box sx={{ maxWidth: 720, width: '100%', mx: 'auto', p: { xs: 2, md: 4 } }}>
+    <Column>
       <Typography variant="h1" sx={{ mb: 2 }}>
         Today
       </Typography>
@@ -116,7 +117,7 @@ export function TodayScreen() {
           </MuiLink>
         </Typography>
       )}
-    </Box>
+    </Column>
   );
 }
 
