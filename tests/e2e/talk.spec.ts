@@ -74,6 +74,7 @@ test('a question travels through the whole house and back, without a reload on e
   await expectEqualLists(visitor, desk);
 
   await conversationsScreen.end(desk).click();
+  await conversationsScreen.confirmEnd(desk).click();
   await expect(visitor.window).toHaveAttribute('data-moment', 'goodbye');
   await expect(visitor.window).toContainText(
     'Inês Matos has said goodbye.'.replace('Inês Matos', '\u2068Inês Matos\u2069'),
@@ -234,16 +235,17 @@ test('[V9] whoever has written is followed from then on: the pages on the way st
   await visitor.say('Do you have blankets?');
   await choose(desk, 'Do you have blankets?');
   const seen = conversationsScreen.withSomebody(desk);
-  await expect(seen).not.toContainText('On the way');
+  await expect(seen).not.toContainText('Pages:');
   await answer(desk, 'Plenty.');
   await conversationsScreen.end(desk).click();
+  await conversationsScreen.confirmEnd(desk).click();
   await expect(visitor.window).toHaveAttribute('data-moment', 'goodbye');
   await visitor.page.goto(`${testServer.site}/sky-log`);
   await visitor.launcher.click();
   await widgetScreen.askAgain(visitor.window).click();
   await visitor.say('And tea?');
   await expect(conversationsScreen.messages(desk).getByText('And tea?')).toBeVisible();
-  await expect(seen).toContainText('On the way: /tonight → /sky-log.');
+  await expect(seen).toContainText('Pages: /tonight → /sky-log.');
   expect(JSON.stringify(await visitor.page.evaluate(() => ({ ...localStorage })))).not.toContain(
     'utm_source',
   );

@@ -15,6 +15,7 @@ import { LANGUAGES } from '../wording/languages';
 import { MOMENT_WORDS } from '../wording/moments';
 import { clockWords, dayWords, pageWords } from '../wording/times';
 import { Practice, visitorName } from './ConversationList';
+import { EndDialog } from './EndDialog';
 import { FilledForms } from './FilledForms';
 import { useSite } from '../frame/SiteContext';
 import { useConnection, usePort } from '../frame/Connection';
@@ -43,6 +44,7 @@ export function ConversationView({ talk, firstDraft, onDraft, onSent, onBack }: 
     onDraft(text);
   };
   const [fault, setFault] = useState<string | null>(null);
+  const [asksEnd, setAsksEnd] = useState(false);
   const sending = useRef<{ body: string; clientId: string } | null>(null);
   const log = useRef<HTMLDivElement>(null);
   useEffect(() => {
@@ -72,6 +74,10 @@ export function ConversationView({ talk, firstDraft, onDraft, onSent, onBack }: 
     }
   };
 
+  const waits =
+    conversation.status === 'note' && overview?.facts?.sendsLetters !== true
+      ? 'No e-mail is sent yet: the visitor reads your answer when they come back to the page.'
+      : undefined;
   return (
     <Box
       component="section"
@@ -116,12 +122,12 @@ export function ConversationView({ talk, firstDraft, onDraft, onSent, onBack }: 
           flex: 'none',
         }}
       >
-        The visitor sees: <b>{MOMENT_WORDS[SEEN_NOW[conversation.status]].name}</b>. Asked{' '}
-        {dayWords(conversation.askedMs, zone)} here.
+        The visitor sees: <b>{MOMENT_WORDS[SEEN_NOW[conversation.status]].name}</b>, since{' '}
+        {dayWords(conversation.askedMs, zone)}.
         {trail.length < 2 ? null : (
           <Box component="span" sx={{ overflowWrap: 'anywhere' }}>
             {' '}
-            On the way: {trail.map(([address]) => trailWords(address)).join(' → ')}.
+            Pages: {trail.map(([address]) => trailWords(address)).join(' → ')}.
           </Box>
         )}
       </Box>
@@ -181,7 +187,7 @@ export function ConversationView({ talk, firstDraft, onDraft, onSent, onBack }: 
           value={draft}
           onChange={(event) => setDraft(event.target.value)}
           error={over > 0}
-          helperText={over > 0 ? `${over} characters too many. Nothing is lost.` : undefined}
+          helperText={over > 0 ? `${over} characters too many. Nothing is lost.` : waits}
           onKeyDown={(event) => {
             if (event.key !== 'Enter' || event.shiftKey || event.nativeEvent.isComposing) return;
             event.preventDefault();
@@ -193,11 +199,15 @@ export function ConversationView({ talk, firstDraft, onDraft, onSent, onBack }: 
             Send
           </Button>
           {conversation.status === 'ended' ? null : (
-            <Button onClick={() => void send(true)} disabled={over > 0}>
+            <Button
+              onClick={() => (draft.trim() === '' ? setAsksEnd(true) : void send(true))}
+              disabled={over > 0}
+            >
               {draft.trim() === '' ? 'End' : 'Send and end'}
             </Button>
           )}
         </Box>
+        <EndDialog isOpen={asksEnd} onClose={() => setAsksEnd(false)} onEnd={() => void send(true)} />
       </Box>
     </Box>
   );

@@ -6,6 +6,7 @@ export const conversationsScreen = {
   reply: label('Write'),
   send: button('Send', { exact: true }),
   end: button('End', { exact: true }),
+  confirmEnd: button('End conversation'),
   formAfter: region('Filled in after the chat'),
   messages: log('Messages'),
   notes: region(/^Notes/),
