@@ -1,5 +1,7 @@
 import { gzipSync } from 'node:zlib';
 import { describe, expect, it } from 'vitest';
+import { SENDS_LETTERS } from '../../src/server/facts/letters';
+import { askedFields } from '../../src/core/forms/fill';
 import { checkReplies } from '../../src/core/forms/check';
 import { FORMS } from '../../src/core/model/form';
 import { FIELD_KINDS, type Replies } from '../../src/core/model/form';
@@ -83,7 +85,7 @@ describe('forms', () => {
         const words = place === 'note' ? fields.find(({ kind }) => kind === 'long') : undefined;
         const draft = words === undefined ? 'said' : String(replies[words.id] ?? '');
         const own = checkReplies(
-          fields,
+          askedFields(fields, { hasSaid: false, sendsLetters: SENDS_LETTERS }),
           words === undefined ? replies : { ...replies, [words.id]: draft },
           [],
         );

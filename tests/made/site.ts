@@ -148,6 +148,7 @@ export function madeHearer(change: Partial<Reader> = {}): Reader {
     visit: 'unknown',
     locale: 'en',
     team: null,
+    sendsLetters: true,
     closedBy: null,
     zone,
     today: 20_782,

@@ -26,6 +26,7 @@ export function readerOf(
   return {
     state: decision.state,
     closedBy: decision.closedBy,
+    sendsLetters: site.facts.sendsLetters === true,
     visit: circumstances.visitor.visit,
     locale: site.design.locale,
     team: circumstances.conversation?.teamId ?? circumstances.asksFor ?? widget.teams[0] ?? null,

@@ -9,6 +9,8 @@ import type { DrawnMoment } from '../model/moment';
 export const FINDING_CODES = [
   'notes-without-recipient',
   'mail-promised-no-mail-field',
+  'mail-promised-none-sent',
+  'no-letters-yet',
   'field-hidden-but-required',
   'consent-without-link',
   'team-gone',
@@ -35,6 +37,7 @@ export type FindingCode = (typeof FINDING_CODES)[number];
 const MUST_FIX: ReadonlySet<FindingCode> = new Set([
   'notes-without-recipient',
   'mail-promised-no-mail-field',
+  'mail-promised-none-sent',
   'field-hidden-but-required',
   'consent-without-link',
   'team-gone',

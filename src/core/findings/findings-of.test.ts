@@ -14,9 +14,14 @@ import type { FindingContext, Measured } from './finding';
 import { findingsOf } from './findings-of';
 import { takesAllOf } from './pages';
 
+/** Facts of a site that sends letters. */
+const factsOf = (made: Parameters<typeof madeSite>[0] = {}) => ({
+  ...madeSite(made).facts,
+  sendsLetters: true,
+});
 const input = (change: Partial<FindingContext> = {}): FindingContext => ({
   design: madeDesign(),
-  facts: madeSite().facts,
+  facts: factsOf(),
   peopleOf: { [DESK]: 2 },
   publicUrl: 'https://porch.example',
   siteAddress: 'https://farrowisle.example',
@@ -64,7 +69,7 @@ describe('findings', () => {
       input({
         design,
         isZoneConfirmed: false,
-        facts: madeSite({ calendars: [calendar({ week: everyDay('17:30-23:00') })] }).facts,
+        facts: factsOf({ calendars: [calendar({ week: everyDay('17:30-23:00') })] }),
       }),
     );
     expect(new Set(findings.map(({ key }) => key)).size).toBe(findings.length);
@@ -75,7 +80,7 @@ describe('findings', () => {
     it('notes reach nobody where every team is empty; one that has people is enough', () => {
       expect(codesOf({ peopleOf: {} })).toEqual(['notes-without-recipient']);
       const design = madeDesign({ teams: [DESK, 'other'] });
-      const facts = madeSite({ teams: { [DESK]: 'in', other: 'in' } }).facts;
+      const facts = factsOf({ teams: { [DESK]: 'in', other: 'in' } });
       expect(codesOf({ design, facts, peopleOf: { other: 1 } })).toEqual([]);
       const chatOnly = madeDesign({
         behaviours: { in: 'chat', nearby: 'chat', busy: 'chat', nobody: 'chat', closed: 'note' },
@@ -89,7 +94,7 @@ describe('findings', () => {
 
     it('hours that never come, though a closed season alone is none', () => {
       const design = madeDesign({ calendarId: 'night' });
-      const never = madeSite({ calendars: [calendar({})] }).facts;
+      const never = factsOf({ calendars: [calendar({})] });
       expect(codesOf({ design, facts: never })).toEqual(['hours-never-open']);
       const season = {
         id: 's',
@@ -98,9 +103,9 @@ describe('findings', () => {
         to: 331,
         week: everyDay('00:00-00:00').map(() => []),
       };
-      const summer = madeSite({
+      const summer = factsOf({
         calendars: [calendar({ week: everyDay('17:30-23:00'), seasons: [season] })],
-      }).facts;
+      });
       expect(codesOf({ design, facts: summer })).toEqual([]);
     });
   });
@@ -135,6 +140,24 @@ describe('findings', () => {
         });
       expect(said('We answer by e-mail.')).toEqual(['mail-promised-no-mail-field']);
       expect(said('Tell us, we read everything.')).toEqual([]);
+    });
+  });
+
+  describe('as long as no e-mail is sent', () => {
+    const unsent = (change: Partial<Widget> = {}) =>
+      codesOf({ design: madeDesign(change), facts: madeSite().facts });
+
+    it('it is said once where notes can be left, and our own words promise none', () => {
+      expect(unsent()).toEqual(['no-letters-yet']);
+      expect(unsent({ forms: { before: [], note: [], after: [] } })).toEqual(['no-letters-yet']);
+    });
+
+    it('an owner’s words that promise one are to be mended, until they have others for the time being', () => {
+      const texts = { nobodyHome: 'We answer by e-mail.' };
+      expect(unsent({ texts: { en: texts } })).toEqual(['mail-promised-none-sent', 'no-letters-yet']);
+      expect(unsent({ texts: { en: { ...texts, 'nobodyHome/no-email': 'Leave a word.' } } })).toEqual([
+        'no-letters-yet',
+      ]);
     });
   });
 

@@ -1,14 +1,15 @@
 import { FORMS } from '../model/form';
-import type { Widget } from '../model/design';
+import type { Design, Widget } from '../model/design';
 import type { Field } from '../model/form';
 import { OUR_TEXTS } from '../words/catalogue';
-import { isOwnText, textOf } from '../words/texts-of';
+import { isOwnText, noEmailKey, textOf } from '../words/texts-of';
 import { type Finding, type FindingContext, finding } from './finding';
 
 const PLACES = { before: 'at-the-door', note: 'nobody-home', after: 'goodbye' } as const;
 
 /** Forms that cannot be filled in, or ask for less than was promised. */
-export function formFindings({ design }: FindingContext): Finding[] {
+export function formFindings({ design, facts }: FindingContext): Finding[] {
+  const sendsLetters = facts?.sendsLetters === true;
   return design.widgets.flatMap((widget): Finding[] => {
     const { id: widgetId, name } = widget;
     const inForms = FORMS.flatMap((place) =>
@@ -35,24 +36,33 @@ export function formFindings({ design }: FindingContext): Finding[] {
       ]),
     );
     const asksMail = widget.forms.note.some(({ kind }) => kind === 'email');
-    const promises = ['nobodyHome', 'noteLeft.got'] as const;
-    const isPromised = promises.some(
-      (key) =>
-        !isOwnText(widget, design.defaultLocale, key) ||
-        /mail/i.test(textOf(design, widget, design.defaultLocale, key)),
-    );
-    return asksMail || !isPromised
-      ? inForms
-      : [
-          ...inForms,
-          finding('mail-promised-no-mail-field', [widgetId], {
-            widgetId,
-            moment: 'nobody-home',
-            deadEnd: 'note-left',
-            values: { name },
-          }),
-        ];
+    const promises = PROMISES.filter((key) => isMailPromised(design, widget, key, sendsLetters));
+    if (promises.length === 0 || (asksMail && sendsLetters)) return inForms;
+    return [
+      ...inForms,
+      finding(sendsLetters ? 'mail-promised-no-mail-field' : 'mail-promised-none-sent', [widgetId], {
+        widgetId,
+        moment: 'nobody-home',
+        deadEnd: sendsLetters ? 'note-left' : null,
+        values: { name },
+      }),
+    ];
   });
+}
+
+const PROMISES = ['nobodyHome', 'noteLeft.got'] as const;
+
+/** Our words promise an e-mail only where one is sent ([T10]); an owner's own may do so at any time. */
+function isMailPromised(
+  design: Design,
+  widget: Widget,
+  key: (typeof PROMISES)[number],
+  sendsLetters: boolean,
+): boolean {
+  const locale = design.defaultLocale;
+  const said = sendsLetters ? key : (noEmailKey(widget, locale, key) ?? key);
+  if (!isOwnText(widget, locale, said)) return sendsLetters;
+  return /mail/i.test(textOf(design, widget, locale, said));
 }
 
 /** Needed, and never before the visitor's eyes: filled in by the page, or shown by a reply that cannot be given. */

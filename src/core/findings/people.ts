@@ -43,9 +43,11 @@ export function peopleFindings({ design, facts, peopleOf, isZoneConfirmed, now }
     ];
   });
   const hasHours = Object.keys(calendars).length > 0;
+  const hearsNothing = facts !== null && facts.sendsLetters !== true && design.widgets.some(takesNotes);
   return [
     ...findings,
     ...never,
+    ...(hearsNothing ? [finding('no-letters-yet', [])] : []),
     ...(isZoneConfirmed || !hasHours
       ? []
       : [finding('zone-unconfirmed', [], { values: { zone: facts?.zone ?? '' } })]),

@@ -62,7 +62,16 @@ describe('forms around a chat', () => {
       field('text', { kind: 'long', isRequired: true }),
       field('more', { kind: 'long', isRequired: true }),
     ];
-    expect(askedFields(fields, true).map(({ isRequired }) => isRequired)).toEqual([false, true]);
-    expect(askedFields(fields, false)).toEqual(fields);
+    const asked = (hasSaid: boolean) => askedFields(fields, { hasSaid, sendsLetters: true });
+    expect(asked(true).map(({ isRequired }) => isRequired)).toEqual([false, true]);
+    expect(asked(false)).toEqual(fields);
+  });
+
+  it('no e-mail address is needed as long as no letters go out', () => {
+    const fields = [field('mail', { kind: 'email', isRequired: true }), field('name', { isRequired: true })];
+    const needed = (sendsLetters: boolean) =>
+      askedFields(fields, { hasSaid: false, sendsLetters }).map(({ isRequired }) => isRequired);
+    expect(needed(false)).toEqual([false, true]);
+    expect(needed(true)).toEqual([true, true]);
   });
 });

@@ -54,12 +54,18 @@ export function toKept(fields: readonly WireField[], replies: Replies): Record<s
   );
 }
 
-/** Of a note, the words themselves may stay empty where something was said before it. */
-export function askedFields(fields: readonly WireField[], hasSaid: boolean): readonly WireField[] {
-  const words = wordsField(fields);
-  return hasSaid
-    ? fields.map((field) => (field === words ? { ...field, isRequired: false } : field))
-    : fields;
+/**
+ * What may stay empty after all: the words of a note where something was said before it, and e-mail addresses as long as no
+ * letters go out, which could not be answered to.
+ */
+export function askedFields(
+  fields: readonly WireField[],
+  { hasSaid, sendsLetters }: { readonly hasSaid: boolean; readonly sendsLetters: boolean },
+): readonly WireField[] {
+  const words = hasSaid ? wordsField(fields) : undefined;
+  const isFree = (field: WireField): boolean =>
+    field === words || (field.kind === 'email' && field.isRequired && !sendsLetters);
+  return fields.map((field) => (isFree(field) ? { ...field, isRequired: false } : field));
 }
 
 /** A note that says nothing at all is none; in one whose form is filled in, the words may stay empty. */

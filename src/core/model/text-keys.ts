@@ -56,9 +56,12 @@ export type CaseKey =
   | 'waiting.closing'
   | 'waiting.closing/without'
   | 'slowReply.offer'
+  | 'slowReply.offer/no-email'
   | 'slowReply.yes'
+  | 'slowReply.yes/no-email'
   | 'slowReply.no'
   | 'slowReply.done'
+  | 'slowReply.done/no-email'
   | 'talking.joined'
   | 'talking.joinedTeam'
   | 'talking.passedOn'
@@ -90,7 +93,9 @@ export type CaseKey =
   | 'goodbye.print'
   | 'goodbye.again'
   | 'nobodyHome'
+  | 'nobodyHome/no-email'
   | 'nobodyHome#closed'
+  | 'nobodyHome#closed/no-email'
   | 'nobodyHome#closed/without'
   | 'nobodyHome#break'
   | 'nobodyHome#break/without'
@@ -129,6 +134,7 @@ export type CaseKey =
   | 'form.notSent'
   | 'form.optional'
   | 'noteLeft.got'
+  | 'noteLeft.got/no-email'
   | 'noteLeft.got/without'
   | 'noteLeft.promise'
   | 'noteLeft.add'
@@ -139,4 +145,4 @@ export type CaseKey =
   | 'noteLeft.forgetNo';
 
 /** A text's own name, without case. */
-export type TextKey = Exclude<CaseKey, `${string}#${string}` | `${string}/without`>;
+export type TextKey = Exclude<CaseKey, `${string}#${string}` | `${string}/without` | `${string}/no-email`>;

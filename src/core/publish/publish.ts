@@ -13,7 +13,8 @@ import type { CaseKey } from '../model/text-keys';
 import { NOT_PUBLISHED, RIGHT_TO_LEFT, TEXT_KEYS, entryOf, isCaseKey } from '../words/catalogue';
 import type { TextKey } from '../model/text-keys';
 import { type TextFault, compileText, unknownsOf } from '../words/compile';
-import { inLocale, textOf } from '../words/texts-of';
+import { inLocale, noEmailKey, textOf } from '../words/texts-of';
+import type { CaseCondition } from '../model/case-condition';
 import type {
   DesignFileV1,
   Message,
@@ -154,12 +155,17 @@ function toWireText(press: Press, key: TextKey): WireText {
     return isCaseKey(other) ? compiled(other) : undefined;
   };
   const own = widget.cases.filter((one) => one.key === key).map((one) => toOwnCase(press, one));
-  const defaultText = entryOf(key).cases.map(({ id, when }): WireCase => {
-    const second = without(`${key}#${id}`);
-    const first = compiled(`${key}#${id}` as CaseKey, second);
-    return second === undefined ? [when, first] : [when, first, second];
+  const unsent = (one: CaseKey, when: readonly CaseCondition[]): WireCase[] => {
+    const other = noEmailKey(widget, locale, one);
+    return other === null ? [] : [[[...when, ['letters', 'none']], compiled(other)]];
+  };
+  const defaultText = entryOf(key).cases.flatMap(({ id, when }): WireCase[] => {
+    const name = `${key}#${id}` as CaseKey;
+    const second = without(name);
+    const first = compiled(name, second);
+    return [...unsent(name, when), second === undefined ? [when, first] : [when, first, second]];
   });
-  const cases = [...own, ...defaultText];
+  const cases = [...own, ...defaultText, ...unsent(key, [])];
   const second = without(key);
   const otherwise = compiled(key, second);
   if (cases.length === 0 && second === undefined) return otherwise;

@@ -185,6 +185,8 @@ export type Piece =
  */
 export type WireText =
   Message | { readonly c?: readonly WireCase[]; readonly o: Message; readonly w?: Message };
-export type WireCase = readonly [when: readonly CaseCondition[], message: Message, without?: Message];
+export type WireCase = readonly [when: readonly WireCaseCondition[], message: Message, without?: Message];
+/** What a case asks; of ours, also that no letters are sent ([T10]): a runtime that does not know it says what it did before. */
+export type WireCaseCondition = CaseCondition | readonly ['letters', 'none'];
 
 export type RulesCondition = Extract<WireCondition, readonly ['page' | 'referrer', ...unknown[]]>;

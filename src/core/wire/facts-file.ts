@@ -9,6 +9,8 @@ export interface FactsFileV1 {
   /** Symbolic calendars by id. */
   readonly calendars: Readonly<Record<string, WireCalendar>>;
   readonly teams: Readonly<Record<string, WireTeam>>;
+  /** Whether e-mail goes out: as long as it does not, no text promises one. Absent: it does not. */
+  readonly sendsLetters?: boolean;
 }
 
 export interface WireTeam {

@@ -3,8 +3,7 @@ import { localDayOf } from '../hours/hours';
 import { type Zone, offsetAt } from '../hours/zone';
 import type { WidgetState } from '../model/moment';
 import type { EpochMs } from '../model/units';
-import type { Message, Piece, WireText } from '../wire/design-file';
-import type { CaseCondition } from '../model/case-condition';
+import type { Message, Piece, WireCaseCondition, WireText } from '../wire/design-file';
 import { CASE_KIND, CASE_VALUE } from '../wire/condition';
 
 /** What the cases of a text may ask ([T4]), and what times are told by ([T8]). */
@@ -15,6 +14,8 @@ export interface Reader {
   /** The team that is asked; null: none in particular. */
   readonly team: string | null;
   readonly closedBy: ClosedBy | null;
+  /** Whether e-mail goes out. */
+  readonly sendsLetters: boolean;
   /** The zone the site tells its times in. */
   readonly zone: Zone;
   /** The reader's date, as their own clock has it: days since 1970. */
@@ -46,12 +47,13 @@ function isCased(text: WireText): text is Exclude<WireText, Message> {
 }
 
 /** Whether a condition of a case holds; an unknown kind never does ([D4]). */
-export function holds(condition: CaseCondition, reader: Reader): boolean {
+export function holds(condition: WireCaseCondition, reader: Reader): boolean {
   if (condition[CASE_KIND] === 'state') return condition.includes(reader.state, CASE_VALUE);
   if (condition[CASE_KIND] === 'visit') return condition[CASE_VALUE] === reader.visit;
   if (condition[CASE_KIND] === 'language')
     return reader.locale === condition[CASE_VALUE] || reader.locale.startsWith(`${condition[CASE_VALUE]}-`);
   if (condition[CASE_KIND] === 'team') return condition[CASE_VALUE] === reader.team;
+  if (condition[CASE_KIND] === 'letters') return !reader.sendsLetters;
   return condition[CASE_KIND] === 'closed-by' && condition[CASE_VALUE] === reader.closedBy;
 }
 

@@ -62,9 +62,12 @@ export const TEXTS_DE: Readonly<Record<CaseKey, string>> = {
   'waiting.closing/without':
     'Wir schließen bald. Wenn es niemand schafft, bleibt Ihre Nachricht als Notiz bei uns.',
   'slowReply.offer': 'Entschuldigen Sie das Warten. Sollen wir lieber per E-Mail antworten?',
+  'slowReply.offer/no-email': 'Entschuldigen Sie das Warten. Sollen wir Ihre Frage als Notiz behalten?',
   'slowReply.yes': 'Per E-Mail antworten',
+  'slowReply.yes/no-email': 'Als Notiz behalten',
   'slowReply.no': 'Ich warte',
   'slowReply.done': 'Danke. Wir antworten an {email}. Sie können auch hier warten.',
+  'slowReply.done/no-email': 'Ihre Frage ist bei uns. Unsere Antwort lesen Sie hier, wenn Sie wiederkommen.',
   'talking.joined': '{responderName} ist da.',
   'talking.joinedTeam': '{responderName} von {teamName} ist da.',
   'talking.passedOn':
@@ -100,8 +103,12 @@ export const TEXTS_DE: Readonly<Record<CaseKey, string>> = {
   'goodbye.print': 'Drucken',
   'goodbye.again': 'Etwas anderes fragen',
   nobodyHome: 'Gerade ist niemand erreichbar. Hinterlassen Sie eine Notiz, wir antworten per E-Mail.',
+  'nobodyHome/no-email':
+    'Gerade ist niemand erreichbar. Hinterlassen Sie eine Notiz; unsere Antwort lesen Sie hier, wenn Sie wiederkommen.',
   'nobodyHome#closed':
     'Wir haben geschlossen und sind {openingTime} zurück. Hinterlassen Sie eine Notiz, wir antworten per E-Mail.',
+  'nobodyHome#closed/no-email':
+    'Wir haben gerade geschlossen. Hinterlassen Sie eine Notiz; unsere Antwort lesen Sie hier, wenn Sie wiederkommen.',
   'nobodyHome#closed/without':
     'Wir haben gerade geschlossen. Hinterlassen Sie eine Notiz, wir antworten per E-Mail.',
   'nobodyHome#break': 'In der Pause, zurück um {openingTime}.',
@@ -141,6 +148,7 @@ export const TEXTS_DE: Readonly<Record<CaseKey, string>> = {
   'form.notSent': 'Das ging nicht hinaus. Es steht noch hier. Bitte versuchen Sie es noch einmal.',
   'form.optional': 'wenn Sie mögen',
   'noteLeft.got': 'Angekommen. Wir antworten an {email}.',
+  'noteLeft.got/no-email': 'Angekommen. Unsere Antwort lesen Sie hier, wenn Sie wiederkommen.',
   'noteLeft.got/without': 'Angekommen. Wir antworten per E-Mail.',
   'noteLeft.promise': 'Meist bis {promiseTime}.',
   'noteLeft.add': 'Sie können hier etwas ergänzen.',

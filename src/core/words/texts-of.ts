@@ -1,7 +1,7 @@
 import type { Design, Widget } from '../model/design';
 import type { Locale } from '../model/units';
 import type { CaseKey } from '../model/text-keys';
-import { OUR_TEXTS } from './catalogue';
+import { OUR_TEXTS, isCaseKey } from './catalogue';
 
 /**
  * The words of a widget for a key in a locale ([T2]): the owner's own in that locale, its base, ours in either, and
@@ -19,6 +19,18 @@ export function textOf(design: Design, widget: Widget, locale: Locale, key: Case
     OUR_TEXTS['en']?.[key] ??
     ''
   );
+}
+
+/**
+ * [T10] The second words of a text that promises an e-mail, for as long as none goes out; null: it promises none. Own words
+ * of the owner's stay where they gave no second ones.
+ */
+export function noEmailKey(widget: Widget, locale: Locale, key: CaseKey): CaseKey | null {
+  const second = `${key}/no-email`;
+  if (!isCaseKey(second)) return null;
+  const isOwn = (one: CaseKey): boolean =>
+    isOwnText(widget, locale, one) || isOwnText(widget, locale.split('-')[0] ?? locale, one);
+  return isOwn(second) || !isOwn(key) ? second : null;
 }
 
 /** Whether the words are the owner's own, not ours. */

@@ -3,6 +3,8 @@ import { EVENING, madeDesign, madeHearer } from '../../../tests/made/site';
 import { applyPatches } from '../draft/patch';
 import { publish } from '../publish/publish';
 import type { OwnCase, Widget } from '../model/design';
+import { OUR_TEXTS } from './catalogue';
+import { type Reader, formatText } from './format-text';
 import { casesOf, movedCase, newCase, unreadCases } from './cases';
 import {
   hasOursBeneath,
@@ -54,6 +56,50 @@ describe('pickedWording', () => {
     expect(picked({ cases }, 'nobodyHome', { state: 'closed' })).toBe('case:night/without');
     const plain = [own('night', [['state', 'closed']], { key: 'nobodyHome', without: { en: 'never said' } })];
     expect(picked({ cases: plain }, 'nobodyHome', { state: 'closed' })).toBe('case:night');
+  });
+});
+
+describe('texts that promise an e-mail', () => {
+  const PROMISING = [
+    'slowReply.offer',
+    'slowReply.yes',
+    'slowReply.done',
+    'nobodyHome',
+    'noteLeft.got',
+  ] as const;
+  const said = (change: Partial<Widget>, reader: Partial<Reader>) => {
+    const { design, widget } = made(change);
+    const file = publish(design, 1, 'en');
+    const words = file.ok ? (file.value.widgets[0]?.words ?? {}) : {};
+    const hearer = madeHearer(reader);
+    const values = { openingTime: EVENING, email: 'visitor@example.org' };
+    return PROMISING.map((key) => {
+      const shown = formatText(words[key] ?? '', values, hearer);
+      // The stage edits what the visitor reads.
+      const picked = wordingOf(design, widget, 'en', pickedWording(design, widget, key, hearer, values));
+      if (!picked.includes('{')) expect(shown).toBe(picked);
+      return shown;
+    });
+  };
+  const PROMISE = /e-mail|@/;
+
+  it('[T10] say nothing of one as long as no letters go out, in any language and any state', () => {
+    for (const state of ['in', 'closed', 'nobody'] as const) {
+      for (const words of said({}, { state, sendsLetters: false })) expect(words).not.toMatch(PROMISE);
+      for (const words of said({}, { state, sendsLetters: true })) expect(words).toMatch(PROMISE);
+    }
+    for (const [locale, texts] of Object.entries(OUR_TEXTS))
+      for (const [key, words] of Object.entries(texts))
+        if (key.endsWith('/no-email')) expect(words, `${locale} ${key}`).not.toMatch(/mail|بريد|\{/i);
+  });
+
+  it('[T10] an owner’s own words stay where they gave no second ones; a case of theirs goes first as ever', () => {
+    const texts = { en: { nobodyHome: 'Leave a word, we write back by e-mail.' } };
+    expect(said({ texts }, { state: 'nobody', sendsLetters: false })).toContain(texts.en.nobodyHome);
+    const both = { en: { ...texts.en, 'nobodyHome/no-email': 'Leave a word.' } };
+    expect(said({ texts: both }, { state: 'nobody', sendsLetters: false })).toContain('Leave a word.');
+    const cases = [own('dusk', [['state', 'nobody']], { key: 'nobodyHome' })];
+    expect(said({ cases }, { state: 'nobody', sendsLetters: false })).toContain('dusk');
   });
 });
 

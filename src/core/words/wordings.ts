@@ -8,7 +8,7 @@ import { type CatalogueEntry, entryOf, isCaseKey, textKeyOf } from './catalogue'
 import type { TextKey } from '../model/text-keys';
 import { type TextFault, compileText, unknownsOf } from './compile';
 import { type Reader, type Values, holds, isSayable } from './format-text';
-import { inLocale, isOwnText, textOf } from './texts-of';
+import { inLocale, isOwnText, noEmailKey, textOf } from './texts-of';
 
 /**
  * Names one wording of a widget: a text of ours in one of its cases, a case of the owner's own (`case:<id>`, and
@@ -80,8 +80,9 @@ export function pickedWording(
     (one) => one.key === key && one.when.every((condition) => holds(condition, reader)),
   );
   const ours = entryOf(key).cases.find(({ when }) => when.every((condition) => holds(condition, reader)));
-  const full: WordingKey =
-    own === undefined ? ((ours === undefined ? key : `${key}#${ours.id}`) as CaseKey) : `case:${own.id}`;
+  const said = (ours === undefined ? key : `${key}#${ours.id}`) as CaseKey;
+  const unsent = reader.sendsLetters ? null : noEmailKey(widget, reader.locale, said);
+  const full: WordingKey = own === undefined ? (unsent ?? said) : `case:${own.id}`;
   const without = secondOf(full);
   if (wordingOf(design, widget, reader.locale, without) === '') return full;
   const compiled = compileText(wordingOf(design, widget, reader.locale, full), entryOf(key).variables);

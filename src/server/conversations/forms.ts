@@ -1,5 +1,6 @@
 import { gunzipSync } from 'node:zlib';
 import { type CheckedReplies, checkReplies } from '../../core/forms/check';
+import { SENDS_LETTERS } from '../facts/letters';
 import { askedFields, fieldsOf, wordsField } from '../../core/forms/fill';
 import type { FormPlace } from '../../core/model/form';
 import type { Replies } from '../../core/model/form';
@@ -31,7 +32,7 @@ export async function checkForm(
     words === undefined ? (said.replies ?? {}) : { ...said.replies, [words.id]: said.body ?? '' };
   const teams = await listTeams(db, siteId);
   return checkReplies(
-    place === 'note' ? askedFields(fields, hasSaid) : fields,
+    askedFields(fields, { hasSaid: place === 'note' && hasSaid, sendsLetters: SENDS_LETTERS }),
     replies,
     teams.map(({ id }) => id),
   );

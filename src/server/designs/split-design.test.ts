@@ -45,6 +45,10 @@ describe('a design that is larger than a launcher should wait for', () => {
     expect(whole?.ok && joinDesign(door, room)).toEqual(whole?.ok && whole.value);
     expect(JSON.stringify(door)).not.toContain(texts['nobodyHome'] ?? texts['note.text']);
 
+    const mailField =
+      whole?.ok === true
+        ? whole.value.widgets[0]?.forms.note.find(({ kind }) => kind === 'email')?.id
+        : undefined;
     const note = {
       newToken: newSecret(),
       design: pointer.design,
@@ -52,7 +56,7 @@ describe('a design that is larger than a launcher should wait for', () => {
       widget: 'main',
       mail: '',
       name: '',
-      replies: {},
+      replies: { [mailField ?? '']: 'no address' },
     };
     const answer = await porch.visit('POST notes', { body: madeMessage('Hello', note) });
     expect(answer.status).toBe(400);
@@ -60,6 +64,6 @@ describe('a design that is larger than a launcher should wait for', () => {
       Object.values((await read<{ faults: Record<string, { say: string }> }>(answer)).faults).map(
         ({ say }) => say,
       ),
-    ).toEqual(['note.noEmail']);
+    ).toEqual(['note.badEmail']);
   });
 });

@@ -9,6 +9,7 @@ import { findFileBody, findNewestFacts, insertFacts, insertFile } from '../desig
 import { getSite } from '../accounts/sites.repository';
 import { listTeams } from './teams.repository';
 import type { Db, Tx } from '../db/open';
+import { SENDS_LETTERS } from './letters';
 import type { FactsCache } from './facts-cache';
 import { ZONE_TABLE } from './zones';
 
@@ -77,6 +78,7 @@ export async function makeFacts(
     ),
     calendars: Object.fromEntries(calendars.map((calendar) => [calendar.id, toPublished(calendar, at)])),
     teams: Object.fromEntries(teams.map(({ id, key, name }) => [id, { key, name, calendar: null }])),
+    sendsLetters: SENDS_LETTERS,
   };
 }
 

@@ -3,6 +3,7 @@ import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { CheckedReplies } from '../../core/forms/check';
 import { saysNothing } from '../../core/forms/fill';
+import { SENDS_LETTERS } from '../facts/letters';
 import { LIMITS } from '../../core/limits';
 import { findEntriesAfter } from '../conversations/resume';
 import { findFileBody } from '../designs/publications.repository';
@@ -223,7 +224,7 @@ async function notes(call: Call): Promise<Response> {
   const hasSaid = writer.token !== null && (await getTalk(state, writer)).talk !== null;
   if (saysNothing(parsed.value.body, parsed.value.replies) && !hasSaid)
     return json(400, { errors: { body: 'Write a line or two first.' } }, allowed.headers);
-  if (parsed.value.replies === undefined && parsed.value.mail === '')
+  if (SENDS_LETTERS && parsed.value.replies === undefined && parsed.value.mail === '')
     return json(400, { errors: { mail: 'Something is missing around the @.' } }, allowed.headers);
   const { faults } =
     parsed.value.replies === undefined

@@ -22,7 +22,8 @@ export function SiteNow({ overview }: { readonly overview: Overview }) {
       ? null
       : hoursOf({ facts, pointer: { overrides } }, calendarId);
   const people = isConnected ? stateTitle(state) : 'Not connected';
-  const words = hours === null || !isConnected ? people : openUntilWords(hours.zone, now, hoursAt(hours, now));
+  const words =
+    hours === null || !isConnected ? people : openUntilWords(hours.zone, now, hoursAt(hours, now));
   // One's own switch beside it says as much.
   const isSaid = hours === null && isConnected && state === 'in' && overview.presenceChoice === 'in';
   return (

@@ -48,6 +48,10 @@ const SENTENCES: Readonly<Record<FindingCode, (values: Values) => string>> = {
     `Nobody receives the notes from “${text(name)}”: none of its teams has people.`,
   'mail-promised-no-mail-field': ({ name }) =>
     `“${text(name)}” promises a reply by e-mail, but its note form does not ask for an address.`,
+  'mail-promised-none-sent': ({ name }) =>
+    `“${text(name)}” promises a reply by e-mail in your own words, but no e-mail is sent yet.`,
+  'no-letters-yet': () =>
+    'No e-mail is sent yet. Visitors read your answers to their notes when they come back to the page.',
   'field-hidden-but-required': ({ name, field }) =>
     `“${text(field)}” in “${text(name)}” is required but never shown, so the form cannot be sent.`,
   'consent-without-link': ({ name, field }) =>
@@ -98,6 +102,8 @@ const LOOK_PARTS: Readonly<Partial<Record<FindingCode, string>>> = {
 const ACTIONS: Readonly<Record<FindingCode, string>> = {
   'notes-without-recipient': 'Open Team & hours',
   'mail-promised-no-mail-field': 'Open the note form',
+  'mail-promised-none-sent': 'Open the text',
+  'no-letters-yet': 'Open Conversations',
   'field-hidden-but-required': 'Open the form',
   'consent-without-link': 'Open the form',
   'team-gone': 'Who can answer?',
@@ -122,6 +128,8 @@ const ACTIONS: Readonly<Record<FindingCode, string>> = {
 const PATHS: Readonly<Record<FindingCode, string>> = {
   'notes-without-recipient': 'team',
   'mail-promised-no-mail-field': 'design',
+  'mail-promised-none-sent': 'design',
+  'no-letters-yet': 'conversations',
   'field-hidden-but-required': 'design',
   'consent-without-link': 'design',
   'team-gone': 'design',

@@ -95,6 +95,12 @@ const CASE_NAMES: Readonly<Record<string, string>> = {
 };
 
 /** What a text is called on screen. */
+/** What a second wording of a text is for. */
+const SECOND_WORDS = [
+  ['/without', ', without the time'],
+  ['/no-email', ', while no e-mail is sent'],
+] as const;
+
 export function textName(key: CaseKey): string {
   const plain = textKeyOf(key);
   const moment = entryOf(plain).moment;
@@ -105,6 +111,6 @@ export function textName(key: CaseKey): string {
       : MOMENT_WORDS[moment].name;
   const name = NAMES[plain] ?? `${place}: ${plain.split('.').at(-1)}`;
   const id = /#([a-z]+)/i.exec(key)?.[1];
-  const without = key.endsWith('/without') ? ', without the time' : '';
+  const without = SECOND_WORDS.find(([end]) => key.endsWith(end))?.[1] ?? '';
   return id === undefined ? name + without : `${name} (${CASE_NAMES[id] ?? id}${without})`;
 }

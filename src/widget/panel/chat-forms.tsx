@@ -2,7 +2,7 @@
 import type { PaintedText } from '../../core/decide/reader';
 import type { FormatText } from '../format-text';
 import { FormFields } from './form-fields';
-import { type FormState, teamsOf } from './form-state';
+import { type FormState, fieldsAt, teamsOf } from './form-state';
 
 interface ChatFormProps {
   readonly painted: PaintedText;
@@ -16,7 +16,7 @@ export function BeforeForm({ painted, form, formatText, onReply }: ChatFormProps
   return (
     <div class="card asks" data-form="before">
       <FormFields
-        fields={painted.widget.forms.before}
+        fields={fieldsAt(painted, 'before')}
         {...form}
         formatText={formatText}
         teams={teamsOf(painted)}
@@ -46,7 +46,7 @@ export function AfterForm({
       }}
     >
       <FormFields
-        fields={painted.widget.forms.after ?? []}
+        fields={fieldsAt(painted, 'after')}
         {...form}
         formatText={formatText}
         teams={teamsOf(painted)}

@@ -2,6 +2,7 @@ import { type CheckedReplies, checkReplies } from '../../core/forms/check';
 import { askedFields, fieldsOf, fromKept, saysNothing, withHidden, wordsField } from '../../core/forms/fill';
 import type { FormPlace } from '../../core/model/form';
 import type { Replies } from '../../core/model/form';
+import type { WireField } from '../../core/wire/form-file';
 import type { PaintedText } from '../../core/decide/reader';
 
 /** A form of this page as it is filled in so far; it stays through every change of moment ([M5]). */
@@ -37,7 +38,7 @@ export function makeFormStore(): FormStore {
     },
     setFaults: (place, painted, faults) => void forms.set(place, { ...read(place, painted), faults }),
     check: (place, painted, draft, hasSaid) => {
-      const fields = askedFields(fieldsOf(painted.widget, place), place === 'note' && hasSaid);
+      const fields = fieldsAt(painted, place, hasSaid);
       const words = place === 'note' ? wordsField(fields) : undefined;
       const { replies: own } = read(place, painted);
       const given = withHidden(
@@ -58,6 +59,18 @@ export function makeFormStore(): FormStore {
     },
     forget: (place) => void forms.delete(place),
   };
+}
+
+/** What is asked at a place; of it may stay empty what the facts, or what was said before, make free. */
+export function fieldsAt(
+  { site, widget }: PaintedText,
+  place: FormPlace,
+  hasSaid = false,
+): readonly WireField[] {
+  return askedFields(fieldsOf(widget, place), {
+    hasSaid: place === 'note' && hasSaid,
+    sendsLetters: site.facts.sendsLetters === true,
+  });
 }
 
 /** Teams of the widget by their public names ([D6]: one that is gone is not offered). */

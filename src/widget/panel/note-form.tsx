@@ -1,12 +1,12 @@
 /** @jsxImportSource preact */
-import { askedFields, wordsField } from '../../core/forms/fill';
+import { wordsField } from '../../core/forms/fill';
 import { LIMITS } from '../../core/limits';
 import type { Replies } from '../../core/model/form';
 import type { WireField } from '../../core/wire/form-file';
 import type { PaintedText } from '../../core/decide/reader';
 import type { FormatText } from '../format-text';
 import { FormFields } from './form-fields';
-import { type FormState, teamsOf } from './form-state';
+import { type FormState, fieldsAt, teamsOf } from './form-state';
 import type { WindowActions } from './window';
 import type { NoteReplies, Outgoing } from './outbox';
 
@@ -23,7 +23,7 @@ interface NoteFormProps {
 
 /** The form of Nobody home, as the design has it. What fails is said at the field, and nothing typed is lost. */
 export function NoteForm({ painted, form, formatText, draft, hasSaid, refused, acts }: NoteFormProps) {
-  const fields = askedFields(painted.widget.forms.note, hasSaid);
+  const fields = fieldsAt(painted, 'note', hasSaid);
   const words = wordsField(fields);
   const over = draft.length - LIMITS.messageChars;
   return (

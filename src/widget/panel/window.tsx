@@ -136,7 +136,12 @@ function Body(props: WindowProps) {
     <>
       <Log {...props} />
       {decision.moment === 'slow-reply' && talk.conversation?.noteMail === null && !props.view.isPatient ? (
-        <SlowReply formatText={formatText} onLeave={acts.leaveMail} onWait={acts.wait} />
+        <SlowReply
+          asksMail={painted.site.facts.sendsLetters === true}
+          formatText={formatText}
+          onLeave={acts.leaveMail}
+          onWait={acts.wait}
+        />
       ) : null}
       <div class="foot">
         {talk.isConnected ? null : (
