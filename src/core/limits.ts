@@ -42,6 +42,7 @@ export const LIMITS = {
   keptVisits: 50,
   keptSituations: 50,
   recipients: 10,
+  domains: 50,
   ownCssChars: 8000,
   selectorChars: 200,
 } as const;

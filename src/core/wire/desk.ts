@@ -57,6 +57,28 @@ export interface Overview {
   readonly now: EpochMs;
 }
 
+/** What belongs to a site as a whole, as its owner sees it. */
+export interface SettingsView {
+  readonly name: string;
+  readonly zone: string;
+  /** Addresses whose pages may carry the widget; `https://*.` stands for all subdomains. */
+  readonly domains: readonly string[];
+}
+
+/** One's own account, the same on every site. */
+export interface AccountView {
+  readonly name: string;
+  readonly mail: string;
+  readonly sessions: readonly SessionView[];
+}
+
+export interface SessionView {
+  /** What the browser calls itself. */
+  readonly agent: string;
+  readonly createdAt: EpochMs;
+  readonly isThis: boolean;
+}
+
 /** Pictures that belong to a look. */
 export const LOOK_PICTURE_KINDS = ['logo', 'header', 'icon'] as const;
 export type LookPictureKind = (typeof LOOK_PICTURE_KINDS)[number];

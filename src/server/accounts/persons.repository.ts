@@ -85,6 +85,53 @@ export async function findSessionPerson(db: Db, tokenHash: string, at: EpochMs):
   return row ?? null;
 }
 
+/** A session of a person, as they see it. */
+export interface OwnSession {
+  readonly tokenHash: string;
+  readonly agent: string;
+  readonly createdAt: EpochMs;
+  readonly seenAt: EpochMs;
+}
+
+/** The sessions of a person that still hold, the newest first. */
+export async function listSessions(db: Db, personId: string, at: EpochMs): Promise<OwnSession[]> {
+  const rows = await db
+    .selectFrom('session')
+    .select(['token_hash', 'agent', 'created_ms', 'seen_ms'])
+    .where('person_id', '=', personId)
+    .where('expires_ms', '>', at)
+    .orderBy('created_ms', 'desc')
+    .execute();
+  return rows.map((row) => ({
+    tokenHash: row.token_hash,
+    agent: row.agent,
+    createdAt: row.created_ms,
+    seenAt: row.seen_ms,
+  }));
+}
+
+/** Ends the sessions of a person but one. */
+export async function deleteOtherSessions(db: Db, personId: string, kept: string): Promise<void> {
+  await db.deleteFrom('session').where('person_id', '=', personId).where('token_hash', '!=', kept).execute();
+}
+
+export async function writePerson(
+  db: Db,
+  personId: string,
+  changed: { readonly name?: string; readonly mail?: string; readonly passwordHash?: string },
+): Promise<void> {
+  const { name, mail, passwordHash } = changed;
+  await db
+    .updateTable('person')
+    .set({
+      ...(name === undefined ? {} : { name }),
+      ...(mail === undefined ? {} : { mail }),
+      ...(passwordHash === undefined ? {} : { password_hash: passwordHash }),
+    })
+    .where('id', '=', personId)
+    .execute();
+}
+
 export async function deleteSession(db: Db, tokenHash: string): Promise<void> {
   await db.deleteFrom('session').where('token_hash', '=', tokenHash).execute();
 }

@@ -92,7 +92,20 @@ export async function insertMember(
     .execute();
 }
 
-/** Origins whose pages may carry the widget. */
+export async function writeSiteName(db: Db, siteId: string, name: string): Promise<void> {
+  await db.updateTable('site').set({ name }).where('id', '=', siteId).execute();
+}
+
+/** The zone somebody has chosen, which is thereby confirmed. */
+export async function writeZone(db: Db, siteId: string, zone: string): Promise<void> {
+  await db.updateTable('site').set({ zone, zone_confirmed: 1 }).where('id', '=', siteId).execute();
+}
+
+export async function deleteDomain(db: Db, siteId: string, origin: string): Promise<void> {
+  await db.deleteFrom('site_domain').where('site_id', '=', siteId).where('origin', '=', origin).execute();
+}
+
+/** Origins whose pages may carry the widget; `https://*.` stands for all subdomains. */
 export async function listDomains(db: Db, siteId: string): Promise<string[]> {
   const rows = await db
     .selectFrom('site_domain')

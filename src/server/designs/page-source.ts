@@ -1,3 +1,4 @@
+import { isListedOrigin } from '../../core/pages/origins';
 import { MINUTE_MS } from '../../core/model/units';
 import { type Result, fail } from '../../core/result';
 import { type Site, listDomains } from '../accounts/sites.repository';
@@ -19,7 +20,7 @@ export async function pageSource(
   const own = site.address !== null && URL.canParse(site.address) ? [new URL(site.address).origin] : [];
   const origins = [...own, ...(await listDomains(db, site.id))];
   return guardedFetch(address, {
-    mayAsk: ({ origin }) => origins.includes(origin),
+    mayAsk: ({ origin }) => isListedOrigin(origin, origins),
     // Whoever runs it for this computer alone is its owner, and may be building the site on it.
     allowsLoopback: env.publicUrl === null && isLoopbackHost(env.host),
     bytesMax: BYTES_MAX,

@@ -1,5 +1,8 @@
 import { findMember, secretFrom } from '../accounts/who';
 import { PEOPLE_ROUTES } from '../accounts/routes';
+import { ACCOUNT_ROUTES } from '../accounts/account-routes';
+import { SETTINGS_ROUTES } from '../accounts/settings-routes';
+import { hashOf } from '../ids';
 import { CONVERSATION_ROUTES } from '../conversations/routes';
 import { UnwritableError } from '../db/transaction';
 import { DESIGN_ROUTES } from '../designs/routes';
@@ -16,6 +19,8 @@ export const DESK_ROUTES: DeskRoutes = {
   ...DESIGN_ROUTES,
   ...PICTURE_ROUTES,
   ...PEOPLE_ROUTES,
+  ...SETTINGS_ROUTES,
+  ...ACCOUNT_ROUTES,
   ...CONVERSATION_ROUTES,
   'GET stream': route('responder', deskStream),
 };
@@ -33,7 +38,8 @@ export async function deskEndpoint(state: State, request: Request): Promise<Resp
   if (member === 'not-allowed')
     return errorResponse(403, 'Your role does not include this. Ask the owner of the site.', {});
   try {
-    return await found.answer({ state, request, member, id: rest[1] ?? '' });
+    const sessionHash = hashOf(secret ?? '');
+    return await found.answer({ state, request, member, sessionHash, id: rest[1] ?? '' });
   } catch (error) {
     if (error instanceof UnwritableError)
       return errorResponse(503, 'This could not be stored just now. It is kept here, and sent again.', {

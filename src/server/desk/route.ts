@@ -13,6 +13,8 @@ export interface DeskCall {
   readonly state: State;
   readonly request: Request;
   readonly member: Member;
+  /** Of the session; what it is kept under. */
+  readonly sessionHash: string;
   /** What stood for `*` in the route. */
   readonly id: string;
 }

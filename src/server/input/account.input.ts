@@ -16,6 +16,13 @@ const trimmed = Transform(({ value }: { value: unknown }) =>
   typeof value === 'string' ? value.trim() : value,
 );
 
+/** What people type as an address may lack its scheme: `granite.example` is one. */
+const withScheme = Transform(({ value }: { value: unknown }) => {
+  if (typeof value !== 'string') return value;
+  const text = value.trim();
+  return text === '' || /^[a-z][a-z0-9+.-]*:/i.test(text) ? text : `https://${text}`;
+});
+
 export class SignInInput {
   @Validate(MailShaped) @trimmed mail!: string;
   @MaxLength(LIMITS.passwordCharsMax)
@@ -36,10 +43,10 @@ export class FirstRunInput {
   /** Empty: none yet. */
   @MaxLength(LIMITS.pageAddressChars)
   @Matches(/^(|https?:\/\/[^\s/]+\S*)$/i, {
-    message: 'Type the whole address, such as https://farrowisle.example, or leave it empty.',
+    message: 'Type an address such as farrowisle.example, or leave it empty.',
   })
   @IsString()
-  @trimmed
+  @withScheme
   siteAddress!: string;
   @Matches(/^#[0-9a-f]{6}$/i, { message: 'Choose a colour, or type one as # and six digits.' })
   @IsString()
@@ -60,4 +67,49 @@ export class FirstRunInput {
   @IsTimeZone({ message: 'Choose a time zone.' }) @IsString() zone!: string;
   @IsString() @IsOptional() code?: string;
   @IsBoolean() @IsOptional() zoneConfirmed?: boolean;
+}
+
+export class SiteNameInput {
+  @MaxLength(LIMITS.siteNameChars, { message: `Use at most ${LIMITS.siteNameChars} characters.` })
+  @MinLength(1, { message: 'Give your site a name; visitors read it at the top of the window.' })
+  @IsString()
+  @trimmed
+  name!: string;
+}
+
+export class ZoneInput {
+  @IsTimeZone({ message: 'Choose a time zone.' }) @IsString() zone!: string;
+}
+
+/** An address as it was typed; what it comes to is worked out by `readOrigin`. */
+export class OriginInput {
+  @MaxLength(LIMITS.pageAddressChars) @IsString() @trimmed origin!: string;
+}
+
+export class PersonNameInput {
+  @MaxLength(LIMITS.personNameChars, { message: `Use at most ${LIMITS.personNameChars} characters.` })
+  @MinLength(1, { message: 'Type your name; visitors read it next to your answers.' })
+  @IsString()
+  @trimmed
+  name!: string;
+}
+
+/** Another address to sign in with: whoever asks knows the password. */
+export class MailChangeInput {
+  @Validate(MailShaped) @trimmed mail!: string;
+  @MaxLength(LIMITS.passwordCharsMax)
+  @MinLength(1, { message: 'Type your password.' })
+  @IsString()
+  password!: string;
+}
+
+export class PasswordChangeInput {
+  @MaxLength(LIMITS.passwordCharsMax)
+  @MinLength(1, { message: 'Type your password.' })
+  @IsString()
+  password!: string;
+  @MaxLength(LIMITS.passwordCharsMax, { message: `Use at most ${LIMITS.passwordCharsMax} characters.` })
+  @MinLength(LIMITS.passwordCharsMin, { message: `Use ${LIMITS.passwordCharsMin} characters or more.` })
+  @IsString()
+  newPassword!: string;
 }

@@ -1,3 +1,4 @@
+import { isListedOrigin } from '../../core/pages/origins';
 import type { Env } from '../env';
 import { ownOrigins } from '../http/origin-gate';
 
@@ -16,7 +17,8 @@ const BASE = { Vary: 'Origin' } as const;
 export function corsFor(request: Request, domains: readonly string[], env: Pick<Env, 'publicUrl'>): Allowed {
   const origin = request.headers.get('Origin');
   if (origin === null) return { isAllowed: request.method === 'GET', headers: BASE };
-  const isListed = domains.includes(origin) || ownOrigins(env, request.headers.get('Host')).includes(origin);
+  const isListed =
+    isListedOrigin(origin, domains) || ownOrigins(env, request.headers.get('Host')).includes(origin);
   return isListed
     ? { isAllowed: true, headers: { ...BASE, 'Access-Control-Allow-Origin': origin } }
     : { isAllowed: false, headers: BASE };

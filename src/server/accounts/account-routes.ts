@@ -1,0 +1,86 @@
+import type { AccountView } from '../../core/wire/desk';
+import { type DeskCall, type DeskRoutes, route, routeWith } from '../desk/route';
+import { errorResponse, json } from '../http/replies';
+import { MailChangeInput, PasswordChangeInput, PersonNameInput } from '../input/account.input';
+import { NothingInput } from '../input/desk.input';
+import {
+  deleteOtherSessions,
+  findCredentials,
+  findPersonByMail,
+  listSessions,
+  writePerson,
+} from './persons.repository';
+
+/** What the desk asks about whoever asks: nobody reads or changes another account. */
+export const ACCOUNT_ROUTES: DeskRoutes = {
+  'GET account': route('responder', handleAccount),
+  'POST account/name': routeWith('responder', PersonNameInput, handleName),
+  'POST account/mail': routeWith('responder', MailChangeInput, handleMail),
+  'POST account/password': routeWith('responder', PasswordChangeInput, handlePassword),
+  'POST account/sessions/end-others': routeWith('responder', NothingInput, handleEndOthers),
+};
+
+async function handleAccount(call: DeskCall): Promise<Response> {
+  const { person } = call.member;
+  return json(200, await accountOf(call, person), {});
+}
+
+async function accountOf(
+  { state, member, sessionHash }: DeskCall,
+  { name, mail }: { readonly name: string; readonly mail: string },
+): Promise<AccountView> {
+  const sessions = await listSessions(state.db, member.person.id, state.clock.now());
+  return {
+    name,
+    mail,
+    sessions: sessions.map(({ tokenHash, agent, createdAt }) => ({
+      agent,
+      createdAt,
+      isThis: tokenHash === sessionHash,
+    })),
+  };
+}
+
+async function handleName(call: DeskCall, { name }: PersonNameInput): Promise<Response> {
+  const { person } = call.member;
+  await writePerson(call.state.db, person.id, { name });
+  return json(200, await accountOf(call, { ...person, name }), {});
+}
+
+async function handleMail(call: DeskCall, { mail, password }: MailChangeInput): Promise<Response> {
+  const { state, member } = call;
+  const refused = await passwordFault(call, password);
+  if (refused !== null) return refused;
+  const wanted = mail.toLowerCase();
+  const other = await findPersonByMail(state.db, wanted);
+  if (other !== null && other.id !== member.person.id)
+    return json(400, { errors: { mail: 'Somebody else signs in with this address.' } }, {});
+  await writePerson(state.db, member.person.id, { mail: wanted });
+  return json(200, await accountOf(call, { ...member.person, mail: wanted }), {});
+}
+
+/** Whoever knew the old password is signed out everywhere but here ([threat 3]). */
+async function handlePassword(call: DeskCall, asked: PasswordChangeInput): Promise<Response> {
+  const { state, member, sessionHash } = call;
+  const refused = await passwordFault(call, asked.password);
+  if (refused !== null) return refused;
+  const passwordHash = await state.passwords.hash(asked.newPassword);
+  await writePerson(state.db, member.person.id, { passwordHash });
+  await deleteOtherSessions(state.db, member.person.id, sessionHash);
+  return handleAccount(call);
+}
+
+async function handleEndOthers(call: DeskCall): Promise<Response> {
+  await deleteOtherSessions(call.state.db, call.member.person.id, call.sessionHash);
+  return handleAccount(call);
+}
+
+/** An open screen is not enough to take an account over: as many tries as at the sign-in. Null: it is the right one. */
+async function passwordFault({ state, member }: DeskCall, password: string): Promise<Response | null> {
+  const { mail } = member.person;
+  if (!(await state.rates.allows('signIn', `${mail} account`)))
+    return errorResponse(429, 'Too many tries. Wait a quarter of an hour, then try again.', {});
+  const known = await findCredentials(state.db, mail);
+  const isRight = known !== null && (await state.passwords.isRight(known.passwordHash, password));
+  return isRight ? null : json(400, { errors: { password: 'This is not your password.' } }, {});
+}

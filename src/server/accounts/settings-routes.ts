@@ -1,0 +1,84 @@
+import { LIMITS } from '../../core/limits';
+import { isTestOrigin, readOrigin } from '../../core/pages/origins';
+import type { SettingsView } from '../../core/wire/desk';
+import { inTransaction } from '../db/transaction';
+import { getDraft, saveChange } from '../designs/draft';
+import { type DeskCall, type DeskRoutes, actorOf, route, routeWith } from '../desk/route';
+import { listCalendars, writeCalendar } from '../facts/calendars.repository';
+import { writeFacts } from '../facts/facts';
+import { errorResponse, json } from '../http/replies';
+import { newId } from '../ids';
+import { OriginInput, SiteNameInput, ZoneInput } from '../input/account.input';
+import {
+  deleteDomain,
+  getSite,
+  insertDomain,
+  listDomains,
+  writeSiteName,
+  writeZone,
+} from './sites.repository';
+
+/** What the desk asks about a site as a whole; its owner alone changes it. */
+export const SETTINGS_ROUTES: DeskRoutes = {
+  'GET settings': route('owner', handleSettings),
+  'POST settings/name': routeWith('owner', SiteNameInput, handleName),
+  'POST settings/zone': routeWith('owner', ZoneInput, handleZone),
+  'POST settings/domains': routeWith('owner', OriginInput, handleAddDomain),
+  'POST settings/domains/remove': routeWith('owner', OriginInput, handleRemoveDomain),
+};
+
+async function handleSettings({ state, member }: DeskCall): Promise<Response> {
+  const { name, zone } = await getSite(state.db, member.site.id);
+  const view: SettingsView = { name, zone, domains: await listDomains(state.db, member.site.id) };
+  return json(200, view, {});
+}
+
+/** The site is called so here at once; visitors read it with the next version. */
+async function handleName(call: DeskCall, { name }: SiteNameInput): Promise<Response> {
+  const { state, member } = call;
+  const actor = actorOf(call);
+  const draft = await getDraft(state.db, member.site.id);
+  const saved = await saveChange(state, actor, {
+    clientId: newId(actor.at),
+    base: draft.revision,
+    patches: [{ op: 'set', path: ['siteName'], value: name }],
+    label: 'name of the site',
+  });
+  if (saved.kind !== 'saved')
+    return errorResponse(409, 'Somebody changed the draft just now. Nothing was saved; try again.', {});
+  await writeSiteName(state.db, member.site.id, name);
+  return handleSettings(call);
+}
+
+/** Calendars that were kept in the old zone go along: their hours are meant by the clock of the place. */
+async function handleZone(call: DeskCall, { zone }: ZoneInput): Promise<Response> {
+  const { siteId, personId, at } = actorOf(call);
+  const { zone: before } = await getSite(call.state.db, siteId);
+  await inTransaction(call.state.db, async (tx) => {
+    await writeZone(tx, siteId, zone);
+    for (const calendar of await listCalendars(tx, siteId))
+      if (calendar.zone === before) await writeCalendar(tx, siteId, { ...calendar, zone }, personId, at);
+    await writeFacts(tx, siteId, personId, at, `zone set to ${zone}`);
+  });
+  return handleSettings(call);
+}
+
+async function handleAddDomain(call: DeskCall, asked: OriginInput): Promise<Response> {
+  const { state, member } = call;
+  const origin = readOrigin(asked.origin);
+  if (origin === null)
+    return json(
+      400,
+      { errors: { origin: 'Type an address such as farrowisle.example or *.farrowisle.example.' } },
+      {},
+    );
+  if ((await listDomains(state.db, member.site.id)).length >= LIMITS.domains)
+    return json(400, { errors: { origin: `There can be at most ${LIMITS.domains} addresses.` } }, {});
+  await insertDomain(state.db, member.site.id, origin, isTestOrigin(origin));
+  return handleSettings(call);
+}
+
+async function handleRemoveDomain(call: DeskCall, { origin }: OriginInput): Promise<Response> {
+  await deleteDomain(call.state.db, call.member.site.id, origin);
+  return handleSettings(call);
+}
