@@ -221,10 +221,10 @@ test('[S3] [T8] outside of the hours: closed, with the next opening by the islan
   expect(last()?.askAgainAt).toBeGreaterThan(monday.getTime() + 3600_000);
   await expect(launcher).toHaveAccessibleName(/^Leave .* a note\. Back /);
   await launcher.click();
-  await expect(page.locator('sunny-porch [data-say=nobodyHome]')).toContainText(
-    /We are back (tomorrow|Wednesday|\d)/,
+  await expect(page.locator('sunny-porch [data-say=status]')).toContainText(
+    /Closed\. Back (tomorrow|Wednesday|\d)/,
   );
-  await expect(page.locator('sunny-porch [data-say=nobodyHome]')).toContainText(/5:30\sPM/);
+  await expect(page.locator('sunny-porch [data-say=status]')).toContainText(/5:30\sPM/);
 });
 
 test('[I10] a stir moves the launcher each time it is shown and takes no focus; under reduced motion nothing moves', async ({

@@ -12,7 +12,16 @@ import { frameScreen } from './screens/frame';
 import { pathScreen } from './screens/path';
 
 const testServer = useTestServer();
-const SCREENS = ['today', 'design', 'versions', 'install', 'conversations', 'team'] as const;
+const SCREENS = [
+  'today',
+  'design',
+  'versions',
+  'install',
+  'conversations',
+  'team',
+  'settings',
+  'account',
+] as const;
 const VIEWS = [
   { name: 'at 1280×800, light', viewport: { width: 1280, height: 800 }, colorScheme: 'light' },
   { name: 'at 1024×768, evening', viewport: { width: 1024, height: 768 }, colorScheme: 'dark' },
@@ -88,6 +97,7 @@ test('the search opens by button and key on every screen, in the middle, on a gr
   const [button, list] = [frameScreen.searchButton(page), frameScreen.searchDialog(page)];
   for (const screen of SCREENS) {
     await page.goto(`${testServer.app}/s/${testServer.siteKey}/${screen}`);
+    await expect(frameScreen.presence(page)).toBeVisible(); // the page hears clicks from then on
     await button.click();
     await expect(frameScreen.search(page)).toBeFocused();
     await expect(list).toHaveCSS('background-color', 'rgb(255, 253, 247)');

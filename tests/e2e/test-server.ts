@@ -268,7 +268,9 @@ export async function beStill(page: Page): Promise<void> {
       document,
       ...[...document.querySelectorAll('sunny-porch')].flatMap(({ shadowRoot }) => shadowRoot ?? []),
     ];
-    await Promise.all(roots.flatMap((root) => root.getAnimations()).map((one) => one.finished));
+    // One that is cancelled does not move any more either.
+    const all = roots.flatMap((root) => root.getAnimations());
+    await Promise.all(all.map((one) => one.finished.catch(() => undefined)));
   });
 }
 

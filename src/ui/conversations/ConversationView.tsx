@@ -11,7 +11,7 @@ import type { VisitorEntry } from '../../core/wire/talk';
 import { newClientId } from '../parts/new-client-id';
 import type { DeskTalk } from '../../core/wire/desk';
 import { PortError } from '../frame/api';
-import { LANGUAGES } from '../wording/languages';
+import { languageName } from '../wording/languages';
 import { MOMENT_WORDS } from '../wording/moments';
 import { clockWords, dayWords, pageWords } from '../wording/times';
 import { Practice, visitorName } from './ConversationList';
@@ -104,7 +104,7 @@ export function ConversationView({ talk, firstDraft, onDraft, onSent, onBack }: 
         {conversation.isPractice ? <Practice /> : null}
         <Box sx={{ fontSize: '0.8125rem', color: 'text.secondary' }}>
           {[
-            LANGUAGES[conversation.locale] ?? conversation.locale,
+            languageName(conversation.locale),
             conversation.visitorMail,
             team === undefined ? null : `for ${team.name['en'] ?? Object.values(team.name)[0]}`,
           ]

@@ -5,6 +5,7 @@ import ListItemText from '@mui/material/ListItemText';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useColorScheme } from '@mui/material/styles';
+import Link from 'next/link';
 import { type ReactNode, useState } from 'react';
 import { FaceMark } from '../parts/FaceMark';
 import { useSite } from './SiteContext';
@@ -17,7 +18,7 @@ interface AccountMenuProps {
 
 /** Who one is, the keys, light or evening, and the way out. */
 export function AccountMenu({ signOut, onSearch, onSheet }: AccountMenuProps) {
-  const { personName, overview } = useSite();
+  const { siteKey, role, personName, overview } = useSite();
   const { mode, setMode } = useColorScheme();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const close = (then?: () => void) => () => {
@@ -46,6 +47,14 @@ export function AccountMenu({ signOut, onSearch, onSheet }: AccountMenuProps) {
         <MenuItem disabled sx={{ opacity: '1 !important' }}>
           <ListItemText primary={personName} />
         </MenuItem>
+        <MenuItem component={Link} href={`/s/${siteKey}/account`} onClick={close()}>
+          My account
+        </MenuItem>
+        {role === 'owner' ? (
+          <MenuItem component={Link} href={`/s/${siteKey}/settings`} onClick={close()}>
+            Site settings
+          </MenuItem>
+        ) : null}
         <Divider />
         <MenuItem onClick={close(onSearch)}>
           Search<Key>Ctrl K</Key>

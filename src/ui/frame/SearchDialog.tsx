@@ -3,7 +3,7 @@
 import Dialog from '@mui/material/Dialog';
 import { Command } from 'cmdk';
 import { PLACES, fitOf } from './find-places';
-import { SCREENS } from './screens';
+import { screensOf } from './screens';
 import { useSite } from './SiteContext';
 
 interface SearchDialogProps {
@@ -20,7 +20,7 @@ export function SearchDialog({ isOpen, onClose, onGo, onSheet }: SearchDialogPro
     onClose();
     onGo(`/s/${siteKey}/${path}`);
   };
-  const screens = SCREENS.filter((screen) => screen.hidesFrom !== role);
+  const screens = screensOf(role);
   return (
     <Dialog
       open={isOpen}

@@ -15,7 +15,7 @@ import { type ReactNode, useState } from 'react';
 import { AccountMenu } from './AccountMenu';
 import { PorchMark } from '../parts/PorchMark';
 import { PresenceSwitch } from './PresenceSwitch';
-import { SCREENS } from './screens';
+import { screensOf } from './screens';
 import { useWaitingCount } from './use-waiting-count';
 import { useSite } from './SiteContext';
 import { useOpenFindings } from '../findings/FindingsContext';
@@ -35,7 +35,7 @@ export function TopBar(props: TopBarProps) {
   const waiting = useWaitingCount();
   const toMend = (findings?.open ?? []).filter(({ level }) => level === 'must-fix').length;
   const [isMenuOpen, setMenuOpen] = useState(false);
-  const screens = SCREENS.filter((screen) => screen.hidesFrom !== role);
+  const screens = screensOf(role);
   const links = screens
     .filter(({ isAside }) => isAside !== true)
     .map((screen) => (

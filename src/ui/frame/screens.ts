@@ -1,3 +1,5 @@
+import type { Role } from '../../core/model/role';
+
 /** The screens that there are, in the order of the top bar. */
 export interface Screen {
   readonly path: string;
@@ -5,6 +7,7 @@ export interface Screen {
   /** Trade words and others under which the search finds it. */
   readonly alsoKnownAs: string;
   readonly hidesFrom?: 'responder';
+  readonly onlyFor?: 'owner';
   /** Reached from other screens, and by the search. */
   readonly isAside?: true;
 }
@@ -31,7 +34,27 @@ export const SCREENS: readonly Screen[] = [
     hidesFrom: 'responder',
     isAside: true,
   },
+  {
+    path: 'settings',
+    name: 'Site settings',
+    alsoKnownAs: 'name address domain subdomain allow list time zone language translation preferences',
+    onlyFor: 'owner',
+    isAside: true,
+  },
+  {
+    path: 'account',
+    name: 'My account',
+    alsoKnownAs: 'profile name e-mail password sessions sign in security',
+    isAside: true,
+  },
 ];
+
+/** The screens somebody may open, by their role on the site. */
+export function screensOf(role: Role): readonly Screen[] {
+  return SCREENS.filter(
+    ({ hidesFrom, onlyFor }) => hidesFrom !== role && (onlyFor === undefined || onlyFor === role),
+  );
+}
 
 /** The screen of a path. Throws where there is none: a page was named wrongly. */
 export function screenAt(path: string): Screen {

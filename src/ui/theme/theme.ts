@@ -59,6 +59,12 @@ export const theme = createTheme({
     },
   },
   components: {
+    // A label over its field is 13 px, as the smallest text is: 0.867 of 15, where the library makes it 11.
+    MuiInputLabel: {
+      styleOverrides: {
+        outlined: { '&.MuiInputLabel-shrink': { transform: 'translate(14px, -9px) scale(0.867)' } },
+      },
+    },
     MuiButton: {
       defaultProps: { disableElevation: true },
       styleOverrides: { root: { borderRadius: 10, minHeight: 36 } },
@@ -68,7 +74,11 @@ export const theme = createTheme({
       styleOverrides: { root: { fontFamily: FIGTREE } },
     },
     MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { backgroundImage: 'none' } } },
-    MuiOutlinedInput: { styleOverrides: { notchedOutline: { borderColor: 'var(--porch-edge)' } } },
+    MuiOutlinedInput: {
+      styleOverrides: {
+        notchedOutline: { borderColor: 'var(--porch-edge)', legend: { fontSize: '0.867em' } },
+      },
+    },
     MuiPopover: { styleOverrides: { paper: { border: '1px solid var(--porch-edge)', borderRadius: 12 } } },
     MuiDialog: { styleOverrides: { paper: { border: '1px solid var(--porch-edge)', borderRadius: 12 } } },
     MuiDialogTitle: { styleOverrides: { root: { ...HEADING, fontSize: '1.4375rem' } } },

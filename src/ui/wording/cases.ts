@@ -3,7 +3,7 @@ import type { WidgetState } from '../../core/model/moment';
 import type { CaseCondition } from '../../core/model/case-condition';
 import { isCaseKey } from '../../core/words/catalogue';
 import { type WordingKey, invitationOf, ownCaseOf } from '../../core/words/wordings';
-import { LANGUAGES } from './languages';
+import { languageName } from './languages';
 import { STATE_WORDS } from './states';
 import { textName } from './texts';
 
@@ -33,7 +33,7 @@ function conditionWords(condition: CaseCondition, nameOfTeam: (id: string) => st
   const [value = ''] = values;
   if (kind === 'visit') return value === 'first' ? 'first visit' : 'returning';
   if (kind === 'team') return nameOfTeam(value);
-  return kind === 'language' ? (LANGUAGES[value] ?? value) : (CLOSED_BY_WORDS[value] ?? value);
+  return kind === 'language' ? languageName(value) : (CLOSED_BY_WORDS[value] ?? value);
 }
 
 /** What a wording is called on screen: of a text, in which case; of an invitation, by its name. */

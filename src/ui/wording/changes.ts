@@ -12,7 +12,7 @@ import type { CaseCondition } from '../../core/model/case-condition';
 import { isCaseKey } from '../../core/words/catalogue';
 import { caseWords } from './cases';
 import { conditionWords, oncePerWords, ruleWords, whenWords } from './conditions';
-import { LANGUAGES } from './languages';
+import { LANGUAGES, languageName } from './languages';
 import { COLOUR_WORDS } from './look';
 import { launcherPartName, launcherPartWords, lookPartName, lookPartWords } from './look-changes';
 import { MOMENT_WORDS } from './moments';
@@ -282,10 +282,6 @@ function caseName(
   teamName: (id: string) => string,
 ): string {
   return `${key === null ? '' : textName(key)} (${caseWords(when, teamName)})`;
-}
-
-function languageName(locale: string): string {
-  return LANGUAGES[locale] ?? locale;
 }
 
 function yesNo(value: Json): string {

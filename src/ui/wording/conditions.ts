@@ -2,7 +2,7 @@ import { type Condition, type Group, type When, isGroup } from '../../core/model
 import type { PageRule } from '../../core/model/page-rule';
 import type { OncePer } from '../../core/model/invitation';
 import { DAY_MS, MINUTE_MS } from '../../core/model/units';
-import { LANGUAGES } from './languages';
+import { languageName } from './languages';
 import { stateClause } from './states';
 
 /** When an invitation comes, whole: `40 s on the page and not (on a phone or leaving)`. Two that differ are never said alike. */
@@ -47,7 +47,7 @@ function plainWords(condition: Condition): string {
     case 'campaign':
       return `from the campaign “${condition.name}”`;
     case 'language':
-      return `reading ${orList(condition.languages.map((one) => LANGUAGES[one] ?? one))}`;
+      return `reading ${orList(condition.languages.map((one) => languageName(one)))}`;
     case 'device':
       return `on a ${orList(condition.devices)}`;
     case 'state':

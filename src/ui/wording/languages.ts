@@ -5,3 +5,36 @@ export const LANGUAGES: Readonly<Record<string, string>> = {
   de: 'Deutsch',
   ar: 'العربية',
 };
+
+/** What a language is called by those who speak it. */
+export function languageName(locale: string): string {
+  return (
+    LANGUAGES[locale] ?? new Intl.DisplayNames([locale, 'en'], { type: 'language' }).of(locale) ?? locale
+  );
+}
+
+/** Languages that can be offered to visitors; those without our texts begin with the site's default. */
+export const OFFERED_LANGUAGES: readonly string[] = [
+  ...Object.keys(LANGUAGES),
+  ...[
+    'bg',
+    'ca',
+    'cs',
+    'da',
+    'el',
+    'es',
+    'et',
+    'fi',
+    'fr',
+    'ga',
+    'he',
+    'hr',
+    'hu',
+    'it',
+    'lt',
+    'lv',
+    'nl',
+    'no',
+  ],
+  ...['pl', 'pt-BR', 'ro', 'sk', 'sl', 'sv', 'tr', 'uk'],
+];

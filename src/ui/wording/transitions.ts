@@ -7,7 +7,7 @@ import {
   headlineOf,
 } from '../../core/rehearse/label-of-transition';
 import { orList } from './conditions';
-import { LANGUAGES } from './languages';
+import { languageName } from './languages';
 import { STATE_CLAUSES } from './states';
 import { lengthWords } from './times';
 
@@ -233,7 +233,7 @@ function partWords(part: LabelPart): string {
     case 'campaign':
       return `campaign “${part.name}”`;
     case 'language':
-      return orList(part.languages.map((one) => LANGUAGES[one] ?? one));
+      return orList(part.languages.map((one) => languageName(one)));
     case 'device':
       return `on a ${orList(part.devices)}`;
     case 'country':

@@ -17,6 +17,7 @@ export const circumstancesScreen = {
   pageField: label('Page', { exact: true }),
   usePage: button('Show this page'),
   who: button(/^While /),
+  spanish: menuitem('español'),
   arabic: menuitem('العربية'),
   nextSituation: button('Next situation'),
   widget: button(/^Widget /),

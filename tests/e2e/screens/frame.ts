@@ -14,6 +14,8 @@ import {
 } from './find';
 
 export const frameScreen = {
+  settingsLink: menuitem('Site settings'),
+  sitePicker: button(/^Farrow Isle/),
   skipToStage: link('Skip to stage'),
   searchOption: (place: string) => option(place),
   notAnsweringSwitch: button('Start answering', { exact: true }),

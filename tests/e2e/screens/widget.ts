@@ -12,7 +12,7 @@ export const widgetScreen = {
   noteText: label(TEXTS_EN['note.text']),
   leaveNote: button(TEXTS_EN['note.send']),
   consentNeeded: text(TEXTS_EN['form.consent']),
-  noteLeft: text('Got it. We answer to', { exact: false }),
+  noteLeft: text('Got it. Come back', { exact: false }),
   endConversation: button(TEXTS_EN['talking.end']),
   askAgain: button(TEXTS_EN['goodbye.again']),
   forgetMe: button('Forget me'),

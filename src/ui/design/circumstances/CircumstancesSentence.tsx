@@ -9,7 +9,7 @@ import { instantOf, wallOf } from '../../../core/hours/wall';
 import type { Zone } from '../../../core/hours/zone';
 import { TEAM_STATES, type TeamState } from '../../../core/model/moment';
 import type { Assumptions } from '../../../core/rehearse/assumptions';
-import { LANGUAGES } from '../../wording/languages';
+import { languageName } from '../../wording/languages';
 import { STATE_WORDS, whileWords } from '../../wording/states';
 import { wallWords } from '../../wording/times';
 import { Roving } from '../../parts/Roving';
@@ -171,9 +171,9 @@ function VisitorParts({ assumptions, onSuppose, place }: PartsProps) {
       <Choice
         part="language"
         label="In"
-        value={LANGUAGES[locale] ?? locale}
+        value={languageName(locale)}
         maxWidth={110}
-        options={place.locales.map((one) => [one, LANGUAGES[one] ?? one] as const)}
+        options={place.locales.map((one) => [one, languageName(one)] as const)}
         chosen={locale}
         onChoose={(next) => onSuppose({ locale: next })}
       />

@@ -1,0 +1,79 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { isTestOrigin } from '../../core/pages/origins';
+import type { SettingsView } from '../../core/wire/desk';
+import { SavedField } from '../parts/SavedField';
+import { useAttempt } from '../parts/use-attempt';
+import type { SettingsPort } from './port';
+
+interface AddressesProps {
+  readonly domains: readonly string[];
+  readonly port: SettingsPort;
+  readonly onView: (view: SettingsView) => void;
+}
+
+/** Which pages may carry the widget: addresses, all subdomains of one, and those to try things out at. */
+export function Addresses({ domains, port, onView }: AddressesProps) {
+  const { fault, run } = useAttempt('Nothing was removed. Try again.');
+  return (
+    <>
+      {domains.length === 0 ? (
+        <Typography sx={{ mb: 2 }}>No address yet, so the widget shows on no page.</Typography>
+      ) : (
+        <Box
+          component="ul"
+          aria-label="Addresses"
+          sx={{ m: 0, mb: 2, p: 0, listStyle: 'none', maxWidth: '32rem' }}
+        >
+          {domains.map((origin) => (
+            <Box
+              component="li"
+              key={origin}
+              sx={{
+                display: 'flex',
+                alignItems: 'center',
+                gap: 1,
+                borderBottom: '1px solid var(--porch-rail)',
+              }}
+            >
+              <Box component="span" sx={{ flex: 1, overflowWrap: 'anywhere' }}>
+                {origin}
+                <Box component="span" sx={{ color: 'text.secondary', fontSize: '0.8125rem' }}>
+                  {noteOf(origin)}
+                </Box>
+              </Box>
+              <Button
+                size="small"
+                aria-label={`Remove ${origin}`}
+                onClick={() => void run(async () => onView(await port.removeDomain(origin)))}
+              >
+                Remove
+              </Button>
+            </Box>
+          ))}
+        </Box>
+      )}
+      {fault === null ? null : (
+        <Typography role="alert" color="error" sx={{ mb: 2 }}>
+          {fault}
+        </Typography>
+      )}
+      <SavedField
+        name="origin"
+        label="Another address"
+        value=""
+        button="Add"
+        help="For example farrowisle.example, *.farrowisle.example for all subdomains, or localhost:3000 to test."
+        onSave={async (origin) => onView(await port.addDomain(origin))}
+      />
+    </>
+  );
+}
+
+function noteOf(origin: string): string {
+  if (origin.includes('*')) return ' · all subdomains';
+  return isTestOrigin(origin) ? ' · for testing' : '';
+}

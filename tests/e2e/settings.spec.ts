@@ -1,0 +1,64 @@
+import { circumstancesScreen } from './screens/circumstances';
+import { frameScreen } from './screens/frame';
+import { publishingScreen } from './screens/publishing';
+import { accountScreen, settingsScreen } from './screens/settings';
+import { enterAs, expect, expectNoAxe, test, useTestServer } from './test-server';
+
+const testServer = useTestServer();
+
+test('an owner names the site, adds an address that lacks its scheme, chooses the zone, and offers one more language', async ({
+  browser,
+}) => {
+  const page = await enterAs(browser, testServer, 'today');
+  await frameScreen.account(page).click();
+  await frameScreen.settingsLink(page).click();
+  const name = settingsScreen.siteName(page);
+  await expect(name).toHaveValue('Farrow Isle Observatory');
+  await name.fill('Farrow Isle');
+  await settingsScreen.save(page).click();
+  await expect(frameScreen.sitePicker(page)).toHaveText(/^Farrow Isle /);
+
+  const typed = settingsScreen.anotherAddress(page);
+  await typed.fill('granite');
+  await settingsScreen.add(page).click();
+  await expect(page.getByText('Type an address such as farrowisle.example', { exact: false })).toBeVisible();
+  await typed.fill('*.granite.example');
+  await settingsScreen.add(page).click();
+  await expect(settingsScreen.domains(page)).toContainText('https://*.granite.example · all subdomains');
+  await expect(typed).toHaveValue('');
+  await settingsScreen.removeSubdomains(page).click();
+  await expect(settingsScreen.domains(page)).not.toContainText('granite');
+
+  await settingsScreen.zone(page).fill('Lisbon');
+  await settingsScreen.lisbon(page).click();
+  await expect(settingsScreen.zone(page)).toHaveValue('Europe/Lisbon');
+
+  await settingsScreen.addLanguage(page).click();
+  await settingsScreen.spanish(page).click();
+  await expect(settingsScreen.languages(page)).toContainText('español · your own words, else English');
+  await expectNoAxe(page, 'site settings');
+  await page.reload();
+  await expect(settingsScreen.zone(page)).toHaveValue('Europe/Lisbon');
+
+  await frameScreen.designLink(frameScreen.screens(page)).click();
+  await circumstancesScreen.inEnglish(page).click();
+  await expect(circumstancesScreen.spanish(page)).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(publishingScreen.publishCount(2)(page)).toBeVisible();
+});
+
+test('one’s own name is changed, and a wrong password is told at its field', async ({ browser }) => {
+  const page = await enterAs(browser, testServer, 'account');
+  await accountScreen.name(page).fill('Inês M.');
+  await accountScreen.save(page).click();
+  await expect(frameScreen.account(page)).toHaveAccessibleName('Account of Inês M.');
+  await accountScreen.passwordNow(page).fill('not the one');
+  await accountScreen.newPassword(page).fill('short');
+  await accountScreen.changePassword(page).click();
+  await expect(page.getByText('Use 10 characters or more.')).toBeVisible();
+  await accountScreen.newPassword(page).fill('long enough this time');
+  await accountScreen.changePassword(page).click();
+  await expect(page.getByText('This is not your password.')).toBeVisible();
+  await expectNoAxe(page, 'my account');
+  await expect(accountScreen.sessions(page)).toContainText('This browser');
+});
