@@ -118,6 +118,7 @@ export async function getFacts(db: Db, siteId: string, id: string): Promise<Conv
         .whereRef('earlier.site_id', '=', 'conversation.site_id')
         .where('earlier.status', '=', 'asked')
         .whereRef('earlier.team_id', 'is', 'conversation.team_id')
+        .where('earlier.is_practice', '=', 0)
         .where((eb) =>
           eb.or([
             eb('earlier.asked_ms', '<', eb.ref('conversation.asked_ms')),

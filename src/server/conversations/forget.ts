@@ -1,5 +1,6 @@
-import { listConversationIds } from './conversations.repository';
+import { findConversation, listConversationIds } from './conversations.repository';
 import { deleteVisitor, findVisitorByToken } from './visitors.repository';
+import type { Tx } from '../db/open';
 import { inTransaction } from '../db/transaction';
 import { hashOf } from '../ids';
 import type { State } from '../state';
@@ -12,10 +13,33 @@ export async function forgetVisitor(state: State, { siteId, token, at }: Writer)
   const gone = await inTransaction(state.db, async (tx) => {
     const visitorId = token === null ? null : await findVisitorByToken(tx, siteId, hashOf(token), at);
     if (visitorId === null) throw new TokenError();
-    const ids = await listConversationIds(tx, siteId, visitorId);
-    await deleteVisitor(tx, siteId, visitorId);
-    return { visitorId, ids };
+    return remove(tx, siteId, visitorId);
   });
+  await tellGone(state, siteId, gone);
+}
+
+/** Deletes a conversation that was only practice, with the visitor who was oneself. Gives whether there was one. */
+export async function removePractice(state: State, siteId: string, id: string): Promise<boolean> {
+  const gone = await inTransaction(state.db, async (tx) => {
+    const row = await findConversation(tx, siteId, id);
+    return row === null || row.is_practice === 0 ? null : remove(tx, siteId, row.visitor_id);
+  });
+  if (gone !== null) await tellGone(state, siteId, gone);
+  return gone !== null;
+}
+
+interface Gone {
+  readonly visitorId: string;
+  readonly ids: readonly string[];
+}
+
+async function remove(tx: Tx, siteId: string, visitorId: string): Promise<Gone> {
+  const ids = await listConversationIds(tx, siteId, visitorId);
+  await deleteVisitor(tx, siteId, visitorId);
+  return { visitorId, ids };
+}
+
+async function tellGone(state: State, siteId: string, gone: Gone): Promise<void> {
   state.hub.send(visitorChannel(siteId, gone.visitorId), { name: 'forgotten', data: {} });
   state.hub.send(deskChannel(siteId), { name: 'gone', data: { ids: gone.ids } });
   await tellTeams(state, siteId);

@@ -10,6 +10,7 @@ import {
 } from './desk-conversations.repository';
 import { endByPerson } from './end-talk';
 import { listEntries, listEntryPages } from './entries.repository';
+import { removePractice } from './forget';
 import { describeForms } from './forms';
 import { replyTo } from './talk';
 
@@ -19,6 +20,7 @@ export const CONVERSATION_ROUTES: DeskRoutes = {
   'GET conversations/*': route('responder', handleGetConversation),
   'POST conversations/*/entries': routeWith('responder', ReplyInput, handleReply),
   'POST conversations/*/end': routeWith('responder', NothingInput, handleEndConversation),
+  'POST conversations/*/remove-practice': routeWith('responder', NothingInput, handleRemovePractice),
 };
 
 const PER_PAGE = 100;
@@ -53,6 +55,11 @@ async function handleGetConversation({ state, member, id }: DeskCall): Promise<R
     { conversation, entries, pages, forms, trail: JSON.parse(row?.trail_json ?? '[]') as DeskTalk['trail'] },
     {},
   );
+}
+
+async function handleRemovePractice({ state, member, id }: DeskCall): Promise<Response> {
+  const isGone = await removePractice(state, member.site.id, id);
+  return isGone ? json(200, {}, {}) : errorResponse(404, 'There is no practice conversation of this id.', {});
 }
 
 async function handleReply(call: DeskCall, input: ReplyInput): Promise<Response> {

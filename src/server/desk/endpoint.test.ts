@@ -76,6 +76,7 @@ const BODIES: Readonly<Record<string, object>> = {
       asks: null,
     },
   },
+  'POST conversations/*/remove-practice': {},
   'POST settings/name': { name: 'Taken over' },
   'POST settings/zone': { zone: 'Europe/Lisbon' },
   'POST settings/domains': { origin: 'https://elsewhere.example' },

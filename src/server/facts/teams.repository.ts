@@ -111,6 +111,7 @@ export async function listMembersIn(db: Db, siteId: string): Promise<MemberIn[]>
         .select(({ fn }) => fn.countAll<number>().as('count'))
         .where('conversation.site_id', '=', siteId)
         .where('conversation.status', '=', 'joined')
+        .where('conversation.is_practice', '=', 0) // nobody is kept from visitors by it
         .whereRef('conversation.assigned_to', '=', 'team_member.person_id')
         .as('joined'),
     ])

@@ -24,6 +24,7 @@ import { endByVisitor } from '../conversations/end-talk';
 import { forgetVisitor } from '../conversations/forget';
 import { TokenError, type Writer, getTalk, takeMessage, takeNote } from '../conversations/talk';
 import { PART_NAME, keptGuestDir } from './kept-guest';
+import { practicePage } from './practice-page';
 import { type ShelvedFile, codedFor } from './widget-files';
 import { type Allowed, corsFor, preflight } from './cors';
 import { json, errorResponse } from '../http/replies';
@@ -70,6 +71,7 @@ interface Call {
 const HANDLERS: Readonly<Record<string, (call: Call) => Promise<Response>>> = {
   'GET live.json': pointer,
   'GET draft.json': draft,
+  'GET practice': practice,
   'POST messages': messages,
   'POST notes': notes,
   'POST end': endTalk,
@@ -78,6 +80,11 @@ const HANDLERS: Readonly<Record<string, (call: Call) => Promise<Response>>> = {
   'GET conversation': conversation,
   'GET stream': stream,
 };
+
+/** A page of ours that carries the widget, to practise on beside the desk; nothing but the desk may frame it. */
+async function practice({ site }: Call): Promise<Response> {
+  return Promise.resolve(practicePage(site.key));
+}
 
 const FOR_EVER = 'public, max-age=31536000, immutable';
 
