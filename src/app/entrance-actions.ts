@@ -23,6 +23,9 @@ function fields(form: FormData, names: readonly string[]): Record<string, string
   );
 }
 
+/** A new site is first seen as a visitor would who is answered. */
+const FIRST_ARRIVAL = 'design?moment=at-the-door&with=in';
+
 export async function signInAction(_before: SignInState, form: FormData): Promise<SignInState> {
   const parsed = parseInput(SignInInput, fields(form, ['mail', 'password']));
   if (!parsed.ok) return { errors: parsed.errors, isSignedIn: false };
@@ -72,7 +75,7 @@ export async function startAction(_before: StartState, form: FormData): Promise<
     throw error;
   });
   await setSession(await openSession(shared, opened.personId, agent, now()));
-  redirect(`/s/${opened.site.key}/design`);
+  redirect(`/s/${opened.site.key}/${FIRST_ARRIVAL}`);
 }
 
 /** Another site of somebody who is signed in: the same first page without asking for an account. */
@@ -88,7 +91,7 @@ export async function newSiteAction(_before: StartState, form: FormData): Promis
   });
   if (!parsed.ok) return { errors: parsed.errors };
   const site = await inTransaction(state().db, (tx) => openSite(tx, person.id, parsed.value, now()));
-  redirect(`/s/${site.key}/design`);
+  redirect(`/s/${site.key}/${FIRST_ARRIVAL}`);
 }
 
 /** The demo's one-click door: only with the mark in the database, on loopback, by a loopback name. Gone otherwise. */

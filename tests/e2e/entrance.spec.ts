@@ -1,4 +1,6 @@
 import { expect, expectNoAxe, expectNoSidewaysScroll, test, useTestServer } from './test-server';
+import { designScreen } from './screens/design';
+import { practiceScreen } from './screens/practice';
 import { entranceScreen } from './screens/entrance';
 import { publishingScreen } from './screens/publishing';
 
@@ -50,7 +52,9 @@ test('five answers make owner, site and a widget that can be published; the door
   await entranceScreen.email(page).fill('ines@farrowisle.example');
   await entranceScreen.newPassword(page).fill(PASSWORD);
   await entranceScreen.create(page).click();
-  await page.waitForURL(/\/s\/[a-z0-9]{12}\/design$/);
+  await page.waitForURL(/\/s\/[a-z0-9]{12}\/design\?moment=at-the-door&with=in$/);
+  await expect(designScreen.momentHeading('at-the-door')(page)).toBeVisible();
+  await expect(practiceScreen.sayHello(practiceScreen.firstSteps(page))).toBeVisible();
   await expect(publishingScreen.publishFirst(page)).toBeEnabled();
 
   expect((await request.get(`${testServer.app}/start`)).status()).toBe(404);
@@ -111,8 +115,8 @@ test('another site of the same person, by the same first page without an account
   await expectNoAxe(page, 'the first page on a phone');
   await entranceScreen.siteName(page).fill('Second isle');
   await entranceScreen.create(page).click();
-  await page.waitForURL(/\/s\/[a-z0-9]{12}\/design$/);
-  const base = page.url().replace(/\/design$/, '');
+  await page.waitForURL(/\/s\/[a-z0-9]{12}\/design\?moment=at-the-door&with=in$/);
+  const base = page.url().replace(/\/design.*$/, '');
   for (const [screen, words] of [
     ['conversations', 'Nobody has written yet'],
     ['today', 'Your widget is ready. Visitors see it when you publish.'],

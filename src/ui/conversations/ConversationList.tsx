@@ -153,7 +153,7 @@ export function Practice() {
         mr: 0.75,
       }}
     >
-      private view
+      Practice
     </Box>
   );
 }

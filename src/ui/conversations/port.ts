@@ -10,6 +10,8 @@ export interface ConversationsPort {
   getConversation(id: string): Promise<DeskTalk>;
   reply(id: string, said: { clientId: string; body: string }): Promise<VisitorEntry>;
   end(id: string): Promise<void>;
+  /** Deletes a conversation that was only practice. */
+  removePractice(id: string): Promise<void>;
 }
 
 export function conversationsPort({ get, post }: Api): ConversationsPort {
@@ -19,5 +21,6 @@ export function conversationsPort({ get, post }: Api): ConversationsPort {
     reply: async (id, said) =>
       (await post<{ entry: VisitorEntry }>(`conversations/${id}/entries`, said)).entry,
     end: async (id) => void (await post(`conversations/${id}/end`, {})),
+    removePractice: async (id) => void (await post(`conversations/${id}/remove-practice`, {})),
   };
 }

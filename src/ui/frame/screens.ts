@@ -35,6 +35,13 @@ export const SCREENS: readonly Screen[] = [
     isAside: true,
   },
   {
+    path: 'practice',
+    name: 'Say hello to yourself',
+    alsoKnownAs: 'practice practise test chat try both sides',
+    hidesFrom: 'responder',
+    isAside: true,
+  },
+  {
     path: 'settings',
     name: 'Site settings',
     alsoKnownAs: 'name address domain subdomain allow list time zone language translation preferences',

@@ -36,6 +36,6 @@ export function useWaitingCount(): number {
   return waiting.size;
 }
 
-function isWaiting({ status, waitingSinceMs }: DeskConversation): boolean {
-  return waitingSinceMs !== null && (status === 'asked' || status === 'joined');
+function isWaiting({ status, waitingSinceMs, isPractice }: DeskConversation): boolean {
+  return !isPractice && waitingSinceMs !== null && (status === 'asked' || status === 'joined');
 }

@@ -5,7 +5,10 @@ import Button from '@mui/material/Button';
 import MuiLink from '@mui/material/Link';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
+import { type EpochMs, SECOND_MS } from '../../core/model/units';
+import { useNow } from '../parts/use-now';
 import { Column } from '../parts/Column';
+import { FirstSteps } from '../parts/FirstSteps';
 import Link from 'next/link';
 import { type ReactNode, useEffect, useState } from 'react';
 import { bestOf } from '../../core/context/presence';
@@ -47,7 +50,7 @@ export function TodayScreen() {
   }, [draftPort, notice, role]);
   if (overview === null || list === null) return <LinearProgress aria-label="Loading today" />;
 
-  const [forUs, , notes] = groupsOf(list);
+  const [forUs, , notes] = groupsOf(list.filter(({ isPractice }) => !isPractice));
   const waiting = forUs?.conversations ?? [];
   const [longest] = waiting;
   const noteCount = notes?.conversations.length ?? 0;
@@ -63,7 +66,7 @@ export function TodayScreen() {
     lines.push(
       <Line key="us" title="Your turn" action="Answer" href={`/s/${siteKey}/conversations`}>
         {waiting.length === 1 ? 'One conversation' : `${waiting.length} conversations`}, longest{' '}
-        {lengthWords(overview.now - (longest.waitingSinceMs ?? overview.now))}.
+        <Waited since={longest.waitingSinceMs ?? overview.now} heard={overview.now} />.
       </Line>,
     );
   if (noteCount > 0)
@@ -96,6 +99,11 @@ export function TodayScreen() {
         {stateTitle(state)}
         {state === 'nobody' ? ': visitors are asked to leave a note.' : '.'}
       </Box>
+      {overview.version === null && role !== 'responder' ? (
+        <Box sx={{ mb: 3, maxWidth: '32rem' }}>
+          <FirstSteps siteKey={siteKey} onClose={null} />
+        </Box>
+      ) : null}
       {lines.length === 0 && !hasFindings ? (
         <Typography color="text.secondary">All quiet. Nothing needs you.</Typography>
       ) : (
@@ -119,6 +127,11 @@ export function TodayScreen() {
       )}
     </Column>
   );
+}
+
+/** How long somebody has waited; it moves while one looks. */
+function Waited({ since, heard }: { readonly since: EpochMs; readonly heard: EpochMs }) {
+  return lengthWords(useNow(heard, 10 * SECOND_MS) - since);
 }
 
 function Line({

@@ -3,12 +3,14 @@
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
-import { memo } from 'react';
+import { memo, useState } from 'react';
 import type { Finding } from '../../../core/findings/finding';
 import { SETTINGS_AT, settingValue } from '../../../core/model/settings';
 import type { DrawnMoment } from '../../../core/model/moment';
 import { findingSentence } from '../../wording/findings';
 import { MOMENT_WORDS } from '../../wording/moments';
+import { useSite } from '../../frame/SiteContext';
+import { FirstSteps } from '../../parts/FirstSteps';
 import { LookPanel } from '../look/LookPanel';
 import { noLauncherWords } from '../../wording/look';
 import { AvailabilityRules } from './AvailabilityRules';
@@ -49,8 +51,35 @@ export function Inspector() {
         tabIndex={0}
         sx={{ p: 2, pt: 1.5, overflow: 'auto', flex: 1 }}
       >
-        {side === 'look' ? <LookPanel /> : <Here />}
+        {side === 'look' ? (
+          <LookPanel />
+        ) : (
+          <>
+            <Beginning />
+            <Here />
+          </>
+        )}
       </Box>
+    </Box>
+  );
+}
+
+/** What to do with a site that has published nothing yet, until that is closed; Today shows it as well. */
+function Beginning() {
+  const { overview } = useDesign();
+  const { siteKey } = useSite();
+  const name = `porch-first-steps-${siteKey}`;
+  const [isClosed, setClosed] = useState(() => localStorage.getItem(name) !== null);
+  if (overview.version !== null || isClosed) return null;
+  return (
+    <Box sx={{ mb: 2 }}>
+      <FirstSteps
+        siteKey={siteKey}
+        onClose={() => {
+          localStorage.setItem(name, 'closed');
+          setClosed(true);
+        }}
+      />
     </Box>
   );
 }

@@ -1,0 +1,150 @@
+'use client';
+
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { ConversationView } from '../conversations/ConversationView';
+import { conversationsPort } from '../conversations/port';
+import { useDesk } from '../conversations/use-desk';
+import { usePort } from '../frame/Connection';
+import { screenAt } from '../frame/screens';
+import { useSite } from '../frame/SiteContext';
+import { Column } from '../parts/Column';
+import { useAttempt } from '../parts/use-attempt';
+import { publishingPort } from '../publishing/port';
+
+/** Both sides of a conversation at once: the visitor's page left, one's own desk right. It is practice, and counts nowhere. */
+export function PracticeScreen() {
+  const { setPresenceChoice } = useSite();
+  const port = usePort(publishingPort);
+  const { isBusy, fault, run } = useAttempt('It could not be started. Try again.');
+  /** What lets a page show the draft to whoever opened it. */
+  const [pass, setPass] = useState<string | null>(null);
+  const start = async (): Promise<void> => {
+    const { link } = await port.openPreview();
+    await setPresenceChoice('in');
+    setPass(new URL(link).hash);
+  };
+  if (pass !== null) return <BothSides pass={pass} />;
+  return (
+    <Column>
+      <Typography variant="h1" sx={{ mb: 2 }}>
+        {screenAt('practice').name}
+      </Typography>
+      <Typography sx={{ mb: 1 }}>
+        Write as a visitor on the left, then answer as yourself on the right.
+      </Typography>
+      <Typography sx={{ mb: 3 }}>
+        Nobody else sees it, nothing is counted, and you remove it with one click. You start answering, so
+        visitors of your site see that somebody is here.
+      </Typography>
+      {fault === null ? null : (
+        <Alert severity="error" sx={{ mb: 2 }}>
+          {fault}
+        </Alert>
+      )}
+      <Button variant="contained" loading={isBusy} onClick={() => void run(start)}>
+        Start answering and practise
+      </Button>
+    </Column>
+  );
+}
+
+function BothSides({ pass }: { readonly pass: string }) {
+  const { siteKey } = useSite();
+  const conversations = usePort(conversationsPort);
+  const [begunAt] = useState(() => Date.now());
+  const [page, setPage] = useState(0);
+  const list = useDesk(null).list ?? [];
+  const own = list
+    .filter(({ isPractice }) => isPractice)
+    .toSorted((a, b) => b.lastEntryMs - a.lastEntryMs)[0];
+  const desk = useDesk(own?.id ?? null);
+  const { isBusy, fault, run } = useAttempt('It could not be removed. Try again.');
+  const remove = async (): Promise<void> => {
+    if (own !== undefined) await conversations.removePractice(own.id);
+    setPage(page + 1);
+  };
+  return (
+    <Box sx={{ display: 'flex', flexDirection: 'column', height: { md: 'calc(100vh - 48px)' } }}>
+      <Box
+        sx={{
+          display: 'flex',
+          alignItems: 'center',
+          gap: 2,
+          flexWrap: 'wrap',
+          px: 2,
+          py: 1,
+          borderBottom: '1px solid var(--porch-rail)',
+        }}
+      >
+        <Typography component="h1" sx={{ fontWeight: 700 }}>
+          {screenAt('practice').name}
+        </Typography>
+        <Typography variant="body2" role="status" sx={{ flex: 1 }}>
+          {fault ??
+            (own === undefined
+              ? 'Open the launcher on the left and write something.'
+              : 'Now answer on the right.')}
+        </Typography>
+        <Button
+          size="small"
+          variant="outlined"
+          loading={isBusy}
+          disabled={own === undefined}
+          onClick={() => void run(remove)}
+        >
+          Remove this conversation
+        </Button>
+        <Button size="small" variant="contained" href={`/s/${siteKey}/design`}>
+          Done
+        </Button>
+      </Box>
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' },
+          gridTemplateRows: { xs: '600px auto', md: '1fr' },
+          flex: 1,
+          minHeight: 0,
+        }}
+      >
+        <Box
+          key={page}
+          component="iframe"
+          title="The visitor’s page"
+          src={`/w/${siteKey}/practice?${begunAt + page}${pass}`}
+          sx={{ border: 0, width: '100%', height: '100%', display: 'block' }}
+        />
+        <Box
+          component="section"
+          aria-label="Your desk"
+          sx={{
+            minHeight: 0,
+            bgcolor: 'background.paper',
+            borderLeft: { md: '1px solid var(--porch-rail)' },
+          }}
+        >
+          {desk.talk === null ? (
+            <Box
+              sx={{ display: 'grid', placeItems: 'center', height: '100%', p: 4, color: 'text.secondary' }}
+            >
+              Your desk: what the visitor writes appears here.
+            </Box>
+          ) : (
+            <ConversationView
+              key={desk.talk.conversation.id}
+              talk={desk.talk}
+              firstDraft=""
+              onDraft={() => undefined}
+              onSent={desk.add}
+              onBack={null}
+            />
+          )}
+        </Box>
+      </Box>
+    </Box>
+  );
+}
