@@ -151,6 +151,9 @@ export function useTestServer(options: { isEmpty?: boolean } = {}): TestServer {
         .map((context) => context.close()),
     ]);
   });
+  test.afterEach(() => {
+    expect(screenErrors.splice(0), 'errors in the console').toEqual([]);
+  });
   test.beforeAll(() => testServer.open(options));
   test.afterAll(() => testServer.close());
   return testServer;
@@ -176,6 +179,20 @@ export async function enterAs(
   return page;
 }
 
+/** What screens of the application have written to the console as errors; each story ends with none. */
+const screenErrors: string[] = [];
+
+/** What the browser itself writes of answers that stories provoke, and of the owner's page, which runs no scripts on the stage. */
+const EXPECTED_ERRORS = /^(Failed to load resource|Blocked script execution)/;
+
+function hearErrors(page: Page): void {
+  page.on('pageerror', (error) => screenErrors.push(error.message));
+  page.on('console', (message) => {
+    if (message.type() === 'error' && !EXPECTED_ERRORS.test(message.text()))
+      screenErrors.push(message.text());
+  });
+}
+
 /** A page in a browser that nobody is using, emptied of all but what it has loaded; else in a new one. */
 async function deskPage(
   browser: Browser,
@@ -187,6 +204,7 @@ async function deskPage(
   const desk = idle ?? (await browser.newContext(options));
   busyDesks.set(desk, name);
   const page = await desk.newPage();
+  hearErrors(page);
   if (idle === undefined) return page;
   await desk.clearCookies();
   await page.goto(`${app}/w/porch.js`); // the same origin, and no page of ours
