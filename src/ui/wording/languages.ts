@@ -6,11 +6,18 @@ export const LANGUAGES: Readonly<Record<string, string>> = {
   ar: 'العربية',
 };
 
-/** What a language is called by those who speak it. */
+/** What a language is called by those who speak it; a tag that stands for none is said as it is. */
 export function languageName(locale: string): string {
-  return (
-    LANGUAGES[locale] ?? new Intl.DisplayNames([locale, 'en'], { type: 'language' }).of(locale) ?? locale
-  );
+  return LANGUAGES[locale] ?? displayName(locale) ?? locale;
+}
+
+function displayName(locale: string): string | undefined {
+  try {
+    return new Intl.DisplayNames([locale, 'en'], { type: 'language' }).of(locale);
+  } catch (error) {
+    if (error instanceof RangeError) return undefined; // no language tag, though it looks like one
+    throw error;
+  }
 }
 
 /** Languages that can be offered to visitors; those without our texts begin with the site's default. */
