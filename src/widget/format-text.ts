@@ -4,13 +4,18 @@ import { type Values, formatText } from '../core/words/format-text';
 
 const HOUR_SECONDS = 3600;
 
+/** The offset of this device's clock from UTC at an instant, in minutes. */
+export function deviceMinutesEast(instant: number): number {
+  return -new Date(instant).getTimezoneOffset();
+}
+
 /** Says a text by its key; the values of the decision's own line are used where there is one. */
 export type FormatText = (key: Line['key'], values?: Values) => string;
 
 /** The voice of a widget for one decision. `{siteName}` is always known, and `{hours}`, after which a silent conversation ends. */
 export function formatTextFor(painted: PaintedText): FormatText {
-  const { site, widget, decision, circumstances } = painted;
-  const reader = readerOf(painted, -new Date(circumstances.now).getTimezoneOffset());
+  const { site, widget, decision } = painted;
+  const reader = readerOf(painted, deviceMinutesEast);
   return (key, values) => {
     const line = decision.lines.find((one) => one.key === key);
     return formatText(

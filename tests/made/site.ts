@@ -17,7 +17,7 @@ import { publish } from '../../src/core/publish/publish';
 import type { PublishedSite } from '../../src/core/wire/published-site';
 import type { ConversationFacts } from '../../src/core/model/conversation';
 import type { Reader } from '../../src/core/words/format-text';
-import { toZone } from '../../src/core/hours/zone';
+import { offsetAt, toZone } from '../../src/core/hours/zone';
 import { AZORES, ZONES } from './hours';
 
 /** 2026-11-25T21:00Z, an evening in the Azores. */
@@ -140,7 +140,7 @@ export function pageRule(kind: PageRule['kind'], text: string): PageRule {
   return { id: `00000000${kind.replace('-', '')}`, kind, part: 'path', text, ignoresCase: false };
 }
 
-/** Somebody who hears a text: in English, while somebody is in, on the day of EVENING. */
+/** Somebody who hears a text: in English, while somebody is in, on the day of EVENING, by the clock of the Azores as the site is. */
 export function madeHearer(change: Partial<Reader> = {}): Reader {
   const zone = toZone(ZONES.offsetsOf(AZORES, Date.UTC(2025, 0, 1), Date.UTC(2038, 0, 1)) ?? []);
   return {
@@ -151,6 +151,8 @@ export function madeHearer(change: Partial<Reader> = {}): Reader {
     sendsLetters: true,
     closedBy: null,
     zone,
+    place: 'Azores',
+    minutesEast: (instant) => offsetAt(zone, instant) / 60_000,
     today: 20_782,
     ...change,
   };

@@ -1,7 +1,7 @@
 import type { Decision } from './decision';
 import { zoneOf } from '../hours/hours-now';
 import type { Circumstances } from '../model/circumstances';
-import { DAY_MS, MINUTE_MS } from '../model/units';
+import { DAY_MS, type EpochMs, MINUTE_MS } from '../model/units';
 import type { WireWidget } from '../wire/design-file';
 import type { PublishedSite } from '../wire/published-site';
 import type { Reader } from '../words/format-text';
@@ -15,12 +15,12 @@ export interface PaintedText {
 }
 
 /**
- * Who hears a widget's words ([T4], [T8]). Times are told in the zone of the widget's calendar, else the site's;
- * `minutesEast` is the reader's own offset from UTC now.
+ * Who hears a widget's words ([T4], [T8]). Times of the site are those of the widget's calendar, else of the site itself;
+ * `minutesEast` is the reader's own offset from UTC at an instant.
  */
 export function readerOf(
   { site, widget, decision, circumstances }: PaintedText,
-  minutesEast: number,
+  minutesEast: (instant: EpochMs) => number,
 ): Reader {
   const zone = site.facts.calendars[widget.calendar ?? '']?.zone ?? site.facts.zone;
   return {
@@ -31,6 +31,13 @@ export function readerOf(
     locale: site.design.locale,
     team: circumstances.conversation?.teamId ?? circumstances.asksFor ?? widget.teams[0] ?? null,
     zone: zoneOf(site, zone),
-    today: Math.floor((circumstances.now + minutesEast * MINUTE_MS) / DAY_MS),
+    place: placeOf(zone),
+    minutesEast,
+    today: Math.floor((circumstances.now + minutesEast(circumstances.now) * MINUTE_MS) / DAY_MS),
   };
+}
+
+/** A zone by its city, as people call it; UTC where none is known. */
+function placeOf(zone: string | undefined): string {
+  return zone?.split('/').at(-1)?.replaceAll('_', ' ') ?? 'UTC';
 }

@@ -70,7 +70,7 @@ function readerAt({ site, widgetKey, moment, now }: CaseScene, assumptions: Assu
   if (widget === undefined || decision.widget !== widgetKey || decision.moment !== moment) return null;
   return readerOf(
     { site: previewState.site, widget, decision, circumstances: previewState.circumstances },
-    0,
+    () => 0,
   );
 }
 

@@ -90,7 +90,24 @@ describe('say', () => {
   };
   const on = (text: string) => Math.floor(Date.parse(text) / 86_400_000);
 
-  it('[T8] times are the site’s wall clock, whatever zone the program or the reader is in', () => {
+  it('[T8] a reader whose clock differs is told their own time, with the site’s and its place beside it', () => {
+    const lisbon = { minutesEast: () => 0, today: on('2026-11-26') };
+    expect(formatText(when(), { openingTime: OPENS }, reader({ locale: 'de', ...lisbon }))).toBe(
+      'Back 01:30 (00:30, \u2068Azores\u2069).',
+    );
+    // West of the islands it is still the evening before: the day is the reader's.
+    const boston = { minutesEast: () => -300, today: on('2026-11-24') };
+    expect(formatText(when(), { openingTime: OPENS }, reader({ locale: 'de', ...boston }))).toBe(
+      'Back morgen 20:30 (00:30, \u2068Azores\u2069).',
+    );
+    const until = compileText('{closingTime, time, short}', { closingTime: 'instant' });
+    if (!until.ok) throw new Error('Expected the text to compile.');
+    expect(formatText(until.value, { closingTime: OPENS }, reader({ locale: 'de', ...lisbon }))).toBe(
+      '01:30 (00:30, \u2068Azores\u2069)',
+    );
+  });
+
+  it('[T8] times are the site’s wall clock for whoever has the same, whatever zone the program is in', () => {
     const summer = Date.UTC(2026, 6, 1, 20, 0);
     expect(formatText(when(), { openingTime: OPENS }, reader({ today: on('2026-11-26') }))).toMatch(
       /^Back 12:30\sAM\.$/u,

@@ -1,8 +1,7 @@
 import type { ClosedBy } from '../hours/why';
-import { localDayOf } from '../hours/hours';
 import { type Zone, offsetAt } from '../hours/zone';
 import type { WidgetState } from '../model/moment';
-import type { EpochMs } from '../model/units';
+import { DAY_MS, type EpochMs, MINUTE_MS } from '../model/units';
 import type { Message, Piece, WireCaseCondition, WireText } from '../wire/design-file';
 import { CASE_KIND, CASE_VALUE } from '../wire/condition';
 
@@ -16,8 +15,11 @@ export interface Reader {
   readonly closedBy: ClosedBy | null;
   /** Whether e-mail goes out. */
   readonly sendsLetters: boolean;
-  /** The zone the site tells its times in. */
+  /** The zone the site tells its times in, and the place it is called by. */
   readonly zone: Zone;
+  readonly place: string;
+  /** The reader's own offset from UTC at an instant, in minutes. */
+  minutesEast(instant: EpochMs): number;
   /** The reader's date, as their own clock has it: days since 1970. */
   readonly today: number;
 }
@@ -106,25 +108,40 @@ function putPiece(piece: Piece, values: Values, reader: Reader, count: number): 
   return put(form, values, reader, number - offset);
 }
 
-/** [T8] An instant by the site's wall clock: formatted as if that were UTC, so that no zone data of the browser has a say. */
-function instantText(instant: EpochMs, { zone, locale }: Reader, style: Intl.DateTimeFormatOptions): string {
+/** A wall clock's reading, given as if it were UTC, so that no zone data of the browser has a say. */
+function wallText(wall: EpochMs, { locale }: Reader, style: Intl.DateTimeFormatOptions): string {
   const clock = made(
     `${locale} ${Object.entries(style).join()}`,
     () => new Intl.DateTimeFormat(locale, { ...style, timeZone: 'UTC' }),
   );
-  return clock.format(instant + offsetAt(zone, instant));
+  return clock.format(wall);
+}
+
+/** [T8] What the reader's own clock says at an instant. */
+function wallOf(instant: EpochMs, reader: Reader): EpochMs {
+  return instant + reader.minutesEast(instant) * MINUTE_MS;
+}
+
+/** [T8] By the reader's own clock; where the site's differs at that instant, a time of the day is followed by the site's. */
+function instantText(instant: EpochMs, reader: Reader, style: Intl.DateTimeFormatOptions): string {
+  const [own, there] = [wallOf(instant, reader), instant + offsetAt(reader.zone, instant)];
+  const said = wallText(own, reader, style);
+  return own === there || style.timeStyle === undefined
+    ? said
+    : `${said} (${wallText(there, reader, style)}, ${isolated(reader.place)})`;
 }
 
 /** The time; with its day where that is not the reader's ([T8]): tomorrow, a day of the week, then a date. */
 function whenText(instant: EpochMs, reader: Reader): string {
   const time = instantText(instant, reader, { timeStyle: 'short' });
-  const ahead = localDayOf(reader.zone, instant) - reader.today;
+  const own = wallOf(instant, reader);
+  const ahead = Math.floor(own / DAY_MS) - reader.today;
   if (ahead === 0) return time;
   if (ahead === 1)
     return `${new Intl.RelativeTimeFormat(reader.locale, { numeric: 'auto' }).format(1, 'day')} ${time}`;
   const day: Intl.DateTimeFormatOptions =
     ahead > 1 && ahead < 7 ? { weekday: 'long' } : { day: 'numeric', month: 'long' };
-  return `${instantText(instant, reader, day)} ${time}`;
+  return `${wallText(own, reader, day)} ${time}`;
 }
 
 function pluralForm(count: number, locale: string, isOrdinal: boolean): string {

@@ -95,7 +95,7 @@ function firstWords({ site, circumstances }: PreviewState, widget: Widget, momen
   const line = decision.lines.find((one) => one.key === key);
   const hearer = readerOf(
     { site, widget: live, decision, circumstances },
-    -new Date(circumstances.now).getTimezoneOffset(),
+    (instant) => -new Date(instant).getTimezoneOffset(),
   );
   return formatText(words, { siteName: site.design.siteName, ...line?.values }, hearer);
 }

@@ -54,7 +54,7 @@ export function stageTexts(
   if (live === undefined) throw new Error('Expected a design with a widget.');
   const hearer = readerOf(
     { site, widget: live, decision, circumstances },
-    -new Date(circumstances.now).getTimezoneOffset(),
+    (instant) => -new Date(instant).getTimezoneOffset(),
   );
   const valuesOf = (key: TextKey) => decision.lines.find((one) => one.key === key)?.values ?? {};
   const wordingAt = (key: SaidKey): WordingKey =>
