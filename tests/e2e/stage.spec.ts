@@ -5,7 +5,7 @@ import { frameScreen } from './screens/frame';
 import { lookScreen } from './screens/look';
 import { pathScreen } from './screens/path';
 import { stageScreen } from './screens/stage';
-import { enterAs, expect, test, useTestServer } from './test-server';
+import { enterAs, expect, expectNoSidewaysScroll, test, useTestServer } from './test-server';
 
 const testServer = useTestServer();
 const TAB_STOPS_MAX = 40;
@@ -212,4 +212,30 @@ test('a toast is in our type, and covers neither reasons nor path', async ({ bro
   await expect
     .poll(async () => ((box) => (box === null ? null : box.y + box.height))(await toast.boundingBox()))
     .toBeLessThanOrEqual(reasons?.y ?? 0);
+});
+
+test('with text at 200 % Design takes its phone form, and no screen is wider than the window or cuts its labels', async ({
+  browser,
+  playwright,
+  launchOptions,
+}) => {
+  const usual = await enterAs(browser, testServer, 'today');
+  const args = [...(launchOptions.args ?? []), '--blink-settings=defaultFontSize=32'];
+  const large = await playwright.chromium.launch({ ...launchOptions, args });
+  const context = await large.newContext({ viewport: { width: 1280, height: 800 } });
+  await context.addCookies(await usual.context().cookies());
+  const page = await context.newPage();
+  for (const screen of ['today', 'install', 'conversations', 'team', 'versions', 'settings', 'account']) {
+    await page.goto(`${testServer.app}/s/${testServer.siteKey}/${screen}`);
+    await expect(frameScreen.presence(page)).toBeVisible();
+    await expectNoSidewaysScroll(page);
+  }
+  await page.goto(`${testServer.app}/s/${testServer.siteKey}/design?on=/tonight&with=in`);
+  await expect(pathScreen.waiting(pathScreen.path(page))).toBeVisible();
+  await expect(designScreen.stage(page)).toHaveCount(0);
+  await expectNoSidewaysScroll(page);
+  await pathScreen.waiting(pathScreen.path(page)).click();
+  await expect(designScreen.stage(page)).toBeVisible();
+  await expectNoSidewaysScroll(page);
+  await large.close();
 });

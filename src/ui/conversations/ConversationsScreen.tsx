@@ -63,7 +63,7 @@ export function ConversationsScreen() {
       />
     );
   return (
-    <Box sx={{ height: 'calc(100vh - 48px)', display: 'flex', flexDirection: 'column' }}>
+    <Box sx={{ height: 'calc(100vh - 3rem)', display: 'flex', flexDirection: 'column' }}>
       <Box component="h1" sx={HIDDEN}>
         Conversations
       </Box>

@@ -38,7 +38,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
         sx={{
           display: 'flex',
           flexDirection: 'column',
-          height: { xs: 'auto', md: 'calc(100vh - 48px)' },
+          height: { xs: 'auto', md: 'calc(100vh - 3rem)' },
           minHeight: 0,
         }}
       >

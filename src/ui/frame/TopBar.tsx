@@ -51,7 +51,7 @@ export function TopBar(props: TopBarProps) {
     <Box
       component="header"
       sx={{
-        height: 48,
+        height: '3rem',
         display: 'flex',
         alignItems: 'center',
         gap: 1,
@@ -93,7 +93,7 @@ export function TopBar(props: TopBarProps) {
           display: { xs: 'none', md: 'flex' },
           gap: { md: 0, lg: 0.5 },
           alignItems: 'stretch',
-          height: 48,
+          height: '3rem',
           minWidth: 0,
           overflow: 'hidden',
         }}

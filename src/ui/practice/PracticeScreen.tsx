@@ -68,7 +68,7 @@ function BothSides({ pass }: { readonly pass: string }) {
     setPage(page + 1);
   };
   return (
-    <Box sx={{ display: 'flex', flexDirection: 'column', height: { md: 'calc(100vh - 48px)' } }}>
+    <Box sx={{ display: 'flex', flexDirection: 'column', height: { md: 'calc(100vh - 3rem)' } }}>
       <Box
         sx={{
           display: 'flex',

@@ -62,7 +62,7 @@ export const theme = createTheme({
     // A label over its field is 13 px, as the smallest text is: 0.867 of 15, where the library makes it 11.
     MuiInputLabel: {
       styleOverrides: {
-        outlined: { '&.MuiInputLabel-shrink': { transform: 'translate(14px, -9px) scale(0.867)' } },
+        outlined: { '&.MuiInputLabel-shrink': { transform: 'translate(14px, -0.6em) scale(0.867)' } },
       },
     },
     MuiButton: {

@@ -96,7 +96,7 @@ export function Choice<T extends string>({
         title={value}
         aria-haspopup="menu"
         onClick={(event) => setAnchor(event.currentTarget)}
-        sx={{ ...PART, maxWidth, flexShrink: SHRINKING.has(part) ? 1 : 0 }}
+        sx={{ ...PART, maxWidth: `${maxWidth / 16}rem`, flexShrink: SHRINKING.has(part) ? 1 : 0 }}
       >
         {value}
       </ButtonBase>
@@ -132,7 +132,7 @@ export function Sheet({
         title={value}
         aria-haspopup="dialog"
         onClick={(event) => setAnchor(event.currentTarget)}
-        sx={{ ...PART, maxWidth, flexShrink: SHRINKING.has(part) ? 1 : 0 }}
+        sx={{ ...PART, maxWidth: `${maxWidth / 16}rem`, flexShrink: SHRINKING.has(part) ? 1 : 0 }}
       >
         {value}
       </ButtonBase>

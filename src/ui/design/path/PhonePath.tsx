@@ -54,7 +54,7 @@ export function PhonePath() {
                   sx={{
                     ml: isLower ? 6.5 : 3.5,
                     pl: 1.5,
-                    height: 28,
+                    minHeight: '1.75rem',
                     display: 'flex',
                     alignItems: 'center',
                     fontSize: '0.8125rem',
