@@ -13,7 +13,7 @@ export const PANEL_CSS = `
 .window[hidden] { display: none; }
 .head { position: relative; flex: none; display: flex; align-items: center; gap: 10px; padding: 13px 8px 12px 16px; padding-inline: 16px 8px; background: var(--headerFill, var(--header)); color: var(--onHeader); font-family: var(--heading); }
 .head > * { position: relative; }
-.head .head-picture { position: absolute; inset: 0; inline-size: 100%; block-size: 100%; object-fit: cover; z-index: -1; }
+.head .head-picture { position: absolute; inset: 0; inline-size: 100%; block-size: 100%; object-fit: cover; z-index: -2; }
 .logo { block-size: 32px; inline-size: auto; max-inline-size: 110px; object-fit: contain; flex: none; }
 .head-words { flex: 1; min-inline-size: 0; }
 .title { display: block; margin: 0; font-size: 16px; font-weight: 700; line-height: 1.3; }
