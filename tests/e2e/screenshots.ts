@@ -1,3 +1,5 @@
+import { practiceScreen } from './screens/practice';
+import { settingsScreen } from './screens/settings';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
 import { TestServer, beIn, enterAs, expect, test, useTestServer, visit } from './test-server';
@@ -51,6 +53,20 @@ test('Design, Conversations, Today, Install and the widget on the site', async (
   await desk.goto(`${testServer.app}/s/${testServer.siteKey}/install`);
   await expect(publishingScreen.fromNextPageView(desk)).toBeVisible();
   await take(desk, 'install');
+  await desk.goto(`${testServer.app}/s/${testServer.siteKey}/settings`);
+  await expect(settingsScreen.languages(desk)).toBeVisible();
+  await take(desk, 'settings');
+  await desk.goto(`${testServer.app}/s/${testServer.siteKey}/practice`);
+  await practiceScreen.start(desk).click();
+  const page = desk.frameLocator('iframe').locator('sunny-porch');
+  await page.locator('.launcher').click();
+  await page.locator('.foot textarea').fill('Does it still start at ten if it is cloudy?');
+  await page.locator('.foot textarea').press('Enter');
+  await expect(practiceScreen.desk(desk)).toContainText('if it is cloudy');
+  await expect(frameScreen.visitorsSeeThis(desk)).toHaveCount(0, { timeout: 15_000 });
+  await take(desk, 'practice');
+  await practiceScreen.remove(desk).click();
+  await expect(practiceScreen.desk(desk)).toContainText('appears here');
   await desk.goto(`${testServer.app}/s/${testServer.siteKey}/design?on=/tonight&moment=waiting`);
   await expect(designScreen.stage(desk).locator('sunny-porch .window')).toBeVisible();
   // Footprints follow a little later than the stage.
