@@ -20,7 +20,7 @@ export function practicePage(siteKey: string): Response {
 <meta name="robots" content="noindex">
 <title>Practice page</title>
 <style>
-  body { margin: 0; min-height: 100vh; background: #eef1ee }
+  body { margin: 0; min-height: 100vh; background: #eef1ee; font-family: system-ui, sans-serif }
   i { display: block; margin: 24px; height: 14px; border-radius: 7px; background: #d5dcd6 }
   i:first-of-type { height: 150px; border-radius: 12px; width: 55% }
 </style>

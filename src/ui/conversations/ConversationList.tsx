@@ -159,6 +159,7 @@ export function Practice() {
 }
 
 /** What a visitor is called: their name, their mail, or the page they asked on. */
-export function visitorName({ visitorName: name, visitorMail, page }: DeskConversation): string {
+export function visitorName({ visitorName: name, visitorMail, page, isPractice }: DeskConversation): string {
+  if (isPractice) return 'Practice visitor';
   return name ?? visitorMail ?? `Visitor on ${pageWords(page)}`;
 }
