@@ -20,6 +20,7 @@ export const BAND = `
   font: 500 14px/1.4 system-ui, sans-serif !important;
 }
 button {
+  white-space: nowrap;
   font: inherit;
   font-weight: 700;
   color: #1f5b4a;
