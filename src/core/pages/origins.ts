@@ -13,8 +13,9 @@ export function readOrigin(typed: string): string | null {
   const hasSubdomains = rest.startsWith('*.');
   const bare = hasSubdomains ? rest.slice(2) : rest;
   const url = urlOf(`${scheme === '' ? schemeFor(bare) : scheme}${bare}`);
-  if (url === null || url.username !== '' || url.password !== '') return null;
-  const { protocol, hostname, host } = url;
+  if (url === null || bare.split('/')[0]?.includes('@')) return null;
+  const { protocol, host } = url;
+  const hostname = withoutPort(host);
   const isName = hostname.includes('.') || LOCAL.test(hostname);
   if (!isName || hostname.includes('*') || (hasSubdomains && /^[\d.[]/.test(hostname))) return null;
   return `${protocol}//${hasSubdomains ? '*.' : ''}${host}`;
@@ -32,11 +33,15 @@ export function isListedOrigin(origin: string, stored: readonly string[]): boole
 /** Whether an address is one to try things out at: only a computer of one's own or of a test has it. */
 export function isTestOrigin(origin: string): boolean {
   const url = urlOf(origin.replace('//*.', '//'));
-  return url !== null && LOCAL.test(url.hostname);
+  return url !== null && LOCAL.test(withoutPort(url.host));
 }
 
 function schemeFor(bare: string): string {
   return LOCAL.test(bare.split(/[/:]/)[0] ?? '') ? 'http://' : 'https://';
+}
+
+function withoutPort(host: string): string {
+  return host.replace(/:\d+$/, '');
 }
 
 function urlOf(text: string): URL | null {

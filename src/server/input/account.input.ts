@@ -1,3 +1,4 @@
+import { readOrigin } from '../../core/pages/origins';
 import { LIMITS } from '../../core/limits';
 import {
   IsBoolean,
@@ -9,6 +10,8 @@ import {
   MinLength,
   Transform,
   Validate,
+  ValidatorConstraint,
+  type ValidatorConstraintInterface,
 } from './validators';
 import { MailShaped } from './visitor.input';
 
@@ -22,6 +25,17 @@ const withScheme = Transform(({ value }: { value: unknown }) => {
   const text = value.trim();
   return text === '' || /^[a-z][a-z0-9+.-]*:/i.test(text) ? text : `https://${text}`;
 });
+
+/** An address of a site, or none yet. */
+@ValidatorConstraint({ name: 'address' })
+class AddressOrNone implements ValidatorConstraintInterface {
+  validate(value: unknown): boolean {
+    return value === '' || (typeof value === 'string' && !value.includes('*') && readOrigin(value) !== null);
+  }
+  defaultMessage(): string {
+    return 'Type an address such as farrowisle.example, or leave it empty.';
+  }
+}
 
 export class SignInInput {
   @Validate(MailShaped) @trimmed mail!: string;
@@ -41,13 +55,7 @@ export class FirstRunInput {
   @trimmed
   siteName!: string;
   /** Empty: none yet. */
-  @MaxLength(LIMITS.pageAddressChars)
-  @Matches(/^(|https?:\/\/[^\s/]+\S*)$/i, {
-    message: 'Type an address such as farrowisle.example, or leave it empty.',
-  })
-  @IsString()
-  @withScheme
-  siteAddress!: string;
+  @MaxLength(LIMITS.pageAddressChars) @Validate(AddressOrNone) @IsString() @withScheme siteAddress!: string;
   @Matches(/^#[0-9a-f]{6}$/i, { message: 'Choose a colour, or type one as # and six digits.' })
   @IsString()
   brand!: string;
