@@ -6,7 +6,9 @@ import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import useMediaQuery from '@mui/material/useMediaQuery';
-import { useEffect, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
+import { SECOND_MS } from '../../core/model/units';
+import { useNow } from '../parts/use-now';
 import { HIDDEN } from '../theme/hidden';
 import { ConversationList } from './ConversationList';
 import { ConversationView } from './ConversationView';
@@ -22,7 +24,7 @@ export function ConversationsScreen() {
   const desk = useDesk(chosen);
   const drafts = useRef(new Map<string, string>());
   const isPhone = useMediaQuery('(max-width: 56.2em)', { noSsr: true });
-  const now = useNow(overview?.now ?? null);
+  const now = useNow(overview?.now ?? null, 10 * SECOND_MS);
   if (desk.failed !== null && desk.list === null)
     return (
       <Box sx={{ p: 4 }}>
@@ -90,19 +92,6 @@ export function ConversationsScreen() {
       </Box>
     </Box>
   );
-}
-
-/** The server's time, roughly: it moves once in ten seconds, for words such as "waits 3 min". */
-function useNow(serverNow: number | null): number {
-  const [now, setNow] = useState(() => Date.now());
-  useEffect(() => {
-    const shift = serverNow === null ? 0 : serverNow - Date.now();
-    const tick = (): void => setNow(Date.now() + shift);
-    tick();
-    const timer = setInterval(tick, 10_000);
-    return () => clearInterval(timer);
-  }, [serverNow]);
-  return now;
 }
 
 function Empty() {
