@@ -12,6 +12,7 @@ import { usePort } from '../frame/Connection';
 import { screenAt } from '../frame/screens';
 import { useSite } from '../frame/SiteContext';
 import { Column } from '../parts/Column';
+import { pageWords } from '../wording/times';
 import { useAttempt } from '../parts/use-attempt';
 import { publishingPort } from '../publishing/port';
 
@@ -58,8 +59,9 @@ function BothSides({ pass }: { readonly pass: string }) {
   const [begunAt] = useState(() => Date.now());
   const [page, setPage] = useState(0);
   const list = useDesk(null).list ?? [];
+  // Not what colleagues try by a private view of the site's own pages.
   const own = list
-    .filter(({ isPractice }) => isPractice)
+    .filter(({ isPractice, page: from }) => isPractice && pageWords(from) === `/w/${siteKey}/practice`)
     .toSorted((a, b) => b.lastEntryMs - a.lastEntryMs)[0];
   const desk = useDesk(own?.id ?? null);
   const { isBusy, fault, run } = useAttempt('It could not be removed. Try again.');
