@@ -29,7 +29,7 @@ export function PhonePath() {
   // Nothing may move away under a finger: the walk is shown when its order stands.
   if (order === null) return <Box component="nav" aria-label="Path" aria-busy sx={{ minHeight: '100vh' }} />;
   return (
-    <Box component="nav" aria-label="Path" sx={{ p: 1.5 }}>
+    <Box component="nav" id="path" tabIndex={-1} aria-label="Path" sx={{ p: 1.5 }}>
       {laneReasons(momentCards).map((one) => (
         <Box key={one} sx={{ fontSize: '0.8125rem', color: 'text.secondary', mb: 1 }}>
           {one}

@@ -49,6 +49,8 @@ export function WholePath({ card }: WholePathProps) {
     <Box
       ref={box}
       component="nav"
+      id="path"
+      tabIndex={-1}
       aria-label="Whole path"
       data-printed
       sx={{ position: 'relative', flex: 1, minHeight: 0, overflow: 'auto', bgcolor: 'background.default' }}
