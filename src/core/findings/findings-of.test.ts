@@ -155,6 +155,9 @@ describe('findings', () => {
     it('an owner’s words that promise one are to be mended, until they have others for the time being', () => {
       const texts = { nobodyHome: 'We answer by e-mail.' };
       expect(unsent({ texts: { en: texts } })).toEqual(['mail-promised-none-sent', 'no-letters-yet']);
+      expect(unsent({ texts: { en: { 'slowReply.offer': 'Shall we write an e-mail?' } } })).toContain(
+        'mail-promised-none-sent',
+      );
       expect(unsent({ texts: { en: { ...texts, 'nobodyHome/no-email': 'Leave a word.' } } })).toEqual([
         'no-letters-yet',
       ]);

@@ -36,7 +36,9 @@ export function formFindings({ design, facts }: FindingContext): Finding[] {
       ]),
     );
     const asksMail = widget.forms.note.some(({ kind }) => kind === 'email');
-    const promises = PROMISES.filter((key) => isMailPromised(design, widget, key, sendsLetters));
+    const promises = (sendsLetters ? PROMISES : [...PROMISES, ...OFFERS]).filter((key) =>
+      isMailPromised(design, widget, key, sendsLetters),
+    );
     if (promises.length === 0 || (asksMail && sendsLetters)) return inForms;
     return [
       ...inForms,
@@ -51,12 +53,14 @@ export function formFindings({ design, facts }: FindingContext): Finding[] {
 }
 
 const PROMISES = ['nobodyHome', 'noteLeft.got'] as const;
+/** Said where an address is asked for in the same breath: they promise nothing wrong once e-mail is sent. */
+const OFFERS = ['slowReply.offer', 'slowReply.yes', 'slowReply.done'] as const;
 
 /** Our words promise an e-mail only where one is sent ([T10]); an owner's own may do so at any time. */
 function isMailPromised(
   design: Design,
   widget: Widget,
-  key: (typeof PROMISES)[number],
+  key: (typeof PROMISES)[number] | (typeof OFFERS)[number],
   sendsLetters: boolean,
 ): boolean {
   const locale = design.defaultLocale;
