@@ -306,7 +306,7 @@ test('what cannot be seen is set beside the stage: at once in the words of the w
   await page.reload();
   await expect(offered).toHaveValue('80');
   await publishingScreen.anyPublish(page).click();
-  await expect(page.getByRole('dialog')).toContainText('Offer a reply by e-mail after: 90 s → 80 s');
+  await expect(page.getByRole('dialog')).toContainText('Offer to stop waiting after: 90 s → 80 s');
   await page.keyboard.press('Escape');
   await designScreen.restoreDefaults(inspector).click();
   await expect(offered).toHaveValue('90');

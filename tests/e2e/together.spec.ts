@@ -82,7 +82,7 @@ test('[M4] [M5] whether a question stays when we close, and whether another may 
   const page = await enterAs(browser, testServer, 'design?on=/tonight&moment=waiting&with=in');
   await pathScreen.weCloseMeanwhile(inspector(page)).click();
   await designScreen.keepsWaiting(inspector(page)).click();
-  await expect(inspector(page)).toContainText('the question stays in line, and a reply by e-mail is offered');
+  await expect(inspector(page)).toContainText('the question stays in line, and the visitor can stop waiting');
   await expect(inspector(page)).toContainText('1 setting, 1 changed.');
   await pathScreen.goodbye(path(page)).click();
   await expect(stage(page).locator('sunny-porch [data-say="goodbye.again"]')).toBeVisible();

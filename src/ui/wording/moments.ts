@@ -12,7 +12,7 @@ export const MOMENT_WORDS: Readonly<Record<Moment, { readonly name: string; read
   talking: { name: 'Talking', what: 'Somebody is answering this visitor.' },
   'slow-reply': {
     name: 'Slow reply',
-    what: 'Nobody has answered for a while; a reply by e-mail is offered.',
+    what: 'Nobody has answered for a while; the visitor can stop waiting.',
   },
   goodbye: { name: 'Goodbye', what: 'The conversation has ended.' },
   'nobody-home': { name: 'Nobody home', what: 'Nobody can answer; the visitor can leave a note.' },

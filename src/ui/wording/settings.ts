@@ -10,7 +10,7 @@ export const SETTING_WORDS: Readonly<
   afterTalk: { name: 'Don’t invite again after a conversation for', what: null },
   restDays: { name: 'After “No, thanks”, no invitations for', what: 'On every page and in every language.' },
   comfortAfter: { name: 'Reassure after', what: null },
-  slowReplyAfter: { name: 'Offer a reply by e-mail after', what: null },
+  slowReplyAfter: { name: 'Offer to stop waiting after', what: null },
   slowReplyNearbyAfter: { name: 'Offer it while somebody is nearby after', what: null },
   slowReplyTalkingAfter: { name: 'Offer it while talking after', what: 'Off: never during a conversation.' },
   endsAfterQuiet: { name: 'End a silent conversation after', what: 'Writing starts it again.' },

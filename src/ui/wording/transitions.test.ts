@@ -41,7 +41,7 @@ describe('the words of transitions', () => {
       'we close or stop answering; the question becomes a note',
     ],
     ['answer-after-all', 'answered', 'somebody answers after all'],
-    ['address-left', 'e-mail', 'leaves an e-mail address'],
+    ['address-left', 'stops', 'stops waiting; the question becomes a note'],
     ['reply-overdue', 'off', 'never: switched off'],
     ['conversation-ended', 'ends', 'either side ends it, or nobody writes for 12 h'],
     ['asked-again', 'again', 'asks something else'],

@@ -94,7 +94,7 @@ export function transitionWords(label: TransitionLabel, { teamName }: Transition
     case 'answered':
       return { short: 'answered', full: 'somebody answers after all' };
     case 'leaves-address':
-      return { short: 'e-mail', full: 'leaves an e-mail address' };
+      return { short: 'stops', full: 'stops waiting; the question becomes a note' };
     case 'ends':
       return {
         short: 'ends',
@@ -103,7 +103,7 @@ export function transitionWords(label: TransitionLabel, { teamName }: Transition
     case 'stays-waiting':
       return {
         short: 'we close',
-        full: 'we close; the question stays in line, and a reply by e-mail is offered',
+        full: 'we close; the question stays in line, and the visitor can stop waiting',
       };
     case 'asks-nothing-else':
       return { short: 'no more', full: 'no new question until ten minutes later' };

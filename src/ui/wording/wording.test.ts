@@ -60,7 +60,7 @@ describe('what will change, in words', () => {
       'Who can answer?: While closed: a note → hidden',
     ]);
     expect(sentences({ op: 'set', path: [...at, 'timings', 'slowReplyAfter'], value: 75 })).toEqual([
-      'Waiting: Offer a reply by e-mail after: 90 s → 75 s',
+      'Waiting: Offer to stop waiting after: 90 s → 75 s',
     ]);
   });
 

@@ -39,7 +39,7 @@ export const designScreen = {
   reasons: region('Why this shows'),
   anyReason: button(/reason/),
   allReasons: dialog('All reasons'),
-  slowReplyAfter: label('Offer a reply by e-mail after'),
+  slowReplyAfter: label('Offer to stop waiting after'),
   restoreDefaults: button(/^Restore/),
   slowReplyWhileTalking: switchControl('Offer it while talking after'),
   whenNobody: combobox('Nobody is answering (now)'),

@@ -34,7 +34,7 @@ export const frameScreen = {
   evening: menuitem('Dark'),
   notFound: heading('Page not found'),
   ownSiteLink: link('Open your site'),
-  notesGoThere: text('Saved. New notes go there.'),
+  notesGoThere: text('Saved. Notes go there once e-mail can be sent.'),
   visitorsSeeThis: text(/Visitors see this from now on\.$/),
   answeringSwitch: button('Answering', { exact: true }),
   notifications: region(/Notifications/),

@@ -59,7 +59,7 @@ export function Recipients({ teams, nameOfTeam }: RecipientsProps) {
     const silent = (): void => undefined;
     write(teamId, mails).then(
       () =>
-        toast('Saved. New notes go there.', {
+        toast('Saved. Notes go there once e-mail can be sent.', {
           action: { label: 'Undo', onClick: () => void write(teamId, before).catch(silent) },
         }),
       silent,
@@ -104,8 +104,7 @@ export function Recipients({ teams, nameOfTeam }: RecipientsProps) {
         );
       })}
       <Typography variant="body2" color="text.secondary">
-        This is not part of the draft: it holds from now on. Letters go out once this installation can send
-        mail; until then notes wait under Conversations.
+        This takes effect at once, without publishing. No e-mail is sent yet: notes wait under Conversations.
       </Typography>
     </Box>
   );
