@@ -76,7 +76,15 @@ async function bundle(entry, format) {
     ecma: 2022,
     module: format === 'esm',
     toplevel: true,
-    compress: { passes: 6, unsafe: true, unsafe_arrows: true, unsafe_methods: true, pure_getters: true },
+    compress: {
+      passes: 6,
+      hoist_funs: format === 'iife',
+      unsafe_comps: true,
+      unsafe: true,
+      unsafe_arrows: true,
+      unsafe_methods: true,
+      pure_getters: true,
+    },
   };
   return Buffer.from((await minify(file.text, options)).code);
 }
