@@ -22,9 +22,6 @@ export interface DesignPort {
   getKeptVisits(): Promise<readonly KeptVisit[]>;
   keepVisit(visit: KeptVisit): Promise<readonly KeptVisit[]>;
   removeVisit(id: string): Promise<void>;
-  /** Mail addresses that get the notes of each team. */
-  getRecipients(): Promise<Readonly<Record<string, readonly string[]>>>;
-  setRecipients(teamId: string, mails: readonly string[]): Promise<void>;
 }
 
 /** `behind`: somebody else has changed the draft meanwhile; the view is of the draft as it is since. */
@@ -49,7 +46,5 @@ export function designPort({ get, post, save }: Api): DesignPort {
     getKeptVisits: async () => (await get<{ visits: KeptVisit[] }>('visits')).visits,
     keepVisit: async (visit) => (await post<{ visits: KeptVisit[] }>('visits', visit)).visits,
     removeVisit: async (id) => void (await post('visits/remove', { id })),
-    getRecipients: async () => (await get<{ recipients: Record<string, string[]> }>('recipients')).recipients,
-    setRecipients: async (teamId, mails) => void (await post('recipients', { teamId, mails })),
   };
 }

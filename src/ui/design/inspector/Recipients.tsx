@@ -11,7 +11,7 @@ import { LIMITS } from '../../../core/limits';
 import { PortError } from '../../frame/api';
 import { useConnection, usePort } from '../../frame/Connection';
 import { useFindings } from '../../findings/FindingsContext';
-import { designPort } from '../port';
+import { teamPort } from '../../team/port';
 
 interface RecipientsProps {
   /** The teams of the widget, in their order. */
@@ -23,7 +23,7 @@ interface RecipientsProps {
 export function Recipients({ teams, nameOfTeam }: RecipientsProps) {
   const { notice } = useConnection();
   const { findings } = useFindings();
-  const port = usePort(designPort);
+  const port = usePort(teamPort);
   const [all, setAll] = useState<Readonly<Record<string, readonly string[]>> | null>(null);
   const [fault, setFault] = useState<{ readonly teamId: string; readonly words: string } | null>(null);
   useEffect(() => {
