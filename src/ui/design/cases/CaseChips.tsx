@@ -54,7 +54,7 @@ export function CaseChips(props: CaseChipsProps) {
   const [sheet, setSheet] = useState<{ readonly id: string; readonly anchor: HTMLElement } | null>(null);
   const own = cases.filter(({ isOwn }) => isOwn);
   const edited = own.find(({ wording }) => idOf(wording) === sheet?.id);
-  const said = picked.replace(/\/without$/, '');
+  const said = picked.replace(/\/(without|no-email)$/, '');
   return (
     <Roving
       role="group"

@@ -8,6 +8,12 @@ import { caseWords } from '../../wording/cases';
 import { CaseChips } from './CaseChips';
 import { useDesign } from '../state/DesignContext';
 
+/** Whether whoever it is meant for is told something else before. */
+function isCovered(when: readonly CaseCondition[], before: readonly (readonly CaseCondition[])[]): boolean {
+  const asked = when.map((one) => one.join(' '));
+  return before.some((other) => other.every((one) => asked.includes(one.join(' '))));
+}
+
 /** The cases of a text at a moment, and what can be done with them; nothing where nothing has cases. */
 export function DeskCases() {
   const { design, rehearsed, assumptions, assume, overview, shown, edits, chosen } = useDesign();
@@ -48,7 +54,12 @@ export function DeskCases() {
   return (
     <CaseChips
       text={text}
-      cases={{ all: cases, picked: texts.wordingAt(text), unread, offered }}
+      cases={{
+        all: cases.filter((one) => one.isOwn || !isCovered(one.when, own)),
+        picked: texts.wordingAt(text),
+        unread,
+        offered,
+      }}
       message={missed?.at === here ? missed.words : null}
       nameOfTeam={nameOfTeam}
       acts={{
