@@ -116,6 +116,6 @@ const NAME = {
   gap: 0.75,
   whiteSpace: 'nowrap',
   overflow: 'hidden',
-  width: { xs: '9.5rem', md: '7rem', lg: '9.5rem' },
+  width: { xs: '9.5rem', md: '7rem', lg: '8rem', xl: '9.5rem' },
   px: 0.25,
 } as const;

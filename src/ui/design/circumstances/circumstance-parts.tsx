@@ -29,8 +29,6 @@ const PART = {
   fontSize: '0.875rem',
   fontWeight: 600,
   minHeight: 28,
-  minWidth: 0,
-  flex: '0 1 auto',
   borderBottom: '2px solid var(--porch-door)',
   whiteSpace: 'nowrap',
   overflow: 'hidden',
@@ -41,6 +39,19 @@ const PART = {
 
 /** Parts that are cut where there is no room for the whole sentence; the others are short. */
 const SHRINKING: ReadonlySet<PartName> = new Set(['widget', 'where', 'with']);
+/** So much of them always stays, in rem. */
+const LEAST = 4.5;
+const SHORT_CHARS = 8;
+
+/** How much room a part takes: one that is short anyway is never cut. */
+function roomOf({ part, value, maxWidth }: Pick<PartProps, 'part' | 'value' | 'maxWidth'>) {
+  const mayShrink = SHRINKING.has(part) && value.length > SHORT_CHARS;
+  return {
+    flex: mayShrink ? '0 1 auto' : 'none',
+    minWidth: mayShrink ? `${LEAST}rem` : 0,
+    maxWidth: `${maxWidth / 16}rem`,
+  } as const;
+}
 
 export type PartName = 'widget' | 'where' | 'when' | 'visitor' | 'device' | 'language' | 'with';
 
@@ -96,7 +107,7 @@ export function Choice<T extends string>({
         title={value}
         aria-haspopup="menu"
         onClick={(event) => setAnchor(event.currentTarget)}
-        sx={{ ...PART, maxWidth: `${maxWidth / 16}rem`, flexShrink: SHRINKING.has(part) ? 1 : 0 }}
+        sx={{ ...PART, ...roomOf({ part, value, maxWidth }) }}
       >
         {value}
       </ButtonBase>
@@ -132,7 +143,7 @@ export function Sheet({
         title={value}
         aria-haspopup="dialog"
         onClick={(event) => setAnchor(event.currentTarget)}
-        sx={{ ...PART, maxWidth: `${maxWidth / 16}rem`, flexShrink: SHRINKING.has(part) ? 1 : 0 }}
+        sx={{ ...PART, ...roomOf({ part, value, maxWidth }) }}
       >
         {value}
       </ButtonBase>
