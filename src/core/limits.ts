@@ -1,6 +1,7 @@
 /** Bounds that the field, the input class and the widget share. Lengths in UTF-16 code units, sizes in bytes. */
 export const LIMITS = {
   siteNameChars: 40,
+  placeChars: 40,
   personNameChars: 60,
   mailChars: 254,
   passwordCharsMin: 10,

@@ -3,7 +3,7 @@ import { wallOf } from '../core/hours/wall';
 import type { Design } from '../core/model/design';
 import { DAY_MS, HOUR_MS, MINUTE_MS, SECOND_MS } from '../core/model/units';
 import { setInstanceValue } from '../server/accounts/persons.repository';
-import { insertDomain } from '../server/accounts/sites.repository';
+import { insertDomain, writePlaces } from '../server/accounts/sites.repository';
 import { listTeams } from '../server/facts/teams.repository';
 import { closeDatabase } from '../server/db/open';
 import { readEnv } from '../server/env';
@@ -51,6 +51,7 @@ export async function fillDemo(state: State, origin: string): Promise<string> {
   await setInstanceValue(state.db, 'demo', 'yes');
   await insertDomain(state.db, site.id, origin, true);
   const actor = { siteId: site.id, personId, at: at() };
+  await writePlaces(state.db, site.id, { en: 'the Azores', pt: 'Açores', de: 'Azoren', ar: 'جزر الأزور' });
   const ruiId = await addMember(state, actor, {
     mail: rui.mail,
     name: 'Rui Faria',

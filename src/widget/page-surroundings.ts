@@ -1,5 +1,5 @@
 import { type ServerClock, wakeBy } from './clock';
-import { type Surroundings, deviceOf } from './surroundings';
+import { type Surroundings, deviceMinutesEast, deviceOf } from './surroundings';
 
 /** Our element on somebody's page, its shadow root, and the page's surroundings. */
 export function pageSurroundings(clock: ServerClock): { host: HTMLElement; surroundings: Surroundings } {
@@ -17,6 +17,7 @@ export function pageSurroundings(clock: ServerClock): { host: HTMLElement; surro
       kind: () => (matchMedia('(hover: hover) and (pointer: fine)').matches ? 'desktop' : device()),
       scheme: () =>
         pageSupportsDark() && matchMedia('(prefers-color-scheme: dark)').matches ? 'evening' : 'day',
+      minutesEast: deviceMinutesEast,
     },
   };
 }

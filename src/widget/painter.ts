@@ -54,7 +54,7 @@ export function painterOn(port: PainterPort): Painter {
       else if (!host.isConnected) document.documentElement.append(host);
       setFont(frame.root, pageFont());
       const painted = { ...chosen, widget };
-      frame.paint(painted, formatTextFor(painted));
+      frame.paint(painted, formatTextFor(painted, surroundings));
     },
   };
   return state;

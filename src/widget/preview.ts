@@ -6,7 +6,7 @@ import type { VisitorEntry } from '../core/wire/talk';
 import { addSheet, buildFrame, setFont } from './frame';
 import { askFonts } from './panel/fonts';
 import { paintStill } from './panel/paint-still';
-import { deviceOf } from './surroundings';
+import { type Surroundings, deviceMinutesEast, deviceOf } from './surroundings';
 import type { PaintedText } from '../core/decide/reader';
 import { type FormatText, formatTextFor } from './format-text';
 
@@ -23,6 +23,8 @@ export interface Feed {
   readonly font: string;
   /** The launcher has not come yet. */
   readonly hasNoLauncher?: boolean;
+  /** The clock its reader lives by; absent: this device's. */
+  readonly minutesEast?: Surroundings['minutesEast'] | undefined;
   /** Address below which the site's pictures are. */
   readonly base: string;
 }
@@ -105,18 +107,17 @@ export function mount(place: HTMLElement, first: Feed): Tile {
   const root = host.attachShadow({ mode: 'open' });
   place.append(host);
   const device = () => feed.device ?? deviceOf(feed.width, feed.height);
-  const frame = buildFrame(
-    {
-      root,
-      now: () => feed.circumstances.now,
-      wakeAt: () => () => undefined,
-      width: () => feed.width,
-      device,
-      kind: device,
-      scheme: () => feed.scheme,
-    },
-    first.base,
-  );
+  const surroundings: Surroundings = {
+    root,
+    now: () => feed.circumstances.now,
+    wakeAt: () => () => undefined,
+    width: () => feed.width,
+    device,
+    kind: device,
+    scheme: () => feed.scheme,
+    minutesEast: (instant) => (feed.minutesEast ?? deviceMinutesEast)(instant),
+  };
+  const frame = buildFrame(surroundings, first.base);
   addSheet(root, TILE_CSS);
   frame.root.setAttribute('data-still', '');
   let drawn: Drawn | null = null;
@@ -131,7 +132,7 @@ export function mount(place: HTMLElement, first: Feed): Tile {
       return true;
     }
     const painted = { site, widget, decision, circumstances };
-    const formatText = formatTextFor(painted);
+    const formatText = formatTextFor(painted, surroundings);
     const look = lookOf(next, painted);
     if (drawn !== null && drawn.look === look && saysTheSame(drawn.said, formatText)) return false;
     const said: Said[] = [];

@@ -21,6 +21,13 @@ export interface Surroundings {
   /** What it is, whatever the room: what is pointed at with a mouse is no phone. */
   kind(): Device;
   scheme(): 'day' | 'evening';
+  /** The offset from UTC of the clock its reader lives by, at an instant, in minutes ([T8]). */
+  minutesEast(instant: EpochMs): number;
+}
+
+/** The offset of this device's clock from UTC at an instant, in minutes. */
+export function deviceMinutesEast(instant: EpochMs): number {
+  return -new Date(instant).getTimezoneOffset();
 }
 
 /** Listens, and gives the way to stop. */

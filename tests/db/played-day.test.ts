@@ -76,7 +76,10 @@ function underTodaysNames(json: unknown): string {
 }
 
 /** Columns that later programs have added, and what they hold of the first one's rows. */
-const ADDED: Readonly<Record<string, Row>> = { draft_change: { edit_id: null } };
+const ADDED: Readonly<Record<string, Row>> = {
+  draft_change: { edit_id: null },
+  site: { places_json: '{}' },
+};
 
 function asToday(table: string, row: Row): Row {
   const renamed = Object.fromEntries(

@@ -286,6 +286,26 @@ test('another widget is looked at on a page of its own, at a time by the site’
   await expect(circumstancesScreen.situation(page)).toContainText('Custom');
 });
 
+test('[T8] a visitor who lives elsewhere reads their own time first, then the site’s with its place, in their language', async ({
+  browser,
+}) => {
+  // Thursday noon in the Azores, when the observatory is closed until the evening.
+  const page = await enterAs(browser, testServer, 'design?moment=nobody-home&at=2026-12-03T13:00:00Z');
+  const window = stage(page).locator('sunny-porch .window');
+  await expect(window).toContainText('Closed. Back 5:30');
+  await expect(window).not.toContainText('Azores');
+  await circumstancesScreen.atNoon(page).click();
+  await circumstancesScreen.visitorZone(page).fill('Tokyo');
+  await circumstancesScreen.tokyo(page).click();
+  await page.keyboard.press('Escape');
+  await expect(window).toContainText(/Closed. Back tomorrow 3:30\sAM \(5:30\sPM, ⁨the Azores⁩\)/);
+  await expect(circumstancesScreen.inTokyo(page)).toBeVisible();
+  await expect(page).toHaveURL(/zone=Asia%2FTokyo/);
+  await circumstancesScreen.inEnglish(page).click();
+  await circumstancesScreen.portuguese(page).click();
+  await expect(window).toContainText('⁨Açores⁩');
+});
+
 test('what cannot be seen is set beside the stage: at once in the words of the way, within bounds, and back to ours in one click', async ({
   browser,
 }) => {

@@ -33,6 +33,12 @@ test('an owner names the site, adds an address that lacks its scheme, chooses th
   await settingsScreen.lisbon(page).click();
   await expect(settingsScreen.zone(page)).toHaveValue('Europe/Lisbon');
 
+  // The name of a place is dropped with its zone.
+  await expect(settingsScreen.placeInPortuguese(page)).toHaveValue('');
+  await settingsScreen.placeInPortuguese(page).fill('Lisboa');
+  await settingsScreen.savePortuguese(page).click();
+  await expect(page.getByText('“20:30 (19:30, Lisboa)”')).toBeVisible();
+
   await settingsScreen.addLanguage(page).click();
   await settingsScreen.spanish(page).click();
   await expect(settingsScreen.languages(page)).toContainText('español · your own words, else English');

@@ -31,13 +31,19 @@ export function readerOf(
     locale: site.design.locale,
     team: circumstances.conversation?.teamId ?? circumstances.asksFor ?? widget.teams[0] ?? null,
     zone: zoneOf(site, zone),
-    place: placeOf(zone),
+    place: placeOf(site, zone),
     minutesEast,
     today: Math.floor((circumstances.now + minutesEast(circumstances.now) * MINUTE_MS) / DAY_MS),
   };
 }
 
-/** A zone by its city, as people call it; UTC where none is known. */
-function placeOf(zone: string | undefined): string {
-  return zone?.split('/').at(-1)?.replaceAll('_', ' ') ?? 'UTC';
+/** The place whose clock it is: as the site calls it in the reader's language, else the zone's city; UTC where no zone is known. */
+function placeOf({ facts, design }: PublishedSite, zone: string | undefined): string {
+  const own = zone === facts.zone ? facts.places?.[design.locale] : undefined;
+  return own ?? cityOf(zone ?? 'UTC');
+}
+
+/** A zone by the last part of its name, which is a city nearly always. */
+export function cityOf(zone: string): string {
+  return zone.slice(zone.lastIndexOf('/') + 1).replaceAll('_', ' ');
 }

@@ -16,6 +16,7 @@ const PLAIN: Assumptions = {
   locale: 'en',
   who: null,
   asks: null,
+  zone: null,
 };
 const week = everyDay('19:00-21:00 21:30-23:00');
 const holiday: HoursException = {

@@ -96,6 +96,7 @@ describe('supposedVisitor', () => {
     locale: 'pt',
     who: null,
     asks: 'night',
+    zone: null,
   };
 
   it('a returning one was here before, and memory says so too', () => {
@@ -141,6 +142,7 @@ describe('pageShowing', () => {
     locale: 'en',
     who: null,
     asks: null,
+    zone: null,
   };
 
   it('stays where the widget shows already, else goes by its rules; one that never goes first has no page', () => {

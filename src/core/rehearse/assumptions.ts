@@ -21,10 +21,24 @@ export interface Assumptions {
   readonly who: TeamState | null;
   /** The team they ask for; null: none in particular. */
   readonly asks: string | null;
+  /** IANA name of the zone whose clock they live by; null: the site's own. */
+  readonly zone: string | null;
 }
 
+/** What was kept before a part of it could be assumed. */
+export const NOT_ASSUMED: Pick<Assumptions, 'asks' | 'zone'> = { asks: null, zone: null };
+
 export function isSameAssumptions(a: Assumptions, b: Assumptions): boolean {
-  const names: readonly (keyof Assumptions)[] = ['page', 'at', 'visit', 'device', 'locale', 'who', 'asks'];
+  const names: readonly (keyof Assumptions)[] = [
+    'page',
+    'at',
+    'visit',
+    'device',
+    'locale',
+    'who',
+    'asks',
+    'zone',
+  ];
   return names.every((name) => a[name] === b[name]);
 }
 
@@ -99,7 +113,7 @@ export function situationsOf(
     device: 'desktop',
     locale,
     who: null,
-    asks: null,
+    ...NOT_ASSUMED,
   };
   const hours = hoursOf(site, calendarId);
   const times = hours === null ? NEVER : timesOf(hours, now);

@@ -14,6 +14,7 @@ const assumptions = {
   locale: 'en',
   who: 'in',
   asks: null,
+  zone: null,
 } as const;
 const check = (seconds: number, steps: string, expects: Expectation, team: 'in' | 'nobody' = 'nobody') =>
   checkVisit(madeSite({ design: madeDesign(stay(seconds)), teams: { [DESK]: team } }), {

@@ -61,6 +61,10 @@ export interface Overview {
 export interface SettingsView {
   readonly name: string;
   readonly zone: string;
+  /** What the place of the zone is called, by locale; where it is not said, the zone's city. */
+  readonly places: Readonly<Record<Locale, string>>;
+  /** The languages of the draft. */
+  readonly locales: readonly Locale[];
   /** Addresses whose pages may carry the widget; `https://*.` stands for all subdomains. */
   readonly domains: readonly string[];
 }

@@ -4,6 +4,8 @@ export interface FactsFileV1 {
   readonly revision: number;
   /** IANA name of the site's own zone, in which its dates and times are meant. */
   readonly zone?: string;
+  /** What the place of that zone is called, by locale; absent: the zone's city ([T8]). */
+  readonly places?: Readonly<Record<string, string>>;
   /** Per zone: alternating delta minutes since the one before, offset minutes from then on ([H16]). */
   readonly zones: Readonly<Record<string, readonly number[]>>;
   /** Symbolic calendars by id. */

@@ -56,6 +56,7 @@ export async function openSite(tx: Tx, personId: string, asked: SiteAnswers, at:
     zone: asked.zone,
     defaultLocale: asked.locale,
     pausedAt: null,
+    places: {},
   };
   await insertSite(tx, site, asked.zoneConfirmed ?? false, at);
   await insertMember(tx, site.id, personId, 'owner', 4);

@@ -8,12 +8,13 @@ import { listCalendars, writeCalendar } from '../facts/calendars.repository';
 import { writeFacts } from '../facts/facts';
 import { errorResponse, json } from '../http/replies';
 import { newId } from '../ids';
-import { OriginInput, SiteNameInput, ZoneInput } from '../input/account.input';
+import { OriginInput, PlaceInput, SiteNameInput, ZoneInput } from '../input/account.input';
 import {
   deleteDomain,
   getSite,
   insertDomain,
   listDomains,
+  writePlaces,
   writeSiteName,
   writeZone,
 } from './sites.repository';
@@ -23,13 +24,18 @@ export const SETTINGS_ROUTES: DeskRoutes = {
   'GET settings': route('owner', handleSettings),
   'POST settings/name': routeWith('owner', SiteNameInput, handleName),
   'POST settings/zone': routeWith('owner', ZoneInput, handleZone),
+  'POST settings/place': routeWith('owner', PlaceInput, handlePlace),
   'POST settings/domains': routeWith('owner', OriginInput, handleAddDomain),
   'POST settings/domains/remove': routeWith('owner', OriginInput, handleRemoveDomain),
 };
 
 async function handleSettings({ state, member }: DeskCall): Promise<Response> {
-  const { name, zone } = await getSite(state.db, member.site.id);
-  const view: SettingsView = { name, zone, domains: await listDomains(state.db, member.site.id) };
+  const [{ name, zone, places }, { design }, domains] = await Promise.all([
+    getSite(state.db, member.site.id),
+    getDraft(state.db, member.site.id),
+    listDomains(state.db, member.site.id),
+  ]);
+  const view: SettingsView = { name, zone, places, locales: design.locales, domains };
   return json(200, view, {});
 }
 
@@ -59,6 +65,23 @@ async function handleZone(call: DeskCall, { zone }: ZoneInput): Promise<Response
     for (const calendar of await listCalendars(tx, siteId))
       if (calendar.zone === before) await writeCalendar(tx, siteId, { ...calendar, zone }, personId, at);
     await writeFacts(tx, siteId, personId, at, `zone set to ${zone}`);
+  });
+  return handleSettings(call);
+}
+
+/** Empty: it is called by the zone's city again. */
+async function handlePlace(call: DeskCall, { locale, place }: PlaceInput): Promise<Response> {
+  const { db } = call.state;
+  const { siteId, personId, at } = actorOf(call);
+  const { locales } = (await getDraft(db, siteId)).design;
+  if (!locales.includes(locale))
+    return json(400, { errors: { place: 'Your widget does not speak that language.' } }, {});
+  await inTransaction(db, async (tx) => {
+    const { places } = await getSite(tx, siteId);
+    const others = Object.entries(places).filter(([one]) => one !== locale);
+    const own: typeof others = place === '' ? [] : [[locale, place]];
+    await writePlaces(tx, siteId, Object.fromEntries([...others, ...own]));
+    await writeFacts(tx, siteId, personId, at, `name of the place in ${locale}`);
   });
   return handleSettings(call);
 }

@@ -29,6 +29,21 @@ describe('settings of a site', () => {
     expect((await porch.desk('POST settings/zone', { zone: 'Mars/Olympus' })).status).toBe(400);
   });
 
+  it('[T8] its place is called in each language as the owner says, until its zone is another', async () => {
+    const { db, state } = testServer;
+    const places = async () => (await readFacts(db, state.facts, porch.siteId))?.places;
+    await porch.desk('POST settings/place', { locale: 'en', place: ' the Azores ' });
+    expect(await places()).toEqual({ en: 'the Azores' });
+    expect((await settings()).places).toEqual({ en: 'the Azores' });
+    for (const locale of ['tlh', '__proto__'])
+      expect((await porch.desk('POST settings/place', { locale, place: 'the Azores' })).status).toBe(400);
+    await porch.desk('POST settings/place', { locale: 'en', place: '' });
+    expect(await places()).toEqual({});
+    await porch.desk('POST settings/place', { locale: 'en', place: 'the Azores' });
+    await porch.desk('POST settings/zone', { zone: 'Europe/Lisbon' });
+    expect(await places()).toEqual({});
+  });
+
   it('[threat 17] an address that is added lets its pages talk, one that is removed no longer does', async () => {
     const from = (origin: string) =>
       porch

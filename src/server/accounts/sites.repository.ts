@@ -12,6 +12,8 @@ export interface Site {
   readonly zone: string;
   readonly defaultLocale: Locale;
   readonly pausedAt: EpochMs | null;
+  /** What the place of the zone is called, by locale. */
+  readonly places: Readonly<Record<Locale, string>>;
 }
 
 export async function insertSite(db: Db, site: Site, zoneConfirmed: boolean, at: EpochMs): Promise<void> {
@@ -26,6 +28,7 @@ export async function insertSite(db: Db, site: Site, zoneConfirmed: boolean, at:
       zone_confirmed: zoneConfirmed ? 1 : 0,
       default_locale: site.defaultLocale,
       paused_ms: site.pausedAt,
+      places_json: JSON.stringify(site.places),
       retention_days: 365,
       created_ms: at,
     })
@@ -96,9 +99,21 @@ export async function writeSiteName(db: Db, siteId: string, name: string): Promi
   await db.updateTable('site').set({ name }).where('id', '=', siteId).execute();
 }
 
-/** The zone somebody has chosen, which is thereby confirmed. */
+/** The zone somebody has chosen, which is thereby confirmed. What the place of the one before was called goes with that. */
 export async function writeZone(db: Db, siteId: string, zone: string): Promise<void> {
-  await db.updateTable('site').set({ zone, zone_confirmed: 1 }).where('id', '=', siteId).execute();
+  await db
+    .updateTable('site')
+    .set({ zone, zone_confirmed: 1, places_json: '{}' })
+    .where('id', '=', siteId)
+    .execute();
+}
+
+export async function writePlaces(db: Db, siteId: string, places: Site['places']): Promise<void> {
+  await db
+    .updateTable('site')
+    .set({ places_json: JSON.stringify(places) })
+    .where('id', '=', siteId)
+    .execute();
 }
 
 export async function deleteDomain(db: Db, siteId: string, origin: string): Promise<void> {
@@ -133,5 +148,6 @@ function toSite(row: Schema['site']): Site {
     zone: row.zone,
     defaultLocale: row.default_locale,
     pausedAt: row.paused_ms,
+    places: JSON.parse(row.places_json) as Site['places'],
   };
 }

@@ -128,6 +128,7 @@ describe('migrateDatabase', () => {
       '202611260009-faces',
       '202611290001-plain-names',
       '202612010001-edit-ids',
+      '202612010002-place-names',
     ]);
     expect(await migrateDatabase(db, '')).toEqual([]);
   });

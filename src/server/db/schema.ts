@@ -28,6 +28,7 @@ export interface Schema {
     address: string | null;
     zone: string;
     zone_confirmed: number;
+    places_json: string;
     default_locale: string;
     paused_ms: number | null;
     retention_days: number;

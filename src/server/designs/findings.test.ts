@@ -49,6 +49,7 @@ describe('kept visits', () => {
       locale: 'en',
       who: 'in',
       asks: null,
+      zone: null,
     },
     held: { '00000000night': true },
     steps: 'w40~nonsense~open',

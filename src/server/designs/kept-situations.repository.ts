@@ -1,8 +1,5 @@
-import type { KeptSituation } from '../../core/rehearse/assumptions';
+import { type KeptSituation, NOT_ASSUMED } from '../../core/rehearse/assumptions';
 import type { Db } from '../db/open';
-
-/** What was kept before a team could be asked for. */
-export const NOT_ASKED = { asks: null };
 
 /** The kept situations of a site, in the order they were kept. */
 export async function listKeptSituations(db: Db, siteId: string): Promise<KeptSituation[]> {
@@ -16,7 +13,7 @@ export async function listKeptSituations(db: Db, siteId: string): Promise<KeptSi
   return rows.map(({ id, name, assumptions_json }) => ({
     id,
     name,
-    assumptions: { ...NOT_ASKED, ...(JSON.parse(assumptions_json) as KeptSituation['assumptions']) },
+    assumptions: { ...NOT_ASSUMED, ...(JSON.parse(assumptions_json) as KeptSituation['assumptions']) },
   }));
 }
 

@@ -12,7 +12,7 @@ export async function keepSituation(
   siteId: string,
   { id, name, assumptions }: KeepSituationInput,
 ): Promise<Result<KeptSituation[]>> {
-  const { page, at, visit, device, locale, who, asks } = assumptions;
+  const { page, at, visit, device, locale, who, asks, zone } = assumptions;
   return inTransaction(db, async (tx): Promise<Result<KeptSituation[]>> => {
     const all = await listKeptSituations(tx, siteId);
     if (all.length >= LIMITS.keptSituations)
@@ -20,7 +20,7 @@ export async function keepSituation(
     await insertKeptSituation(
       tx,
       siteId,
-      { id, name, assumptions: { page, at, visit, device, locale, who, asks } },
+      { id, name, assumptions: { page, at, visit, device, locale, who, asks, zone } },
       all.length,
     );
     return ok(await listKeptSituations(tx, siteId));

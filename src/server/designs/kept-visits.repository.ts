@@ -1,6 +1,6 @@
+import { NOT_ASSUMED } from '../../core/rehearse/assumptions';
 import type { KeptVisit } from '../../core/rehearse/kept-visit';
 import type { Db } from '../db/open';
-import { NOT_ASKED } from './kept-situations.repository';
 
 /** The kept visits of a site, in the order they were kept. */
 export async function listKeptVisits(db: Db, siteId: string): Promise<KeptVisit[]> {
@@ -20,7 +20,7 @@ export async function listKeptVisits(db: Db, siteId: string): Promise<KeptVisit[
       id,
       name,
       ...visit,
-      assumptions: { ...NOT_ASKED, ...assumptions },
+      assumptions: { ...NOT_ASSUMED, ...assumptions },
       expects: JSON.parse(expects_json) as KeptVisit['expects'],
     };
   });

@@ -15,11 +15,11 @@ export async function keepVisit(
 ): Promise<Result<KeptVisit[]>> {
   const expects = readExpectation(asked.expects);
   if (expects === null) return fail({ expects: 'Say what it must come to.' });
-  const { page, at, visit, device, locale, who, asks } = asked.assumptions;
+  const { page, at, visit, device, locale, who, asks, zone } = asked.assumptions;
   const kept: KeptVisit = {
     id: asked.id,
     name: asked.name,
-    assumptions: { page, at, visit, device, locale, who, asks },
+    assumptions: { page, at, visit, device, locale, who, asks, zone },
     held: asked.held,
     steps: writeSteps(readSteps(asked.steps)),
     expects,

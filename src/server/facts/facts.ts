@@ -73,6 +73,7 @@ export async function makeFacts(
     v: 1,
     revision,
     zone: site.zone,
+    places: site.places,
     zones: Object.fromEntries(
       zones.map((zone) => [zone, ZONE_TABLE.offsetsOf(zone, ...zoneWindow(at)) ?? []]),
     ),

@@ -89,6 +89,18 @@ export class ZoneInput {
   @IsTimeZone({ message: 'Choose a time zone.' }) @IsString() zone!: string;
 }
 
+/** What visitors in other zones read after the site's time; empty: the zone's city. */
+export class PlaceInput {
+  @MaxLength(LIMITS.localeChars)
+  @Matches(/^[a-z]{2,3}(-[A-Za-z0-9]+)*$/)
+  @IsString()
+  locale!: string;
+  @MaxLength(LIMITS.placeChars, { message: `Use at most ${LIMITS.placeChars} characters.` })
+  @IsString()
+  @trimmed
+  place!: string;
+}
+
 /** An address as it was typed; what it comes to is worked out by `readOrigin`. */
 export class OriginInput {
   @MaxLength(LIMITS.pageAddressChars) @IsString() @trimmed origin!: string;

@@ -9,6 +9,7 @@ import {
   IsInt,
   IsObject,
   IsString,
+  IsTimeZone,
   Matches,
   Max,
   MaxLength,
@@ -28,6 +29,9 @@ class CircumstancesInput {
   @MaxLength(LIMITS.localeChars) @IsString() locale!: string;
   /** A team by its id, of the site or not: one that is not heard of hears as nobody's case. */
   @Matches(ID) @IsString() @ValidateIf((one: CircumstancesInput) => one.asks !== null) asks!: string | null;
+  /** Absent: the site's own clock. */
+  @IsTimeZone() @IsString() @ValidateIf((one: CircumstancesInput) => one.zone !== null) zone: string | null =
+    null;
 }
 
 class AssumptionsInput extends CircumstancesInput {

@@ -10,6 +10,7 @@ import { DeskCircumstances } from './circumstances/DeskCircumstances';
 import { ClashDialog } from './draft/ClashDialog';
 import type { DraftSaver, DraftState } from './draft/draft-saver';
 import { PATH_HEIGHT } from './path/path-layout';
+import { ReaderClock } from './path/WidgetTile';
 import { PhoneLayout } from './PhoneLayout';
 import { SiteEdge } from './SiteEdge';
 import { StageLayout } from './StageLayout';
@@ -47,7 +48,9 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
         </Box>
         <SiteEdge brand={shared.rehearsed.widget.look.brand} />
         <DeskCircumstances />
-        <Layout />
+        <ReaderClock value={shared.rehearsed.minutesEast}>
+          <Layout />
+        </ReaderClock>
         <ClashDialog clashes={draft.clashes} onChoose={saver.choose} />
         {shared.publishing.dialog}
       </Box>

@@ -6,17 +6,19 @@ import TextField, { type TextFieldProps } from '@mui/material/TextField';
 import { useState } from 'react';
 import { useAttempt } from './use-attempt';
 
-interface SavedFieldProps extends Pick<TextFieldProps, 'label' | 'type' | 'autoComplete'> {
+interface SavedFieldProps extends Pick<TextFieldProps, 'label' | 'type' | 'autoComplete' | 'placeholder'> {
   /** The field's name in the server's answers. */
   readonly name: string;
   readonly value: string;
   readonly help?: string;
   readonly button?: string;
+  /** The button's accessible name, where several on the screen say the same. */
+  readonly buttonName?: string;
   readonly onSave: (value: string) => Promise<void>;
 }
 
 /** One value with its own button: it is saved when that is pressed, and what is wrong with it is said at the field. */
-export function SavedField({ name, value, help, button = 'Save', onSave, ...field }: SavedFieldProps) {
+export function SavedField({ name, value, help, button = 'Save', buttonName, onSave, ...field }: SavedFieldProps) {
   const [typed, setTyped] = useState<string | null>(null);
   const { isBusy, fault, errors, run } = useAttempt('Not saved. Try again.');
   const wrong = errors[name] ?? fault ?? undefined;
@@ -41,10 +43,12 @@ export function SavedField({ name, value, help, button = 'Save', onSave, ...fiel
         onChange={(event) => setTyped(event.target.value)}
         error={wrong !== undefined}
         helperText={wrong ?? help}
+        {...(field.placeholder === undefined ? {} : { slotProps: { inputLabel: { shrink: true } } })}
       />
       <Button
         type="submit"
         variant="outlined"
+        aria-label={buttonName}
         loading={isBusy}
         disabled={typed === null || typed === value}
         sx={{ flex: 'none', minHeight: 40 }}

@@ -23,7 +23,7 @@ import { useAttempt } from '../parts/use-attempt';
 import { OFFERED_LANGUAGES, languageName } from '../wording/languages';
 
 /** The languages of the widget. They are a part of the draft: visitors get them with the next version. */
-export function Languages() {
+export function Languages({ onChanged }: { readonly onChanged: () => Promise<void> }) {
   const { siteKey } = useSite();
   const { notice } = useConnection();
   const port = usePort(designPort);
@@ -48,7 +48,7 @@ export function Languages() {
         });
         view = saved.view;
         setDraft(view);
-        if (saved.kind === 'saved') return;
+        if (saved.kind === 'saved') return onChanged();
       }
       throw new PortError('refused', 'The draft is being changed right now. Try again in a moment.');
     });

@@ -1,9 +1,7 @@
 'use client';
 
 import Alert from '@mui/material/Alert';
-import Autocomplete from '@mui/material/Autocomplete';
 import LinearProgress from '@mui/material/LinearProgress';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
@@ -15,10 +13,10 @@ import { useSite } from '../frame/SiteContext';
 import { Column } from '../parts/Column';
 import { Part } from '../parts/Part';
 import { SavedField } from '../parts/SavedField';
-import { useAttempt } from '../parts/use-attempt';
 import { Addresses } from './Addresses';
 import { Languages } from './Languages';
-import { type SettingsPort, settingsPort } from './port';
+import { settingsPort } from './port';
+import { TimeZone } from './TimeZone';
 
 /** What belongs to the site as a whole: its name, where it is, its clock and its languages. */
 export function SettingsScreen() {
@@ -66,41 +64,16 @@ export function SettingsScreen() {
             title="Time zone"
             lead="Opening hours and everything with a date use this clock. It takes effect at once."
           >
-            <ZoneField zone={view.zone} port={port} onView={setView} />
+            <TimeZone view={view} port={port} onView={setView} />
           </Part>
           <Part
             title="Languages"
             lead="Visitors read the widget in the first of these that their browser asks for."
           >
-            <Languages />
+            <Languages onChanged={() => port.getSettings().then(setView, notice)} />
           </Part>
         </>
       )}
     </Column>
-  );
-}
-
-interface ZoneFieldProps {
-  readonly zone: string;
-  readonly port: SettingsPort;
-  readonly onView: (view: SettingsView) => void;
-}
-
-function ZoneField({ zone, port, onView }: ZoneFieldProps) {
-  const { fault, isBusy, run } = useAttempt('Not saved. Try again.');
-  return (
-    <Autocomplete
-      disableClearable
-      size="small"
-      disabled={isBusy}
-      value={zone}
-      options={Intl.supportedValuesOf('timeZone')}
-      getOptionLabel={(one) => one.replaceAll('_', ' ')}
-      onChange={(_, next) => void run(async () => onView(await port.setZone(next)))}
-      renderInput={(field) => (
-        <TextField {...field} label="Time zone" error={fault !== null} helperText={fault} />
-      )}
-      sx={{ maxWidth: '32rem' }}
-    />
   );
 }

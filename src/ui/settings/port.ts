@@ -1,3 +1,4 @@
+import type { Locale } from '../../core/model/units';
 import type { SettingsView } from '../../core/wire/desk';
 import type { Api } from '../frame/api';
 
@@ -8,6 +9,8 @@ export interface SettingsPort {
   setName(name: string): Promise<SettingsView>;
   /** Opening hours that were kept in the old zone go along. */
   setZone(zone: string): Promise<SettingsView>;
+  /** What the place of the zone is called in a language; empty: the zone's city. */
+  setPlace(asked: { readonly locale: Locale; readonly place: string }): Promise<SettingsView>;
   /** An address as it was typed. */
   addDomain(origin: string): Promise<SettingsView>;
   removeDomain(origin: string): Promise<SettingsView>;
@@ -18,6 +21,7 @@ export function settingsPort({ get, post }: Api): SettingsPort {
     getSettings: () => get('settings'),
     setName: (name) => post('settings/name', { name }),
     setZone: (zone) => post('settings/zone', { zone }),
+    setPlace: (asked) => post('settings/place', asked),
     addDomain: (origin) => post('settings/domains', { origin }),
     removeDomain: (origin) => post('settings/domains/remove', { origin }),
   };

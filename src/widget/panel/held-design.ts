@@ -28,7 +28,7 @@ export function heldDesign(port: PanelPort, onCome: () => void): HeldDesign {
     else held ??= { design: next.site.design, name: port.designName() };
     const shown = held === null ? null : dressed(next, held.design);
     if (shown === null || shown.widget === next.widget) return next;
-    port.frame.paint(shown, formatTextFor(shown));
+    port.frame.paint(shown, formatTextFor(shown, port.surroundings));
     return shown;
   };
   return {

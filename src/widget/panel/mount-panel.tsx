@@ -58,7 +58,7 @@ export function mountPanel(port: PanelPort): MountedPanel {
   const windowOf = (picture: PanelPicture) => (
     <PorchWindow
       painted={picture}
-      formatText={formatTextFor(picture)}
+      formatText={formatTextFor(picture, port.surroundings)}
       talk={talk.picture()}
       view={{
         isOpen: picture.isWindowOpen,

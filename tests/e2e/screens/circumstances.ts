@@ -1,4 +1,4 @@
-import { button, group, label, menuitem } from './find';
+import { button, combobox, group, label, menuitem, option } from './find';
 
 export const circumstancesScreen = {
   aReturningVisitor: button('A returning visitor'),
@@ -25,6 +25,11 @@ export const circumstancesScreen = {
   onTelescopes: button(/^On the page \/telescopes/),
   atNow: button(/^At now/),
   dateAndTime: label('Date and time'),
+  atNoon: button(/^At Thu 3 Dec, 12:00/),
+  inTokyo: button('At Thu 3 Dec, 12:00 (Tokyo 22:00)'),
+  portuguese: menuitem('Português'),
+  visitorZone: combobox('The visitor’s time zone'),
+  tokyo: option('Asia/Tokyo'),
   useTime: button('Show this time'),
   atChristmasEve: button(/^At Thu 24 Dec, 22:00/),
   phone: menuitem('phone'),

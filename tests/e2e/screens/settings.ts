@@ -9,6 +9,8 @@ export const settingsScreen = {
   removeSubdomains: button('Remove https://*.granite.example'),
   zone: combobox('Time zone'),
   lisbon: option('Europe/Lisbon'),
+  placeInPortuguese: textbox('In Português'),
+  savePortuguese: button('Save: in Português'),
   languages: list('Languages'),
   addLanguage: combobox('Add a language'),
   spanish: option('español'),

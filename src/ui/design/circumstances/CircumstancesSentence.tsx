@@ -5,17 +5,15 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { type ReactNode, memo, useState } from 'react';
-import { instantOf, wallOf } from '../../../core/hours/wall';
-import type { Zone } from '../../../core/hours/zone';
 import { TEAM_STATES, type TeamState } from '../../../core/model/moment';
 import type { Assumptions } from '../../../core/rehearse/assumptions';
 import { languageName } from '../../wording/languages';
 import { STATE_WORDS, whileWords } from '../../wording/states';
-import { wallWords } from '../../wording/times';
 import { Roving } from '../../parts/Roving';
 import { Choice, Sheet, Word } from './circumstance-parts';
 import { SituationArrows } from './SituationArrows';
 import type { Situations } from './use-situations';
+import { type SentenceClock, WhenSheet, timeWords } from './WhenSheet';
 
 export interface CircumstancesProps {
   readonly assumptions: Assumptions;
@@ -32,14 +30,6 @@ interface SentencePlace {
   /** The widget that shows in these circumstances; null: none does. */
   readonly shown: string | null;
   readonly locales: readonly string[];
-}
-
-/** The site's clock. */
-interface SentenceClock {
-  readonly now: number;
-  readonly zone: Zone;
-  /** The zone by its name, which people know by its city. */
-  readonly zoneName: string;
 }
 
 /** Who answers: the team that is asked for, or all of them. */
@@ -107,7 +97,6 @@ type PartsProps = Omit<CircumstancesProps, 'situations'>;
 /** Which widget, where there are several, on which page, when. */
 function PlaceParts({ assumptions, onSuppose, place, onWidget, clock }: PartsProps) {
   const { widgets, shown } = place;
-  const { zone, now } = clock;
   const isNow = assumptions.at === null;
   return (
     <>
@@ -130,10 +119,10 @@ function PlaceParts({ assumptions, onSuppose, place, onWidget, clock }: PartsPro
       <Sheet
         part="when"
         label={isNow ? 'At now,' : 'At'}
-        value={isNow ? wallOf(zone, now).slice(11) : wallWords(wallOf(zone, assumptions.at ?? now))}
-        maxWidth={140}
+        value={timeWords(clock, assumptions)}
+        maxWidth={assumptions.zone === null ? 140 : 250}
       >
-        {(close) => <When {...{ assumptions, onSuppose, clock, close }} />}
+        {(close) => <WhenSheet {...{ assumptions, onSuppose, clock, close }} />}
       </Sheet>
     </>
   );
@@ -238,55 +227,6 @@ function Where({ page, onPage, close }: { page: string; onPage: (page: string) =
       <Button type="submit" variant="contained" size="small" sx={{ mt: 1.5 }}>
         Show this page
       </Button>
-    </Box>
-  );
-}
-
-function When({
-  assumptions,
-  onSuppose,
-  clock: { zone, zoneName, now },
-  close,
-}: Pick<CircumstancesProps, 'assumptions' | 'onSuppose' | 'clock'> & { close: () => void }) {
-  const [typed, setTyped] = useState(wallOf(zone, assumptions.at ?? now));
-  const at = instantOf(zone, typed);
-  return (
-    <Box
-      component="form"
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (at === null) return;
-        onSuppose({ at });
-        close();
-      }}
-    >
-      <Typography variant="body2" color="text.secondary" sx={{ mb: 1.5 }}>
-        By the clock of the site: {zoneName}. Hours, holidays and invitations go by it.
-      </Typography>
-      <TextField
-        label="Date and time"
-        type="datetime-local"
-        size="small"
-        fullWidth
-        autoFocus
-        value={typed}
-        onChange={(event) => setTyped(event.target.value.slice(0, 16))}
-        slotProps={{ inputLabel: { shrink: true } }}
-      />
-      <Box sx={{ display: 'flex', gap: 1, mt: 1.5 }}>
-        <Button type="submit" variant="contained" size="small" disabled={at === null}>
-          Show this time
-        </Button>
-        <Button
-          size="small"
-          onClick={() => {
-            onSuppose({ at: null });
-            close();
-          }}
-        >
-          Now
-        </Button>
-      </Box>
     </Box>
   );
 }

@@ -15,6 +15,7 @@ describe('circumstances in the address', () => {
       locale: 'pt',
       who: 'busy',
       asks: 'schools',
+      zone: 'Asia/Tokyo',
     };
     const written = writeAssumptions(new URLSearchParams('moment=waiting'), sent, design);
     expect(written.get('moment')).toBe('waiting');
@@ -25,7 +26,7 @@ describe('circumstances in the address', () => {
 
   it('what cannot be read is as it is now', () => {
     const odd = new URLSearchParams(
-      'at=soon&visit=9&device=fridge&locale=xx&with=constructor&asks=nobody-here',
+      'at=soon&visit=9&device=fridge&locale=xx&with=constructor&asks=nobody-here&zone=Mars/Olympus',
     );
     expect(readSupposed(odd, design)).toEqual(readSupposed(new URLSearchParams(), design));
   });

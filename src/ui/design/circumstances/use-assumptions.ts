@@ -21,13 +21,18 @@ export function readSupposed(
     locale: locales.find((one) => one === params.get('locale')) ?? defaultLocale,
     who: TEAM_STATES.find((one) => one === params.get('with')) ?? null,
     asks: widgets.flatMap(({ teams }) => teams).find((id) => id === params.get('asks')) ?? null,
+    zone: zoneNamed(params.get('zone')),
   };
+}
+
+function zoneNamed(name: string | null): string | null {
+  return name !== null && Intl.supportedValuesOf('timeZone').includes(name) ? name : null;
 }
 
 /** The same as it stands in the address, so that it can be sent to a colleague; what is as it is now is left out. */
 export function writeAssumptions(
   params: URLSearchParams,
-  { page, at, visit, device, locale, who, asks }: Assumptions,
+  { page, at, visit, device, locale, who, asks, zone }: Assumptions,
   { defaultLocale }: Design,
 ): URLSearchParams {
   const next = new URLSearchParams(params);
@@ -40,6 +45,7 @@ export function writeAssumptions(
   set('locale', locale === defaultLocale ? null : locale);
   set('with', who);
   set('asks', asks);
+  set('zone', zone);
   return next;
 }
 

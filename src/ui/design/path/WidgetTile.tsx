@@ -6,8 +6,11 @@ import { type Feed, type Tile, mount } from '../../../widget/preview';
 /** Address below which the site's pictures are, as pages get them. */
 export const PicturesAt = createContext('');
 
+/** The clock that visitors in tiles live by; undefined: this device's. */
+export const ReaderClock = createContext<Feed['minutesEast']>(undefined);
+
 interface WidgetTileProps {
-  readonly feed: Omit<Feed, 'base'>;
+  readonly feed: Omit<Feed, 'base' | 'minutesEast'>;
   /** Drawn at this scale; 1 is true size. */
   readonly scale?: number;
   /** Called after each painting, with the shadow root the texts stand in. */
@@ -17,7 +20,8 @@ interface WidgetTileProps {
 /** The real runtime in a box. Decorative to a screen reader: what it says is said beside it. */
 export function WidgetTile({ feed: shown, scale = 1, onPainted }: WidgetTileProps) {
   const base = useContext(PicturesAt);
-  const feed = useMemo((): Feed => ({ ...shown, base }), [shown, base]);
+  const minutesEast = useContext(ReaderClock);
+  const feed = useMemo((): Feed => ({ ...shown, base, minutesEast }), [shown, base, minutesEast]);
   const place = useRef<HTMLDivElement>(null);
   const tile = useRef<Tile | null>(null);
   useEffect(

@@ -6,11 +6,21 @@ import { reachabilityOf } from '../../../core/rehearse/reachability-of';
 import { momentCardsOf } from './moment-cards';
 
 const design = madeDesign(invitations({ when: all(condition({ kind: 'on-page', seconds: 40 })) }));
+const WORDS = { nameOfTeam: String, minutesEast: () => 0 };
 const [widget] = design.widgets;
 if (widget === undefined) throw new Error('Expected a widget.');
 const site = madeSite({ design, teams: { [DESK]: 'in' } });
 const base = assumedVisitor(
-  { page: '/tonight', at: EVENING, visit: 'first', device: 'desktop', locale: 'en', who: null, asks: null },
+  {
+    page: '/tonight',
+    at: EVENING,
+    visit: 'first',
+    device: 'desktop',
+    locale: 'en',
+    who: null,
+    asks: null,
+    zone: null,
+  },
   EVENING,
 );
 const of = (momentCards: ReturnType<typeof momentCardsOf>, moment: string) =>
@@ -18,7 +28,7 @@ const of = (momentCards: ReturnType<typeof momentCardsOf>, moment: string) =>
 
 describe('moment cards', () => {
   it('say by themselves what time alone brings, what is possible, and why the rest is not', () => {
-    const momentCards = momentCardsOf(site, widget, base, reachabilityOf(site, base), String);
+    const momentCards = momentCardsOf(site, widget, base, reachabilityOf(site, base), WORDS);
     expect([
       of(momentCards, 'passing-by')?.reachability,
       of(momentCards, 'invited')?.reachability,
@@ -30,7 +40,7 @@ describe('moment cards', () => {
 
   it('what was worked out before everybody left says nothing of now', () => {
     const empty = assumedSite(site, { who: 'nobody' });
-    const momentCards = momentCardsOf(empty, widget, base, reachabilityOf(site, base), String);
+    const momentCards = momentCardsOf(empty, widget, base, reachabilityOf(site, base), WORDS);
     expect(of(momentCards, 'at-the-door')?.outOfReach).toBe('only while somebody is answering');
     expect(of(momentCards, 'nobody-home')?.outOfReach).toBeNull();
     expect(of(momentCards, 'invited')?.reachability).not.toBe('on-the-way');
@@ -44,7 +54,7 @@ describe('moment cards', () => {
       plain.widgets[0] ?? widget,
       base,
       reachabilityOf(quiet, base),
-      String,
+      WORDS,
     );
     expect(of(momentCards, 'invited')).toMatchObject({
       reachability: 'never',

@@ -6,6 +6,7 @@ import type { ReachabilityResult } from '../../../core/rehearse/reachability-of'
 import type { Reachability } from '../../../core/rehearse/find-reachability';
 import { type PreviewState, previewAt } from '../../../core/rehearse/preview-at';
 import type { DrawnMoment } from '../../../core/model/moment';
+import type { MinutesEast } from '../../../core/rehearse/reader-clock';
 import { DRAWN_MOMENTS } from '../../../core/model/moment';
 import type { PublishedSite } from '../../../core/wire/published-site';
 import { type CaseOfText, FIRST_TEXT, casesOf } from '../../../core/words/cases';
@@ -28,6 +29,13 @@ export interface MomentCard {
   readonly deadEnd: string | null;
 }
 
+/** What the words of a card are made with. */
+export interface CardWords {
+  nameOfTeam(id: string): string;
+  /** The clock of the visitor who reads them. */
+  readonly minutesEast: MinutesEast;
+}
+
 /**
  * Every moment card as the engine draws it for these circumstances, with the first words said there. Until the search has
  * followed, a moment card is as far as the two doors tell.
@@ -37,7 +45,7 @@ export function momentCardsOf(
   widget: Widget,
   base: Circumstances,
   reachability: ReachabilityResult | null,
-  nameOfTeam: (id: string) => string,
+  { nameOfTeam, minutesEast }: CardWords,
 ): MomentCard[] {
   const { widget: shown, state } = decided(site, base);
   const known =
@@ -60,7 +68,7 @@ export function momentCardsOf(
     return {
       moment,
       previewState,
-      words: firstWords(previewState, widget, moment),
+      words: firstWords(previewState, { widget, moment, minutesEast }),
       cases: casesAt(widget, moment).map(({ when }) => caseWords(when, nameOfTeam)),
       dir: site.design.dir,
       reachability,
@@ -84,7 +92,15 @@ function guessed(
   return moment === 'invited' && circumstances.invited === null ? 'never' : 'possible';
 }
 
-function firstWords({ site, circumstances }: PreviewState, widget: Widget, moment: DrawnMoment): string {
+interface CardReader extends Pick<CardWords, 'minutesEast'> {
+  readonly widget: Widget;
+  readonly moment: DrawnMoment;
+}
+
+function firstWords(
+  { site, circumstances }: PreviewState,
+  { widget, moment, minutesEast }: CardReader,
+): string {
   const decision = decided(site, circumstances);
   const { invited } = circumstances;
   const key =
@@ -93,9 +109,6 @@ function firstWords({ site, circumstances }: PreviewState, widget: Widget, momen
   const words = key === null ? undefined : live?.words[key];
   if (live === undefined || words === undefined) return '';
   const line = decision.lines.find((one) => one.key === key);
-  const hearer = readerOf(
-    { site, widget: live, decision, circumstances },
-    (instant) => -new Date(instant).getTimezoneOffset(),
-  );
+  const hearer = readerOf({ site, widget: live, decision, circumstances }, minutesEast);
   return formatText(words, { siteName: site.design.siteName, ...line?.values }, hearer);
 }

@@ -2,6 +2,7 @@ import { compileSite } from '../../../core/decide/compile-site';
 import { decided } from '../../../core/rehearse/decided';
 import type { Design, Widget } from '../../../core/model/design';
 import { answererOf } from '../../../core/rehearse/samples';
+import type { MinutesEast } from '../../../core/rehearse/reader-clock';
 import type { PreviewState } from '../../../core/rehearse/preview-at';
 import type { DrawnMoment } from '../../../core/model/moment';
 import { alsoSaidAt } from '../../../core/words/also-said';
@@ -31,6 +32,8 @@ interface StageTextsOptions {
   readonly previewState: PreviewState;
   readonly dir: 'ltr' | 'rtl';
   readonly edits: DesignEdits;
+  /** The clock of the visitor who reads them. */
+  readonly minutesEast: MinutesEast;
   nameOfTeam(id: string): string;
 }
 
@@ -46,16 +49,13 @@ export interface MomentTexts extends StageText {
 /** The texts of the stage: which words stand there in these circumstances, and how to change them. */
 export function stageTexts(
   moment: DrawnMoment,
-  { design, widget, locale, previewState, dir, edits, nameOfTeam }: StageTextsOptions,
+  { design, widget, locale, previewState, dir, edits, minutesEast, nameOfTeam }: StageTextsOptions,
 ): MomentTexts {
   const decision = decided(previewState.site, previewState.circumstances);
   const { site, circumstances } = previewState;
   const live = compileSite(site).widget(decision.widget ?? widget.key) ?? site.design.widgets[0];
   if (live === undefined) throw new Error('Expected a design with a widget.');
-  const hearer = readerOf(
-    { site, widget: live, decision, circumstances },
-    (instant) => -new Date(instant).getTimezoneOffset(),
-  );
+  const hearer = readerOf({ site, widget: live, decision, circumstances }, minutesEast);
   const valuesOf = (key: TextKey) => decision.lines.find((one) => one.key === key)?.values ?? {};
   const wordingAt = (key: SaidKey): WordingKey =>
     isTextKey(key) ? pickedWording(design, widget, key, { ...hearer, locale }, valuesOf(key)) : key;
@@ -105,7 +105,6 @@ const SAMPLE_VALUES = {
   bound: 3,
   place: 2,
   email: 'visitor@example.org',
-
   promise: '5 min',
 };
 

@@ -15,10 +15,20 @@ vi.mock('../../../core/decide/decide', async (original) => {
 });
 
 const design = madeDesign(invitations({ when: all(condition({ kind: 'on-page', seconds: 40 })) }));
+const WORDS = { nameOfTeam: String, minutesEast: () => 0 };
 const [widget] = design.widgets;
 if (widget === undefined) throw new Error('Expected a widget.');
 const base = assumedVisitor(
-  { page: '/tonight', at: EVENING, visit: 'first', device: 'desktop', locale: 'en', who: null, asks: null },
+  {
+    page: '/tonight',
+    at: EVENING,
+    visit: 'first',
+    device: 'desktop',
+    locale: 'en',
+    who: null,
+    asks: null,
+    zone: null,
+  },
   EVENING,
 );
 
@@ -28,7 +38,7 @@ describe('one change of the draft', () => {
   /** As the screen does it: the base, the moment cards, and each tile's own question. */
   const draw = (site: PublishedSite, reachability: Parameters<typeof momentCardsOf>[3] = null) => {
     decided(site, base);
-    const momentCards = momentCardsOf(site, widget, base, reachability, String);
+    const momentCards = momentCardsOf(site, widget, base, reachability, WORDS);
     for (const { previewState } of momentCards) decided(previewState.site, previewState.circumstances);
     return momentCards;
   };

@@ -77,7 +77,16 @@ function textsOf(
   { moment, dir }: MomentCard,
   previewState: PreviewState,
 ): MomentTexts {
-  const { widget, nameOfTeam } = rehearsed;
+  const { widget, nameOfTeam, minutesEast } = rehearsed;
   const { locale } = assumptions;
-  return stageTexts(moment, { design, widget, locale, previewState, dir, edits, nameOfTeam });
+  return stageTexts(moment, {
+    design,
+    widget,
+    locale,
+    previewState,
+    dir,
+    edits,
+    minutesEast,
+    nameOfTeam,
+  });
 }

@@ -4,6 +4,7 @@ import { useCallback, useMemo } from 'react';
 import { zoneOf } from '../../../core/hours/hours-now';
 import type { TransitionId } from '../../../core/model/transition';
 import { laterAt } from '../../../core/rehearse/later';
+import { type MinutesEast, readerClock } from '../../../core/rehearse/reader-clock';
 import { decided } from '../../../core/rehearse/decided';
 import type { Finding } from '../../../core/findings/finding';
 import type { Circumstances } from '../../../core/model/circumstances';
@@ -46,6 +47,8 @@ export interface Rehearsed {
   readonly momentCards: readonly MomentCard[];
   readonly transitions: readonly DrawnTransition[];
   readonly situations: readonly Situation[];
+  /** The clock of the visitor. */
+  readonly minutesEast: MinutesEast;
   nameOfTeam(id: string): string;
 }
 
@@ -64,6 +67,12 @@ export function useRehearsed(
     [asItIs, assumptions],
   );
   const base = useMemo(() => assumedVisitor(assumptions, overview.now), [assumptions, overview.now]);
+  const { zone } = assumptions;
+  const facts = site?.facts;
+  const minutesEast = useMemo(
+    () => (facts === undefined ? inUtc : readerClock({ facts }, zone)),
+    [facts, zone],
+  );
   const decision = useMemo(() => (site === null ? null : decided(site, base)), [site, base]);
   const shown = decision?.widget ?? null;
   const place = Math.max(
@@ -80,9 +89,9 @@ export function useRehearsed(
   const whole = useMemo(
     () =>
       site !== null && widget !== undefined
-        ? momentCardsOf(site, widget, base, reachability, nameOfTeam)
+        ? momentCardsOf(site, widget, base, reachability, { nameOfTeam, minutesEast })
         : [],
-    [site, widget, base, reachability, nameOfTeam],
+    [site, widget, base, reachability, nameOfTeam, minutesEast],
   );
   const momentCards = useMemo(() => withDeadEnds(whole, findings, widget), [whole, findings, widget]);
   const calendarId = widget?.calendarId ?? null;
@@ -132,9 +141,12 @@ export function useRehearsed(
     momentCards,
     transitions,
     situations,
+    minutesEast,
     nameOfTeam,
   };
 }
+
+const inUtc: MinutesEast = () => 0;
 
 /** A finding without a widget of its own cracks the moment cards of every widget. */
 function withDeadEnds(
