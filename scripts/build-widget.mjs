@@ -29,6 +29,7 @@ const porch = await bundle('src/widget/porch.ts', 'iife');
 const panel = await bundle('src/widget/panel/mount-panel.tsx', 'esm');
 const watch = await bundle('src/widget/visit/visit-runtime.ts', 'esm');
 const draft = await bundle('src/widget/draft/draft.ts', 'esm');
+const extras = await bundle('src/widget/extras/extras-style.ts', 'esm');
 const named = (name, contents) =>
   `${name}-${createHash('sha256').update(contents).digest('hex').slice(0, 16)}.js`;
 const panelName = named('panel', panel);
@@ -37,6 +38,7 @@ const watchName = named('watch', watch);
 for (const [name, contents] of [
   ['porch.js', porch],
   ['draft.js', draft],
+  ['extras.js', extras],
   [panelName, panel],
   [watchName, watch],
 ]) {

@@ -12,6 +12,7 @@ const SOURCES = [
   'src',
   'scripts/build-widget.mjs',
   'scripts/build-server.mjs',
+  'scripts/lib/short-names.json',
   'next.config.ts',
   'tsconfig.json',
   'package-lock.json',

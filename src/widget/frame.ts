@@ -13,11 +13,13 @@ export interface Frame {
   /** Empty until the panel comes. */
   readonly place: HTMLElement;
   paint(painted: PaintedText, formatText: FormatText): void;
+  /** Lays the sheet of the launcher's other forms and arrivals over the usual one, below the owner's. */
+  addExtras(css: string): void;
 }
 
 /** Puts the frame into the shadow root once. Built with DOM calls only: no markup is ever parsed. `base`: where the site's pictures are. */
 export function buildFrame(surroundings: Surroundings, base: string): Frame {
-  addSheet(surroundings.root, LAUNCHER_CSS);
+  const sheet = addSheet(surroundings.root, LAUNCHER_CSS);
   const root = element('div', 'root');
   const launcher = element('button', 'launcher');
   const mark = element('span', 'mark');
@@ -69,6 +71,7 @@ export function buildFrame(surroundings: Surroundings, base: string): Frame {
     launcher,
     place,
     paint,
+    addExtras: (css) => sheet.replaceSync(LAUNCHER_CSS + css),
   };
 }
 

@@ -7,9 +7,9 @@ import type { PublishedSite } from '../core/wire/published-site';
 import { chooseLocale } from '../core/words/locale';
 import type { ServerClock } from './clock';
 
-export const NO_SITE = 'No site has this data-site. Copy the tag anew from Install.';
-const FOREIGN = "This page is not one of the site's.";
-const UNREACHABLE = 'The server is out of reach.';
+export const NO_SITE = 'Unknown data-site. Copy the snippet from Install again.';
+const FOREIGN = "This address is not on the site's list.";
+const UNREACHABLE = 'The server cannot be reached.';
 
 export interface Loader {
   /** Reads the pointer, and the files it names that are not here yet. Null: nothing is published. Throws with a sentence for the webmaster’s console. */
@@ -20,12 +20,15 @@ export interface Loader {
 export function siteLoader(base: string, clock: ServerClock): Loader {
   let design: { name: string; file: DesignFileV1 } | null = null;
   let known: Told | null = null;
+  /** The parts of our own build: a page that outlives an upgrade goes on with them ([L9]). */
+  let parts: Pick<PointerV1, 'panel' | 'watch'> | undefined;
   let facts: { name: string; file: FactsFileV1 } | null = null;
   return {
     async load(preferredLocales) {
       const heard = await getPointer(base, clock);
       known = newerOf(known, heard);
-      const { pointer } = known;
+      parts ??= heard.pointer;
+      const pointer = { ...known.pointer, panel: parts.panel, watch: parts.watch };
       if (pointer.design === null) return null;
       const locale = chooseLocale(preferredLocales, pointer.locales, pointer.locales[0] ?? 'en');
       const designName = `${pointer.design}.${locale}.json`;

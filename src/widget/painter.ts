@@ -3,6 +3,7 @@ import type { WireWidget } from '../core/wire/design-file';
 import { type Frame, buildFrame, setFont } from './frame';
 import { formatTextFor } from './format-text';
 import { inBackground } from './guard';
+import type { ExtrasModule } from './port';
 import { pageFont } from './page-surroundings';
 import { type Off, type Surroundings, listen } from './surroundings';
 
@@ -16,6 +17,12 @@ export interface PainterPort {
   look(): void;
   prepare(): Promise<unknown>;
   open(): Promise<void>;
+  fetchModule<T>(name: string): Promise<T>;
+}
+
+/** What the usual sheet does not draw. */
+function needsExtras({ launcher, style }: WireWidget): boolean {
+  return launcher.form !== 'lamp' || style?.includes('arrival') === true;
 }
 
 /** The launcher on the page, and the frame that the window stands in. */
@@ -29,8 +36,19 @@ export interface Painter {
 }
 
 export function painterOn(port: PainterPort): Painter {
-  const { host, surroundings, base, startedAt, look, prepare, open } = port;
+  const { host, surroundings, base, startedAt, look, prepare, open, fetchModule } = port;
   let cancelArrival: Off | undefined;
+  let extras: 'not-asked' | 'come' | 'known' = 'not-asked';
+  /** Where they cannot be had, the launcher stands in its usual form. */
+  const fetchExtras = async ({ addExtras }: Frame): Promise<void> => {
+    extras = 'come';
+    try {
+      addExtras((await fetchModule<ExtrasModule>('extras.js')).EXTRAS_CSS);
+    } finally {
+      extras = 'known';
+      look();
+    }
+  };
   const firstFrame = (): Frame => {
     const made = buildFrame(surroundings, base);
     for (const kind of ['pointerenter', 'focus', 'touchstart'])
@@ -46,6 +64,8 @@ export function painterOn(port: PainterPort): Painter {
       state.widget = widget;
       if (widget === undefined) return host.remove();
       const frame = (state.frame ??= firstFrame());
+      if (extras === 'not-asked' && needsExtras(widget)) inBackground(fetchExtras(frame));
+      if (extras === 'come') return;
       const { isWindowOpen, invited, unread } = chosen.circumstances;
       const arrivesIn = startedAt + (widget.launcher.delay ?? 0) * 1000 - performance.now();
       const isAwaited = isWindowOpen || invited !== null || unread > 0;

@@ -92,7 +92,7 @@ function porch(tag: Tag, queue: CallQueue): void {
   const opening = openingWith({
     importPanel: async () => {
       const [site, own] = [asking.site, painter.frame];
-      if (site === null || own === null) throw new Error('no launcher to open from');
+      if (site === null || own === null) throw new Error('no launcher');
       const { mountPanel } = await fetchModule<PanelModule>(site.pointer.panel);
       return mountPanel({ ...panelPort, frame: own });
     },
@@ -106,7 +106,7 @@ function porch(tag: Tag, queue: CallQueue): void {
     tell,
   });
   const { open, prepare } = opening;
-  const painter = painterOn({ host, surroundings, base, startedAt, look, prepare, open });
+  const painter = painterOn({ host, surroundings, base, startedAt, look, prepare, open, fetchModule });
 
   const panelPort: Omit<PanelPort, 'frame'> = {
     surroundings,
@@ -202,7 +202,7 @@ function begin(): void {
   const tag = readTag(document.currentScript as HTMLScriptElement | null);
   if (tag === null) return warn(NO_SITE);
   const queue = pageQueue();
-  if (queue === null) return warn('The tag stands twice on this page; the first one works.');
+  if (queue === null) return warn('The snippet is on this page twice.');
   whenIdle(guarded(() => porch(tag, queue)));
 }
 

@@ -12,6 +12,11 @@ import type { Frame } from './frame';
 import type { VisitorStore } from './visitor-store';
 import type { Surroundings } from './surroundings';
 
+/** What `extras.js` brings. */
+export interface ExtrasModule {
+  readonly EXTRAS_CSS: string;
+}
+
 /** What the launcher's script lends the panel's. The panel decides nothing: it tells what it heard, and is told what to paint. */
 export interface PanelPort {
   readonly frame: Frame;

@@ -3,6 +3,7 @@ import { decided } from '../core/rehearse/decided';
 import type { Circumstances, Visitor } from '../core/model/circumstances';
 import type { PublishedSite } from '../core/wire/published-site';
 import type { VisitorEntry } from '../core/wire/talk';
+import { EXTRAS_CSS } from './extras/extras-style';
 import { addSheet, buildFrame, setFont } from './frame';
 import { askFonts } from './panel/fonts';
 import { paintStill } from './panel/paint-still';
@@ -118,6 +119,7 @@ export function mount(place: HTMLElement, first: Feed): Tile {
     minutesEast: (instant) => (feed.minutesEast ?? deviceMinutesEast)(instant),
   };
   const frame = buildFrame(surroundings, first.base);
+  frame.addExtras(EXTRAS_CSS);
   addSheet(root, TILE_CSS);
   frame.root.setAttribute('data-still', '');
   let drawn: Drawn | null = null;

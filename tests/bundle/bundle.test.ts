@@ -33,8 +33,8 @@ describe('the guest’s bytes', () => {
     expect(gz(Buffer.from(JSON.stringify(site.facts)))).toBeLessThanOrEqual(1.5 * KB);
   });
 
-  it('only four scripts are built, each also as it is sent, and the fonts; panel and watch are named by their content', () => {
-    const files = [panelName, watchName, 'porch.js', 'draft.js'];
+  it('only five scripts are built, each also as it is sent, and the fonts; panel and watch are named by their content', () => {
+    const files = [panelName, watchName, 'porch.js', 'draft.js', 'extras.js'];
     const fonts = ['figtree', 'literata', 'atkinson', 'fraunces'].map(
       (name) => `font-${name}-${FONTS_VERSION}.woff2.gz`,
     );
@@ -123,10 +123,10 @@ describe('what ships in the guest', () => {
 
 /** Lines for the webmaster's console, in English only. */
 const CONSOLE_ONLY = [
-  'No site has this data-site',
-  'This page is not one of the site',
-  'The server is out of reach',
+  'Unknown data-site. Copy the snippet',
+  'This address is not on the site',
+  'The server cannot be reached.',
   'Something went wrong',
-  'The tag stands twice',
+  'The snippet is on this page twice.',
   'The stream answered',
 ];

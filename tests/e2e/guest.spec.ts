@@ -201,14 +201,14 @@ test('an unknown key: the widget stays away, with one line in the console', asyn
   const visitor = await visit(browser, writePage('unknown-key', { tag: testServer.tag('zzzzzzzzzzzz') }));
   await expect
     .poll(() => visitor.lines.filter((line) => line.startsWith('Sunny Porch:')))
-    .toEqual(['Sunny Porch: No site has this data-site. Copy the tag anew from Install.']);
+    .toEqual(['Sunny Porch: Unknown data-site. Copy the snippet from Install again.']);
   await expect(visitor.page.locator('sunny-porch')).toHaveCount(0);
   expect(visitor.errors).toEqual([]);
 });
 
 test('no key at all, and the tag pasted twice: one line each, one widget at most', async ({ browser }) => {
   const none = await visit(browser, writePage('no-key', { tag: testServer.tag('oops') }));
-  await expect.poll(() => none.lines.join()).toContain('No site has this data-site.');
+  await expect.poll(() => none.lines.join()).toContain('Unknown data-site.');
   const twice = await visit(browser, writePage('twice', { tag: testServer.tag() + testServer.tag() }));
   await expect(twice.launcher).toBeVisible();
   await expect(twice.page.locator('sunny-porch')).toHaveCount(1);

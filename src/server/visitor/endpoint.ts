@@ -92,7 +92,7 @@ const FOR_EVER = 'public, max-age=31536000, immutable';
 function script(state: State, name: string, request: Request): Response {
   if (
     request.method !== 'GET' ||
-    !/^((porch|draft)\.js|(panel|watch)-[0-9a-f]{16}\.js|font-[a-z]+-[\d.]+\.woff2)$/.test(name)
+    !/^((porch|draft|extras)\.js|(panel|watch)-[0-9a-f]{16}\.js|font-[a-z]+-[\d.]+\.woff2)$/.test(name)
   )
     return errorResponse(404, 'There is nothing here.', {});
   const file = state.widgetFiles.get(name) ?? shelve(state, name);
