@@ -274,6 +274,13 @@ test('the forms of the launcher on the observatory’s site: as published, on a 
   );
   await lookScreen.bottomBarForm(page).check();
   await stored;
+  const wordless = lookScreen.noWordsWhile(page);
+  await expect(tile(page, '.launcher .words')).toBeVisible();
+  await lookScreen.nobodyAnswers(wordless).check();
+  await expect(tile(page, '.launcher .words')).toBeHidden();
+  await expect(tile(page, '.launcher')).toHaveAttribute('aria-label', /Leave .*Farrow Isle/);
+  await lookScreen.nobodyAnswers(wordless).uncheck();
+  await expect(tile(page, '.launcher .words')).toBeVisible();
   await saved(page);
   await publishingScreen.publishChanges(page).click();
   await expect(page.getByRole('dialog')).toContainText('Launcher: lamp → bottom bar');
@@ -291,6 +298,11 @@ test('the forms of the launcher on the observatory’s site: as published, on a 
   await launcher.click();
   await expect(window.locator('.head .face')).toHaveText('FO');
   await expectNoAxe(there, 'a window with initials');
+  // Where the sheet of the other forms is missing, there is a launcher still.
+  await there.route('**/extras.js', (route) => route.abort());
+  await there.reload();
+  await expect(launcher).toBeVisible();
+  expect((await launcher.boundingBox())?.width).toBeLessThan(390);
 });
 
 test('a link of the page opens the window with a team and a first question; where there is no launcher on phones it still does', async ({

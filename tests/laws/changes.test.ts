@@ -42,6 +42,7 @@ function fullWidget(dice: Dice, widget: Widget): Widget {
       icon: dice.flip() ? { drawing: dice.pick(ICON_NAMES) } : null,
       closedIcon: dice.flip() ? { picture: PICTURE } : null,
       hiddenOn: dice.flip() ? ['phone', 'tablet'] : [],
+      ...(dice.flip() ? { noWordsIn: ['busy', 'closed'] as const } : {}),
       element: dice.flip() ? '.contact' : null,
     },
     teams: ['00000night', '00schools'].slice(0, dice.int(0, 3)),

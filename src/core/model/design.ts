@@ -106,6 +106,8 @@ export type Launcher = {
   readonly delay: Seconds;
   /** Devices on which there is no launcher; the page's own links still open the window. */
   readonly hiddenOn: readonly Device[];
+  /** States in which no words stand beside the mark; its accessible name stays. Absent: in none. */
+  readonly noWordsIn?: readonly WidgetState[];
   /** Selector of an element of the page that opens the window instead of a launcher of ours; null: there is none. */
   readonly element: string | null;
 };

@@ -84,7 +84,7 @@ export type Subject =
     };
 
 /** What is told of a launcher as it is; sizes are settings. */
-export const LAUNCHER_VALUES = ['form', 'icon', 'closedIcon', 'hiddenOn', 'element'] as const;
+export const LAUNCHER_VALUES = ['form', 'icon', 'closedIcon', 'hiddenOn', 'noWordsIn', 'element'] as const;
 export type LauncherValue = (typeof LAUNCHER_VALUES)[number];
 
 /** What is told of a look as it is; sizes are settings, colours set by hand are told one by one. */
@@ -222,8 +222,9 @@ function describeWidget(describe: Describe, design: Design, widget: Widget, all:
       );
   describe(own, 'corner', 'everywhere', { of: 'corner' }, widget.place.corner);
   describe(own, 'phone-corner', 'everywhere', { of: 'phone-corner' }, widget.place.phoneCorner);
+  const launcher = { ...widget.launcher, noWordsIn: widget.launcher.noWordsIn ?? [] };
   for (const part of LAUNCHER_VALUES)
-    describe(own, `launcher/${part}`, 'everywhere', { of: 'launcher', part }, widget.launcher[part]);
+    describe(own, `launcher/${part}`, 'everywhere', { of: 'launcher', part }, launcher[part]);
   for (const one of SETTING_IDS)
     if (SETTINGS[one].of === 'widget')
       describe(

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { invitations } from '../../../tests/made/invitations';
 import { madeDesign, madeHearer, madeSite, pageRule } from '../../../tests/made/site';
+import { WIDGET_STATES, type WidgetState } from '../model/moment';
 import { NOT_PUBLISHED, OUR_TEXTS, TEXT_KEYS } from '../words/catalogue';
 import { formatText } from '../words/format-text';
 import { publish } from './publish';
@@ -121,6 +122,26 @@ describe('publish', () => {
     expect(formatText(text, {}, madeHearer({ visit: 'returning', locale: 'de' }))).toBe(
       OUR_TEXTS['de']?.['greeting#returning'],
     );
+  });
+
+  it('the launcher has no words in the states the owner chose, for nobody; its accessible name stays', () => {
+    const plain = madeDesign({ cases: [{ ...ownCase, key: 'launcher.words' }] });
+    const [widget] = plain.widgets;
+    if (widget === undefined) throw new Error('Expected a widget.');
+    const launcher = { ...widget.launcher, noWordsIn: ['nobody', 'closed'] as const };
+    const { words } = fileOf({ ...plain, widgets: [{ ...widget, launcher }] }, 1, 'de').widgets[0] ?? {};
+    const said = (key: string, state: WidgetState) =>
+      formatText(
+        words?.[key] ?? '?',
+        { siteName: 'Farrow Isle' },
+        madeHearer({ visit: 'first', locale: 'de', state }),
+      );
+    expect(WIDGET_STATES.map((state) => said('launcher.words', state))).toEqual([
+      ...Array<string>(3).fill('First time?'),
+      '',
+      '',
+    ]);
+    expect(said('launcher.name', 'closed')).toContain('Farrow Isle');
   });
 
   it('[T6] a case of one’s own with a value that may be unknown needs its second text too', () => {

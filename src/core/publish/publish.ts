@@ -165,7 +165,7 @@ function toWireText(press: Press, key: TextKey): WireText {
     const first = compiled(name, second);
     return [...unsent(name, when), second === undefined ? [when, first] : [when, first, second]];
   });
-  const cases = [...own, ...defaultText, ...unsent(key, [])];
+  const cases = [...noWords(press, key), ...own, ...defaultText, ...unsent(key, [])];
   const second = without(key);
   const otherwise = compiled(key, second);
   if (cases.length === 0 && second === undefined) return otherwise;
@@ -174,6 +174,12 @@ function toWireText(press: Press, key: TextKey): WireText {
     o: otherwise,
     ...(second === undefined ? {} : { w: second }),
   };
+}
+
+/** The launcher may stand without words in some states, whoever comes. */
+function noWords({ widget: { launcher } }: Press, key: TextKey): WireCase[] {
+  const { noWordsIn = [] } = launcher;
+  return key === 'launcher.words' && noWordsIn.length > 0 ? [[[['state', ...noWordsIn]], '']] : [];
 }
 
 /** [T4] A case of the owner's own, before ours. */

@@ -13,7 +13,7 @@ import {
   type Widget,
 } from '../../core/model/design';
 import { LAUNCHER_FORMS } from '../../core/model/look';
-import { BEHAVIOURS } from '../../core/model/moment';
+import { BEHAVIOURS, WIDGET_STATES, type WidgetState } from '../../core/model/moment';
 import type { Condition } from '../../core/model/condition';
 import { OUR_TEXTS, entryOf, isCaseKey, textKeyOf } from '../../core/words/catalogue';
 import { WithinSetting } from './within-setting';
@@ -25,6 +25,7 @@ import {
   IsArray,
   IsBoolean,
   IsIn,
+  IsOptional,
   IsString,
   Matches,
   MaxLength,
@@ -92,6 +93,12 @@ class LauncherInput implements Launcher {
   @ArrayMaxSize(DEVICES.length)
   @IsArray()
   hiddenOn!: Launcher['hiddenOn'][number][];
+  @ArrayUnique()
+  @IsIn(WIDGET_STATES, { each: true })
+  @ArrayMaxSize(WIDGET_STATES.length)
+  @IsArray()
+  @IsOptional()
+  noWordsIn?: WidgetState[];
   @Validate(SelectorFits)
   @MaxLength(LIMITS.selectorChars)
   @IsString()

@@ -18,7 +18,15 @@ interface SavedFieldProps extends Pick<TextFieldProps, 'label' | 'type' | 'autoC
 }
 
 /** One value with its own button: it is saved when that is pressed, and what is wrong with it is said at the field. */
-export function SavedField({ name, value, help, button = 'Save', buttonName, onSave, ...field }: SavedFieldProps) {
+export function SavedField({
+  name,
+  value,
+  help,
+  button = 'Save',
+  buttonName,
+  onSave,
+  ...field
+}: SavedFieldProps) {
   const [typed, setTyped] = useState<string | null>(null);
   const { isBusy, fault, errors, run } = useAttempt('Not saved. Try again.');
   const wrong = errors[name] ?? fault ?? undefined;

@@ -1,14 +1,24 @@
 import type { Json } from '../../core/model/json';
+import type { WidgetState } from '../../core/model/moment';
 import { type HeaderPicture, type Icon, STYLES, type StyleName } from '../../core/model/look';
 import type { LauncherValue, LookValue } from '../../core/publish/describe-design';
 import { plain } from './plain';
-import { FORM_WORDS, ICON_WORDS, LOOK_WORDS, SCHEME_WORDS, STYLE_WORDS, hiddenWords } from './look';
+import {
+  FORM_WORDS,
+  ICON_WORDS,
+  LOOK_WORDS,
+  SCHEME_WORDS,
+  STYLE_WORDS,
+  hiddenWords,
+  noWordsWords,
+} from './look';
 
 const LAUNCHER_VALUES: Readonly<Record<LauncherValue, string>> = {
   form: 'Launcher',
   icon: 'Launcher icon',
   closedIcon: 'Icon while nobody can answer',
   hiddenOn: 'No launcher on',
+  noWordsIn: 'No words on the launcher while',
   element: 'Element on your page that opens the window',
 };
 
@@ -27,6 +37,8 @@ export function launcherPartWords(part: LauncherValue, value: Json): string {
       return iconWords(value as Icon | null, part === 'icon' ? 'the lamp' : 'the same');
     case 'hiddenOn':
       return hiddenWords(value as readonly string[]);
+    case 'noWordsIn':
+      return noWordsWords((value ?? []) as readonly WidgetState[]);
     case 'element':
       return value === null ? 'none' : `“${plain(value)}”`;
   }

@@ -6,7 +6,9 @@ import type { ColourFault, ReadColour } from '../../core/look/read-colour';
 import type { Sight } from '../../core/look/deficiency';
 import type { Visitor } from '../../core/model/circumstances';
 import type { Launcher } from '../../core/model/design';
+import type { WidgetState } from '../../core/model/moment';
 import type { Colour, LauncherForm, LookName, StyleName } from '../../core/model/look';
+import { STATE_WORDS } from './states';
 
 /** The six starting looks, and what each is. */
 export const LOOK_WORDS: Readonly<Record<LookName, { readonly name: string; readonly what: string }>> = {
@@ -144,6 +146,11 @@ export function noLauncherWords({ form, hiddenOn }: Launcher, device: Visitor['d
 /** Devices that have no launcher. */
 export function hiddenWords(devices: readonly string[]): string {
   return devices.length === 0 ? 'none' : devices.map(deviceWords).join(' and ');
+}
+
+/** The states in which the launcher has no words. */
+export function noWordsWords(states: readonly WidgetState[]): string {
+  return states.length === 0 ? 'never' : states.map((one) => STATE_WORDS[one]).join(', ');
 }
 
 export const SIGHT_WORDS: Readonly<Record<Sight, string>> = {

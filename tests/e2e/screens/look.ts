@@ -52,6 +52,8 @@ export const lookScreen = {
   ownCss: textbox('Your own CSS'),
   leftOut: list('Left out'),
   bottomBarForm: radio(/^Bottom bar/),
+  noWordsWhile: group('No words on the launcher while'),
+  nobodyAnswers: checkbox('nobody answering'),
   hiddenOnPhones: checkbox('phones'),
   bellMark: radio('bell'),
   marks: radiogroup('Icon', { exact: true }),

@@ -7,8 +7,10 @@ import Radio from '@mui/material/Radio';
 import RadioGroup from '@mui/material/RadioGroup';
 import Typography from '@mui/material/Typography';
 import type { Launcher } from '../../../core/model/design';
+import { WIDGET_STATES } from '../../../core/model/moment';
 import { LAUNCHER_FORMS, type LauncherForm } from '../../../core/model/look';
 import { FORM_WORDS, deviceWords } from '../../wording/look';
+import { STATE_WORDS } from '../../wording/states';
 import { IconChoice } from './IconChoice';
 import { OwnElement } from './OwnElement';
 
@@ -25,7 +27,7 @@ interface LauncherPartProps {
 
 /** The form of the launcher, its marks, where it does not show, and what of the page's own opens the window. */
 export function LauncherFields({ launcher, teams, siteAddress, shows, onLauncher }: LauncherPartProps) {
-  const { form, icon, closedIcon, hiddenOn } = launcher;
+  const { form, icon, closedIcon, hiddenOn, noWordsIn = [] } = launcher;
   return (
     <>
       <RadioGroup
@@ -72,41 +74,65 @@ export function LauncherFields({ launcher, teams, siteAddress, shows, onLauncher
           />
         </>
       )}
-      <Typography component="h4" sx={{ fontSize: '0.8125rem', fontWeight: 700, mt: 1.5 }}>
-        No launcher on
-      </Typography>
-      <FormGroup row aria-label="No launcher on" role="group">
-        {DEVICES.map((device) => (
-          <FormControlLabel
-            key={device}
-            control={
-              <Checkbox
-                size="small"
-                checked={hiddenOn.includes(device)}
-                onChange={(event) =>
-                  onLauncher(
-                    {
-                      ...launcher,
-                      hiddenOn: DEVICES.filter((one) =>
-                        one === device ? event.target.checked : hiddenOn.includes(one),
-                      ),
-                    },
-                    'where there is no launcher',
-                  )
-                }
-              />
-            }
-            label={deviceWords(device)}
-            slotProps={{ typography: { variant: 'body2' } }}
-          />
-        ))}
-      </FormGroup>
+      {form === 'own-element' ? null : (
+        <Some
+          label="No words on the launcher while"
+          options={WIDGET_STATES}
+          words={(state) => STATE_WORDS[state]}
+          chosen={noWordsIn}
+          onChoose={(next) => onLauncher({ ...launcher, noWordsIn: next }, 'when the launcher has words')}
+        />
+      )}
+      <Some
+        label="No launcher on"
+        options={DEVICES}
+        words={deviceWords}
+        chosen={hiddenOn}
+        onChoose={(next) => onLauncher({ ...launcher, hiddenOn: next }, 'where there is no launcher')}
+      />
       {hiddenOn.length === 0 ? null : (
         <Typography variant="body2" color="text.secondary">
           It still appears there while an answer is unread.
         </Typography>
       )}
       <OwnLinks teams={teams} />
+    </>
+  );
+}
+
+interface SomeProps<T extends string> {
+  readonly label: string;
+  readonly options: readonly T[];
+  readonly words: (one: T) => string;
+  readonly chosen: readonly T[];
+  readonly onChoose: (chosen: readonly T[]) => void;
+}
+
+/** Any of a few. */
+function Some<T extends string>({ label, options, words, chosen, onChoose }: SomeProps<T>) {
+  return (
+    <>
+      <Typography component="h4" sx={{ fontSize: '0.8125rem', fontWeight: 700, mt: 1.5 }}>
+        {label}
+      </Typography>
+      <FormGroup row aria-label={label} role="group">
+        {options.map((option) => (
+          <FormControlLabel
+            key={option}
+            control={
+              <Checkbox
+                size="small"
+                checked={chosen.includes(option)}
+                onChange={({ target }) =>
+                  onChoose(options.filter((one) => (one === option ? target.checked : chosen.includes(one))))
+                }
+              />
+            }
+            label={words(option)}
+            slotProps={{ typography: { variant: 'body2' } }}
+          />
+        ))}
+      </FormGroup>
     </>
   );
 }
