@@ -119,7 +119,7 @@ test('another site of the same person, by the same first page without an account
   const base = page.url().replace(/\/design.*$/, '');
   for (const [screen, words] of [
     ['conversations', 'Nobody has written yet'],
-    ['today', 'Your widget is ready. Visitors see it when you publish.'],
+    ['today', 'Visitors see it when you publish.'],
     ['install', 'Nothing until you publish.'],
   ] as const) {
     await page.goto(`${base}/${screen}`);

@@ -2,6 +2,7 @@ import { enterAs, expect, expectNoAxe, test, useTestServer } from './test-server
 import { designScreen } from './screens/design';
 import { frameScreen } from './screens/frame';
 import { partsScreen } from './screens/parts';
+import { settingsScreen } from './screens/settings';
 import { todayScreen } from './screens/today';
 
 const testServer = useTestServer();
@@ -9,7 +10,12 @@ const testServer = useTestServer();
 test('findings: counted on the top bar, listed on Today with a place to mend each, dismissed with a reason and taken back', async ({
   browser,
 }) => {
-  const page = await enterAs(browser, testServer, 'today');
+  // A site that visitors reach, and a server that only this computer does.
+  const page = await enterAs(browser, testServer, 'settings');
+  await settingsScreen.anotherAddress(page).fill('farrowisle.example');
+  await settingsScreen.add(page).click();
+  await expect(settingsScreen.domains(page)).toContainText('https://farrowisle.example');
+  await frameScreen.todayLink(frameScreen.screens(page)).click();
   const findings = todayScreen.findings(page);
   const topBar = frameScreen.screens(page);
   await expect(findings.getByRole('listitem')).toHaveCount(1);

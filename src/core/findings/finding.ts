@@ -79,10 +79,10 @@ export interface FindingContext {
   readonly facts: FactsFileV1 | null;
   /** How many people answer in each team. */
   readonly peopleOf: Readonly<Record<string, number>>;
-  /** Origin under which browsers reach us; null: this computer only. */
-  readonly publicUrl: string | null;
-  /** The owner's own site, as they gave it. */
-  readonly siteAddress: string | null;
+  /** Origin under which browsers reach us. */
+  readonly ownAddress: string;
+  /** Addresses whose pages may carry the widget. */
+  readonly domains: readonly string[];
   readonly isZoneConfirmed: boolean;
   /** What was measured of widgets on the owner's page, by their ids; what was not measured has no findings. */
   readonly measured: Readonly<Record<string, Measured>>;

@@ -23,8 +23,8 @@ const input = (change: Partial<FindingContext> = {}): FindingContext => ({
   design: madeDesign(),
   facts: factsOf(),
   peopleOf: { [DESK]: 2 },
-  publicUrl: 'https://porch.example',
-  siteAddress: 'https://farrowisle.example',
+  ownAddress: 'https://porch.example',
+  domains: ['https://farrowisle.example', 'http://localhost:4311'],
   isZoneConfirmed: true,
   measured: {},
   now: EVENING,
@@ -425,11 +425,13 @@ describe('findings', () => {
   });
 
   it('the address: this computer only, or one that a page over https may not load from', () => {
-    expect(codesOf({ publicUrl: null })).toEqual(['address-local-only']);
-    expect(codesOf({ publicUrl: 'http://localhost:4310' })).toEqual(['address-local-only']);
-    expect(codesOf({ publicUrl: 'http://127.0.0.1:4310' })).toEqual(['address-local-only']);
-    expect(codesOf({ publicUrl: 'http://porch.example' })).toEqual(['page-https-app-http']);
-    expect(codesOf({ publicUrl: 'http://porch.example', siteAddress: 'http://farrowisle.example' })).toEqual(
+    for (const ownAddress of ['http://localhost:4310', 'http://127.0.0.1:4310', 'https://[::1]']) {
+      expect(codesOf({ ownAddress })).toEqual(['address-local-only']);
+      expect(codesOf({ ownAddress, domains: ['http://localhost:4311'] })).toEqual([]);
+    }
+    expect(codesOf({ ownAddress: 'http://192.168.7.4:4310' })).toEqual(['page-https-app-http']);
+    expect(codesOf({ ownAddress: 'http://porch.example' })).toEqual(['page-https-app-http']);
+    expect(codesOf({ ownAddress: 'http://porch.example', domains: ['http://farrowisle.example'] })).toEqual(
       [],
     );
   });

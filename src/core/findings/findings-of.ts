@@ -1,3 +1,4 @@
+import { isOnlyHere, isTestOrigin } from '../pages/origins';
 import { type Finding, type FindingContext, finding } from './finding';
 import { formFindings } from './forms';
 import { invitationFindings } from './invitations';
@@ -23,14 +24,10 @@ export function findingsOf(input: FindingContext): Finding[] {
   ];
 }
 
-/** Whether visitors' browsers can fetch the widget at all. */
-function addressFindings({ publicUrl, siteAddress }: FindingContext): Finding[] {
-  if (publicUrl === null || isLocal(publicUrl)) return [finding('address-local-only', [])];
-  const isBlocked = publicUrl.startsWith('http:') && (siteAddress ?? '').startsWith('https:');
-  return isBlocked ? [finding('page-https-app-http', [], { values: { address: publicUrl } })] : [];
-}
-
-function isLocal(origin: string): boolean {
-  const name = new URL(origin).host.replace(/:\d+$/, '');
-  return name === 'localhost' || name.endsWith('.localhost') || name === '[::1]' || name.startsWith('127.');
+/** Whether visitors' browsers can fetch the widget at all; a site that is itself only for testing has no visitors. */
+function addressFindings({ ownAddress, domains }: FindingContext): Finding[] {
+  const real = domains.filter((one) => !isTestOrigin(one));
+  if (real.length > 0 && isOnlyHere(ownAddress)) return [finding('address-local-only', [])];
+  const isBlocked = ownAddress.startsWith('http:') && real.some((one) => one.startsWith('https:'));
+  return isBlocked ? [finding('page-https-app-http', [], { values: { address: ownAddress } })] : [];
 }

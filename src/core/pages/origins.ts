@@ -36,6 +36,12 @@ export function isTestOrigin(origin: string): boolean {
   return url !== null && LOCAL.test(withoutPort(url.host));
 }
 
+/** Whether nobody but the computer itself reaches an address. */
+export function isOnlyHere(origin: string): boolean {
+  const url = urlOf(origin);
+  return url !== null && /^((.+\.)?localhost|\[::1\]|127\..*)$/.test(withoutPort(url.host));
+}
+
 function schemeFor(bare: string): string {
   return LOCAL.test(bare.split(/[/:]/)[0] ?? '') ? 'http://' : 'https://';
 }

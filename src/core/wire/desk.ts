@@ -105,8 +105,10 @@ export interface PagePictures {
 /** What findings are computed from besides the draft, and which of them were dismissed. */
 export interface FindingFacts {
   readonly peopleOf: Readonly<Record<string, number>>;
-  readonly publicUrl: string | null;
-  readonly siteAddress: string | null;
+  /** Origin under which browsers reach us. */
+  readonly ownAddress: string;
+  /** Addresses whose pages may carry the widget. */
+  readonly domains: readonly string[];
   readonly isZoneConfirmed: boolean;
   readonly dismissals: readonly Dismissal[];
 }

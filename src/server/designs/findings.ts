@@ -2,25 +2,28 @@ import { LIMITS } from '../../core/limits';
 import type { EpochMs } from '../../core/model/units';
 import type { FindingFacts } from '../../core/wire/desk';
 import { listDismissals, removeDismissal, writeDismissal } from './dismissals.repository';
-import { type Site, isZoneConfirmed } from '../accounts/sites.repository';
+import { type Site, isZoneConfirmed, listDomains } from '../accounts/sites.repository';
 import { countPeople } from '../facts/teams.repository';
+import { addressFor } from '../http/origin-gate';
 import { inTransaction } from '../db/transaction';
 import type { State } from '../state';
 
-/** What the findings of a site are computed from, besides its draft. */
+/** What the findings of a site are computed from, besides its draft. `host`: by which the owner reached us. */
 export async function findingFacts(
   { db, env }: Pick<State, 'db' | 'env'>,
   site: Site,
+  host: string | null,
 ): Promise<FindingFacts> {
-  const [peopleOf, confirmed, dismissals] = await Promise.all([
+  const [peopleOf, confirmed, dismissals, domains] = await Promise.all([
     countPeople(db, site.id),
     isZoneConfirmed(db, site.id),
     listDismissals(db, site.id),
+    listDomains(db, site.id),
   ]);
   return {
     peopleOf,
-    publicUrl: env.publicUrl,
-    siteAddress: site.address,
+    ownAddress: addressFor(env, host),
+    domains,
     isZoneConfirmed: confirmed,
     dismissals,
   };

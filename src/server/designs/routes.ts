@@ -52,8 +52,8 @@ export const DESIGN_ROUTES: DeskRoutes = {
   'POST versions/*/bring-back': routeWith('designer', BringBackInput, handleBringBack),
   'POST publications/*/cancel': routeWith('designer', NothingInput, handleCancelPublication),
   'POST pause': routeWith('designer', PauseInput, handlePause),
-  'GET findings': route('designer', async ({ state, member }) =>
-    json(200, await findingFacts(state, member.site), {}),
+  'GET findings': route('designer', async ({ state, member, request }) =>
+    json(200, await findingFacts(state, member.site, request.headers.get('host')), {}),
   ),
   'POST findings/dismiss': routeWith('designer', DismissInput, handleDismissFinding),
   'POST findings/restore': routeWith('designer', FindingKeyInput, handleRestoreFinding),

@@ -22,6 +22,11 @@ export function ownOrigins(env: Pick<Env, 'publicUrl'>, host: string | null): st
   return host !== null && isLoopbackHost(host) ? [...own, `http://${host}`] : own;
 }
 
+/** The origin under which browsers reach us: PUBLIC_URL, else whatever this request came to. */
+export function addressFor(env: Pick<Env, 'publicUrl'>, host: string | null): string {
+  return env.publicUrl ?? `http://${host ?? '127.0.0.1'}`;
+}
+
 /** Whether a `Host` header names this computer. */
 export function isLoopbackHost(host: string): boolean {
   return /^(127(\.\d{1,3}){3}|localhost|\[::1\])(:\d+)?$/i.test(host);

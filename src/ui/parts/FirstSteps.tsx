@@ -33,8 +33,9 @@ export function FirstSteps({ siteKey, onClose }: FirstStepsProps) {
       }}
     >
       <Typography component="h2" sx={{ fontWeight: 700, pr: 4 }}>
-        Your widget works. Three things, in any order:
+        Your widget is ready
       </Typography>
+      <Typography variant="body2">Visitors see it when you publish. Three things, in any order:</Typography>
       <Box component="ul" sx={{ m: 0, mt: 1, p: 0, listStyle: 'none' }}>
         {steps.map(([name, what, path]) => (
           <Box component="li" key={path} sx={{ py: 0.5 }}>

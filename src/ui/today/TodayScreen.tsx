@@ -56,11 +56,10 @@ export function TodayScreen() {
   const noteCount = notes?.conversations.length ?? 0;
   const state = bestOf(overview.teams.map((team) => team.state));
   const unpublished =
-    draft === null
+    draft === null || overview.publishedDesign === null
       ? 0
-      : overview.publishedDesign === null
-        ? null
-        : changesOf(overview.publishedDesign, draft.design).length;
+      : changesOf(overview.publishedDesign, draft.design).length;
+  const live = `Version ${overview.version} is live${overview.pausedAt === null ? '' : ', and paused'}.`;
   const lines: ReactNode[] = [];
   if (longest !== undefined)
     lines.push(
@@ -75,17 +74,10 @@ export function TodayScreen() {
         {noteCount === 1 ? 'One note needs an answer.' : `${noteCount} notes need an answer.`}
       </Line>,
     );
-  if (unpublished === null)
-    lines.push(
-      <Line key="first" title="On the site" action="Open Design" href={`/s/${siteKey}/design`}>
-        Your widget is ready. Visitors see it when you publish.
-      </Line>,
-    );
-  else if (unpublished > 0)
+  if (unpublished > 0)
     lines.push(
       <Line key="draft" title="On the site" action="Show changes" href={`/s/${siteKey}/design`}>
-        Version {overview.version} is live.{' '}
-        {unpublished === 1 ? 'One change is' : `${unpublished} changes are`} not published.
+        {live} {unpublished === 1 ? 'One change is' : `${unpublished} changes are`} not published.
       </Line>,
     );
   const hasFindings = findings !== null && findings.open.length + findings.dismissal.length > 0;
@@ -117,9 +109,9 @@ export function TodayScreen() {
           widgetKeyOf={(id) => draft?.design.widgets.find((one) => one.id === id)?.key ?? null}
         />
       ) : null}
-      {overview.version === null || role === 'responder' ? null : (
+      {overview.version === null || unpublished > 0 || role === 'responder' ? null : (
         <Typography variant="body2" color="text.secondary" sx={{ mt: 3 }}>
-          Version {overview.version} is live{overview.pausedAt === null ? '' : ', and paused'}.{' '}
+          {live}{' '}
           <MuiLink component={Link} href={`/s/${siteKey}/versions`}>
             Versions
           </MuiLink>

@@ -29,6 +29,7 @@ export const frameScreen = {
   search: placeholder('Search screens and settings'),
   keys: dialog('Keys'),
   conversationsLink: link('Conversations'),
+  todayLink: link(/^Today/),
   designLink: link('Design'),
   account: button(/^Account of/),
   evening: menuitem('Dark'),

@@ -1,7 +1,9 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { isOnlyHere } from '../../../../core/pages/origins';
 import { listDomains } from '../../../../server/accounts/sites.repository';
 import { findMember } from '../../../../server/accounts/who';
+import { addressFor } from '../../../../server/http/origin-gate';
 import { state } from '../../../../server/state';
 import { InstallScreen } from '../../../../ui/install/InstallScreen';
 import { currentSecret, origin } from '../../../session';
@@ -13,12 +15,11 @@ export default async function InstallPage({ params }: { params: Promise<{ site: 
   const { site: siteKey } = await params;
   const member = await findMember(state(), await currentSecret(), siteKey, 'responder');
   if (typeof member === 'string') notFound();
-  const { publicUrl } = state().env;
-  const { host } = await origin();
+  const own = addressFor(state().env, (await origin()).host);
   return (
     <InstallScreen
-      origin={publicUrl ?? `http://${host ?? '127.0.0.1'}`}
-      isLocal={publicUrl === null}
+      origin={own}
+      isLocal={isOnlyHere(own)}
       domains={await listDomains(state().db, member.site.id)}
     />
   );
