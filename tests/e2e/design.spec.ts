@@ -169,10 +169,31 @@ test('the server is killed before a save is answered: not saved is said, and the
   );
 });
 
+test('what an address asks for comes with the page: moment, words, circumstances and who is answering, before any script', async ({
+  browser,
+}) => {
+  const owner = await enterAs(browser, testServer, 'today');
+  const storageState = await owner.context().storageState();
+  const context = await browser.newContext({ javaScriptEnabled: false, storageState });
+  const page = await context.newPage();
+  await page.goto(
+    `${testServer.app}/s/${testServer.siteKey}/design?moment=nobody-home&at=2026-12-03T13:00:00Z&locale=pt`,
+  );
+  await expect(designScreen.inspector(page).getByRole('heading', { name: 'Nobody home' })).toBeVisible();
+  await expect(pathScreen.path(page)).toContainText('Estamos fechados');
+  await expect(circumstancesScreen.atNoon(page)).toBeVisible();
+  await expect(circumstancesScreen.inPortuguese(page)).toBeVisible();
+  await expect(pathScreen.path(page)).toContainText('Note left');
+  await expect(frameScreen.notAnsweringSwitch(page)).toBeVisible();
+  await context.close();
+});
+
 test('a session that ran out: sign in where one was, the draft intact', async ({ browser }) => {
   const page = await enterAs(browser, testServer, 'design');
+  const asked = page.waitForResponse((response) => response.url().endsWith('/findings'));
+  await page.reload();
+  await asked; // the last that the screen asks for by itself
   await designScreen.lookTab(page).click();
-  await expect(frameScreen.mustFix(page)).toBeVisible(); // everything the screen asks for has come
   await page.context().clearCookies();
   await lookScreen.blueSwatch(page).click();
   const dialog = frameScreen.sessionEnded(page);

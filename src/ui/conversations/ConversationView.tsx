@@ -50,7 +50,7 @@ export function ConversationView({ talk, firstDraft, onDraft, onSent, onBack }: 
   useEffect(() => {
     if (log.current !== null) log.current.scrollTop = log.current.scrollHeight;
   }, [entries.length, forms.length]);
-  const team = overview?.teams.find(({ id }) => id === conversation.teamId);
+  const team = overview.teams.find(({ id }) => id === conversation.teamId);
   const over = draft.length - LIMITS.messageChars;
 
   const send = async (thenEnd: boolean): Promise<void> => {
@@ -75,7 +75,7 @@ export function ConversationView({ talk, firstDraft, onDraft, onSent, onBack }: 
   };
 
   const waits =
-    conversation.status === 'note' && overview?.facts?.sendsLetters !== true
+    conversation.status === 'note' && overview.facts?.sendsLetters !== true
       ? 'No e-mail is sent yet: the visitor reads your answer when they come back to the page.'
       : undefined;
   return (

@@ -24,7 +24,7 @@ export function ConversationsScreen() {
   const desk = useDesk(chosen);
   const drafts = useRef(new Map<string, string>());
   const isPhone = useMediaQuery('(max-width: 56.2em)', { noSsr: true });
-  const now = useNow(overview?.now ?? null, 10 * SECOND_MS);
+  const now = useNow(overview.now, 10 * SECOND_MS);
   if (desk.failed !== null && desk.list === null)
     return (
       <Box sx={{ p: 4 }}>

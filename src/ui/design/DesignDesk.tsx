@@ -49,7 +49,9 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
         <SiteEdge brand={shared.rehearsed.widget.look.brand} />
         <DeskCircumstances />
         <ReaderClock value={shared.rehearsed.minutesEast}>
-          <Layout />
+          <Box sx={shared.form === 'phone' ? { display: 'contents' } : NOT_ON_PHONES}>
+            <Layout />
+          </Box>
         </ReaderClock>
         <ClashDialog clashes={draft.clashes} onChoose={saver.choose} />
         {shared.publishing.dialog}
@@ -66,6 +68,9 @@ function useToastsAbovePath(): void {
     return () => void style.removeProperty('--porch-toast-bottom');
   }, []);
 }
+
+/** The server does not know how wide the screen is: what it drew for a wide one waits unseen on a phone until the browser has. */
+const NOT_ON_PHONES = { display: { xs: 'none', md: 'contents' } } as const;
 
 /** The line of reasons under the stage. */
 const WHY_PX = 32;

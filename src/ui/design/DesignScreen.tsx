@@ -9,19 +9,20 @@ import { toast } from 'sonner';
 import { PortError } from '../frame/api';
 import { type DraftSaver, versionSaver } from './draft/draft-saver';
 import { useDraft } from './draft/use-draft';
+import type { DraftView } from '../../core/wire/desk';
 import { DesignDesk } from './DesignDesk';
 import { PicturesAt } from './path/WidgetTile';
 import { useSite } from '../frame/SiteContext';
 import { useConnection, usePort } from '../frame/Connection';
 import { publishingPort } from '../publishing/port';
 
-/** Design: loads the draft, then hands it to the desk. */
-export function DesignScreen() {
+/** Design: the draft as the page was asked for, kept up to date, on its desk. */
+export function DesignScreen({ first }: { readonly first: DraftView }) {
   const asked = useSearchParams().get('version');
   const { siteKey } = useSite();
   return (
     <PicturesAt.Provider value={`/w/${siteKey}`}>
-      {asked === null ? <DraftDesk /> : <VersionDesk key={asked} number={Number(asked)} />}
+      {asked === null ? <DraftDesk first={first} /> : <VersionDesk key={asked} number={Number(asked)} />}
     </PicturesAt.Provider>
   );
 }
@@ -50,19 +51,12 @@ function VersionDesk({ number }: { number: number }) {
         <Alert severity="error">{fault}</Alert>
       </Box>
     );
-  if (saver === null || overview === null) return <LinearProgress aria-label="Loading the version" />;
+  if (saver === null) return <LinearProgress aria-label="Loading the version" />;
   return <DesignDesk saver={saver} draft={saver.state()} overview={overview} />;
 }
 
-function DraftDesk() {
-  const load = useDraft();
+function DraftDesk({ first }: { readonly first: DraftView }) {
+  const { saver, draft } = useDraft(first);
   const { overview } = useSite();
-  if (load.kind === 'failed')
-    return (
-      <Box sx={{ p: 4 }}>
-        <Alert severity="error">{load.sentence} Load the page anew to try again.</Alert>
-      </Box>
-    );
-  if (load.kind === 'loading' || overview === null) return <LinearProgress aria-label="Loading the draft" />;
-  return <DesignDesk saver={load.saver} draft={load.draft} overview={overview} />;
+  return <DesignDesk saver={saver} draft={draft} overview={overview} />;
 }

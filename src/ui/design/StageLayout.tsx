@@ -35,7 +35,12 @@ export function StageLayout() {
 
 function InspectorBeside() {
   const { form, chosen, acts, shown } = useDesign();
-  if (form === 'wide') return <Inspector />;
+  if (form === 'wide')
+    return (
+      <Box sx={{ display: { xs: 'none', lg: 'contents' } }}>
+        <Inspector />
+      </Box>
+    );
   if (!chosen.isSheetOpen && !shown.isEditedHere) return null;
   return (
     <InspectorSheet onClose={() => acts.set({ isSheetOpen: false })}>

@@ -68,11 +68,10 @@ export function useDraftFindings(isRunning: boolean): FindingActions {
   }, [draft, page, port, isRunning, notice]);
   const late = useDeferredValue(design);
   const measured = useMeasured(late, overview, pictures, siteKey);
-  const known = overview?.facts ?? null;
-  const now = overview?.now ?? null;
+  const { facts: known, now } = overview;
   const all = useMemo(
     () =>
-      late === null || facts === null || now === null
+      late === null || facts === null
         ? null
         : findingsOf({ design: late, facts: known, now, measured, ...facts }),
     [late, facts, known, now, measured],

@@ -13,22 +13,20 @@ const NOTHING: MeasuredByWidget = {};
 /** What is measured of a draft for its findings; by and by, and only where the owner's page is known. */
 export function useMeasured(
   design: Design | null,
-  overview: Overview | null,
+  overview: Overview,
   known: PagePictures | null,
   siteKey: string,
 ): MeasuredByWidget {
   const [measured, setMeasured] = useState<MeasuredByWidget>(NOTHING);
-  // Who is in moves no box: only that something is known of the teams at all.
+  // Who is in moves no box.
   const latest = useRef(overview);
   latest.current = overview;
-  const isKnown = overview !== null;
   useEffect(() => {
-    if (design === null || !isKnown || known === null) return undefined;
+    if (design === null || known === null) return undefined;
     if (known.pictures.desktop === undefined && !hasBars(known.bars)) return setMeasured(NOTHING);
     const stop = new AbortController();
     const measure = async (): Promise<void> => {
       const { current } = latest;
-      if (current === null) return;
       const { measureForFindings } = await import('./measure-findings'); // it brings the widget's own runtime
       const found = await measureForFindings(
         design,
@@ -45,6 +43,6 @@ export function useMeasured(
       clearTimeout(later);
       stop.abort();
     };
-  }, [design, isKnown, known, siteKey]);
+  }, [design, known, siteKey]);
   return measured;
 }

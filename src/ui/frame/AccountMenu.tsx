@@ -41,7 +41,7 @@ export function AccountMenu({ signOut, onSearch, onSheet }: AccountMenuProps) {
           color: 'text.primary',
         }}
       >
-        <FaceMark name={personName} face={overview?.you.face ?? null} size={34} />
+        <FaceMark name={personName} face={overview.you.face} size={34} />
       </IconButton>
       <Menu anchorEl={anchor} open={anchor !== null} onClose={close()}>
         <MenuItem disabled sx={{ opacity: '1 !important' }}>

@@ -12,7 +12,6 @@ import { useConnection } from './Connection';
 export function PresenceSwitch() {
   const { siteKey, role, overview, setPresenceChoice } = useSite();
   const { notice } = useConnection();
-  if (overview === null) return null;
   const isIn = overview.presenceChoice === 'in';
   const change = (): void => {
     setPresenceChoice(isIn ? 'out' : 'in').then(

@@ -22,8 +22,7 @@ export interface SiteShared {
   readonly zone: string;
   readonly role: Role;
   readonly personName: string;
-  /** Null while it loads. */
-  readonly overview: Overview | null;
+  readonly overview: Overview;
   reload(): Promise<void>;
   setPresenceChoice(choice: 'in' | 'out'): Promise<void>;
 }
@@ -49,14 +48,24 @@ interface SiteProviderProps extends Pick<
   SiteShared,
   'siteKey' | 'siteName' | 'zone' | 'role' | 'personName'
 > {
+  /** The overview as it was when the page was asked for. */
+  readonly first: Overview;
   readonly children: ReactNode;
 }
 
 /** Expects a ConnectionProvider around it. */
-export function SiteProvider({ children, siteKey, siteName, zone, role, personName }: SiteProviderProps) {
+export function SiteProvider({
+  children,
+  first,
+  siteKey,
+  siteName,
+  zone,
+  role,
+  personName,
+}: SiteProviderProps) {
   const { notice, onEvent, isSignedOut } = useConnection();
   const port = usePort(framePort);
-  const [overview, setOverview] = useState<Overview | null>(null);
+  const [overview, setOverview] = useState(first);
   /** What the stream told last: an overview that was asked for before it must not take it back. */
   const told = useRef<{ count: number; teams: TeamsTold }>({ count: 0, teams: {} });
   const reload = useCallback(async () => {
@@ -76,7 +85,7 @@ export function SiteProvider({ children, siteKey, siteName, zone, role, personNa
       onEvent((event) => {
         if (event.kind !== 'teams') return;
         told.current = { count: told.current.count + 1, teams: event.teams };
-        setOverview((before) => before && withTeams(before, event.teams));
+        setOverview((before) => withTeams(before, event.teams));
       }),
     [onEvent],
   );

@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import { useRouter } from 'next/navigation';
 import { type ReactNode, useEffect, useState } from 'react';
 import { tinykeys } from 'tinykeys';
+import type { Overview } from '../../core/wire/desk';
 import { TopBar, type TopBarProps } from './TopBar';
 import { KeySheet } from './KeySheet';
 import { SearchDialog } from './SearchDialog';
@@ -16,12 +17,14 @@ import { SiteProvider, type SiteShared } from './SiteContext';
 interface SiteFrameProps extends Pick<TopBarProps, 'sites' | 'signOut'> {
   readonly site: Pick<SiteShared, 'siteKey' | 'siteName' | 'zone' | 'role' | 'personName'>;
   readonly personId: string;
+  /** As the page was asked for. */
+  readonly overview: Overview;
   readonly signIn: SignInAction;
   readonly children: ReactNode;
 }
 
 /** Top bar, search and key sheet around every screen of a site. */
-export function SiteFrame({ children, sites, signOut, signIn, personId, site }: SiteFrameProps) {
+export function SiteFrame({ children, sites, signOut, signIn, personId, site, overview }: SiteFrameProps) {
   const [isSearchOpen, setSearchOpen] = useState(false);
   const [isSheetOpen, setSheetOpen] = useState(false);
   const router = useRouter();
@@ -40,7 +43,7 @@ export function SiteFrame({ children, sites, signOut, signIn, personId, site }: 
   );
   return (
     <ConnectionProvider siteKey={site.siteKey} personId={personId}>
-      <SiteProvider {...site}>
+      <SiteProvider {...site} first={overview}>
         <FindingsProvider>
           <Box sx={{ minHeight: '100vh', display: 'flex', flexDirection: 'column' }}>
             <SkipLinks />

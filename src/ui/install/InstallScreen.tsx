@@ -65,13 +65,11 @@ export function InstallScreen({ origin, isLocal, domains }: InstallScreenProps) 
           </Step>
           <Step number={4} title="What visitors see">
             <Typography>
-              {overview === null
-                ? '…'
-                : overview.version === null
-                  ? 'Nothing until you publish.'
-                  : `Version ${overview.version}, from the next page view on.`}
+              {overview.version === null
+                ? 'Nothing until you publish.'
+                : `Version ${overview.version}, from the next page view on.`}
             </Typography>
-            {overview?.version === null ? (
+            {overview.version === null ? (
               <Button href={`/s/${siteKey}/design`} variant="outlined" sx={{ mt: 1.5 }}>
                 Open Design to publish
               </Button>

@@ -28,8 +28,8 @@ export function BringBackDialog({ number, nextVersion, load, onClose, onBringBac
   const design = useVersionDesign(number, load);
   const [remark, setRemark] = useState('');
   const { isBusy, fault, run } = useAttempt('Nothing was brought back. Try again.');
-  const now = overview?.publishedDesign ?? null;
-  const isLoaded = design !== null && design !== 'failed' && overview !== null;
+  const now = overview.publishedDesign;
+  const isLoaded = design !== null && design !== 'failed';
   const changes = !isLoaded || now === null ? [] : changesOf(now, design);
   const go = async (): Promise<void> => {
     const made = await onBringBack(number, remark);

@@ -22,8 +22,7 @@ export function Comparison({ from, to, load }: ComparisonProps) {
   const [before, after] = [useVersionDesign(from, load), useVersionDesign(to, load)];
   if (before === 'failed' || after === 'failed')
     return <Alert severity="error">The two could not be loaded. Nothing was changed; try again.</Alert>;
-  if (before === null || after === null || overview === null)
-    return <LinearProgress aria-label="Loading both versions" />;
+  if (before === null || after === null) return <LinearProgress aria-label="Loading both versions" />;
   const changes = changesOf(before, after);
   if (changes.length === 0) return <Typography>Nothing that visitors see is another.</Typography>;
   return <ChangeList maxHeight="none" changes={changes} context={changeContext(overview, before, after)} />;

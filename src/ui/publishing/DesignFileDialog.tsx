@@ -79,9 +79,7 @@ export function DesignFileDialog({ name, answer, draft, onClose, onTaken }: Desi
               ? 'This will change in the draft:'
               : `These ${changes.length} things will change in the draft:`}
           </Typography>
-          {overview === null ? null : (
-            <ChangeList changes={changes} context={changeContext(overview, draft.design, design)} />
-          )}
+          <ChangeList changes={changes} context={changeContext(overview, draft.design, design)} />
         </>
       )}
     </FaultDialog>

@@ -16,7 +16,7 @@ export function PauseSwitch() {
   const { notice } = useConnection();
   const port = usePort(publishingPort);
   const [isBusy, setBusy] = useState(false);
-  const pausedAt = overview?.pausedAt ?? null;
+  const pausedAt = overview.pausedAt;
   const set = async (isPaused: boolean, isUndo = false): Promise<void> => {
     setBusy(true);
     try {
@@ -53,7 +53,7 @@ export function PauseSwitch() {
     >
       <Switch
         checked={pausedAt !== null}
-        disabled={isBusy || overview === null}
+        disabled={isBusy}
         onChange={(event) => void set(event.target.checked)}
         slotProps={{ input: { 'aria-labelledby': 'pause-name', 'aria-describedby': 'pause-what' } }}
       />

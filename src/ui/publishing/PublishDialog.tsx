@@ -66,7 +66,7 @@ export function PublishDialog({
     const toVersions = { label: 'Versions', onClick: () => window.location.assign(`/s/${siteKey}/versions`) };
     if (when.kind !== 'now')
       toast.success(`Version ${version} is scheduled for ${wallWords(when.from)}.`, { action: toVersions });
-    else if (overview !== null && overview.periodUntil !== null)
+    else if (overview.periodUntil !== null)
       toast.success(
         `Version ${version} is published and goes live on ${dayWords(overview.periodUntil, zone)}.`,
         { action: toVersions },

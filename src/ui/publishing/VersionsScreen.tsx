@@ -29,7 +29,7 @@ export function VersionsScreen() {
         <Alert severity="error">{fault} Load the page anew to try again.</Alert>
       </Box>
     );
-  if (view === null || overview === null) return <LinearProgress aria-label="Loading the versions" />;
+  if (view === null) return <LinearProgress aria-label="Loading the versions" />;
   const live = view.versions.find(({ number }) => number === view.inForce);
   return (
     <Column>

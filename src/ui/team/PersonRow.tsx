@@ -26,7 +26,7 @@ export function PersonRow({ person, onPeople }: PersonRowProps) {
   };
   const sending = useSending(async (file) => take(await port.setFace(id, file)));
   const mayChange = isYou || role === 'owner';
-  const teams = teamIds.map((teamId) => teamName(overview?.teams.find((team) => team.id === teamId)));
+  const teams = teamIds.map((teamId) => teamName(overview.teams.find((team) => team.id === teamId)));
   return (
     <Box
       component="li"

@@ -48,7 +48,7 @@ export function TodayScreen() {
   useEffect(() => {
     if (role !== 'responder') draftPort.getDraft().then(setDraft, notice);
   }, [draftPort, notice, role]);
-  if (overview === null || list === null) return <LinearProgress aria-label="Loading today" />;
+  if (list === null) return <LinearProgress aria-label="Loading today" />;
 
   const [forUs, , notes] = groupsOf(list.filter(({ isPractice }) => !isPractice));
   const waiting = forUs?.conversations ?? [];

@@ -21,7 +21,6 @@ export const frameScreen = {
   notAnsweringSwitch: button('Start answering', { exact: true }),
   screens: navigation('Screens'),
   mustFixCount: (count: number) => label(`${count} to fix`),
-  mustFix: label(/^\d+ to fix$/),
   sessionEnded: dialog('Your session has ended'),
   presence: button(/^(Start answering|Answering)$/),
   searchButton: button('Search screens and settings'),

@@ -2,6 +2,7 @@ import { notFound, redirect } from 'next/navigation';
 import type { ReactNode } from 'react';
 import { listSitesOf } from '../../../server/accounts/sites.repository';
 import { findMember } from '../../../server/accounts/who';
+import { overviewOf } from '../../../server/facts/overview';
 import { state } from '../../../server/state';
 import { SiteFrame } from '../../../ui/frame/SiteFrame';
 import { signInAction, signOutAction } from '../../entrance-actions';
@@ -21,11 +22,15 @@ export default async function SiteLayout({
   if (member === 'signed-out') redirect(`/signin?next=/s/${encodeURIComponent(siteKey)}/today`);
   if (typeof member === 'string') notFound();
   const { site, person, role } = member;
-  const sites = await listSitesOf(state().db, person.id);
+  const [sites, overview] = await Promise.all([
+    listSitesOf(state().db, person.id),
+    overviewOf(state(), member),
+  ]);
   return (
     <SiteFrame
       site={{ siteKey: site.key, siteName: site.name, zone: site.zone, role, personName: person.name }}
       personId={person.id}
+      overview={overview}
       sites={sites.map(({ key, name }) => ({ key, name }))}
       signOut={signOutAction}
       signIn={signInAction}

@@ -3,13 +3,14 @@
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
-import { memo, useState } from 'react';
+import { memo, useState, useSyncExternalStore } from 'react';
 import type { Finding } from '../../../core/findings/finding';
 import { SETTINGS_AT, settingValue } from '../../../core/model/settings';
 import type { DrawnMoment } from '../../../core/model/moment';
 import { findingSentence } from '../../wording/findings';
 import { MOMENT_WORDS } from '../../wording/moments';
 import { useSite } from '../../frame/SiteContext';
+import { never } from '../../parts/never';
 import { FirstSteps } from '../../parts/FirstSteps';
 import { LookPanel } from '../look/LookPanel';
 import { noLauncherWords } from '../../wording/look';
@@ -69,8 +70,13 @@ function Beginning() {
   const { overview } = useDesign();
   const { siteKey } = useSite();
   const name = `porch-first-steps-${siteKey}`;
-  const [isClosed, setClosed] = useState(() => localStorage.getItem(name) !== null);
-  if (overview.version !== null || isClosed) return null;
+  const [isClosed, setClosed] = useState(false);
+  const wasClosed = useSyncExternalStore(
+    never,
+    () => localStorage.getItem(name) !== null,
+    () => true,
+  );
+  if (overview.version !== null || isClosed || wasClosed) return null;
   return (
     <Box sx={{ mb: 2 }}>
       <FirstSteps

@@ -39,8 +39,9 @@ export function Path() {
   const { momentCards, transitions, widget, state } = rehearsed;
   const { moment } = shown;
   const box = useRef<HTMLDivElement>(null);
-  const { width } = useSize(box);
-  const measures = useMemo(() => pathMeasures(width === 0 ? 1280 : width), [width]);
+  const size = useSize(box);
+  const width = size.width === 0 ? 1280 : size.width; // until it is known
+  const measures = useMemo(() => pathMeasures(width), [width]);
   const visited = useSame(
     transitions.filter((transition) => isVisitedTransition(transition, momentCards)).map(({ id }) => id),
   );

@@ -95,7 +95,7 @@ export function Because({ verdicts, context, onLink, isOpen, onOpen }: BecausePr
       </Roving>
       <Popover
         open={isOpen}
-        anchorEl={() => bar.current}
+        anchorEl={isOpen ? () => bar.current : null}
         onClose={() => onOpen(false)}
         anchorOrigin={{ vertical: 'top', horizontal: 'right' }}
         transformOrigin={{ vertical: 'bottom', horizontal: 'right' }}

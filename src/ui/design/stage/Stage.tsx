@@ -164,7 +164,7 @@ export function Stage({ previewState, page, view: look, onNear, words, widget, t
           onChoose={widget.onLauncher}
         />
       )}
-      {tools(view.scale)}
+      {tools(size.width === 0 ? 1 : view.scale)}
     </Box>
   );
 }

@@ -1,7 +1,7 @@
 'use client';
 
 import useMediaQuery from '@mui/material/useMediaQuery';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import type { Finding } from '../../../core/findings/finding';
 import type { Overview } from '../../../core/wire/desk';
 import { useFindings } from '../../findings/FindingsContext';
@@ -11,6 +11,7 @@ import { designEdits } from '../draft/design-edits';
 import type { DraftSaver, DraftState } from '../draft/draft-saver';
 import { usePublishing } from '../draft/use-publishing';
 import { useFirstText } from '../stage/use-first-text';
+import { never } from '../../parts/never';
 import { usePagePictures } from '../stage/use-page-pictures';
 import { useTried } from '../visit/use-tried';
 import type { DesignShared, ScreenForm } from './DesignContext';
@@ -59,17 +60,16 @@ export function useDesignState(
 }
 
 function useScreenForm(): ScreenForm {
-  const isNarrow = useMediaQuery('(max-width: 74.95em)', { noSsr: true });
-  const isPhone = useMediaQuery('(max-width: 56.2em)', { noSsr: true });
-  if (isPhone || isLargeText()) return 'phone';
+  const isNarrow = useMediaQuery('(max-width: 74.95em)');
+  const isPhone = useMediaQuery('(max-width: 56.2em)');
+  const isLarge = useSyncExternalStore(never, isLargeText, () => false);
+  if (isPhone || isLarge) return 'phone';
   return isNarrow ? 'narrow' : 'wide';
 }
 
 /** Text at 150 % or more: rows side by side would be cut. */
 function isLargeText(): boolean {
-  return (
-    typeof window !== 'undefined' && parseFloat(getComputedStyle(document.documentElement).fontSize) >= 24
-  );
+  return parseFloat(getComputedStyle(document.documentElement).fontSize) >= 24;
 }
 
 /** The open findings of the draft as it stands here; a version that is only looked at has none. */

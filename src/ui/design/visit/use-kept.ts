@@ -3,7 +3,6 @@
 import { useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import type { Design } from '../../../core/model/design';
 import { type CheckResult, type KeptVisit, checkVisit } from '../../../core/rehearse/kept-visit';
-import type { TeamNow } from '../../../core/wire/desk';
 import { draftSite } from '../state/draft-site';
 import { useSite } from '../../frame/SiteContext';
 import { useConnection, usePort } from '../../frame/Connection';
@@ -22,8 +21,6 @@ export interface Kept {
   remove(id: string): Promise<void>;
 }
 
-const NO_TEAMS: readonly TeamNow[] = [];
-
 /** The visits that are kept as checks, walked anew whenever the draft changes; a little after the stage has followed. */
 export function useKept(design: Design): Kept {
   const { overview } = useSite();
@@ -34,7 +31,7 @@ export function useKept(design: Design): Kept {
     port.getKeptVisits().then(setVisits, notice);
   }, [port, notice]);
   const late = useDeferredValue(design);
-  const [teams, facts] = [overview?.teams ?? NO_TEAMS, overview?.facts ?? null];
+  const { teams, facts } = overview;
   const all = useMemo(
     () =>
       visits.map((visit): CheckedVisit => {
