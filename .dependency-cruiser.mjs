@@ -1,4 +1,4 @@
-// Who may import whom: one table that reads like the one in docs/house.md. A row may import what its list names.
+// Who may import whom: one table; docs/architecture.md says what the rooms are for. A row may import what its list names.
 // Run twice: over all imports, and (DEPCRUISE=values) over those that are left when types are gone, for what is reachable.
 const MAY = {
   core: ['core'],

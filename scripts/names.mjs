@@ -2,7 +2,7 @@
 // Names that Next prescribes in src/app are its own. docs/words.md stays
 // short, every document that a source file names exists, and so does every file that a document names. Prints what does not hold.
 import { existsSync, readFileSync, readdirSync } from 'node:fs';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import ts from 'typescript';
 
 const declaredIn = new Map();
@@ -21,17 +21,19 @@ for (const [document, file] of missing) console.error(`${file} names ${document}
 console.log(`${declaredIn.size} exported names, ${twice.length} declared twice`);
 process.exit(twice.length + missing.length === 0 && words.length <= 25 ? 0 : 1);
 
-/** Documents that a source file names and that are not in docs/ or beside the README. */
+/** Documents that a source file or a document names and that are not in docs/ or beside the README. */
 function missingDocuments() {
   const sources = ['src', 'tests', 'bench', 'scripts'].flatMap((dir) =>
     readdirSync(dir, { recursive: true, encoding: 'utf8' })
       .filter((file) => /\.(tsx?|mjs)$/.test(file))
       .map((file) => join(dir, file)),
   );
-  return sources.flatMap((file) =>
+  const besides = readdirSync('.').filter((name) => /\.(mjs|ts|md)$/.test(name));
+  const documents = readdirSync('docs').filter((name) => name.endsWith('.md'));
+  return [...sources, ...besides, ...documents.map((name) => join('docs', name))].flatMap((file) =>
     [...readFileSync(file, 'utf8').matchAll(/\b(?:docs\/)?[\w-]+\.md\b/g)]
       .map(([document]) => document)
-      .filter((document) => !existsSync(document))
+      .filter((document) => !existsSync(document) && !existsSync(join(dirname(file), document)))
       .map((document) => [document, file]),
   );
 }
