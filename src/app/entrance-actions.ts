@@ -64,7 +64,7 @@ export async function startAction(_before: StartState, form: FormData): Promise<
   if (!(await shared.rates.allows('setup', address)))
     return { errors: { '': 'Too many tries. Wait a quarter of an hour.' } };
   if (shared.setupCode === null)
-    return { errors: { '': 'This porch has an owner already. Sign in instead.' } };
+    return { errors: { '': 'This server has an owner already. Sign in instead.' } };
   if (form.get('code') !== shared.setupCode)
     return { errors: { code: 'Type the code that was printed where Sunny Porch was started.' } };
   if (!parsed.ok) return { errors: parsed.errors };

@@ -109,7 +109,7 @@ function greet(state: State, server: Server): void {
       : [`  Start here        ${own}/start#${state.setupCode}`];
   const address =
     state.env.publicUrl ??
-    'not set: the tag will work on this computer only.  PUBLIC_URL=https://… npm start';
+    'not set: the snippet works on this computer only.  PUBLIC_URL=https://… npm start';
   console.log(['Sunny Porch is open.', ...lines, `  Public address    ${address}`].join('\n'));
   log.info({ port }, 'Listening.');
 }
@@ -137,7 +137,7 @@ async function close(state: State, server: Server, letGo: () => void): Promise<v
 
 function stopWithoutPages(error: unknown): never {
   log.fatal({ error }, 'The pages of the desk cannot be loaded.');
-  stop('The pages of the desk cannot be loaded. Build the application anew: npm run build');
+  stop('The pages cannot be loaded. Build the application again: npm run build');
 }
 
 function stop(sentence: string): never {

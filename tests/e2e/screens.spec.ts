@@ -21,6 +21,9 @@ const SCREENS = [
   'team',
   'settings',
   'account',
+  'practice',
+  'design?path=whole',
+  'design?side=look',
 ] as const;
 const VIEWS = [
   { name: 'at 1280×800, light', viewport: { width: 1280, height: 800 }, colorScheme: 'light' },

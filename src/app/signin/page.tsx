@@ -22,7 +22,7 @@ export default async function SignInPage({ searchParams }: { searchParams: Promi
       title="Good to see you"
       {...(isDemo
         ? {
-            lead: 'This is the demo, with made-up people. Come in as one of them, or open an empty porch of your own.',
+            lead: 'This is the demo, with made-up people. Sign in as one of them, or set up an empty site of your own.',
           }
         : {})}
     >

@@ -4,7 +4,7 @@ import { state } from '../../server/state';
 import { StartForm } from '../../ui/entrance/StartForm';
 import { startAction } from '../entrance-actions';
 
-export const metadata: Metadata = { title: 'Whose porch is this?' };
+export const metadata: Metadata = { title: 'Set up your site' };
 export const dynamic = 'force-dynamic';
 
 /** Only while there is no owner; afterwards the door is gone. */

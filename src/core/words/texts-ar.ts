@@ -115,7 +115,7 @@ export const TEXTS_AR: Readonly<Record<CaseKey, string>> = {
   'nobodyHome.kept': 'ما كتبته محفوظ.',
   'note.text': 'ملاحظتك',
   'note.email': 'بريدك الإلكتروني',
-  'note.email.help': 'لهذا الرد فقط',
+  'note.email.help': 'لنرد عليك فقط',
   'note.name': 'اسمك (إن رغبت)',
   'note.send': 'اترك الملاحظة',
   'note.noText': 'اكتب سطرًا أو سطرين أولًا.',

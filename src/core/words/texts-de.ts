@@ -121,7 +121,7 @@ export const TEXTS_DE: Readonly<Record<CaseKey, string>> = {
   'nobodyHome.kept': 'Was Sie geschrieben haben, ist aufbewahrt.',
   'note.text': 'Ihre Notiz',
   'note.email': 'Ihre E-Mail-Adresse',
-  'note.email.help': 'Nur für diese Antwort',
+  'note.email.help': 'Nur, um Ihnen zu antworten',
   'note.name': 'Ihr Name (wenn Sie möchten)',
   'note.send': 'Notiz hinterlassen',
   'note.noText': 'Schreiben Sie zuerst eine oder zwei Zeilen.',

@@ -114,7 +114,7 @@ export const TEXTS_EN = {
   'nobodyHome.kept': 'What you have written is kept.',
   'note.text': 'Your note',
   'note.email': 'Your e-mail',
-  'note.email.help': 'Only for this answer',
+  'note.email.help': 'Used only to answer you',
   'note.name': 'Your name (if you like)',
   'note.send': 'Leave the note',
   'note.noText': 'Write a line or two first.',

@@ -116,7 +116,7 @@ export const TEXTS_PT: Readonly<Record<CaseKey, string>> = {
   'nobodyHome.kept': 'O que escreveu está guardado.',
   'note.text': 'A sua nota',
   'note.email': 'O seu e-mail',
-  'note.email.help': 'Só para esta resposta',
+  'note.email.help': 'Só para lhe responder',
   'note.name': 'O seu nome (se quiser)',
   'note.send': 'Deixar a nota',
   'note.noText': 'Escreva primeiro uma linha ou duas.',

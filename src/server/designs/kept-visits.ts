@@ -14,7 +14,7 @@ export async function keepVisit(
   asked: KeepInput,
 ): Promise<Result<KeptVisit[]>> {
   const expects = readExpectation(asked.expects);
-  if (expects === null) return fail({ expects: 'Say what it must come to.' });
+  if (expects === null) return fail({ expects: 'Choose what the visit must end with.' });
   const { page, at, visit, device, locale, who, asks, zone } = asked.assumptions;
   const kept: KeptVisit = {
     id: asked.id,

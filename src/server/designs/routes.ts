@@ -80,11 +80,7 @@ async function handleDismissFinding(call: DeskCall, input: DismissInput): Promis
   const isDismissed = await dismiss(call.state, actorOf(call), input);
   return isDismissed
     ? json(200, {}, {})
-    : errorResponse(
-        409,
-        'So many boards are put aside that nobody sees what matters. Take some back first.',
-        {},
-      );
+    : errorResponse(409, 'Too many are dismissed already. Take some back first.', {});
 }
 
 async function handleRestoreFinding(

@@ -48,7 +48,7 @@ export class SignInInput {
 /** The five things of the first page, and what is folded below them. */
 export class FirstRunInput {
   @MaxLength(LIMITS.siteNameChars, {
-    message: `Keep it under ${LIMITS.siteNameChars} characters, it stands at the top of the window.`,
+    message: `Keep it under ${LIMITS.siteNameChars} characters; it is shown at the top of the window.`,
   })
   @MinLength(1, { message: 'Give your site a name; visitors read it at the top of the window.' })
   @IsString()

@@ -86,7 +86,7 @@ class MailsFit implements ValidatorConstraintInterface {
     );
   }
   defaultMessage(): string {
-    return `At most ${LIMITS.recipients} mail addresses, each once.`;
+    return `At most ${LIMITS.recipients} e-mail addresses, each once.`;
   }
 }
 

@@ -66,7 +66,7 @@ class HeldFits implements ValidatorConstraintInterface {
     );
   }
   defaultMessage(): string {
-    return 'What was held by hand is yes or no, by calendar.';
+    return 'Say open or closed for each calendar.';
   }
 }
 

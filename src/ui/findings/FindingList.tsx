@@ -167,7 +167,7 @@ function FindingRow({ finding, siteKey, widgetKeyOf }: FindingRowProps) {
             label="Reason"
             value={reason}
             onChange={(event) => setReason(event.target.value)}
-            helperText="For whoever looks at this later."
+            helperText="For anyone who looks at this later."
             slotProps={{ htmlInput: { maxLength: LIMITS.remarkChars } }}
           />
           <Button

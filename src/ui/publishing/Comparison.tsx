@@ -24,6 +24,6 @@ export function Comparison({ from, to, load }: ComparisonProps) {
     return <Alert severity="error">The two could not be loaded. Nothing was changed; try again.</Alert>;
   if (before === null || after === null) return <LinearProgress aria-label="Loading both versions" />;
   const changes = changesOf(before, after);
-  if (changes.length === 0) return <Typography>Nothing that visitors see is another.</Typography>;
+  if (changes.length === 0) return <Typography>Visitors see no difference.</Typography>;
   return <ChangeList maxHeight="none" changes={changes} context={changeContext(overview, before, after)} />;
 }

@@ -25,7 +25,7 @@ export function PrivateLink() {
   const { isBusy, fault, run } = useAttempt('That did not work and nothing was changed. Try again.');
   const copy = (text: string): void => {
     navigator.clipboard.writeText(text).then(
-      () => toast.success('Copied. Whoever has it sees the draft until it is over.'),
+      () => toast.success('Copied. Anyone who has it sees the draft until it ends.'),
       () => toast.error('The browser does not let us copy. Choose Open instead.'),
     );
   };

@@ -26,7 +26,7 @@ export function VersionsScreen() {
   if (fault !== null)
     return (
       <Box sx={{ p: 4 }}>
-        <Alert severity="error">{fault} Load the page anew to try again.</Alert>
+        <Alert severity="error">{fault} Reload the page to try again.</Alert>
       </Box>
     );
   if (view === null) return <LinearProgress aria-label="Loading the versions" />;

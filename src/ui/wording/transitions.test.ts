@@ -25,7 +25,7 @@ const THREE = {
 
 describe('the words of transitions', () => {
   it.each([
-    ['invitation-shown', '40 s +2', '3 invitations, first: 40 s on /tonight'],
+    ['invitation-shown', 'invites', '3 invitations, first: 40 s on /tonight'],
     ['launcher-clicked', 'opens it', 'opens the window'],
     ['opened-by-invitation', 'by itself', 'the window opens by itself: 90 s'],
     ['invitation-accepted', 'accepts', '“Ask something” or a click'],

@@ -39,7 +39,7 @@ export function transitionWords(label: TransitionLabel, { teamName }: Transition
       return { short: 'none', full: 'no invitations' };
     case 'invitations':
       return {
-        short: withMore(label.first, label.count),
+        short: label.count > 1 ? 'invites' : shortHeadline(label.first),
         full: invitationsWords(label.count, headlineWords(label.first)),
       };
     case 'opens-by-itself':
@@ -134,7 +134,7 @@ function invitationsWords(number: number, first: string): string {
 }
 
 /** `+n` counts the other invitations; it is left out where it would not fit. */
-function withMore({ anyOf }: Headline, number: number): string {
+function shortHeadline({ anyOf }: Headline): string {
   const [first] = anyOf;
   const head =
     first === undefined
@@ -142,12 +142,7 @@ function withMore({ anyOf }: Headline, number: number): string {
       : anyOf.length > 1
         ? 'any of'
         : (first.isNot ? 'not ' : '') + shortPart(first);
-  const all = number > 1 ? `${head} +${number - 1}` : head;
-  return all.length <= SHORT_CHARACTERS_MAX
-    ? all
-    : head.length <= SHORT_CHARACTERS_MAX
-      ? head
-      : count(number, 'card');
+  return head.length <= SHORT_CHARACTERS_MAX ? head : 'invites';
 }
 
 function headlineWords({ anyOf, scope }: Headline): string {

@@ -35,7 +35,7 @@ export function CaseSheet({
   return (
     <Box role="dialog" aria-label="For whom" sx={{ p: 2, width: 300 }}>
       <Typography variant="body2" sx={{ mb: 1.5 }}>
-        Said to whoever all of this is true of. The first case that fits is said; its words are edited on the
+        For visitors who match all of this. The first wording that matches is used; edit its words on the
         stage.
       </Typography>
       {when.map((one, index) => (

@@ -41,7 +41,7 @@ export function WhenSheet({ assumptions, onSuppose, clock, close }: WhenSheetPro
       }}
     >
       <Typography variant="body2" color="text.secondary" sx={{ mb: 1.5 }}>
-        By the clock of the site: {zoneName}. Hours, holidays and invitations go by it.
+        The time of your site: {zoneName}. Hours, holidays and invitations use it.
       </Typography>
       <TextField
         label="Date and time"

@@ -104,6 +104,6 @@ export function designEdits(saver: DraftSaver, widget: number): DesignEdits {
       if (patches.length > 0) saver.change(patches, 'order of the cases');
     },
     removeCase: (id) =>
-      saver.change([{ op: 'remove', path: [...at, 'cases', placeOf(id)] }], 'a case taken away'),
+      saver.change([{ op: 'remove', path: [...at, 'cases', placeOf(id)] }], 'a wording removed'),
   };
 }

@@ -139,7 +139,7 @@ export function draftSaver(
     if (one.kind !== 'change') return [one];
     const { patches, clashes: found, isLost } = rebase(one.patches, before, server.design);
     clashes = [...clashes, ...found.map((clash) => ({ ...clash, label: one.label }))];
-    if (isLost) on.refused('What you changed was taken away by somebody else meanwhile.');
+    if (isLost) on.refused('Somebody else removed what you changed, so your change is gone.');
     return patches.length === 0 ? [] : [{ ...one, patches }];
   };
 

@@ -129,7 +129,8 @@ function PairRow({ pair, mend, isHard, onMend }: PairRowProps) {
 }
 
 function Mending({ mend, onMend }: { readonly mend: Mend | null; readonly onMend: (mend: Mend) => void }) {
-  if (mend === null) return <Box>No single colour mends that: choose another ground or text by hand.</Box>;
+  if (mend === null)
+    return <Box>No single colour fixes this. Change the background or the text colour yourself.</Box>;
   return (
     <Button
       size="small"
@@ -244,7 +245,7 @@ function ByHand({
     onLook(withOwn(look, scheme, chosen, value), COLOUR_WORDS[chosen].toLowerCase());
   const byHand = COLOURS.filter((name) => own[name] !== undefined);
   return (
-    <Box component="section" aria-label="Colours by hand" sx={{ mt: 2 }}>
+    <Box component="section" aria-label="Your own colours" sx={{ mt: 2 }}>
       <Typography component="h4" sx={{ fontSize: '0.8125rem', fontWeight: 700, mb: 1 }}>
         Set one colour
       </Typography>
@@ -274,7 +275,7 @@ function ByHand({
               }}
             />
             {COLOUR_WORDS[name]}
-            {own[name] === undefined ? '' : ' (by hand)'}
+            {own[name] === undefined ? '' : ' (your own)'}
           </MenuItem>
         ))}
       </TextField>

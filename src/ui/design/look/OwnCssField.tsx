@@ -51,8 +51,8 @@ export function OwnCssField({
       )}
       <Typography variant="body2" color="text.secondary" sx={{ mt: 1, fontSize: '0.8125rem' }}>
         Colours, borders, roundness, shadows, letters and room, on these parts:{' '}
-        {PARTS.map((part) => `.${part}`).join(' ')}. The colours of the look stand in var(--launcher),
-        var(--ink) and so on.
+        {PARTS.map((part) => `.${part}`).join(' ')}. The colours of the look are var(--launcher), var(--ink)
+        and so on.
       </Typography>
     </Box>
   );
