@@ -12,6 +12,7 @@ export async function register(): Promise<void> {
 
 /** A page that could not be drawn is logged; Next keeps it to itself. */
 export const onRequestError: Instrumentation.onRequestError = async (error, { path }) => {
+  if (process.env.NEXT_RUNTIME !== 'nodejs') return;
   const { log, loggedPath } = await import('./server/log');
   log.error({ path: loggedPath(path), error }, 'A page could not be drawn.');
 };

@@ -3,6 +3,7 @@ import { enterAs, expect, test, useTestServer } from './test-server';
 import { circumstancesScreen } from './screens/circumstances';
 import { designScreen } from './screens/design';
 import { frameScreen } from './screens/frame';
+import { installScreen } from './screens/install';
 import { lookScreen } from './screens/look';
 import { pathScreen } from './screens/path';
 import { todayScreen } from './screens/today';
@@ -94,5 +95,20 @@ test('task 6: who gets the notes, and change it, in three clicks', async ({ brow
   await one.page.keyboard.type('notes@farrowisle.example');
   await one.page.keyboard.press('Enter');
   await expect(frameScreen.notesGoThere(one.page)).toBeVisible();
+  expect(one.clicks).toBeLessThanOrEqual(3);
+});
+
+test('task 11: what a webmaster needs, in three clicks: the snippet, and the lines for a strict policy', async ({
+  browser,
+}) => {
+  const one = await onToday(browser);
+  await one.page.context().grantPermissions(['clipboard-read', 'clipboard-write']);
+  const copied = () => one.page.evaluate(() => navigator.clipboard.readText());
+  await one.click(frameScreen.installLink(frameScreen.screens(one.page)));
+  await one.click(installScreen.copySnippet(one.page));
+  await expect.poll(copied).toBe(testServer.tag());
+  await one.click(installScreen.copyPolicy(one.page));
+  await expect(installScreen.copiedPolicy(one.page)).toBeVisible();
+  expect(await copied()).toContain(testServer.app);
   expect(one.clicks).toBeLessThanOrEqual(3);
 });

@@ -109,9 +109,9 @@ export function TodayScreen() {
           widgetKeyOf={(id) => draft?.design.widgets.find((one) => one.id === id)?.key ?? null}
         />
       ) : null}
-      {overview.version === null || unpublished > 0 || role === 'responder' ? null : (
+      {overview.version === null || role === 'responder' ? null : (
         <Typography variant="body2" color="text.secondary" sx={{ mt: 3 }}>
-          {live}{' '}
+          {unpublished > 0 ? '' : `${live} `}
           <MuiLink component={Link} href={`/s/${siteKey}/versions`}>
             Versions
           </MuiLink>

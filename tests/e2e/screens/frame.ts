@@ -28,6 +28,7 @@ export const frameScreen = {
   search: placeholder('Search screens and settings'),
   keys: dialog('Keys'),
   conversationsLink: link('Conversations'),
+  installLink: link('Install'),
   todayLink: link(/^Today/),
   designLink: link('Design'),
   account: button(/^Account of/),

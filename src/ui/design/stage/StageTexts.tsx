@@ -16,6 +16,8 @@ export interface StageText {
   wordingAt(key: SaidKey): WordingKey;
   textOf(key: WordingKey): string;
   nameOf(key: WordingKey): string;
+  /** As a visitor reads it, with something in the place of every value. */
+  readsAs(key: SaidKey): string;
   /** There are own words where ours could stand. */
   isOwn(key: WordingKey): boolean;
   /** UTF-16 code units. */
@@ -100,7 +102,7 @@ export function StageTexts({
           width={spot.width}
           height={spot.height}
           buttonRef={index === 0 ? firstTextRef : undefined}
-          label={`Edit ${texts.nameOf(texts.wordingAt(spot.key))}: ${texts.textOf(texts.wordingAt(spot.key))}`}
+          label={`Edit ${texts.nameOf(texts.wordingAt(spot.key))}: ${texts.readsAs(spot.key)}`}
           onChoose={choose}
         />
       ))}

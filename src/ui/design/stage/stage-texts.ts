@@ -42,8 +42,6 @@ export interface MomentTexts extends StageText {
   readonly cased: readonly TextKey[];
   /** Texts of the moment that do not stand there from the beginning. */
   readonly alsoSaid: readonly TextKey[];
-  /** A text as a visitor reads it, with something in the place of every value. */
-  readsAs(key: SaidKey): string;
 }
 
 /** The texts of the stage: which words stand there in these circumstances, and how to change them. */
