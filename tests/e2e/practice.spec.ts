@@ -13,7 +13,7 @@ async function counters(page: Page): Promise<string[]> {
   await expect(todayScreen.findings(page).getByRole('listitem').first()).toBeVisible();
   const lines = await page.getByRole('main').getByRole('listitem').allTextContents();
   const counts = await page.getByRole('banner').locator('[aria-label]').allTextContents();
-  return [...lines, ...counts].map((line) => line.replace(/longest [^.]+/, 'longest'));
+  return [...lines, ...counts].map((line) => line.replace(/(waited|longest for) [^.]+/, '$1'));
 }
 
 test('both sides of a conversation: it is marked, counted nowhere, alerts no other desk, and goes away by one click', async ({

@@ -64,7 +64,9 @@ export function TodayScreen() {
   if (longest !== undefined)
     lines.push(
       <Line key="us" title="Your turn" action="Answer" href={`/s/${siteKey}/conversations`}>
-        {waiting.length === 1 ? 'One conversation' : `${waiting.length} conversations`}, longest{' '}
+        {waiting.length === 1
+          ? 'One visitor has waited'
+          : `${waiting.length} visitors are waiting, the longest for`}{' '}
         <Waited since={longest.waitingSinceMs ?? overview.now} heard={overview.now} />.
       </Line>,
     );
