@@ -9,8 +9,8 @@ import { useMeasured } from './use-measured';
 import { designPort } from '../design/port';
 import { picturesPort } from '../design/pictures-port';
 import { useConnection, usePort } from '../frame/Connection';
+import { framePort } from '../frame/port';
 import { useSite } from '../frame/SiteContext';
-import { findingsPort } from './port';
 
 /** The findings of the draft as it stands, and those that somebody has dismissed. */
 export interface Findings {
@@ -36,7 +36,7 @@ export interface FindingActions {
 export function useDraftFindings(isRunning: boolean): FindingActions {
   const { siteKey, overview } = useSite();
   const { notice } = useConnection();
-  const port = usePort(findingsPort);
+  const port = usePort(framePort);
   const draft = usePort(designPort);
   const page = usePort(picturesPort);
   const [design, setDesign] = useState<Design | null>(null);

@@ -1,13 +1,18 @@
 import type { TeamState } from '../../core/model/moment';
-import type { DeskConversation, Overview } from '../../core/wire/desk';
+import type { DeskConversation, FindingFacts, Overview } from '../../core/wire/desk';
 import type { VisitorEntry } from '../../core/wire/talk';
 import { type Api, PortError } from './api';
 import { type DeskStreamEvent, shareStream } from './shared-stream';
 
-/** What stands around every screen of a site: who is answering, and what the server says by itself. */
+/** What stands around every screen of a site: who is answering, what there is to fix, and what the server says by itself. */
 export interface FramePort {
   getOverview(): Promise<Overview>;
   setPresenceChoice(choice: 'in' | 'out'): Promise<void>;
+  /** What findings are computed from besides the draft, and the dismissed ones. */
+  getFindings(): Promise<FindingFacts>;
+  /** Dismisses a finding, with the reason. */
+  dismiss(key: string, reason: string): Promise<void>;
+  restoreFinding(key: string): Promise<void>;
   /** Listens to the desk's stream; answers its pings for a person by itself. Gives what stops it. */
   listen(personId: string, hear: (event: DeskEvent) => void): () => void;
 }
@@ -27,6 +32,9 @@ export function framePort({ base, get, post }: Api): FramePort {
   return {
     getOverview: () => get('overview'),
     setPresenceChoice: async (choice) => void (await post('presence', { choice })),
+    getFindings: () => get('findings'),
+    dismiss: async (key, reason) => void (await post('findings/dismiss', { key, reason })),
+    restoreFinding: async (key) => void (await post('findings/restore', { key })),
     listen: (personId, hear) =>
       listenTo(`${base}/stream`, personId, hear, () =>
         post('pong', {}).then(
