@@ -22,3 +22,6 @@ export function useSame<T>(value: T): T {
   setKept({ value, text });
   return value;
 }
+
+/** For what is read from the browser once: it does not change while the page is open, or not so that it must be drawn anew. */
+export const never = (): (() => void) => () => undefined;

@@ -10,7 +10,6 @@ import type { DrawnMoment } from '../../../core/model/moment';
 import { findingSentence } from '../../wording/findings';
 import { MOMENT_WORDS } from '../../wording/moments';
 import { useSite } from '../../frame/SiteContext';
-import { never } from '../../parts/never';
 import { FirstSteps } from '../../parts/FirstSteps';
 import { LookPanel } from '../look/LookPanel';
 import { noLauncherWords } from '../../wording/look';
@@ -21,7 +20,7 @@ import { Section } from './Section';
 import { SettingFields } from './SettingFields';
 import { useDesign } from '../state/DesignContext';
 import { useRoving } from '../../parts/use-roving';
-import { useSame, useStable } from '../../parts/use-stable';
+import { never, useSame, useStable } from '../../parts/use-stable';
 import { TransitionSettings } from './TransitionSettings';
 import { Wording } from './Wording';
 

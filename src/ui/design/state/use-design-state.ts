@@ -11,7 +11,7 @@ import { designEdits } from '../draft/design-edits';
 import type { DraftSaver, DraftState } from '../draft/draft-saver';
 import { usePublishing } from '../draft/use-publishing';
 import { useFirstText } from '../stage/use-first-text';
-import { never } from '../../parts/never';
+import { never } from '../../parts/use-stable';
 import { usePagePictures } from '../stage/use-page-pictures';
 import { useTried } from '../visit/use-tried';
 import type { DesignShared, ScreenForm } from './DesignContext';
