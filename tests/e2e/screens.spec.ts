@@ -1,3 +1,5 @@
+import type { Page } from '@playwright/test';
+import { NOT_PLAIN } from '../wording/not-plain';
 import {
   beIn,
   enterAs,
@@ -49,12 +51,45 @@ for (const { name, ...view } of VIEWS) {
   });
 }
 
-for (const moments of [
-  ['Passing by', 'At the door', 'Waiting', 'Talking'],
-  ['Goodbye', 'Nobody home', 'Note left'],
+/** Every text node and accessible name of the application's own, as it was put together; the stage's widget aside. */
+async function wordsOn(page: Page): Promise<string[]> {
+  return page.evaluate(() => {
+    const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT | NodeFilter.SHOW_ELEMENT);
+    const found = new Set<string>();
+    for (let node = walker.nextNode(); node !== null; node = walker.nextNode()) {
+      if (node instanceof Element)
+        for (const name of ['aria-label', 'title', 'placeholder']) found.add(node.getAttribute(name) ?? '');
+      else if (!node.parentElement?.closest('script, style, noscript')) found.add(node.nodeValue ?? '');
+    }
+    return [...found].map((one) => one.replace(/\s+/g, ' ').trim()).filter((one) => one.includes(' '));
+  });
+}
+
+test('what the screens say, as it is put together from words and values, is plain', async ({ browser }) => {
+  const page = await enterAs(browser, testServer, 'today');
+  for (const screen of [...SCREENS, 'design?moment=invited&with=in', 'design?moment=slow-reply&with=busy']) {
+    await page.goto(`${testServer.app}/s/${testServer.siteKey}/${screen}`);
+    await expect(page.getByRole('progressbar')).toHaveCount(0);
+    await expect(page.getByRole('heading', { level: 1 })).toBeAttached();
+    const words = await wordsOn(page);
+    expect(words.length, screen).toBeGreaterThan(5);
+    const stilted = words.flatMap((one) =>
+      NOT_PLAIN.filter(([pattern]) => pattern.test(one)).map(([, better]) => `${one}: ${better}`),
+    );
+    expect(stilted, screen).toEqual([]);
+  }
+});
+
+for (const [colorScheme, ...moments] of [
+  ['light', 'Passing by', 'At the door', 'Waiting', 'Talking'],
+  ['light', 'Goodbye', 'Nobody home', 'Note left'],
+  ['dark', 'Passing by', 'At the door', 'Waiting', 'Talking'],
+  ['dark', 'Goodbye', 'Nobody home', 'Note left'],
 ] as const) {
-  test(`the moment cards ${moments.join(', ')} have nothing for axe either`, async ({ browser }) => {
-    const page = await enterAs(browser, testServer, 'design');
+  test(`the moment cards ${moments.join(', ')} have nothing for axe either, ${colorScheme}`, async ({
+    browser,
+  }) => {
+    const page = await enterAs(browser, testServer, 'design', { colorScheme });
     for (const moment of moments) {
       await pathScreen.moment(moment)(pathScreen.path(page)).click();
       await expectNoAxe(page, moment);

@@ -16,6 +16,7 @@ import { previewAt } from '../../src/core/rehearse/preview-at';
 import type { PublishedSite } from '../../src/core/wire/published-site';
 import { anyDesign, anySite, anyVisit } from '../made/chance';
 import { type Dice, diceOf } from '../made/dice';
+import { madeSite } from '../made/site';
 
 const SEED = 20_261_130;
 const CASES = 60;
@@ -68,15 +69,18 @@ const QUESTIONS: Readonly<Record<string, Question>> = {
 
 /** By texts: asked again in another order, of a program that has just begun. */
 const TEXTS = ['Hello', '{name} is in', '{count, plural, one {#} other {# }}', '{', '{no}', '@import "x";'];
+const SUMMER = Date.UTC(2026, 6, 1);
 const RULES = ['.head { color: red }', '.head { color: var(--porch-link) }', ...TEXTS];
 
 async function textAnswers(isReversed: boolean): Promise<ReadonlyMap<string, unknown>> {
   vi.resetModules();
-  const [{ compileText }, { rewriteCss }, { paletteOf }] = await Promise.all([
+  const [{ compileText }, { rewriteCss }, { paletteOf }, { readerClock }] = await Promise.all([
     import('../../src/core/words/compile'),
     import('../../src/core/look/own-css'),
     import('../../src/core/look/palette'),
+    import('../../src/core/rehearse/reader-clock'),
   ]);
+  const site = madeSite({});
   const looks = Array.from({ length: CASES }, (_, turn) => {
     const dice = diceOf(SEED + turn);
     return [
@@ -91,6 +95,13 @@ async function textAnswers(isReversed: boolean): Promise<ReadonlyMap<string, unk
       [`name ${text}`, () => compileText(text, { name: 'text', count: 'count' })],
     ]),
     ...RULES.map((css): [string, () => unknown] => [`css ${css}`, () => rewriteCss(css)]),
+    // More of them than are remembered.
+    ...Intl.supportedValuesOf('timeZone')
+      .slice(0, 3 * CASES)
+      .map((zone): [string, () => unknown] => [
+        `zone ${zone}`,
+        () => [SUMMER, SUMMER + 180 * DAY_MS].map(readerClock(site, zone)),
+      ]),
     ...looks.map(([look, name, scheme], index): [string, () => unknown] => [
       `look ${index}`,
       () => look && paletteOf({ ...look, name }, scheme),
@@ -113,7 +124,7 @@ describe('what is remembered', () => {
     }
   });
 
-  it('[law] texts, own CSS and palettes come to the same in whatever order they are asked for', async () => {
+  it('[law] texts, own CSS, palettes and clocks come to the same in whatever order they are asked for', async () => {
     const [forwards, backwards] = [await textAnswers(false), await textAnswers(true)];
     expect(forwards.size).toBeGreaterThan(CASES);
     for (const [name, answer] of forwards) expect(backwards.get(name), name).toEqual(answer);

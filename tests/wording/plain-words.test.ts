@@ -2,38 +2,10 @@ import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import ts from 'typescript';
 import { describe, expect, it } from 'vitest';
+import { NOT_PLAIN } from './not-plain';
 
 /** Where stands what people read: screens, texts of the widget, answers of the server. */
 const ROOMS = ['src/ui', 'src/app', 'src/server', 'src/core/words', 'src/widget'];
-
-/** Constructions that have to be read twice, and the everyday word for each. */
-const NOT_PLAIN: readonly (readonly [pattern: RegExp, better: string])[] = [
-  [/\b(is|are) to be\b/i, 'must, or say what to do'],
-  [/\b(stands?|standing)\b/i, 'is, shows'],
-  [/\b(goes|go) by\b/i, 'uses'],
-  [/\blies? (over|on)\b/i, 'covers'],
-  [/\bcomes? to\b/i, 'ends at, is'],
-  [/\bmend(s|ed|ing)?\b/i, 'fix'],
-  [/\bputs? aside\b/i, 'dismissed'],
-  [/\bworth a look\b/i, 'suggestion'],
-  [/\bby hand\b/i, 'say who does it'],
-  [/\bmeanwhile\b/i, 'in the meantime'],
-  [/\b(somebody|nobody|everybody|who|you are|I am) (is )?in\b(?! )/i, 'answering'],
-  [/(?<!e-|\{)\bmails?\b/i, 'e-mail'],
-  [/\bword of comfort\b/i, 'reassure'],
-  [/\bout of sight\b/i, 'hidden'],
-  [/\bnot while not?\b/i, 'only while'],
-  [/\bas we would have\b/i, 'our defaults'],
-  [/(?<!Sunny )\bporch\b/i, 'widget, site'],
-  [/\bthe tag\b/i, 'your snippet'],
-  [/\bboards?\b/i, 'to fix'],
-  [/\bwhoever\b/i, 'anyone who'],
-  [/\bone[’']s\b/i, 'your'],
-  [/\btake(n|s)? (in|away)\b/i, 'add, remove'],
-  [/\banew\b/i, 'again'],
-  [/\bis another\b/i, 'is different'],
-  [/\bfor ever\b/i, 'always'],
-];
 
 describe('what people read', () => {
   const all = ROOMS.flatMap(wordsOfRoom);

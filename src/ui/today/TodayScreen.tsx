@@ -11,14 +11,10 @@ import { Column } from '../parts/Column';
 import { FirstSteps } from '../parts/FirstSteps';
 import Link from 'next/link';
 import { type ReactNode, useEffect, useState } from 'react';
-import { bestOf } from '../../core/context/presence';
 import { changesOf } from '../../core/publish/changes';
-import { lampOf } from '../../core/model/lamp';
 import { groupsOf } from '../conversations/groups';
-import { LampMark } from '../parts/LampMark';
 import type { DeskConversation, DraftView } from '../../core/wire/desk';
 import { FindingList } from '../findings/FindingList';
-import { stateTitle } from '../wording/states';
 import { lengthWords } from '../wording/times';
 import { useSite } from '../frame/SiteContext';
 import { useConnection, usePort } from '../frame/Connection';
@@ -54,7 +50,6 @@ export function TodayScreen() {
   const waiting = forUs?.conversations ?? [];
   const [longest] = waiting;
   const noteCount = notes?.conversations.length ?? 0;
-  const state = bestOf(overview.teams.map((team) => team.state));
   const unpublished =
     draft === null || overview.publishedDesign === null
       ? 0
@@ -88,11 +83,6 @@ export function TodayScreen() {
       <Typography variant="h1" sx={{ mb: 2 }}>
         Today
       </Typography>
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, fontSize: '1.125rem', mb: 3 }}>
-        <LampMark mark={lampOf(state, true)} size={26} />
-        {stateTitle(state)}
-        {state === 'nobody' ? ': visitors are asked to leave a note.' : '.'}
-      </Box>
       {overview.version === null && role !== 'responder' ? (
         <Box sx={{ mb: 3, maxWidth: '32rem' }}>
           <FirstSteps siteKey={siteKey} onClose={null} />
