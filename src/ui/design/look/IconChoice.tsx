@@ -6,6 +6,7 @@ import { LAMP_OUTLINE } from '../../../core/model/lamp';
 import { ICON_NAMES, type Icon } from '../../../core/model/look';
 import { PicturesAt } from '../path/WidgetTile';
 import { PICTURE_KINDS, useSending } from '../../parts/use-sending';
+import { useStable } from '../../parts/use-stable';
 import { ICON_WORDS } from '../../wording/look';
 import { radioKeys } from '../../parts/radio-keys';
 import { usePort } from '../../frame/Connection';
@@ -23,9 +24,11 @@ interface IconChoiceProps {
 export function IconChoice({ label, otherwise, value, onChange }: IconChoiceProps) {
   const port = usePort(picturesPort);
   const base = useContext(PicturesAt);
+  // While a picture is on its way other things may be changed: it goes into the launcher as it is then.
+  const change = useStable(onChange);
   const sending = useSending(async (file) => {
     const { once, twice, width, height } = await port.keepLookPicture('icon', file);
-    onChange({ picture: { once, twice, width, height } });
+    change({ picture: { once, twice, width, height } });
   });
   const picture = value !== null && 'picture' in value ? value.picture : null;
   const drawing = value !== null && 'drawing' in value ? value.drawing : null;

@@ -6,6 +6,7 @@ import type { HeaderPicture, PictureRef } from '../../../core/model/look';
 import type { LookPictureKind } from '../../../core/wire/desk';
 import { PicturesAt } from '../path/WidgetTile';
 import { PICTURE_KINDS, useSending } from '../../parts/use-sending';
+import { useStable } from '../../parts/use-stable';
 import { usePort } from '../../frame/Connection';
 import { picturesPort } from '../pictures-port';
 
@@ -22,7 +23,9 @@ interface PictureFieldProps {
 export function PictureField({ kind, label, what, value, onChange }: PictureFieldProps) {
   const port = usePort(picturesPort);
   const base = useContext(PicturesAt);
-  const sending = useSending(async (file) => onChange(await port.keepLookPicture(kind, file)));
+  // While a picture is on its way other things may be changed: it goes into the look as it is then.
+  const change = useStable(onChange);
+  const sending = useSending(async (file) => change(await port.keepLookPicture(kind, file)));
   return (
     <Box
       role="group"
