@@ -184,7 +184,7 @@ test('what an address asks for comes with the page: moment, words, circumstances
   await expect(circumstancesScreen.atNoon(page)).toBeVisible();
   await expect(circumstancesScreen.inPortuguese(page)).toBeVisible();
   await expect(pathScreen.path(page)).toContainText('Note left');
-  await expect(frameScreen.notAnsweringSwitch(page)).toBeVisible();
+  await expect(frameScreen.presence(page)).toBeVisible();
   await context.close();
 });
 

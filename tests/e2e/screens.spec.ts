@@ -59,7 +59,8 @@ async function wordsOn(page: Page): Promise<string[]> {
     for (let node = walker.nextNode(); node !== null; node = walker.nextNode()) {
       if (node instanceof Element)
         for (const name of ['aria-label', 'title', 'placeholder']) found.add(node.getAttribute(name) ?? '');
-      else if (!node.parentElement?.closest('script, style, noscript')) found.add(node.nodeValue ?? '');
+      else if (!node.parentElement?.closest('script, style, noscript, pre, code'))
+        found.add(node.nodeValue ?? '');
     }
     return [...found].map((one) => one.replace(/\s+/g, ' ').trim()).filter((one) => one.includes(' '));
   });
