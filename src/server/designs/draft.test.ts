@@ -66,3 +66,21 @@ describe('changes of one edit', () => {
     expect(await siteName()).toBe('Farrow');
   });
 });
+
+describe('what a draft may hold of a launcher', () => {
+  it('states without words are some of ours, each once, or not said at all: never null, which nothing could publish', async () => {
+    const by = actor();
+    const set = async (value: string[] | null) =>
+      (
+        await saveChange(testServer.state, by, {
+          clientId: newId(by.at),
+          base: (await draft()).revision,
+          patches: [{ op: 'set', path: ['widgets', 0, 'launcher', 'noWordsIn'], value }],
+          label: 'when the launcher has words',
+        })
+      ).kind;
+    for (const wrong of [null, ['asleep'], ['busy', 'busy']]) expect(await set(wrong)).toBe('refused');
+    expect((await draft()).design.widgets[0]?.launcher).not.toHaveProperty('noWordsIn');
+    for (const right of [[], ['busy', 'closed']]) expect(await set(right)).toBe('saved');
+  });
+});

@@ -25,7 +25,6 @@ import {
   IsArray,
   IsBoolean,
   IsIn,
-  IsOptional,
   IsString,
   Matches,
   MaxLength,
@@ -97,7 +96,7 @@ class LauncherInput implements Launcher {
   @IsIn(WIDGET_STATES, { each: true })
   @ArrayMaxSize(WIDGET_STATES.length)
   @IsArray()
-  @IsOptional()
+  @ValidateIf(({ noWordsIn }: Launcher) => noWordsIn !== undefined)
   noWordsIn?: WidgetState[];
   @Validate(SelectorFits)
   @MaxLength(LIMITS.selectorChars)
