@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { notFound } from 'next/navigation';
+import { notFound, redirect } from 'next/navigation';
 import { findMember } from '../../../../server/accounts/who';
 import { getDraft } from '../../../../server/designs/draft';
 import { state } from '../../../../server/state';
@@ -12,6 +12,7 @@ export const dynamic = 'force-dynamic';
 export default async function DesignPage({ params }: { params: Promise<{ site: string }> }) {
   const { site: siteKey } = await params;
   const member = await findMember(state(), await currentSecret(), siteKey, 'designer');
+  if (member === 'signed-out') redirect(`/signin?next=/s/${encodeURIComponent(siteKey)}/design`);
   if (typeof member === 'string') notFound();
   return <DesignScreen first={await getDraft(state().db, member.site.id)} />;
 }

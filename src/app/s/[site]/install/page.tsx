@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { notFound } from 'next/navigation';
+import { notFound, redirect } from 'next/navigation';
 import { isOnlyHere } from '../../../../core/pages/origins';
 import { listDomains } from '../../../../server/accounts/sites.repository';
 import { findMember } from '../../../../server/accounts/who';
@@ -14,6 +14,7 @@ export const dynamic = 'force-dynamic';
 export default async function InstallPage({ params }: { params: Promise<{ site: string }> }) {
   const { site: siteKey } = await params;
   const member = await findMember(state(), await currentSecret(), siteKey, 'responder');
+  if (member === 'signed-out') redirect(`/signin?next=/s/${encodeURIComponent(siteKey)}/install`);
   if (typeof member === 'string') notFound();
   const own = addressFor(state().env, (await origin()).host);
   return (
