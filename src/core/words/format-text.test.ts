@@ -107,7 +107,7 @@ describe('say', () => {
     );
   });
 
-  it('[T8] times are the site’s wall clock for whoever has the same, whatever zone the program is in', () => {
+  it('[T8] readers who share the site’s wall clock are told its times alone, whatever zone the program is in', () => {
     const summer = Date.UTC(2026, 6, 1, 20, 0);
     expect(formatText(when(), { openingTime: OPENS }, reader({ today: on('2026-11-26') }))).toMatch(
       /^Back 12:30\sAM\.$/u,
