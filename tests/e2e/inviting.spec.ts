@@ -2,6 +2,7 @@ import type { Browser, BrowserContext, Page } from '@playwright/test';
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { beIn, enterAs, expect, expectNoAxe, sayWhetherIn, test, useTestServer, visit } from './test-server';
+import { stopTime } from './page-clock';
 import { frameScreen } from './screens/frame';
 import { widgetScreen } from './screens/widget';
 
@@ -10,7 +11,7 @@ const testServer = useTestServer();
 /** A page on which time is ours, and what watches over it has come; the server goes by its own time. */
 async function clocked(browser: Browser, path: string, context?: BrowserContext): Promise<Page> {
   const page = await (context ?? (await browser.newContext())).newPage();
-  await page.clock.install({ time: Date.now() });
+  await stopTime(page, Date.now());
   await watched(page, () => page.goto(`${testServer.site}${path}`));
   return page;
 }
@@ -44,6 +45,7 @@ test('[I3] forty seconds on /tonight while somebody is in: the invitation speaks
     invitation(page).getByText('Clear skies tonight. Shall we tell you how to get up here?'),
   ).toBeVisible();
   expect(await page.evaluate(() => document.activeElement?.localName)).toBe('body');
+  await page.clock.resume(); // from here on time passes by itself, as axe needs it to
   await expectNoAxe(page, 'an invitation');
   await widgetScreen.acceptInvitation(invitation(page)).click();
   await expect(page.locator('sunny-porch').getByRole('dialog')).toBeVisible();
