@@ -15,11 +15,15 @@ const isSaved = (page: Page) =>
   expect(page.getByRole('status').filter({ hasText: /^saved$/i })).toBeVisible();
 const greeting = (page: Page) => stage(page).locator('sunny-porch [data-say=greeting]');
 
-async function greet(page: Page, text: string): Promise<void> {
+/** Words the greeting; it is saved after a pause in typing, when somebody else's wording may close the editor. */
+async function word(page: Page, text: string): Promise<void> {
   await designScreen.editGreeting(designScreen.stageTexts(stage(page))).click();
-  const field = designScreen.greetingField(page);
-  await field.fill(text);
-  await field.press('Control+Enter');
+  await designScreen.greetingField(page).fill(text);
+}
+
+async function greet(page: Page, text: string): Promise<void> {
+  await word(page, text);
+  await designScreen.greetingField(page).press('Control+Enter');
 }
 
 test('two people word the same text: the second one gets both wordings and the choice; different texts both stay', async ({
@@ -31,7 +35,7 @@ test('two people word the same text: the second one gets both wordings and the c
   await expect(greeting(second)).toBeVisible();
   await greet(first, 'Good evening from the dome.');
   await isSaved(first);
-  await greet(second, 'The dome is open.');
+  await word(second, 'The dome is open.');
   const dialog = designScreen.clash(second);
   await expect(dialog.getByRole('blockquote')).toHaveText([
     'Good evening from the dome.',
@@ -44,7 +48,7 @@ test('two people word the same text: the second one gets both wordings and the c
 
   await greet(first, 'Good evening from the isle.');
   await isSaved(first);
-  await greet(second, 'The dome is open.');
+  await word(second, 'The dome is open.');
   await designScreen.useMine(dialog).click();
   await expect(greeting(second)).toHaveText('The dome is open.');
   await isSaved(second);
