@@ -20,6 +20,7 @@ import { SavedField } from '../parts/SavedField';
 import { useAttempt } from '../parts/use-attempt';
 import { dayWords } from '../wording/times';
 import { type AccountPort, accountPort } from './port';
+import { ACCOUNT_WORDS } from '../wording/screens/account';
 
 /** One's own account: what colleagues and visitors call one, how one signs in, and where one is signed in. */
 export function AccountScreen() {
@@ -32,7 +33,7 @@ export function AccountScreen() {
   useEffect(() => {
     port.getAccount().then(setView, (error: unknown) => {
       notice(error);
-      setFault(error instanceof PortError ? error.sentence : 'Your account could not be loaded.');
+      setFault(error instanceof PortError ? error.sentence : ACCOUNT_WORDS.notLoaded);
     });
   }, [port, notice]);
   return (
@@ -41,13 +42,13 @@ export function AccountScreen() {
         {screenAt('account').name}
       </Typography>
       {fault === null ? null : <Alert severity="error">{fault}</Alert>}
-      {view === null && fault === null ? <LinearProgress aria-label="Loading your account" /> : null}
+      {view === null && fault === null ? <LinearProgress aria-label={ACCOUNT_WORDS.loading} /> : null}
       {view === null ? null : (
         <>
-          <Part title="Name" lead="Visitors read it next to your answers. Your photo is on Team & hours.">
+          <Part title={ACCOUNT_WORDS.name} lead={ACCOUNT_WORDS.nameHelp}>
             <SavedField
               name="name"
-              label="Your name"
+              label={ACCOUNT_WORDS.yourName}
               value={view.name}
               autoComplete="name"
               onSave={async (name) => {
@@ -73,22 +74,22 @@ interface PartProps {
 
 function MailPart({ mail, port, onView }: PartProps & { readonly mail: string }) {
   const [typed, setTyped] = useState({ mail, password: '' });
-  const { isBusy, fault, errors, run } = useAttempt('Not saved. Try again.');
+  const { isBusy, fault, errors, run } = useAttempt(ACCOUNT_WORDS.notSaved);
   return (
-    <Part title="E-mail" lead="You sign in with it.">
+    <Part title={ACCOUNT_WORDS.email} lead={ACCOUNT_WORDS.emailHelp}>
       <Fields
-        button="Change e-mail"
+        button={ACCOUNT_WORDS.changeEmail}
         isBusy={isBusy}
         fault={(errors['mail'] ?? errors['password']) ? null : fault}
         onSubmit={() =>
           void run(async () => {
             onView(await port.setMail(typed));
-            toast.success('Saved. Sign in with the new address from now on.');
+            toast.success(ACCOUNT_WORDS.emailSaved);
           })
         }
       >
         <TextField
-          label="Your e-mail"
+          label={ACCOUNT_WORDS.yourEmail}
           type="email"
           autoComplete="email"
           size="small"
@@ -98,7 +99,7 @@ function MailPart({ mail, port, onView }: PartProps & { readonly mail: string })
           helperText={errors['mail']}
         />
         <Password
-          label="Your password"
+          label={ACCOUNT_WORDS.yourPassword}
           value={typed.password}
           fault={errors['password']}
           onChange={(password) => setTyped({ ...typed, password })}
@@ -112,29 +113,29 @@ const NO_PASSWORDS = { password: '', newPassword: '' };
 
 function PasswordPart({ port, onView }: PartProps) {
   const [typed, setTyped] = useState(NO_PASSWORDS);
-  const { isBusy, fault, errors, run } = useAttempt('Not saved. Try again.');
+  const { isBusy, fault, errors, run } = useAttempt(ACCOUNT_WORDS.notSaved);
   return (
-    <Part title="Password" lead="A new one signs you out everywhere else.">
+    <Part title={ACCOUNT_WORDS.password} lead={ACCOUNT_WORDS.passwordHelp}>
       <Fields
-        button="Change password"
+        button={ACCOUNT_WORDS.changePassword}
         isBusy={isBusy}
         fault={(errors['newPassword'] ?? errors['password']) ? null : fault}
         onSubmit={() =>
           void run(async () => {
             onView(await port.setPassword(typed));
             setTyped(NO_PASSWORDS);
-            toast.success('Your password is changed.');
+            toast.success(ACCOUNT_WORDS.passwordChanged);
           })
         }
       >
         <Password
-          label="Password you have now"
+          label={ACCOUNT_WORDS.passwordNow}
           value={typed.password}
           fault={errors['password']}
           onChange={(password) => setTyped({ ...typed, password })}
         />
         <Password
-          label="New password"
+          label={ACCOUNT_WORDS.newPassword}
           isNew
           value={typed.newPassword}
           fault={errors['newPassword']}
@@ -202,20 +203,20 @@ function Password({ label, value, fault, isNew = false, onChange }: PasswordProp
 
 function Sessions({ view, port, onView }: PartProps & { readonly view: AccountView }) {
   const { zone } = useSite();
-  const { fault, isBusy, run } = useAttempt('Nothing was changed. Try again.');
+  const { fault, isBusy, run } = useAttempt(ACCOUNT_WORDS.nothingChanged);
   return (
-    <Part title="Where you are signed in">
-      <Box component="ul" aria-label="Sessions" sx={{ m: 0, mb: 2, p: 0, listStyle: 'none' }}>
+    <Part title={ACCOUNT_WORDS.whereYouAreSignedIn}>
+      <Box component="ul" aria-label={ACCOUNT_WORDS.sessions} sx={{ m: 0, mb: 2, p: 0, listStyle: 'none' }}>
         {view.sessions.map(({ agent, createdAt, isThis }) => (
           <Box
             component="li"
             key={`${createdAt} ${agent}`}
             sx={{ py: 1, borderBottom: '1px solid var(--porch-rail)', overflowWrap: 'anywhere' }}
           >
-            {isThis ? <b>This browser</b> : agent || 'An unknown browser'}
+            {isThis ? <b>{ACCOUNT_WORDS.thisBrowser}</b> : agent || ACCOUNT_WORDS.unknownBrowser}
             <Box component="span" sx={{ color: 'text.secondary', fontSize: '0.8125rem' }}>
               {' '}
-              · since {dayWords(createdAt, zone)}
+              {ACCOUNT_WORDS.since(dayWords(createdAt, zone))}
             </Box>
           </Box>
         ))}
@@ -231,7 +232,7 @@ function Sessions({ view, port, onView }: PartProps & { readonly view: AccountVi
           loading={isBusy}
           onClick={() => void run(async () => onView(await port.endOtherSessions()))}
         >
-          Sign out everywhere else
+          {ACCOUNT_WORDS.signOutEverywhereElse}
         </Button>
       )}
     </Part>
