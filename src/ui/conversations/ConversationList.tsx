@@ -7,6 +7,7 @@ import Typography from '@mui/material/Typography';
 import type { DeskConversation } from '../../core/wire/desk';
 import { lengthWords, pageWords } from '../wording/times';
 import { groupsOf } from './groups';
+import { CONVERSATIONS_WORDS } from '../wording/screens/conversations';
 
 interface ConversationListProps {
   readonly list: readonly DeskConversation[];
@@ -22,7 +23,7 @@ export function ConversationList({ list, chosen, now, hasMore, onChoose, onMore 
   return (
     <Box
       component="nav"
-      aria-label="Conversations"
+      aria-label={CONVERSATIONS_WORDS.conversations}
       sx={{
         overflow: 'auto',
         height: '100%',
@@ -65,7 +66,7 @@ export function ConversationList({ list, chosen, now, hasMore, onChoose, onMore 
       {hasMore ? (
         <Box sx={{ p: 2 }}>
           <Button size="small" onClick={onMore}>
-            Show older
+            {CONVERSATIONS_WORDS.showOlder}
           </Button>
         </Box>
       ) : null}
@@ -117,7 +118,9 @@ function Row({
             fontVariantNumeric: 'tabular-nums',
           }}
         >
-          {since === null ? lengthWords(now - one.lastEntryMs) + ' ago' : `waits ${since}`}
+          {since === null
+            ? lengthWords(now - one.lastEntryMs) + CONVERSATIONS_WORDS.ago
+            : CONVERSATIONS_WORDS.waits(since)}
         </Box>
       </Box>
       <Box
@@ -153,13 +156,13 @@ export function Practice() {
         mr: 0.75,
       }}
     >
-      Practice
+      {CONVERSATIONS_WORDS.practice}
     </Box>
   );
 }
 
 /** What a visitor is called: their name, their mail, or the page they asked on. */
 export function visitorName({ visitorName: name, visitorMail, page, isPractice }: DeskConversation): string {
-  if (isPractice) return 'Practice visitor';
-  return name ?? visitorMail ?? `Visitor on ${pageWords(page)}`;
+  if (isPractice) return CONVERSATIONS_WORDS.practiceVisitor;
+  return name ?? visitorMail ?? CONVERSATIONS_WORDS.visitorOn(pageWords(page));
 }

@@ -20,6 +20,7 @@ import { FilledForms } from './FilledForms';
 import { useSite } from '../frame/SiteContext';
 import { useConnection, usePort } from '../frame/Connection';
 import { conversationsPort } from './port';
+import { CONVERSATIONS_WORDS } from '../wording/screens/conversations';
 
 interface ConversationViewProps {
   readonly talk: DeskTalk;
@@ -68,20 +69,18 @@ export function ConversationView({ talk, firstDraft, onDraft, onSent, onBack }: 
       setFault(null);
     } catch (error) {
       notice(error);
-      setFault(
-        error instanceof PortError ? error.sentence : 'Not sent. Your text is still in the field; try again.',
-      );
+      setFault(error instanceof PortError ? error.sentence : CONVERSATIONS_WORDS.notSent);
     }
   };
 
   const waits =
     conversation.status === 'note' && overview.facts?.sendsLetters !== true
-      ? 'No e-mail is sent yet: the visitor reads your answer when they come back to the page.'
+      ? CONVERSATIONS_WORDS.noEmailYet
       : undefined;
   return (
     <Box
       component="section"
-      aria-label={`Conversation with ${visitorName(conversation)}`}
+      aria-label={CONVERSATIONS_WORDS.conversationWith(visitorName(conversation))}
       sx={{ display: 'flex', flexDirection: 'column', height: '100%', minHeight: 0 }}
     >
       <Box
@@ -106,7 +105,9 @@ export function ConversationView({ talk, firstDraft, onDraft, onSent, onBack }: 
           {[
             languageName(conversation.locale),
             conversation.visitorMail,
-            team === undefined ? null : `for ${team.name['en'] ?? Object.values(team.name)[0]}`,
+            team === undefined
+              ? null
+              : CONVERSATIONS_WORDS.forTeam(team.name['en'] ?? Object.values(team.name)[0] ?? team.id),
           ]
             .filter(Boolean)
             .join(' · ')}
@@ -122,19 +123,19 @@ export function ConversationView({ talk, firstDraft, onDraft, onSent, onBack }: 
           flex: 'none',
         }}
       >
-        The visitor sees: <b>{MOMENT_WORDS[SEEN_NOW[conversation.status]].name}</b>, since{' '}
-        {dayWords(conversation.askedMs, zone)}.
+        {CONVERSATIONS_WORDS.theVisitorSees} <b>{MOMENT_WORDS[SEEN_NOW[conversation.status]].name}</b>
+        {CONVERSATIONS_WORDS.since(dayWords(conversation.askedMs, zone))}
         {trail.length < 2 ? null : (
           <Box component="span" sx={{ overflowWrap: 'anywhere' }}>
             {' '}
-            Pages: {trail.map(([address]) => trailWords(address)).join(' → ')}.
+            {CONVERSATIONS_WORDS.pages(trail.map(([address]) => trailWords(address)).join(' → '))}
           </Box>
         )}
       </Box>
       <Box
         ref={log}
         role="log"
-        aria-label="Messages"
+        aria-label={CONVERSATIONS_WORDS.messages}
         aria-live="polite"
         tabIndex={0}
         sx={{ flex: 1, overflow: 'auto', p: 2, minHeight: 0 }}
@@ -179,7 +180,7 @@ export function ConversationView({ talk, firstDraft, onDraft, onSent, onBack }: 
           </Alert>
         )}
         <TextField
-          label={conversation.status === 'note' ? 'Your answer' : 'Write'}
+          label={conversation.status === 'note' ? CONVERSATIONS_WORDS.yourAnswer : CONVERSATIONS_WORDS.write}
           multiline
           maxRows={6}
           fullWidth
@@ -187,7 +188,7 @@ export function ConversationView({ talk, firstDraft, onDraft, onSent, onBack }: 
           value={draft}
           onChange={(event) => setDraft(event.target.value)}
           error={over > 0}
-          helperText={over > 0 ? `${over} characters too many. Nothing is lost.` : waits}
+          helperText={over > 0 ? CONVERSATIONS_WORDS.tooLong(over) : waits}
           onKeyDown={(event) => {
             if (event.key !== 'Enter' || event.shiftKey || event.nativeEvent.isComposing) return;
             event.preventDefault();
@@ -196,14 +197,14 @@ export function ConversationView({ talk, firstDraft, onDraft, onSent, onBack }: 
         />
         <Box sx={{ display: 'flex', gap: 1, mt: 1 }}>
           <Button type="submit" variant="contained" disabled={draft.trim() === '' || over > 0}>
-            Send
+            {CONVERSATIONS_WORDS.send}
           </Button>
           {conversation.status === 'ended' ? null : (
             <Button
               onClick={() => (draft.trim() === '' ? setAsksEnd(true) : void send(true))}
               disabled={over > 0}
             >
-              {draft.trim() === '' ? 'End' : 'Send and end'}
+              {draft.trim() === '' ? CONVERSATIONS_WORDS.end : CONVERSATIONS_WORDS.sendAndEnd}
             </Button>
           )}
         </Box>
@@ -258,8 +259,12 @@ function Line({
           }}
         >
           <Box sx={{ fontSize: '0.8125rem', color: 'text.secondary' }}>
-            {isOurs ? entry.name : entry.kind === 'note' ? 'Note' : 'Visitor'} ·{' '}
-            {clockWords(entry.storedMs, zone)}
+            {isOurs
+              ? entry.name
+              : entry.kind === 'note'
+                ? CONVERSATIONS_WORDS.note
+                : CONVERSATIONS_WORDS.visitor}{' '}
+            · {clockWords(entry.storedMs, zone)}
           </Box>
           <bdi>{entry.body}</bdi>
         </Box>
@@ -278,9 +283,9 @@ function trailWords(address: string): string {
 }
 
 function systemWords({ kind, author, name }: VisitorEntry): string {
-  if (kind === 'joined') return `${name ?? 'Somebody'} joined`;
-  if (author === 'house') return 'Ended after a long silence';
+  if (kind === 'joined') return CONVERSATIONS_WORDS.joined(name ?? CONVERSATIONS_WORDS.somebody);
+  if (author === 'house') return CONVERSATIONS_WORDS.endedAfterSilence;
   return author === 'visitor'
-    ? 'The visitor ended the conversation'
-    : `${name ?? 'Somebody'} ended the conversation`;
+    ? CONVERSATIONS_WORDS.endedByVisitor
+    : CONVERSATIONS_WORDS.endedBy(name ?? CONVERSATIONS_WORDS.somebody);
 }

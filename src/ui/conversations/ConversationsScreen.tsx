@@ -15,6 +15,7 @@ import { ConversationView } from './ConversationView';
 import { useDesk } from './use-desk';
 import { useSite } from '../frame/SiteContext';
 import { useConnection } from '../frame/Connection';
+import { CONVERSATIONS_WORDS } from '../wording/screens/conversations';
 
 /** The responders' desk: whose turn it is, and the conversation itself. */
 export function ConversationsScreen() {
@@ -31,7 +32,7 @@ export function ConversationsScreen() {
         <Alert severity="error">{desk.failed}</Alert>
       </Box>
     );
-  if (desk.list === null) return <LinearProgress aria-label="Loading the conversations" />;
+  if (desk.list === null) return <LinearProgress aria-label={CONVERSATIONS_WORDS.loadingConversations} />;
   if (desk.list.length === 0) return <Empty />;
   const list = (
     <ConversationList
@@ -46,7 +47,7 @@ export function ConversationsScreen() {
   const talk =
     desk.talk === null ? (
       <Box sx={{ display: 'grid', placeItems: 'center', height: '100%', p: 4, color: 'text.secondary' }}>
-        {chosen === null ? 'Choose a conversation. Longest waiting first.' : 'Loading…'}
+        {chosen === null ? CONVERSATIONS_WORDS.chooseOne : CONVERSATIONS_WORDS.loading}
       </Box>
     ) : (
       <ConversationView
@@ -58,7 +59,7 @@ export function ConversationsScreen() {
         onBack={
           isPhone ? (
             <Button size="small" onClick={() => setChosen(null)}>
-              ‹ All
+              {CONVERSATIONS_WORDS.backToAll}
             </Button>
           ) : null
         }
@@ -67,11 +68,11 @@ export function ConversationsScreen() {
   return (
     <Box sx={{ height: 'calc(100vh - 3rem)', display: 'flex', flexDirection: 'column' }}>
       <Box component="h1" sx={HIDDEN}>
-        Conversations
+        {CONVERSATIONS_WORDS.conversations}
       </Box>
       {isConnected ? null : (
         <Alert severity="warning" role="status" sx={{ borderRadius: 0 }}>
-          The connection to the server is gone. What is shown may be old; we try again by ourselves.
+          {CONVERSATIONS_WORDS.connectionGone}
         </Alert>
       )}
       <Box
@@ -99,10 +100,10 @@ function Empty() {
   return (
     <Box sx={{ maxWidth: 560, mx: 'auto', p: { xs: 2, md: 6 } }}>
       <Typography variant="h1" sx={{ mb: 1 }}>
-        Nobody has written yet
+        {CONVERSATIONS_WORDS.nobodyHasWrittenYet}
       </Typography>
       <Typography color="text.secondary" sx={{ mb: 2 }}>
-        Questions appear here as soon as visitors send them, with the page they are on. For example:
+        {CONVERSATIONS_WORDS.nobodyHasWrittenHelp}
       </Typography>
       <Box
         sx={{
@@ -113,12 +114,12 @@ function Empty() {
           color: 'text.secondary',
         }}
       >
-        <Box sx={{ fontSize: '0.8125rem', fontWeight: 600 }}>Your turn 1</Box>
-        <Box>“Does it still start at ten if it is cloudy?”</Box>
-        <Box sx={{ fontSize: '0.8125rem' }}>on /tonight · waits 20 s</Box>
+        <Box sx={{ fontSize: '0.8125rem', fontWeight: 600 }}>{CONVERSATIONS_WORDS.exampleGroup}</Box>
+        <Box>{CONVERSATIONS_WORDS.exampleQuestion}</Box>
+        <Box sx={{ fontSize: '0.8125rem' }}>{CONVERSATIONS_WORDS.exampleWait}</Box>
       </Box>
       <Button variant="contained" href={`/s/${siteKey}/install`}>
-        Put it on your site
+        {CONVERSATIONS_WORDS.putItOnYourSite}
       </Button>
     </Box>
   );

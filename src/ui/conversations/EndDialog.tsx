@@ -3,6 +3,7 @@ import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
+import { CONVERSATIONS_WORDS } from '../wording/screens/conversations';
 
 interface EndDialogProps {
   readonly isOpen: boolean;
@@ -14,10 +15,10 @@ interface EndDialogProps {
 export function EndDialog({ isOpen, onClose, onEnd }: EndDialogProps) {
   return (
     <Dialog open={isOpen} onClose={onClose}>
-      <DialogTitle>End this conversation?</DialogTitle>
-      <DialogContent>The visitor is told that you ended it. They can start a new one.</DialogContent>
+      <DialogTitle>{CONVERSATIONS_WORDS.endQuestion}</DialogTitle>
+      <DialogContent>{CONVERSATIONS_WORDS.endHelp}</DialogContent>
       <DialogActions>
-        <Button onClick={onClose}>Cancel</Button>
+        <Button onClick={onClose}>{CONVERSATIONS_WORDS.cancel}</Button>
         <Button
           variant="contained"
           autoFocus
@@ -26,7 +27,7 @@ export function EndDialog({ isOpen, onClose, onEnd }: EndDialogProps) {
             onEnd();
           }}
         >
-          End conversation
+          {CONVERSATIONS_WORDS.endConversation}
         </Button>
       </DialogActions>
     </Dialog>

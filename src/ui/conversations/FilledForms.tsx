@@ -1,11 +1,12 @@
 import Box from '@mui/material/Box';
 import type { FilledForm } from '../../core/wire/desk';
 import { dayWords } from '../wording/times';
+import { CONVERSATIONS_WORDS } from '../wording/screens/conversations';
 
 const TITLES: Readonly<Record<FilledForm['place'], string>> = {
-  before: 'Filled in before the chat',
-  note: 'Filled in with the note',
-  after: 'Filled in after the chat',
+  before: CONVERSATIONS_WORDS.filledInBefore,
+  note: CONVERSATIONS_WORDS.filledInWithNote,
+  after: CONVERSATIONS_WORDS.filledInAfter,
 };
 
 /** What the visitor filled in, form by form, above what was said. */
@@ -69,4 +70,4 @@ export function FilledForms({
   ));
 }
 
-const TICKS: Readonly<Record<string, string>> = { yes: 'Yes', no: 'No' };
+const TICKS: Readonly<Record<string, string>> = { yes: CONVERSATIONS_WORDS.yes, no: CONVERSATIONS_WORDS.no };

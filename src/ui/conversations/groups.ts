@@ -1,4 +1,5 @@
 import type { DeskConversation } from '../../core/wire/desk';
+import { CONVERSATIONS_WORDS } from '../wording/screens/conversations';
 
 export interface ConversationGroup {
   readonly title: string;
@@ -15,9 +16,9 @@ export function groupsOf(list: readonly DeskConversation[]): ConversationGroup[]
   const notes = list.filter(({ status }) => status === 'note').sort((a, b) => a.askedMs - b.askedMs);
   const done = list.filter(({ status }) => status === 'ended');
   return [
-    { title: 'Your turn', conversations: forUs },
-    { title: 'Their turn', conversations: forThem },
-    { title: 'Notes', conversations: notes },
-    { title: 'Done', conversations: done },
+    { title: CONVERSATIONS_WORDS.yourTurn, conversations: forUs },
+    { title: CONVERSATIONS_WORDS.theirTurn, conversations: forThem },
+    { title: CONVERSATIONS_WORDS.notes, conversations: notes },
+    { title: CONVERSATIONS_WORDS.done, conversations: done },
   ];
 }

@@ -6,6 +6,7 @@ import type { DeskConversation, DeskTalk } from '../../core/wire/desk';
 import { PortError } from '../frame/api';
 import { useConnection, usePort } from '../frame/Connection';
 import { conversationsPort } from './port';
+import { CONVERSATIONS_WORDS } from '../wording/screens/conversations';
 
 export interface Desk {
   readonly list: readonly DeskConversation[] | null;
@@ -35,7 +36,7 @@ export function useDesk(chosen: string | null): Desk {
       setFailed(null);
     } catch (error) {
       notice(error);
-      setFailed(error instanceof PortError ? error.sentence : 'The conversations could not be loaded.');
+      setFailed(error instanceof PortError ? error.sentence : CONVERSATIONS_WORDS.notLoaded);
     }
   }, [port, notice]);
 
