@@ -9,6 +9,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import Typography from '@mui/material/Typography';
 import type { Json } from '../../../core/model/json';
 import type { LabelledClash } from './draft-saver';
+import { DRAFT_WORDS } from '../../wording/screens/draft';
 
 interface ClashDialogProps {
   readonly clashes: readonly LabelledClash[];
@@ -21,24 +22,23 @@ export function ClashDialog({ clashes, onChoose }: ClashDialogProps) {
   if (first === undefined) return null;
   return (
     <Dialog open maxWidth="sm" fullWidth aria-labelledby="clash-title">
-      <DialogTitle id="clash-title">Somebody else changed this too</DialogTitle>
+      <DialogTitle id="clash-title">{DRAFT_WORDS.clashTitle}</DialogTitle>
       <DialogContent>
         <Typography variant="body2" sx={{ mb: 2 }}>
-          Both of you have changed the same thing: {first.label}. Theirs is saved; yours is kept here until
-          you choose. Visitors see neither before it is published.
+          {DRAFT_WORDS.clashHelp(first.label)}
         </Typography>
-        <Wording title="Theirs" value={first.theirs} />
-        <Wording title="Yours" value={first.mine} />
+        <Wording title={DRAFT_WORDS.theirs} value={first.theirs} />
+        <Wording title={DRAFT_WORDS.yours} value={first.mine} />
         {clashes.length === 1 ? null : (
           <Typography variant="body2" color="text.secondary">
-            {clashes.length - 1} more after this one.
+            {DRAFT_WORDS.moreClashes(clashes.length - 1)}
           </Typography>
         )}
       </DialogContent>
       <DialogActions>
-        <Button onClick={() => onChoose('theirs')}>Keep theirs</Button>
+        <Button onClick={() => onChoose('theirs')}>{DRAFT_WORDS.keepTheirs}</Button>
         <Button variant="contained" onClick={() => onChoose('mine')}>
-          Use mine
+          {DRAFT_WORDS.useMine}
         </Button>
       </DialogActions>
     </Dialog>
@@ -72,8 +72,12 @@ function Wording({ title, value }: { title: string; value: Json | undefined }) {
 }
 
 function wordsOf(value: Json | undefined): string {
-  if (value === undefined) return 'Our text.';
+  if (value === undefined) return DRAFT_WORDS.ourText;
   if (typeof value === 'string') return value;
-  if (typeof value === 'boolean') return value ? 'On' : 'Off';
-  return typeof value === 'number' ? String(value) : value === null ? 'Off' : 'Changed in several ways.';
+  if (typeof value === 'boolean') return value ? DRAFT_WORDS.on : DRAFT_WORDS.off;
+  return typeof value === 'number'
+    ? String(value)
+    : value === null
+      ? DRAFT_WORDS.off
+      : DRAFT_WORDS.changedSeveralWays;
 }

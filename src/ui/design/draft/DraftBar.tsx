@@ -14,6 +14,7 @@ import { memo } from 'react';
 import { useStable } from '../../parts/use-stable';
 import type { DraftSaver, DraftState } from './draft-saver';
 import { useSite } from '../../frame/SiteContext';
+import { DRAFT_WORDS } from '../../wording/screens/draft';
 
 interface DraftBarProps {
   readonly draft: DraftState;
@@ -26,7 +27,11 @@ interface DraftBarProps {
 
 /** Read out only, between the width of a phone and the one at which everything has room. */
 const BETWEEN_HIDDEN = { '@media (min-width: 56.25em) and (max-width: 74.95em)': HIDDEN } as const;
-const STATUS_WORDS = { saved: 'Saved', saving: 'Saving', 'not-saved': 'Not saved' } as const;
+const STATUS_WORDS = {
+  saved: DRAFT_WORDS.saved,
+  saving: DRAFT_WORDS.saving,
+  'not-saved': DRAFT_WORDS.notSaved,
+} as const;
 
 /** Undo, redo, whether it is saved, and Publish. */
 export function DraftBar({ draft, saver, changeCount, nextVersion, onPublish }: DraftBarProps) {
@@ -34,10 +39,10 @@ export function DraftBar({ draft, saver, changeCount, nextVersion, onPublish }: 
   const publish = useStable(onPublish);
   const label =
     changeCount === null
-      ? `Publish version ${nextVersion}`
+      ? DRAFT_WORDS.publishVersion(nextVersion)
       : changeCount === 0
-        ? 'Nothing to publish'
-        : `Publish ${changeCount} ${changeCount === 1 ? 'change' : 'changes'}`;
+        ? DRAFT_WORDS.nothingToPublish
+        : DRAFT_WORDS.publishChanges(changeCount);
   if (draft.version !== null) return <VersionBar version={draft.version} />;
   return (
     <Drawn
@@ -74,10 +79,10 @@ const Drawn = memo(function Drawn({
 }: DrawnProps) {
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.5, flex: 'none' }}>
-      <Roving label="The draft" sx={{ display: 'flex', alignItems: 'center', gap: 0.5 }}>
+      <Roving label={DRAFT_WORDS.theDraft} sx={{ display: 'flex', alignItems: 'center', gap: 0.5 }}>
         <Step kind="undo" label={undoLabel} onStep={() => saver.step('undo')} />
         <Step kind="redo" label={redoLabel} onStep={() => saver.step('redo')} />
-        <Tooltip title={why ?? 'Every change is saved in the draft. Visitors see it when you publish.'}>
+        <Tooltip title={why ?? DRAFT_WORDS.draftHelp}>
           <Box
             role="status"
             sx={{
@@ -93,10 +98,10 @@ const Drawn = memo(function Drawn({
             {STATUS_WORDS[status]}
           </Box>
         </Tooltip>
-        <Tooltip title="Versions">
+        <Tooltip title={DRAFT_WORDS.versions}>
           <IconButton
             size="small"
-            aria-label="Versions"
+            aria-label={DRAFT_WORDS.versions}
             component={Link}
             href={`/s/${siteKey}/versions`}
             sx={{ width: 32, height: 32, display: { xs: 'inline-flex', md: 'none', lg: 'inline-flex' } }}
@@ -124,7 +129,7 @@ function VersionBar({ version }: { version: number }) {
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, flex: 'none' }}>
       <Box role="status" sx={{ fontSize: '0.8125rem', fontWeight: 700, whiteSpace: 'nowrap' }}>
-        Version {version}, to look at
+        {DRAFT_WORDS.versionToLookAt(version)}
       </Box>
       <Button
         size="small"
@@ -133,7 +138,7 @@ function VersionBar({ version }: { version: number }) {
         href={`/s/${siteKey}/versions`}
         sx={{ fontSize: '0.8125rem', whiteSpace: 'nowrap' }}
       >
-        Versions
+        {DRAFT_WORDS.versions}
       </Button>
       <Button
         size="small"
@@ -142,16 +147,16 @@ function VersionBar({ version }: { version: number }) {
         href={`/s/${siteKey}/design`}
         sx={{ fontSize: '0.8125rem', whiteSpace: 'nowrap' }}
       >
-        Back to the draft
+        {DRAFT_WORDS.backToTheDraft}
       </Button>
     </Box>
   );
 }
 
 function Step({ kind, label, onStep }: { kind: 'undo' | 'redo'; label: string | null; onStep: () => void }) {
-  const name = kind === 'undo' ? 'Undo' : 'Redo';
+  const name = kind === 'undo' ? DRAFT_WORDS.undo : DRAFT_WORDS.redo;
   return (
-    <Tooltip title={label === null ? `Nothing to ${kind}` : `${name}: ${label}`}>
+    <Tooltip title={label === null ? DRAFT_WORDS.nothingTo(kind) : `${name}: ${label}`}>
       <span>
         <IconButton
           size="small"

@@ -5,6 +5,7 @@ import Box from '@mui/material/Box';
 import type { Design } from '../../../core/model/design';
 import { CheckSentence } from '../visit/KeptVisits';
 import { useKept } from '../visit/use-kept';
+import { DRAFT_WORDS } from '../../wording/screens/draft';
 
 /** What the kept visits come to: those that do not hold are told one by one. They warn, and do not forbid. */
 export function PublishChecks({ design, nameOf }: { design: Design; nameOf: (id: string) => string }) {
@@ -14,12 +15,12 @@ export function PublishChecks({ design, nameOf }: { design: Design; nameOf: (id:
   if (broken.length === 0)
     return (
       <Alert severity="success" sx={{ mt: 2 }}>
-        {checks.length === 1 ? 'The saved test passes.' : `All ${checks.length} saved tests pass.`}
+        {checks.length === 1 ? DRAFT_WORDS.oneTestPasses : DRAFT_WORDS.allTestsPass(checks.length)}
       </Alert>
     );
   return (
     <Alert severity="warning" sx={{ mt: 2 }}>
-      {broken.length} of {checks.length} saved tests {broken.length === 1 ? 'fails' : 'fail'}:
+      {DRAFT_WORDS.testsFail(broken.length, checks.length)}
       <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
         {broken.map((one) => (
           <li key={one.visit.id}>

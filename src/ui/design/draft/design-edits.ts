@@ -14,6 +14,7 @@ import { cornerWords } from '../../wording/place';
 import { SETTING_WORDS } from '../../wording/settings';
 import { textName } from '../../wording/texts';
 import type { DraftSaver } from './draft-saver';
+import { DRAFT_WORDS } from '../../wording/screens/draft';
 
 export interface DesignEdits {
   /** Takes another widget as this one: only what differs is changed. */
@@ -37,7 +38,7 @@ export function designEdits(saver: DraftSaver, widget: number): DesignEdits {
   const at = ['widgets', widget] as const;
   const nameOf = (key: WordingKey): string => {
     const one = saver.state().design.widgets[widget];
-    return one === undefined ? '' : wordingName(one, key, () => 'a team');
+    return one === undefined ? '' : wordingName(one, key, () => DRAFT_WORDS.aTeam);
   };
   const patchesOf = (locale: string, key: WordingKey, text: string | null): Patch[] =>
     wordingPatches(saver.state().design, widget, locale, key, text);
@@ -55,15 +56,15 @@ export function designEdits(saver: DraftSaver, widget: number): DesignEdits {
     setCorner: (corner) =>
       saver.change(
         [{ op: 'set', path: [...at, 'place', 'corner'], value: corner }],
-        `launcher to the ${cornerWords(corner)}`,
+        DRAFT_WORDS.launcherTo(cornerWords(corner)),
       ),
     setPlace: (place) => {
       const before = saver.state().design.widgets[widget]?.place;
       const isOnPhones =
         before !== undefined && before.corner === place.corner && before.phoneCorner !== place.phoneCorner;
       const words = isOnPhones
-        ? `launcher to the ${cornerWords(cornerFor(place, true))} on phones`
-        : `launcher to the ${cornerWords(place.corner)}`;
+        ? DRAFT_WORDS.launcherToOnPhones(cornerWords(cornerFor(place, true)))
+        : DRAFT_WORDS.launcherTo(cornerWords(place.corner));
       saver.change([{ op: 'set', path: [...at, 'place'], value: { ...place } }], words);
     },
     setSetting: ({ id, of, path, unit }, value) =>
@@ -78,11 +79,14 @@ export function designEdits(saver: DraftSaver, widget: number): DesignEdits {
         SETTING_WORDS[id].name.toLowerCase(),
       ),
     setBehaviour: (state, behaviour) =>
-      saver.change([{ op: 'set', path: [...at, 'behaviours', state], value: behaviour }], 'who can answer'),
+      saver.change(
+        [{ op: 'set', path: [...at, 'behaviours', state], value: behaviour }],
+        DRAFT_WORDS.whoCanAnswer,
+      ),
     setText: (locale, key, text, editId) =>
       saver.change(patchesOf(locale, key, text), nameOf(key).toLowerCase(), editId),
     restoreDefaults: (locale, key, editId) =>
-      saver.change(patchesOf(locale, key, null), `${nameOf(key).toLowerCase()} back to ours`, editId),
+      saver.change(patchesOf(locale, key, null), DRAFT_WORDS.backToOurs(nameOf(key).toLowerCase()), editId),
     addCase: (key, when) => {
       const { design } = saver.state();
       const one = design.widgets[widget];
@@ -90,20 +94,20 @@ export function designEdits(saver: DraftSaver, widget: number): DesignEdits {
       const made = { ...newCase(design, one, key, newClientId()), when };
       saver.change(
         [{ op: 'set', path: [...at, 'cases', one.cases.length], value: made }],
-        `a case of ${textName(key).toLowerCase()}`,
+        DRAFT_WORDS.aWordingOf(textName(key).toLowerCase()),
       );
     },
     setCase: (id, when) =>
       saver.change(
         [{ op: 'set', path: [...at, 'cases', placeOf(id), 'when'], value: when }],
-        'when a case is said',
+        DRAFT_WORDS.whenWordingApplies,
       ),
     moveCase: (id, by) => {
       const one = saver.state().design.widgets[widget];
       const patches = one === undefined ? [] : movedCase(one, widget, id, by);
-      if (patches.length > 0) saver.change(patches, 'order of the cases');
+      if (patches.length > 0) saver.change(patches, DRAFT_WORDS.orderOfWordings);
     },
     removeCase: (id) =>
-      saver.change([{ op: 'remove', path: [...at, 'cases', placeOf(id)] }], 'a wording removed'),
+      saver.change([{ op: 'remove', path: [...at, 'cases', placeOf(id)] }], DRAFT_WORDS.aWordingRemoved),
   };
 }

@@ -6,6 +6,7 @@ import { newClientId } from '../../parts/new-client-id';
 import type { DraftView } from '../../../core/wire/desk';
 import { PortError } from '../../frame/api';
 import type { DesignPort, SaveOutcome } from '../port';
+import { DRAFT_WORDS } from '../../wording/screens/draft';
 
 /** The draft as the screen sees it: with everything typed, saved or not. */
 export interface DraftState {
@@ -121,10 +122,7 @@ export function draftSaver(
       if (error instanceof PortError && error.kind === 'refused') on.refused(error.sentence);
       else queue = [next, ...queue];
       if (!(error instanceof PortError && error.kind === 'refused')) {
-        why =
-          error instanceof PortError
-            ? error.sentence
-            : 'The server does not answer. What you did is kept here, and we try again.';
+        why = error instanceof PortError ? error.sentence : DRAFT_WORDS.serverSilent;
         on.failed(error);
         show();
         return later(RETRY_MS[Math.min(tries++, RETRY_MS.length - 1)] ?? 8000);
@@ -139,7 +137,7 @@ export function draftSaver(
     if (one.kind !== 'change') return [one];
     const { patches, clashes: found, isLost } = rebase(one.patches, before, server.design);
     clashes = [...clashes, ...found.map((clash) => ({ ...clash, label: one.label }))];
-    if (isLost) on.refused('Somebody else removed what you changed, so your change is gone.');
+    if (isLost) on.refused(DRAFT_WORDS.removedByOther);
     return patches.length === 0 ? [] : [{ ...one, patches }];
   };
 
@@ -226,10 +224,7 @@ export function versionSaver(
   design: Design,
   refused: (sentence: string) => void,
 ): DraftSaver {
-  const refuse = (): void =>
-    refused(
-      `This is version ${number}, as it was published. Nothing was changed; go back to the draft to work on it.`,
-    );
+  const refuse = (): void => refused(DRAFT_WORDS.versionReadOnly(number));
   return {
     state: () => ({
       design,
