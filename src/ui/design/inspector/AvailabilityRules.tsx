@@ -12,6 +12,7 @@ import type { Behaviour, WidgetState } from '../../../core/model/moment';
 import { LampMark } from '../../parts/LampMark';
 import type { TeamRow } from '../path/availability-rows';
 import { TeamRows } from '../path/TeamRows';
+import { INSPECTOR_WORDS } from '../../wording/screens/inspector';
 
 interface AvailabilityRulesProps {
   readonly widget: Widget;
@@ -23,19 +24,19 @@ interface AvailabilityRulesProps {
 }
 
 const ROWS: readonly (readonly [WidgetState, string, readonly Behaviour[]])[] = [
-  ['in', 'Somebody is answering', ['chat', 'note', 'out-of-sight']],
-  ['nearby', 'Somebody is nearby', ['chat', 'note', 'out-of-sight']],
-  ['busy', 'All busy', ['queue', 'chat', 'note', 'out-of-sight']],
-  ['nobody', 'Nobody is answering', ['note', 'chat', 'out-of-sight']],
-  ['closed', 'Closed', ['note', 'chat', 'out-of-sight']],
+  ['in', INSPECTOR_WORDS.somebodyIsAnswering, ['chat', 'note', 'out-of-sight']],
+  ['nearby', INSPECTOR_WORDS.somebodyIsNearby, ['chat', 'note', 'out-of-sight']],
+  ['busy', INSPECTOR_WORDS.allBusy, ['queue', 'chat', 'note', 'out-of-sight']],
+  ['nobody', INSPECTOR_WORDS.nobodyIsAnswering, ['note', 'chat', 'out-of-sight']],
+  ['closed', INSPECTOR_WORDS.closed, ['note', 'chat', 'out-of-sight']],
 ];
 
 const BEHAVIOUR_WORDS: Readonly<Record<Behaviour, string>> = {
-  chat: 'At the door: a chat',
-  queue: 'At the door: in line',
-  note: 'Nobody home: a note',
-  answers: 'At the door: answers only',
-  'out-of-sight': 'Hidden',
+  chat: INSPECTOR_WORDS.leadsToChat,
+  queue: INSPECTOR_WORDS.leadsToLine,
+  note: INSPECTOR_WORDS.leadsToNote,
+  answers: INSPECTOR_WORDS.leadsToAnswers,
+  'out-of-sight': INSPECTOR_WORDS.hidden,
 };
 
 /** *Who can answer?*: what happens in each state, which decides the moment card that the launcher leads to ([S5]). */
@@ -45,9 +46,9 @@ export function AvailabilityRules({ widget, now, teams, onBehaviour }: Availabil
   const changed = rows.filter(([state]) => widget.behaviours[state] !== ours[state]);
   return (
     <>
-      <Typography variant="h2">Who can answer?</Typography>
+      <Typography variant="h2">{INSPECTOR_WORDS.whoCanAnswer}</Typography>
       <Typography variant="body2" color="text.secondary" sx={{ mb: 2 }}>
-        Checked each time a visitor opens the window. Running conversations are not affected.
+        {INSPECTOR_WORDS.whoCanAnswerHelp}
       </Typography>
       {teams.length === 0 ? null : (
         <Box sx={{ mb: 2 }}>
@@ -63,7 +64,7 @@ export function AvailabilityRules({ widget, now, teams, onBehaviour }: Availabil
               select
               fullWidth
               size="small"
-              label={state === now ? `${words} (now)` : words}
+              label={state === now ? INSPECTOR_WORDS.stateNow(words) : words}
               value={behaviour}
               onChange={(event) => onBehaviour(state, event.target.value as Behaviour)}
             >
@@ -78,10 +79,10 @@ export function AvailabilityRules({ widget, now, teams, onBehaviour }: Availabil
       })}
       <Typography variant="body2" color="text.secondary">
         {changed.length === 0 ? (
-          `${rows.length} settings, all at our defaults.`
+          INSPECTOR_WORDS.settingsAtDefaults(rows.length)
         ) : (
           <>
-            {rows.length} settings, {changed.length} changed.{' '}
+            {INSPECTOR_WORDS.settingsChanged(rows.length, changed.length)}{' '}
             <Link
               component="button"
               type="button"
@@ -90,14 +91,14 @@ export function AvailabilityRules({ widget, now, teams, onBehaviour }: Availabil
                 for (const [state] of changed) onBehaviour(state, ours[state]);
               }}
             >
-              Restore defaults
+              {INSPECTOR_WORDS.restoreDefaults}
             </Link>
           </>
         )}
       </Typography>
       {widget.calendarId === null ? (
         <Typography variant="body2" sx={{ mt: 2 }}>
-          This widget has no opening hours: it is open whenever somebody is answering.
+          {INSPECTOR_WORDS.noOpeningHours}
         </Typography>
       ) : null}
     </>

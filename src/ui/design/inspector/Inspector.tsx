@@ -23,6 +23,7 @@ import { useRoving } from '../../parts/use-roving';
 import { never, useSame, useStable } from '../../parts/use-stable';
 import { TransitionSettings } from './TransitionSettings';
 import { Wording } from './Wording';
+import { INSPECTOR_WORDS } from '../../wording/screens/inspector';
 
 export type Side = 'moment' | 'look';
 
@@ -33,7 +34,7 @@ export function Inspector() {
   return (
     <Box
       component="aside"
-      aria-label="Inspector"
+      aria-label={INSPECTOR_WORDS.inspector}
       sx={{
         bgcolor: 'background.paper',
         borderLeft: { md: '1px solid var(--porch-rail)' },
@@ -99,7 +100,7 @@ const Sides = memo(function Sides({
   return (
     <Box
       role="tablist"
-      aria-label="What is shown"
+      aria-label={INSPECTOR_WORDS.whatIsShown}
       sx={{ display: 'flex', gap: 2.5, px: 2, flex: 'none', borderBottom: '1px solid var(--porch-rail)' }}
       {...useRoving<HTMLDivElement>()}
     >
@@ -118,7 +119,7 @@ const Sides = memo(function Sides({
             borderBottom: side === one ? '3px solid var(--porch-door)' : '3px solid transparent',
           }}
         >
-          {one === 'moment' ? 'This moment' : 'Look & place'}
+          {one === 'moment' ? INSPECTOR_WORDS.thisMoment : INSPECTOR_WORDS.lookAndPlaceTab}
         </ButtonBase>
       ))}
     </Box>
@@ -158,7 +159,7 @@ const WhatItIs = memo(function WhatItIs({
       </Typography>
       {outOfReach === null ? null : (
         <Typography variant="body2" sx={{ mt: 1 }}>
-          Visitors can’t get here now: {outOfReach}. Preview only.
+          {INSPECTOR_WORDS.outOfReach(outOfReach)}
         </Typography>
       )}
       <FindingsHere findings={findings} />
@@ -189,7 +190,7 @@ function OfMoment() {
       )}
       <Wording />
       {ids.length === 0 ? null : (
-        <Section title="Timing">
+        <Section title={INSPECTOR_WORDS.timing}>
           <SettingFields
             key={`${widget.id} ${moment}`}
             ids={ids}
@@ -201,7 +202,13 @@ function OfMoment() {
       {moment === 'note-left' ? <Recipients teams={widget.teams} nameOfTeam={nameOfTeam} /> : null}
       <LeadsTo />
       {suggestions.length === 0 ? null : (
-        <Section title={suggestions.length === 1 ? 'Suggestion' : `Suggestions (${suggestions.length})`}>
+        <Section
+          title={
+            suggestions.length === 1
+              ? INSPECTOR_WORDS.suggestion
+              : INSPECTOR_WORDS.suggestionCount(suggestions.length)
+          }
+        >
           <FindingsHere findings={suggestions} />
         </Section>
       )}

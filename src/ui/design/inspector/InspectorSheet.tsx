@@ -6,6 +6,7 @@ import ButtonBase from '@mui/material/ButtonBase';
 import IconButton from '@mui/material/IconButton';
 import { type ReactNode, useEffect, useRef } from 'react';
 import { PILL } from '../stage/pill';
+import { INSPECTOR_WORDS } from '../../wording/screens/inspector';
 
 interface InspectorSheetProps {
   readonly onClose: () => void;
@@ -44,7 +45,7 @@ export function InspectorSheet({ onClose, children }: InspectorSheetProps) {
       }}
     >
       <IconButton
-        aria-label="Close the settings"
+        aria-label={INSPECTOR_WORDS.closeTheSettings}
         size="small"
         onClick={onClose}
         sx={{ position: 'absolute', right: 8, top: 8, zIndex: 1 }}
@@ -65,7 +66,7 @@ export function SheetButton({ isOpen, onOpen }: { isOpen: boolean; onOpen: () =>
       onClick={onOpen}
       sx={{ ...PILL, fontWeight: 600 }}
     >
-      Settings
+      {INSPECTOR_WORDS.settings}
     </ButtonBase>
   );
 }

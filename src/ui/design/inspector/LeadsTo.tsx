@@ -8,6 +8,7 @@ import type { DrawnTransition } from '../path/transitions';
 import { useDesign } from '../state/DesignContext';
 import { useDesignActions } from '../state/use-design-actions';
 import { Section } from './Section';
+import { INSPECTOR_WORDS } from '../../wording/screens/inspector';
 
 /** Where the moment leads, and what leads here. The first word goes to that moment, the rest to what makes the transition. */
 export function LeadsTo() {
@@ -17,8 +18,8 @@ export function LeadsTo() {
   const act = { onMoment: toMoment, onTransition: acts.chooseAside };
   return (
     <>
-      <Neighbours title="Leads to" all={to} {...act} />
-      <Neighbours title="Comes from" all={from} {...act} />
+      <Neighbours title={INSPECTOR_WORDS.leadsTo} all={to} {...act} />
+      <Neighbours title={INSPECTOR_WORDS.comesFrom} all={from} {...act} />
     </>
   );
 }

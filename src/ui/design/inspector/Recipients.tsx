@@ -12,6 +12,7 @@ import { PortError } from '../../frame/api';
 import { useConnection, usePort } from '../../frame/Connection';
 import { useFindings } from '../../findings/FindingsContext';
 import { teamPort } from '../../team/port';
+import { INSPECTOR_WORDS } from '../../wording/screens/inspector';
 
 interface RecipientsProps {
   /** The teams of the widget, in their order. */
@@ -36,10 +37,7 @@ export function Recipients({ teams, nameOfTeam }: RecipientsProps) {
         notice(error);
         setFault({
           teamId,
-          words:
-            error instanceof PortError
-              ? error.sentence
-              : 'That did not work and nothing was changed. Try again.',
+          words: error instanceof PortError ? error.sentence : INSPECTOR_WORDS.nothingChanged,
         });
         throw error;
       },
@@ -47,30 +45,25 @@ export function Recipients({ teams, nameOfTeam }: RecipientsProps) {
   const change = (teamId: string, mails: readonly string[]): void => {
     const refuse = (words: string): void => setFault({ teamId, words });
     const wrong = mails.find((one) => !isMailShaped(one));
-    if (wrong !== undefined)
-      return refuse(
-        `“${wrong}” does not look like an e-mail address, e.g. notes@example.com. It was not added.`,
-      );
-    if (mails.length > LIMITS.recipients)
-      return refuse(`At most ${LIMITS.recipients} addresses. This one was not added.`);
+    if (wrong !== undefined) return refuse(INSPECTOR_WORDS.notAnEmail(wrong));
+    if (mails.length > LIMITS.recipients) return refuse(INSPECTOR_WORDS.tooManyAddresses(LIMITS.recipients));
     setFault(null);
     const before = all?.[teamId] ?? [];
     // What did not go through is told at its field.
     const silent = (): void => undefined;
     write(teamId, mails).then(
       () =>
-        toast('Saved. Notes go there once e-mail can be sent.', {
-          action: { label: 'Undo', onClick: () => void write(teamId, before).catch(silent) },
+        toast(INSPECTOR_WORDS.addressSaved, {
+          action: { label: INSPECTOR_WORDS.undo, onClick: () => void write(teamId, before).catch(silent) },
         }),
       silent,
     );
   };
-  if (teams.length === 0)
-    return <Typography variant="body2">No team answers here yet, so nobody gets the notes.</Typography>;
+  if (teams.length === 0) return <Typography variant="body2">{INSPECTOR_WORDS.nobodyGetsNotes}</Typography>;
   return (
     <Box component="section" sx={{ mt: 2, pt: 1.5, borderTop: '1px solid var(--porch-rail)' }}>
       <Typography component="h3" sx={{ fontSize: '0.8125rem', fontWeight: 700, mb: 0.5 }}>
-        Who gets the notes
+        {INSPECTOR_WORDS.whoGetsTheNotes}
       </Typography>
       {teams.map((id) => {
         const people = findings?.peopleOf[id] ?? 0;
@@ -78,8 +71,8 @@ export function Recipients({ teams, nameOfTeam }: RecipientsProps) {
           <Box key={id} sx={{ mb: 1.5 }}>
             <Typography variant="body2" sx={{ mb: 1 }}>
               {people === 0
-                ? `${nameOfTeam(id)} has no people yet.`
-                : `${peopleWords(people)} of ${nameOfTeam(id)}, under Conversations.`}
+                ? INSPECTOR_WORDS.hasNoPeopleYet(nameOfTeam(id))
+                : INSPECTOR_WORDS.peopleOfTeam(INSPECTOR_WORDS.peopleCount(people), nameOfTeam(id))}
             </Typography>
             <Autocomplete
               multiple
@@ -94,9 +87,9 @@ export function Recipients({ teams, nameOfTeam }: RecipientsProps) {
               renderInput={(params) => (
                 <TextField
                   {...params}
-                  label="Also by e-mail to"
+                  label={INSPECTOR_WORDS.alsoByEmailTo}
                   error={fault?.teamId === id}
-                  helperText={fault?.teamId === id ? fault.words : 'Type an address, then Enter.'}
+                  helperText={fault?.teamId === id ? fault.words : INSPECTOR_WORDS.typeAddress}
                 />
               )}
             />
@@ -104,14 +97,10 @@ export function Recipients({ teams, nameOfTeam }: RecipientsProps) {
         );
       })}
       <Typography variant="body2" color="text.secondary">
-        This takes effect at once, without publishing. No e-mail is sent yet: notes wait under Conversations.
+        {INSPECTOR_WORDS.takesEffectAtOnce}
       </Typography>
     </Box>
   );
 }
 
 const NO_OPTIONS: readonly string[] = [];
-
-function peopleWords(count: number): string {
-  return count === 1 ? 'One person' : count === 2 ? 'Both people' : `All ${count} people`;
-}

@@ -9,6 +9,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { SETTINGS, type Setting, type SettingId, settingFault } from '../../../core/model/settings';
 import { SETTING_WORDS, boundsWords, settingWords, unitWords } from '../../wording/settings';
+import { INSPECTOR_WORDS } from '../../wording/screens/inspector';
 
 interface SettingFieldsProps {
   readonly ids: readonly SettingId[];
@@ -24,7 +25,6 @@ const ownDefault = ({ defaultValue }: Setting): number | null => defaultValue;
 export function SettingFields({ ids, valueOf, defaultOf = ownDefault, onChange }: SettingFieldsProps) {
   const settings = ids.map((id) => ({ ...SETTINGS[id], defaultValue: defaultOf(SETTINGS[id]) }));
   const changed = settings.filter((one) => valueOf(one) !== one.defaultValue);
-  const many = `${settings.length} setting${settings.length === 1 ? '' : 's'}`;
   return (
     <Box>
       {settings.map((setting) => (
@@ -37,14 +37,10 @@ export function SettingFields({ ids, valueOf, defaultOf = ownDefault, onChange }
       ))}
       <Typography variant="body2" color="text.secondary" sx={{ mt: 0.5 }}>
         {changed.length === 0 ? (
-          settings.length === 1 ? (
-            '1 setting, at our default.'
-          ) : (
-            `${many}, all at our defaults.`
-          )
+          INSPECTOR_WORDS.settingsAtDefaults(settings.length)
         ) : (
           <>
-            {many}, {changed.length} changed.{' '}
+            {INSPECTOR_WORDS.settingsChanged(settings.length, changed.length)}{' '}
             <Link
               component="button"
               type="button"
@@ -53,7 +49,7 @@ export function SettingFields({ ids, valueOf, defaultOf = ownDefault, onChange }
                 for (const one of changed) onChange(one, one.defaultValue);
               }}
             >
-              Restore
+              {INSPECTOR_WORDS.restore}
             </Link>
           </>
         )}
@@ -83,7 +79,7 @@ function SettingField({ setting, value, onChange }: SettingFieldProps) {
   const help =
     value === setting.defaultValue
       ? what
-      : `Default: ${settingWords(setting.defaultValue, setting)}.${what === null ? '' : ` ${what}`}`;
+      : [INSPECTOR_WORDS.defaultIs(settingWords(setting.defaultValue, setting)), what ?? ''].join(' ').trim();
   return (
     <Box sx={{ py: 0.5 }}>
       <Box component={isSwitch ? 'label' : 'div'} sx={ROW}>

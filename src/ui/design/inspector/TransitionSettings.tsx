@@ -14,6 +14,7 @@ import { useDesignActions } from '../state/use-design-actions';
 import { Recipients } from './Recipients';
 import { SettingFields } from './SettingFields';
 import type { DrawnTransition } from '../path/transitions';
+import { INSPECTOR_WORDS } from '../../wording/screens/inspector';
 
 interface TransitionSettingsProps {
   readonly transition: DrawnTransition;
@@ -60,22 +61,22 @@ function Own({ transition }: TransitionSettingsProps) {
         ({ approach }) => transition.id === 'invitation-shown' || approach === 'open',
       );
       return (
-        <Listed title={all.length === 0 ? 'No invitations' : `Invitations, in order`}>
+        <Listed title={all.length === 0 ? INSPECTOR_WORDS.noInvitations : INSPECTOR_WORDS.invitationsInOrder}>
           {all.map((one) => (
             <li key={one.id}>
               <Box component="span" sx={{ fontWeight: 600 }}>
                 {one.name}
               </Box>
-              : {one.isOn ? headlineOfInvitation(one) : 'off'}
+              : {one.isOn ? headlineOfInvitation(one) : INSPECTOR_WORDS.off}
             </li>
           ))}
         </Listed>
       );
     }
     case 'invitation-accepted':
-      return toStage('invited', 'Edit the replies');
+      return toStage('invited', INSPECTOR_WORDS.editReplies);
     case 'invitation-declined':
-      return toStage('invited', 'Edit the “no, thanks”');
+      return toStage('invited', INSPECTOR_WORDS.editNoThanks);
     case 'opened-while-unavailable':
     case 'availability-lost':
     case 'availability-lost-while-waiting':
@@ -83,20 +84,18 @@ function Own({ transition }: TransitionSettingsProps) {
       return (
         <>
           <Typography variant="body2" sx={{ mb: 1 }}>
-            {widget.calendarId === null
-              ? 'This widget has no opening hours: it is open whenever somebody is answering.'
-              : 'Depends on opening hours and on who is answering.'}
+            {widget.calendarId === null ? INSPECTOR_WORDS.noOpeningHours : INSPECTOR_WORDS.dependsOnHours}
           </Typography>
           <TransitionSetting onClick={() => acts.chooseAside('availability')}>
-            Who can answer?
+            {INSPECTOR_WORDS.whoCanAnswer}
           </TransitionSetting>
         </>
       );
     case 'first-message-sent':
       return (
         <Fields
-          title="Questions before the chat"
-          none="No questions: the first message is enough."
+          title={INSPECTOR_WORDS.questionsBeforeTheChat}
+          none={INSPECTOR_WORDS.noQuestionsBeforeChat}
           fields={widget.forms.before}
           design={design}
           widget={widget}
@@ -104,20 +103,24 @@ function Own({ transition }: TransitionSettingsProps) {
       );
     case 'responder-joined':
       return (
-        <Listed title={widget.teams.length === 0 ? 'Nobody answers here yet' : 'Who answers here'}>
+        <Listed
+          title={
+            widget.teams.length === 0 ? INSPECTOR_WORDS.nobodyAnswersHereYet : INSPECTOR_WORDS.whoAnswersHere
+          }
+        >
           {widget.teams.map((id) => (
             <li key={id}>{nameOfTeam(id)}</li>
           ))}
         </Listed>
       );
     case 'address-left':
-      return toStage('slow-reply', 'Edit the offer');
+      return toStage('slow-reply', INSPECTOR_WORDS.editOffer);
     case 'note-sent':
       return (
         <>
           <Fields
-            title="Questions with a note"
-            none="No questions, so you cannot reply by e-mail."
+            title={INSPECTOR_WORDS.questionsWithANote}
+            none={INSPECTOR_WORDS.noQuestionsWithNote}
             fields={widget.forms.note}
             design={design}
             widget={widget}
@@ -126,13 +129,13 @@ function Own({ transition }: TransitionSettingsProps) {
         </>
       );
     case 'asked-again':
-      return toStage('goodbye', 'Edit the text');
+      return toStage('goodbye', INSPECTOR_WORDS.editText);
     case 'launcher-clicked':
     case 'answer-after-all':
     case 'returned-after-answer':
       return (
         <Typography variant="body2" color="text.secondary">
-          Nothing to set here.
+          {INSPECTOR_WORDS.nothingToSetHere}
         </Typography>
       );
     case 'answer-overdue':
@@ -162,8 +165,8 @@ function Fields({ title, none, fields, design, widget }: FieldsProps) {
         return (
           <li key={field.id}>
             {label === '' ? field.id : label}
-            {field.isRequired ? ', needed' : ''}
-            {field.kind === 'hidden' ? ', taken from the page' : ''}
+            {field.isRequired ? INSPECTOR_WORDS.needed : ''}
+            {field.kind === 'hidden' ? INSPECTOR_WORDS.takenFromThePage : ''}
           </li>
         );
       })}

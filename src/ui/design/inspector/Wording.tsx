@@ -11,6 +11,7 @@ import type { SaidKey } from '../stage/StageTexts';
 import { TextEditor } from '../stage/TextEditor';
 import { useDesign } from '../state/DesignContext';
 import { Section } from './Section';
+import { INSPECTOR_WORDS } from '../../wording/screens/inspector';
 
 /** What is said at the moment: for whom it differs, and every text, to be edited on the stage or, where it cannot be seen there, here. */
 export function Wording() {
@@ -29,9 +30,9 @@ export function Wording() {
   const count = seen.length + others.length;
   if (count === 0) return null;
   return (
-    <Section title="Wording" aside={count === 1 ? '1 text' : `${count} texts`}>
+    <Section title={INSPECTOR_WORDS.wording} aside={INSPECTOR_WORDS.textCount(count)}>
       <DeskCases />
-      <Roving label="Texts" role="group">
+      <Roving label={INSPECTOR_WORDS.texts} role="group">
         <Box component="ul" sx={LIST}>
           {seen.map((key) => (
             <TextLine key={key} textKey={key} onChoose={choose} />
@@ -44,7 +45,7 @@ export function Wording() {
               onClick={() => setOpen(!areShown)}
               sx={{ fontSize: '0.8125rem', minHeight: 28, color: 'text.secondary' }}
             >
-              {areShown ? '▾' : '▸'} Other texts ({others.length})
+              {areShown ? '▾' : '▸'} {INSPECTOR_WORDS.otherTexts(others.length)}
             </ButtonBase>
             <Collapse in={areShown} unmountOnExit timeout={0}>
               <Box component="ul" sx={LIST}>
@@ -78,7 +79,7 @@ function TextLine({ textKey, onChoose }: TextLineProps) {
   return (
     <li>
       <ButtonBase
-        aria-label={`Edit ${name}: ${words}`}
+        aria-label={INSPECTOR_WORDS.editNamed(name, words)}
         aria-current={chosen.editing === textKey ? 'true' : undefined}
         onClick={() => onChoose(textKey)}
         sx={{
