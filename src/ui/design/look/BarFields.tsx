@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { BAR_PX_MAX } from '../../../core/look/collisions';
 import type { Bars } from '../../../core/model/page-bars';
 import type { PagePictureActions } from '../stage/use-page-pictures';
+import { LOOK_PANEL_WORDS } from '../../wording/screens/look-panel';
 
 /** Bars that stay in place on the owner's page are marked here, for the device on the stage. */
 export function BarFields({ acts }: { readonly acts: PagePictureActions }) {
@@ -13,13 +14,16 @@ export function BarFields({ acts }: { readonly acts: PagePictureActions }) {
   return (
     <Box>
       <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
-        Bars that stay in place on your page, on {device === 'phone' ? 'phones' : 'larger screens'}, such as
-        one about cookies. Pull them out on the stage, or type how high they are:
+        {LOOK_PANEL_WORDS.barsHelp(device === 'phone')}
       </Typography>
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.5 }}>
-        <BarField label="At the top" value={bars.upper} onChange={(upper) => void mark({ ...bars, upper })} />
         <BarField
-          label="At the bottom"
+          label={LOOK_PANEL_WORDS.atTheTop}
+          value={bars.upper}
+          onChange={(upper) => void mark({ ...bars, upper })}
+        />
+        <BarField
+          label={LOOK_PANEL_WORDS.atTheBottom}
           value={bars.lower}
           onChange={(lower) => void mark({ ...bars, lower })}
         />
@@ -45,7 +49,7 @@ function BarField({ label, value, onChange }: BarFieldProps) {
       size="small"
       value={typed ?? String(value)}
       error={isWrong}
-      helperText={isWrong ? `A whole number from 0 to ${BAR_PX_MAX} px.` : undefined}
+      helperText={isWrong ? LOOK_PANEL_WORDS.barRange(BAR_PX_MAX) : undefined}
       onChange={(event) => {
         setTyped(event.target.value);
         const px = Number(event.target.value);

@@ -3,6 +3,7 @@ import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import { BAR_PX_MAX } from '../../../core/look/collisions';
 import type { Bars } from '../../../core/model/page-bars';
 import type { StageView } from '../stage/stage-geometry';
+import { LOOK_PANEL_WORDS } from '../../wording/screens/look-panel';
 
 interface BarHandlesProps {
   readonly bars: Bars;
@@ -47,11 +48,11 @@ export function BarHandles({ bars, view, onDraw, onMark }: BarHandlesProps) {
       role="slider"
       tabIndex={0}
       aria-orientation="vertical"
-      aria-label={`The ${edge} bar of your page`}
+      aria-label={LOOK_PANEL_WORDS.barOfPage(edge)}
       aria-valuemin={0}
       aria-valuemax={BAR_PX_MAX}
       aria-valuenow={bars[edge]}
-      aria-valuetext={bars[edge] === 0 ? 'none' : `${bars[edge]} px`}
+      aria-valuetext={bars[edge] === 0 ? 'none' : LOOK_PANEL_WORDS.barHeight(bars[edge])}
       data-bar-handle={edge}
       onPointerDown={(event) => {
         if (event.button !== 0) return;
@@ -102,7 +103,7 @@ export function BarHandles({ bars, view, onDraw, onMark }: BarHandlesProps) {
           transform: edge === 'upper' ? 'translateY(40%)' : 'translateY(-40%)',
         }}
       >
-        {bars[edge] === 0 ? 'A bar? Pull it out' : `↕ ${bars[edge]} px`}
+        {bars[edge] === 0 ? LOOK_PANEL_WORDS.pullBarOut : LOOK_PANEL_WORDS.barHeightDragged(bars[edge])}
       </Box>
     </Box>
   ));

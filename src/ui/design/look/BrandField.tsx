@@ -7,6 +7,7 @@ import { BRAND_SWATCHES } from '../../../core/model/defaults';
 import type { HexColor } from '../../../core/model/units';
 import { contrastSentence } from '../../wording/colour';
 import { ColourField } from './ColourField';
+import { LOOK_PANEL_WORDS } from '../../wording/screens/look-panel';
 
 interface BrandFieldProps {
   readonly value: HexColor;
@@ -22,10 +23,17 @@ export function BrandField({ value, onChange, label, proposals = [] }: BrandFiel
     <Box>
       <ColourField key={label} label={label} value={value} onChange={onChange} />
       {proposals.length === 0 ? null : (
-        <Swatches label="From your logo" colours={proposals} value={value} onChange={onChange} />
+        <Swatches
+          label={LOOK_PANEL_WORDS.fromYourLogo}
+          colours={proposals}
+          value={value}
+          onChange={onChange}
+        />
       )}
       <Swatches
-        label={proposals.length === 0 ? 'Colours to begin with' : 'Others to begin with'}
+        label={
+          proposals.length === 0 ? LOOK_PANEL_WORDS.coloursToBeginWith : LOOK_PANEL_WORDS.othersToBeginWith
+        }
         colours={BRAND_SWATCHES}
         value={value}
         onChange={onChange}

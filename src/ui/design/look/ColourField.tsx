@@ -7,6 +7,7 @@ import { HexColorPicker } from 'react-colorful';
 import { readColour } from '../../../core/look/read-colour';
 import type { HexColor } from '../../../core/model/units';
 import { colourFaultWords, colourNoteWords } from '../../wording/look';
+import { LOOK_PANEL_WORDS } from '../../wording/screens/look-panel';
 
 interface ColourFieldProps {
   readonly label: string;
@@ -28,7 +29,7 @@ export function ColourField({ label, value, onChange }: ColourFieldProps) {
   return (
     <Box sx={{ display: 'flex', gap: 1, alignItems: 'flex-start' }}>
       <ButtonBase
-        aria-label={`${label}: choose from all colours`}
+        aria-label={LOOK_PANEL_WORDS.allColoursFor(label)}
         onClick={(event) => setAnchor(event.currentTarget)}
         style={{ backgroundColor: value }}
         sx={{
@@ -50,7 +51,7 @@ export function ColourField({ label, value, onChange }: ColourFieldProps) {
         }}
         error={read?.ok === false}
         helperText={
-          words === null ? undefined : `${words}${read?.ok === false ? ' Nothing was changed.' : ''}`
+          words === null ? undefined : `${words}${read?.ok === false ? LOOK_PANEL_WORDS.nothingChanged : ''}`
         }
         slotProps={{ htmlInput: { spellCheck: false, autoCapitalize: 'off' } }}
       />

@@ -32,6 +32,7 @@ import { useDesign } from '../state/DesignContext';
 import { ColourField } from './ColourField';
 import { Sample } from './Sample';
 import type { PageColours } from './use-page-colours';
+import { LOOK_PANEL_WORDS } from '../../wording/screens/look-panel';
 
 export interface ColoursPartProps {
   readonly look: Look;
@@ -52,7 +53,10 @@ export function ColoursPart(props: ColoursPartProps) {
   const failing = pairs.filter(({ passes }) => !passes);
   const mend = ({ colour, to }: Mend): void => {
     const next = colour === 'headerTo' ? { ...look, headerTo: to } : withOwn(look, scheme, colour, to);
-    onLook(next, colour === 'headerTo' ? 'the header’s second colour' : COLOUR_WORDS[colour].toLowerCase());
+    onLook(
+      next,
+      colour === 'headerTo' ? LOOK_PANEL_WORDS.headersSecondColour : COLOUR_WORDS[colour].toLowerCase(),
+    );
   };
   return (
     <Box>
@@ -60,21 +64,21 @@ export function ColoursPart(props: ColoursPartProps) {
         <TextField
           select
           size="small"
-          label="Shown"
+          label={LOOK_PANEL_WORDS.shown}
           value={scheme}
           onChange={(event) => acts.set({ scheme: event.target.value as Scheme })}
         >
-          <MenuItem value="day">by day</MenuItem>
-          <MenuItem value="evening">in the evening</MenuItem>
+          <MenuItem value="day">{LOOK_PANEL_WORDS.byDay}</MenuItem>
+          <MenuItem value="evening">{LOOK_PANEL_WORDS.inTheEvening}</MenuItem>
         </TextField>
         <TextField
           select
           size="small"
-          label="Seen"
+          label={LOOK_PANEL_WORDS.seen}
           value={sight ?? 'all'}
           onChange={(event) => acts.set({ sight: SIGHTS.find((one) => one === event.target.value) ?? null })}
         >
-          <MenuItem value="all">with all colours</MenuItem>
+          <MenuItem value="all">{LOOK_PANEL_WORDS.withAllColours}</MenuItem>
           {SIGHTS.map((one) => (
             <MenuItem key={one} value={one}>
               {SIGHT_WORDS[one]}
@@ -82,7 +86,7 @@ export function ColoursPart(props: ColoursPartProps) {
           ))}
         </TextField>
       </Box>
-      <Box component="ul" aria-label="Pairs of colours" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+      <Box component="ul" aria-label={LOOK_PANEL_WORDS.pairsOfColours} sx={{ m: 0, p: 0, listStyle: 'none' }}>
         {(isAll ? [...failing, ...pairs.filter(({ passes }) => passes)] : failing).map((pair) => (
           <PairRow
             key={`${pair.text} ${pair.ground}`}
@@ -102,7 +106,7 @@ export function ColoursPart(props: ColoursPartProps) {
         aria-expanded={isAll}
         sx={{ mt: 0.5 }}
       >
-        {isAll ? 'Only what is hard to read' : `All ${pairs.length} pairs`}
+        {isAll ? LOOK_PANEL_WORDS.onlyWhatIsHardToRead : LOOK_PANEL_WORDS.allPairs(pairs.length)}
       </Link>
       <Second look={look} onLook={onLook} />
       <ByHand look={look} scheme={scheme} onLook={onLook} />
@@ -129,8 +133,7 @@ function PairRow({ pair, mend, isHard, onMend }: PairRowProps) {
 }
 
 function Mending({ mend, onMend }: { readonly mend: Mend | null; readonly onMend: (mend: Mend) => void }) {
-  if (mend === null)
-    return <Box>No single colour fixes this. Change the background or the text colour yourself.</Box>;
+  if (mend === null) return <Box>{LOOK_PANEL_WORDS.noSingleFix}</Box>;
   return (
     <Button
       size="small"
@@ -187,9 +190,7 @@ function OnPageRows({
         return (
           <Row key={what} front={front} back={judged.page} isText={false} name={ON_PAGE_WORDS[what]}>
             {ratioWords({ ...judged, needs: 3 })}
-            {page === null
-              ? ' On white: there is no picture of your page yet.'
-              : ` At worst, on ${judged.page}.`}
+            {page === null ? LOOK_PANEL_WORDS.judgedOnWhite : LOOK_PANEL_WORDS.atWorst(judged.page)}
             {judged.passes ? null : <Mending mend={mendOnPage(look, scheme, what, behind)} onMend={onMend} />}
           </Row>
         );
@@ -206,23 +207,23 @@ function Second({ look, onLook }: Pick<ColoursPartProps, 'look' | 'onLook'>) {
   return (
     <Box sx={{ mt: 2 }}>
       <ColourField
-        label="Second colour"
+        label={LOOK_PANEL_WORDS.secondColour}
         value={look.second ?? accent}
-        onChange={(second) => onLook({ ...look, second }, 'second colour')}
+        onChange={(second) => onLook({ ...look, second }, LOOK_PANEL_WORDS.secondColourEdit)}
       />
       <Typography variant="body2" color="text.secondary" sx={{ mt: 0.5 }}>
         {look.second === null ? (
-          'For buttons. We choose one that goes with your colour.'
+          LOOK_PANEL_WORDS.secondColourHelp
         ) : (
           <>
-            For buttons, in the look Garden party.{' '}
+            {LOOK_PANEL_WORDS.secondColourOfGardenParty}{' '}
             <Link
               component="button"
               type="button"
               variant="body2"
-              onClick={() => onLook({ ...look, second: null }, 'second colour')}
+              onClick={() => onLook({ ...look, second: null }, LOOK_PANEL_WORDS.secondColourEdit)}
             >
-              Use ours
+              {LOOK_PANEL_WORDS.useOurs}
             </Link>
           </>
         )}
@@ -245,15 +246,15 @@ function ByHand({
     onLook(withOwn(look, scheme, chosen, value), COLOUR_WORDS[chosen].toLowerCase());
   const byHand = COLOURS.filter((name) => own[name] !== undefined);
   return (
-    <Box component="section" aria-label="Your own colours" sx={{ mt: 2 }}>
+    <Box component="section" aria-label={LOOK_PANEL_WORDS.yourOwnColours} sx={{ mt: 2 }}>
       <Typography component="h4" sx={{ fontSize: '0.8125rem', fontWeight: 700, mb: 1 }}>
-        Set one colour
+        {LOOK_PANEL_WORDS.setOneColour}
       </Typography>
       <TextField
         select
         fullWidth
         size="small"
-        label="Colour"
+        label={LOOK_PANEL_WORDS.colour}
         value={chosen}
         onChange={(event) => setChosen(event.target.value as Colour)}
         sx={{ mb: 1.5 }}
@@ -275,7 +276,7 @@ function ByHand({
               }}
             />
             {COLOUR_WORDS[name]}
-            {own[name] === undefined ? '' : ' (your own)'}
+            {own[name] === undefined ? '' : LOOK_PANEL_WORDS.ownMark}
           </MenuItem>
         ))}
       </TextField>
@@ -287,12 +288,12 @@ function ByHand({
       />
       <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
         {own[chosen] === undefined ? (
-          'Chosen from your colour until you set it here.'
+          LOOK_PANEL_WORDS.roleOurs
         ) : (
           <>
-            Set by you; ours would be {derived[chosen] === NO_RING ? 'none' : derived[chosen]}.{' '}
+            {LOOK_PANEL_WORDS.roleYours(derived[chosen] === NO_RING ? null : derived[chosen])}{' '}
             <Link component="button" type="button" variant="body2" onClick={() => set(null)}>
-              Use ours
+              {LOOK_PANEL_WORDS.useOurs}
             </Link>
           </>
         )}
@@ -303,9 +304,11 @@ function ByHand({
               component="button"
               type="button"
               variant="body2"
-              onClick={() => onLook({ ...look, own: { ...look.own, [scheme]: {} } }, 'all colours derived')}
+              onClick={() =>
+                onLook({ ...look, own: { ...look.own, [scheme]: {} } }, LOOK_PANEL_WORDS.allColoursDerived)
+              }
             >
-              All {byHand.length} back to derived
+              {LOOK_PANEL_WORDS.allBackToDerived(byHand.length)}
             </Link>
           </>
         ) : null}

@@ -9,6 +9,7 @@ import { cornerFor, inCorner } from '../../../core/look/place';
 import { WIDGET_DEFAULTS } from '../../../core/model/defaults';
 import { CORNERS, type Corner, type Place } from '../../../core/model/design';
 import { cornerWords } from '../../wording/place';
+import { LOOK_PANEL_WORDS } from '../../wording/screens/look-panel';
 
 interface CornersProps {
   readonly place: Place;
@@ -22,7 +23,7 @@ export function Corners({ place, onCorner, onPlace }: CornersProps) {
   return (
     <>
       <RadioGroup
-        aria-label="Corner"
+        aria-label={LOOK_PANEL_WORDS.corner}
         value={place.corner}
         onChange={(event) => onCorner(event.target.value as Corner)}
         sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr' }}
@@ -39,16 +40,16 @@ export function Corners({ place, onCorner, onPlace }: CornersProps) {
       </RadioGroup>
       <Typography variant="body2" color="text.secondary">
         {isOurs ? (
-          'Ours: small and out of the way, where people look for it. It may be left alone.'
+          LOOK_PANEL_WORDS.cornerHelp
         ) : (
           <>
-            Our default: lower right.{' '}
+            {LOOK_PANEL_WORDS.cornerDefault}{' '}
             <Link component="button" type="button" variant="body2" onClick={() => onCorner('lower-right')}>
-              Restore our default
+              {LOOK_PANEL_WORDS.restoreOurDefault}
             </Link>
           </>
         )}{' '}
-        Mirrored in right-to-left languages.
+        {LOOK_PANEL_WORDS.mirrored}
       </Typography>
       <PhoneCorner place={place} onPlace={onPlace} />
     </>
@@ -68,14 +69,14 @@ function PhoneCorner({
       select
       size="small"
       fullWidth
-      label="On phones"
+      label={LOOK_PANEL_WORDS.onPhones}
       sx={{ mt: 1.5 }}
       value={cornerFor(place, true) === place.corner ? 'same' : cornerFor(place, true)}
       onChange={(event) =>
         onPlace(inCorner(place, CORNERS.find((one) => one === event.target.value) ?? place.corner, true))
       }
     >
-      <MenuItem value="same">in the same corner</MenuItem>
+      <MenuItem value="same">{LOOK_PANEL_WORDS.inTheSameCorner}</MenuItem>
       {CORNER_ORDER.filter((corner) => corner !== place.corner).map((corner) => (
         <MenuItem key={corner} value={corner}>
           {cornerWords(corner)}

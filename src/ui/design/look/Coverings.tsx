@@ -4,6 +4,7 @@ import { type Covering, clearOf } from '../../../core/look/collisions';
 import type { BarsByDevice } from '../../../core/model/page-bars';
 import type { Place } from '../../../core/model/design';
 import { coveringWords } from '../../wording/look';
+import { LOOK_PANEL_WORDS } from '../../wording/screens/look-panel';
 
 interface CoveringsProps {
   readonly all: readonly Covering[];
@@ -29,17 +30,17 @@ export function Coverings({ all, bars, place, onPlace }: CoveringsProps) {
         bgcolor: 'var(--porch-lane)',
       }}
     >
-      <Box component="ul" aria-label="Covered" sx={{ m: 0, pl: 2 }}>
+      <Box component="ul" aria-label={LOOK_PANEL_WORDS.covered} sx={{ m: 0, pl: 2 }}>
         {all.map((one) => (
           <li key={`${one.screen} ${one.part} ${one.bar}`}>{coveringWords(one)}</li>
         ))}
       </Box>
       {isMoved ? (
         <Button size="small" variant="outlined" sx={{ mt: 1 }} onClick={() => onPlace(clear)}>
-          Move above it
+          {LOOK_PANEL_WORDS.moveAboveIt}
         </Button>
       ) : (
-        <Box sx={{ mt: 0.5 }}>Try another corner or a smaller window.</Box>
+        <Box sx={{ mt: 0.5 }}>{LOOK_PANEL_WORDS.coveredAdvice}</Box>
       )}
     </Box>
   );

@@ -11,6 +11,7 @@ import { ICON_WORDS } from '../../wording/look';
 import { radioKeys } from '../../parts/radio-keys';
 import { usePort } from '../../frame/Connection';
 import { picturesPort } from '../pictures-port';
+import { LOOK_PANEL_WORDS } from '../../wording/screens/look-panel';
 
 interface IconChoiceProps {
   readonly label: string;
@@ -75,7 +76,7 @@ export function IconChoice({ label, otherwise, value, onChange }: IconChoiceProp
         hidden
         type="file"
         accept={PICTURE_KINDS}
-        aria-label={`${label}: a picture`}
+        aria-label={LOOK_PANEL_WORDS.pictureNamed(label)}
         onChange={(event) => void sending.take(event.target.files?.[0])}
       />
       {sending.fault === null ? null : (

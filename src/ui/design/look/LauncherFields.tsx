@@ -13,6 +13,7 @@ import { FORM_WORDS, deviceWords } from '../../wording/look';
 import { STATE_WORDS } from '../../wording/states';
 import { IconChoice } from './IconChoice';
 import { OwnElement } from './OwnElement';
+import { LOOK_PANEL_WORDS } from '../../wording/screens/look-panel';
 
 interface LauncherPartProps {
   readonly launcher: Launcher;
@@ -31,10 +32,13 @@ export function LauncherFields({ launcher, teams, siteAddress, shows, onLauncher
   return (
     <>
       <RadioGroup
-        aria-label="Form of the launcher"
+        aria-label={LOOK_PANEL_WORDS.launcherForm}
         value={form}
         onChange={(event) =>
-          onLauncher({ ...launcher, form: event.target.value as LauncherForm }, 'form of the launcher')
+          onLauncher(
+            { ...launcher, form: event.target.value as LauncherForm },
+            LOOK_PANEL_WORDS.launcherFormEdit,
+          )
         }
       >
         {LAUNCHER_FORMS.map((one) => (
@@ -61,38 +65,38 @@ export function LauncherFields({ launcher, teams, siteAddress, shows, onLauncher
       ) : (
         <>
           <IconChoice
-            label="Icon"
-            otherwise="The lamp, which shows whether somebody is answering"
+            label={LOOK_PANEL_WORDS.icon}
+            otherwise={LOOK_PANEL_WORDS.lampHelp}
             value={icon}
-            onChange={(next) => onLauncher({ ...launcher, icon: next }, 'mark of the launcher')}
+            onChange={(next) => onLauncher({ ...launcher, icon: next }, LOOK_PANEL_WORDS.launcherMarkEdit)}
           />
           <IconChoice
-            label="While nobody can answer"
-            otherwise={icon === null ? 'The lamp, unlit' : 'The same'}
+            label={LOOK_PANEL_WORDS.whileNobodyCanAnswer}
+            otherwise={icon === null ? LOOK_PANEL_WORDS.theLampUnlit : LOOK_PANEL_WORDS.theSame}
             value={closedIcon}
-            onChange={(next) => onLauncher({ ...launcher, closedIcon: next }, 'mark while nobody can answer')}
+            onChange={(next) => onLauncher({ ...launcher, closedIcon: next }, LOOK_PANEL_WORDS.awayMarkEdit)}
           />
         </>
       )}
       {form === 'own-element' ? null : (
         <Some
-          label="No words on the launcher while"
+          label={LOOK_PANEL_WORDS.noWordsWhile}
           options={WIDGET_STATES}
           words={(state) => STATE_WORDS[state]}
           chosen={noWordsIn}
-          onChoose={(next) => onLauncher({ ...launcher, noWordsIn: next }, 'when the launcher has words')}
+          onChoose={(next) => onLauncher({ ...launcher, noWordsIn: next }, LOOK_PANEL_WORDS.noWordsEdit)}
         />
       )}
       <Some
-        label="No launcher on"
+        label={LOOK_PANEL_WORDS.noLauncherOn}
         options={DEVICES}
         words={deviceWords}
         chosen={hiddenOn}
-        onChoose={(next) => onLauncher({ ...launcher, hiddenOn: next }, 'where there is no launcher')}
+        onChoose={(next) => onLauncher({ ...launcher, hiddenOn: next }, LOOK_PANEL_WORDS.noLauncherEdit)}
       />
       {hiddenOn.length === 0 ? null : (
         <Typography variant="body2" color="text.secondary">
-          It still appears there while an answer is unread.
+          {LOOK_PANEL_WORDS.noLauncherHelp}
         </Typography>
       )}
       <OwnLinks teams={teams} />
@@ -140,15 +144,15 @@ function Some<T extends string>({ label, options, words, chosen, onChoose }: Som
 /** How a link of the page opens the window, with a team and a first question. */
 function OwnLinks({ teams }: { readonly teams: readonly string[] }) {
   const team = teams.at(-1);
-  const value = team === undefined ? 'Are you open tonight?' : `${team}: Are you open tonight?`;
+  const value =
+    team === undefined ? LOOK_PANEL_WORDS.sampleQuestion : LOOK_PANEL_WORDS.sampleQuestionOfTeam(team);
   return (
     <Box sx={{ mt: 1.5 }}>
       <Typography component="h4" sx={{ fontSize: '0.8125rem', fontWeight: 700 }}>
-        Open it from your own link or button
+        {LOOK_PANEL_WORDS.ownLink}
       </Typography>
       <Typography variant="body2" color="text.secondary">
-        Any of them opens the window with this in its tag; before the colon a team, after it a first question.
-        You can leave out both.
+        {LOOK_PANEL_WORDS.ownLinkHelp}
       </Typography>
       <Box
         component="code"

@@ -33,6 +33,7 @@ import { useDesign } from '../state/DesignContext';
 import { useCoverings } from './use-coverings';
 import { type PageColours, usePageColours } from './use-page-colours';
 import { useProposals } from './use-proposals';
+import { LOOK_PANEL_WORDS } from '../../wording/screens/look-panel';
 
 const SHAPE_SETTINGS: readonly SettingId[] = ['textSize', 'radius'];
 const LAUNCHER_SETTINGS: readonly SettingId[] = ['launcherSize', 'wordsFrom', 'delay'];
@@ -76,23 +77,23 @@ export function LookPanel() {
   return (
     <>
       <Typography variant="h2" sx={{ mb: 2 }}>
-        Look and place
+        {LOOK_PANEL_WORDS.lookAndPlace}
       </Typography>
       <BrandField
         key={widget.id}
-        label="Brand colour"
+        label={LOOK_PANEL_WORDS.brandColour}
         value={look.brand}
         proposals={proposals}
-        onChange={(brand) => onLook({ ...look, brand }, 'brand colour')}
+        onChange={(brand) => onLook({ ...look, brand }, LOOK_PANEL_WORDS.brandColourEdit)}
       />
       <Box sx={{ mt: 2 }} />
-      <Fold title="Starting look" state={LOOK_WORDS[look.name].name} {...fold('looks')}>
+      <Fold title={LOOK_PANEL_WORDS.startingLook} state={LOOK_WORDS[look.name].name} {...fold('looks')}>
         <StartingLooks site={site} base={base} widget={widget} scheme={scheme} onTake={onWidget} />
       </Fold>
-      <Fold title="Colours" state={hard.words} isWrong={hard.count > 0} {...fold('colours')}>
+      <Fold title={LOOK_PANEL_WORDS.colours} state={hard.words} isWrong={hard.count > 0} {...fold('colours')}>
         <ColoursPart look={look} form={launcher.form} page={page} onLook={onLook} />
       </Fold>
-      <Fold title="Type and shape" state={shapeWords(look)} {...fold('shape')}>
+      <Fold title={LOOK_PANEL_WORDS.typeAndShape} state={shapeWords(look)} {...fold('shape')}>
         <SchemeChoice look={look} onLook={onLook} />
         <Box sx={{ mt: 1.5 }} />
         <Shape
@@ -103,11 +104,11 @@ export function LookPanel() {
         <Box sx={{ mt: 2 }} />
         {settings(SHAPE_SETTINGS)}
       </Fold>
-      <Fold title="Logo and header" state={picturesWords(look)} {...fold('pictures')}>
+      <Fold title={LOOK_PANEL_WORDS.logoAndHeader} state={picturesWords(look)} {...fold('pictures')}>
         <PictureField
           kind="logo"
-          label="Logo"
-          what="Shows in the header and on the picture card. We suggest colours from it."
+          label={LOOK_PANEL_WORDS.logo}
+          what={LOOK_PANEL_WORDS.logoHelp}
           value={look.logo}
           onChange={(picture) => onLook({ ...look, logo: picture === null ? null : refOf(picture) }, 'logo')}
         />
@@ -116,18 +117,20 @@ export function LookPanel() {
         {look.header === 'picture' ? (
           <PictureField
             kind="header"
-            label="Header picture"
-            what="Shaded with your colour so that the title stays readable."
+            label={LOOK_PANEL_WORDS.headerPicture}
+            what={LOOK_PANEL_WORDS.headerPictureHelp}
             value={look.headerPicture}
-            onChange={(headerPicture) => onLook({ ...look, headerPicture }, 'picture of the header')}
+            onChange={(headerPicture) =>
+              onLook({ ...look, headerPicture }, LOOK_PANEL_WORDS.headerPictureEdit)
+            }
           />
         ) : (
           <HeaderTo look={look} onLook={onLook} />
         )}
       </Fold>
       <Fold
-        title="Launcher"
-        state={`${FORM_WORDS[launcher.form].name}, ${launcher.size} px`}
+        title={LOOK_PANEL_WORDS.launcher}
+        state={LOOK_PANEL_WORDS.sizeAndPlace(FORM_WORDS[launcher.form].name, launcher.size)}
         {...fold('launcher')}
       >
         <LauncherFields
@@ -145,7 +148,7 @@ export function LookPanel() {
         {settings(LAUNCHER_SETTINGS)}
       </Fold>
       <Fold
-        title="Place"
+        title={LOOK_PANEL_WORDS.place}
         state={coverings.length > 0 ? coveredWords(coverings.length) : placeWords(widget.place, false)}
         isWrong={coverings.length > 0}
         {...fold('place')}
@@ -154,24 +157,24 @@ export function LookPanel() {
           all={coverings}
           bars={pictures.known.bars}
           place={widget.place}
-          onPlace={(place) => onWidget({ ...widget, place }, 'clear of the bars')}
+          onPlace={(place) => onWidget({ ...widget, place }, LOOK_PANEL_WORDS.clearOfBarsEdit)}
         />
         <Corners
           place={widget.place}
           onCorner={edits.setCorner}
-          onPlace={(place) => onWidget({ ...widget, place }, 'corner on phones')}
+          onPlace={(place) => onWidget({ ...widget, place }, LOOK_PANEL_WORDS.cornerOnPhonesEdit)}
         />
         <Box sx={{ mt: 2 }} />
         <BarFields acts={pictures} />
         <Box sx={{ mt: 2 }} />
         <WindowSizes
           place={widget.place}
-          onPlace={(place) => onWidget({ ...widget, place }, 'size of the window')}
+          onPlace={(place) => onWidget({ ...widget, place }, LOOK_PANEL_WORDS.windowSizeEdit)}
         />
         <Box sx={{ mt: 2 }} />
         {settings(PLACE_SETTINGS)}
       </Fold>
-      <Fold title="Your own CSS" state={cssWords(look)} {...fold('css')}>
+      <Fold title={LOOK_PANEL_WORDS.ownCss} state={cssWords(look)} {...fold('css')}>
         <OwnCssField look={look} onLook={onLook} />
       </Fold>
     </>
@@ -208,28 +211,33 @@ function useHard(
     );
     const count = pairs.flat().filter(({ passes }) => !passes).length + onPage.length;
     const all = pairs[0]?.length ?? 0;
-    const when = schemes.length === 2 ? ', light and dark' : '';
-    const words = count === 0 ? `All ${all} colour pairs are readable${when}` : `${count} to fix`;
+    const when = schemes.length === 2 ? LOOK_PANEL_WORDS.lightAndDarkMark : '';
+    const words = count === 0 ? LOOK_PANEL_WORDS.allReadable(all, when) : LOOK_PANEL_WORDS.toFix(count);
     return { count, words };
   }, [look, form, page]);
 }
 
 function shapeWords({ font, textSize, radius, messages }: Look): string {
-  return `${STYLE_WORDS.font.values[font]}, ${textSize} px · ${STYLE_WORDS.messages.values[messages]} · radius ${radius}`;
+  return LOOK_PANEL_WORDS.shape(
+    STYLE_WORDS.font.values[font] ?? font,
+    textSize,
+    STYLE_WORDS.messages.values[messages] ?? messages,
+    radius,
+  );
 }
 
 function picturesWords({ logo, header }: Look): string {
-  return `${logo === null ? 'no logo' : 'your logo'} · header ${STYLE_WORDS.header.values[header]}`;
+  return LOOK_PANEL_WORDS.pictures(logo !== null, STYLE_WORDS.header.values[header] ?? header);
 }
 
 function coveredWords(count: number): string {
-  return count === 1 ? 'covers a bar on your page' : `covers bars on your page in ${count} places`;
+  return count === 1 ? LOOK_PANEL_WORDS.coversOneBar : LOOK_PANEL_WORDS.coversBars(count);
 }
 
 function cssWords({ css }: Look): string {
-  if (css.trim() === '') return 'none; rarely needed';
+  if (css.trim() === '') return LOOK_PANEL_WORDS.ownCssNone;
   const { dropped } = rewriteCss(css);
-  return dropped.length === 0 ? 'all of it is used' : `${dropped.length} left out`;
+  return dropped.length === 0 ? LOOK_PANEL_WORDS.ownCssUsed : LOOK_PANEL_WORDS.leftOutCount(dropped.length);
 }
 
 /** The header in one colour, or running into a second one. */
@@ -247,27 +255,30 @@ function HeaderTo({
         type="button"
         variant="body2"
         onClick={() =>
-          onLook({ ...look, headerTo: paletteOf(look, 'day').buttonPressed }, 'a second colour of the header')
+          onLook(
+            { ...look, headerTo: paletteOf(look, 'day').buttonPressed },
+            LOOK_PANEL_WORDS.headerBlendEdit,
+          )
         }
       >
-        Blend the header into a second colour
+        {LOOK_PANEL_WORDS.blendHeader}
       </Link>
     );
   return (
     <>
       <ColourField
-        label="Header blends into"
+        label={LOOK_PANEL_WORDS.headerBlendsInto}
         value={look.headerTo}
-        onChange={(headerTo) => onLook({ ...look, headerTo }, 'second colour of the header')}
+        onChange={(headerTo) => onLook({ ...look, headerTo }, LOOK_PANEL_WORDS.headerSecondColourEdit)}
       />
       <Link
         component="button"
         type="button"
         variant="body2"
         sx={{ mt: 0.5 }}
-        onClick={() => onLook({ ...look, headerTo: null }, 'header in one colour')}
+        onClick={() => onLook({ ...look, headerTo: null }, LOOK_PANEL_WORDS.headerOneColourEdit)}
       >
-        Back to one colour
+        {LOOK_PANEL_WORDS.backToOneColour}
       </Link>
     </>
   );

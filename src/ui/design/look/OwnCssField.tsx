@@ -6,6 +6,7 @@ import { LIMITS } from '../../../core/limits';
 import { PARTS, rewriteCss } from '../../../core/look/own-css';
 import type { Look } from '../../../core/model/look';
 import { droppedWords } from '../../wording/look';
+import { LOOK_PANEL_WORDS } from '../../wording/screens/look-panel';
 
 const SHOWN_MAX = 50;
 
@@ -21,14 +22,14 @@ export function OwnCssField({
   return (
     <Box>
       <TextField
-        label="Your own CSS"
+        label={LOOK_PANEL_WORDS.ownCss}
         multiline
         fullWidth
         minRows={4}
         maxRows={14}
         size="small"
         value={look.css}
-        onChange={(event) => onLook({ ...look, css: event.target.value }, 'your own CSS')}
+        onChange={(event) => onLook({ ...look, css: event.target.value }, LOOK_PANEL_WORDS.ownCssEdit)}
         slotProps={{
           htmlInput: {
             spellCheck: false,
@@ -40,19 +41,19 @@ export function OwnCssField({
       />
       {dropped.length === 0 ? null : (
         <Box role="status" sx={{ mt: 1, fontSize: '0.8125rem' }}>
-          <Box sx={{ fontWeight: 600 }}>These parts are left out:</Box>
-          <Box component="ul" aria-label="Left out" sx={{ m: 0, pl: 2.25 }}>
+          <Box sx={{ fontWeight: 600 }}>{LOOK_PANEL_WORDS.ownCssLeftOut}</Box>
+          <Box component="ul" aria-label={LOOK_PANEL_WORDS.leftOut} sx={{ m: 0, pl: 2.25 }}>
             {dropped.slice(0, SHOWN_MAX).map((one, at) => (
               <li key={at}>{droppedWords(one)}</li>
             ))}
-            {dropped.length > SHOWN_MAX ? <li>and {dropped.length - SHOWN_MAX} more</li> : null}
+            {dropped.length > SHOWN_MAX ? (
+              <li>{LOOK_PANEL_WORDS.andMore(dropped.length - SHOWN_MAX)}</li>
+            ) : null}
           </Box>
         </Box>
       )}
       <Typography variant="body2" color="text.secondary" sx={{ mt: 1, fontSize: '0.8125rem' }}>
-        Colours, borders, roundness, shadows, letters and room, on these parts:{' '}
-        {PARTS.map((part) => `.${part}`).join(' ')}. The colours of the look are var(--launcher), var(--ink)
-        and so on.
+        {LOOK_PANEL_WORDS.ownCssHelp(PARTS.map((part) => `.${part}`).join(' '))}
       </Typography>
     </Box>
   );

@@ -6,6 +6,7 @@ import { LIMITS } from '../../../core/limits';
 import type { Launcher } from '../../../core/model/design';
 import { PAGES_MAX } from './known-pages';
 import { type ElementOnPages, useElementOnPages } from './use-element-on-pages';
+import { LOOK_PANEL_WORDS } from '../../wording/screens/look-panel';
 
 interface OwnElementProps {
   readonly launcher: Launcher;
@@ -25,7 +26,7 @@ export function OwnElement({ launcher, siteAddress, shows, onLauncher }: OwnElem
   return (
     <>
       <TextField
-        label="CSS selector of your element"
+        label={LOOK_PANEL_WORDS.elementSelector}
         size="small"
         fullWidth
         sx={{ mt: 1 }}
@@ -36,23 +37,23 @@ export function OwnElement({ launcher, siteAddress, shows, onLauncher }: OwnElem
           setTyped(event.target.value);
           const next = event.target.value.trim();
           if (next === '' || isKnownHere(next))
-            onLauncher({ ...launcher, element: next === '' ? null : next }, 'element that opens the window');
+            onLauncher({ ...launcher, element: next === '' ? null : next }, LOOK_PANEL_WORDS.elementEdit);
         }}
         onBlur={() => {
           if (!isWrong) setTyped(null);
         }}
         helperText={
           isWrong
-            ? 'That is not a valid CSS selector, e.g. .contact. Nothing was changed.'
+            ? LOOK_PANEL_WORDS.notASelector
             : value.trim() === ''
-              ? 'Without one, only links with data-porch-open open the window.'
+              ? LOOK_PANEL_WORDS.noElement
               : siteAddress === null
-                ? 'On pages without this element the widget cannot be opened. We don’t know your site’s address, so check your pages.'
-                : 'On pages without this element the widget cannot be opened.'
+                ? LOOK_PANEL_WORDS.elementWarningNoAddress
+                : LOOK_PANEL_WORDS.elementWarning
         }
         slotProps={{ htmlInput: { spellCheck: false, maxLength: LIMITS.selectorChars } }}
       />
-      <Box role="status" aria-label="Where the element is" sx={{ mt: 1, fontSize: '0.8125rem' }}>
+      <Box role="status" aria-label={LOOK_PANEL_WORDS.elementPlaces} sx={{ mt: 1, fontSize: '0.8125rem' }}>
         {found === null || isWrong ? null : <Found found={found} />}
       </Box>
     </>
@@ -61,32 +62,25 @@ export function OwnElement({ launcher, siteAddress, shows, onLauncher }: OwnElem
 
 function Found({ found }: { readonly found: ElementOnPages }) {
   const { of, has, lacks, failed, isDone, fault } = found;
-  if (fault !== null) return <>We could not look for it on your pages. {fault}</>;
+  if (fault !== null) return <>{LOOK_PANEL_WORDS.searchFailed(fault)}</>;
   const looked = has.length + lacks.length + failed.length;
-  if (!isDone) return <>{of === 0 ? 'Finding your pages…' : `Checking your pages: ${looked} of ${of} …`}</>;
+  if (!isDone)
+    return <>{of === 0 ? LOOK_PANEL_WORDS.findingYourPages : LOOK_PANEL_WORDS.checkingPages(looked, of)}</>;
   const seen = has.length + lacks.length;
-  const cut = of >= PAGES_MAX ? ` We look at ${PAGES_MAX} pages at most.` : '';
-  const more = (failed.length === 0 ? '' : ` ${failed.length} could not be opened.`) + cut;
-  if (seen === 0) return <>No page of yours on which this widget shows could be opened.{more}</>;
-  if (has.length === 0)
-    return (
-      <Alert severity="warning">
-        {seen === 1 ? 'The only page we know does not have it' : `None of the ${seen} pages we know has it`}:
-        nobody could open the window there. We see pages as your server sends them; what scripts add later we
-        do not see.{more}
-      </Alert>
-    );
+  const cut = of >= PAGES_MAX ? LOOK_PANEL_WORDS.pagesAtMost(PAGES_MAX) : '';
+  const more = (failed.length === 0 ? '' : LOOK_PANEL_WORDS.notOpenedCount(failed.length)) + cut;
+  if (seen === 0) return <>{LOOK_PANEL_WORDS.noPageOpened(more)}</>;
+  if (has.length === 0) return <Alert severity="warning">{LOOK_PANEL_WORDS.onNoPage(seen, more)}</Alert>;
   if (lacks.length === 0)
     return (
       <>
-        {seen === 1 ? 'It is on the one page we know.' : `It is on all ${seen} pages we know.`}
+        {LOOK_PANEL_WORDS.onAllPages(seen)}
         {more}
       </>
     );
   return (
     <>
-      It is on {has.length} of {seen} pages we know. Not on {new Intl.ListFormat('en').format(named(lacks))}.
-      {more}
+      {LOOK_PANEL_WORDS.onSomePages(has.length, seen, new Intl.ListFormat('en').format(named(lacks)), more)}
     </>
   );
 }
@@ -95,7 +89,9 @@ const NAMED_MAX = 5;
 
 function named(addresses: readonly string[]): string[] {
   const paths = addresses.slice(0, NAMED_MAX).map((address) => new URL(address).pathname);
-  return addresses.length > NAMED_MAX ? [...paths, `${addresses.length - NAMED_MAX} more`] : paths;
+  return addresses.length > NAMED_MAX
+    ? [...paths, LOOK_PANEL_WORDS.moreCount(addresses.length - NAMED_MAX)]
+    : paths;
 }
 
 /** Whether the browser can look for it; the widget asks for it the same way. */

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import type { Bars } from '../../../core/model/page-bars';
 import type { StageView } from '../stage/stage-geometry';
+import { LOOK_PANEL_WORDS } from '../../wording/screens/look-panel';
 
 interface PageBarsProps {
   readonly bars: Bars;
@@ -27,7 +28,7 @@ export function PageBars({ bars, view }: PageBarsProps) {
           px: 1,
         }}
       >
-        your bar, {bars[edge]} px
+        {LOOK_PANEL_WORDS.yourBar(bars[edge])}
       </Box>
     ),
   );

@@ -9,6 +9,7 @@ import { PICTURE_KINDS, useSending } from '../../parts/use-sending';
 import { useStable } from '../../parts/use-stable';
 import { usePort } from '../../frame/Connection';
 import { picturesPort } from '../pictures-port';
+import { LOOK_PANEL_WORDS } from '../../wording/screens/look-panel';
 
 interface PictureFieldProps {
   readonly kind: LookPictureKind;
@@ -57,7 +58,7 @@ export function PictureField({ kind, label, what, value, onChange }: PictureFiel
         <Box sx={{ fontSize: '0.8125rem', fontWeight: 600 }}>{label}</Box>
       </Box>
       <Typography variant="body2" color="text.secondary" sx={{ my: 1 }}>
-        {what} Drop it here, paste it or choose it: PNG, JPEG, WebP, GIF, AVIF or SVG, up to 5 MB.
+        {LOOK_PANEL_WORDS.dropHelp(what)}
       </Typography>
       <input
         ref={sending.files}
@@ -68,11 +69,15 @@ export function PictureField({ kind, label, what, value, onChange }: PictureFiel
         onChange={(event) => void sending.take(event.target.files?.[0])}
       />
       <Button size="small" variant="outlined" disabled={sending.isBusy} onClick={sending.choose}>
-        {sending.isBusy ? 'Preparing…' : value === null ? 'Choose a picture' : 'Change picture'}
+        {sending.isBusy
+          ? LOOK_PANEL_WORDS.preparing
+          : value === null
+            ? LOOK_PANEL_WORDS.chooseAPicture
+            : LOOK_PANEL_WORDS.changePicture}
       </Button>
       {value === null ? null : (
         <Button size="small" onClick={() => onChange(null)}>
-          Remove
+          {LOOK_PANEL_WORDS.remove}
         </Button>
       )}
       {sending.fault === null ? null : (

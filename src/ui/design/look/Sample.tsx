@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import type { HexColor } from '../../../core/model/units';
+import { LOOK_PANEL_WORDS } from '../../wording/screens/look-panel';
 
 /** Two colours as they meet: letters on a ground, or a line around one. */
 export function Sample({
@@ -30,7 +31,7 @@ export function Sample({
       {isText ? (
         <svg width="28" height="20" viewBox="0 0 28 20" fill="currentColor">
           <text x="14" y="15" textAnchor="middle" fontSize="15" fontWeight="600">
-            Aa
+            {LOOK_PANEL_WORDS.aa}
           </text>
         </svg>
       ) : null}

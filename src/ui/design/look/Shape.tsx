@@ -3,6 +3,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { type Look, SCHEMES, STYLES, type StyleName } from '../../../core/model/look';
 import { SCHEME_WORDS, STYLE_WORDS } from '../../wording/look';
+import { LOOK_PANEL_WORDS } from '../../wording/screens/look-panel';
 
 interface ShapeProps {
   readonly look: Look;
@@ -45,13 +46,13 @@ export function SchemeChoice({ look, onLook }: Omit<ShapeProps, 'names'>) {
       select
       fullWidth
       size="small"
-      label="Light or dark"
+      label={LOOK_PANEL_WORDS.lightOrDark}
       value={look.scheme}
-      onChange={(event) => onLook({ ...look, scheme: event.target.value as Look['scheme'] }, 'light or dark')}
+      onChange={(event) =>
+        onLook({ ...look, scheme: event.target.value as Look['scheme'] }, LOOK_PANEL_WORDS.lightOrDarkEdit)
+      }
       helperText={
-        look.scheme === 'visitor'
-          ? 'Dark only if your page supports a dark theme.'
-          : 'Same for every visitor.'
+        look.scheme === 'visitor' ? LOOK_PANEL_WORDS.darkIfPageHelp : LOOK_PANEL_WORDS.sameForAllHelp
       }
     >
       {SCHEMES.map((one) => (

@@ -14,6 +14,7 @@ import { PAGE_FONT } from '../stage/StandInPage';
 import { WidgetTile } from '../path/WidgetTile';
 import { LOOK_WORDS } from '../../wording/look';
 import { radioKeys } from '../../parts/radio-keys';
+import { LOOK_PANEL_WORDS } from '../../wording/screens/look-panel';
 
 interface StartingLooksProps {
   readonly site: PublishedSite;
@@ -32,23 +33,21 @@ export function StartingLooks({ site, base, widget, scheme, onTake }: StartingLo
     <Box>
       <Typography variant="body2" role="status">
         <strong>{name}.</strong> {what}{' '}
-        {changed === 0
-          ? 'Current look.'
-          : `Changes ${changed} of ${of} look settings. Your texts, hours, rules, colour, logo and pictures stay.`}
+        {changed === 0 ? LOOK_PANEL_WORDS.currentLook : LOOK_PANEL_WORDS.lookChanges(changed, of)}
       </Typography>
       {changed === 0 ? null : (
         <Button
           size="small"
           variant="contained"
           sx={{ mt: 1 }}
-          onClick={() => onTake(withStartingLook(widget, chosen), `the look ${name}`)}
+          onClick={() => onTake(withStartingLook(widget, chosen), LOOK_PANEL_WORDS.lookEdit(name))}
         >
-          Use this look
+          {LOOK_PANEL_WORDS.useThisLook}
         </Button>
       )}
       <Box
         role="radiogroup"
-        aria-label="Starting look"
+        aria-label={LOOK_PANEL_WORDS.startingLook}
         onKeyDown={radioKeys}
         sx={{ display: 'grid', gridTemplateColumns: 'repeat(3, 1fr)', gap: 1, mt: 1.5 }}
       >

@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import type { Place } from '../../../core/model/design';
+import { LOOK_PANEL_WORDS } from '../../wording/screens/look-panel';
 
 const SIZES = {
   small: { windowWidth: 320, windowHeight: 440 },
@@ -26,13 +27,13 @@ export function WindowSizes({
   return (
     <Box sx={{ mb: 2 }}>
       <Box sx={{ fontSize: '0.8125rem', color: 'text.secondary', mb: 0.5 }}>
-        Window size, if the page has room
+        {LOOK_PANEL_WORDS.windowSizeHelp}
       </Box>
       <ToggleButtonGroup
         exclusive
         fullWidth
         size="small"
-        aria-label="Size of the window"
+        aria-label={LOOK_PANEL_WORDS.windowSize}
         value={chosen ?? null}
         onChange={(_, size: Size | null) => {
           if (size !== null) onPlace({ ...place, ...SIZES[size] });

@@ -1,5 +1,6 @@
 import type { ColoursAsked, ColoursFound, MainColour } from '../../../core/look/protocol';
 import { startColoursWorker } from './start-colours-worker';
+import { LOOK_PANEL_WORDS } from '../../wording/screens/look-panel';
 
 /** Part of a picture, as shares of its width and height, 0–1. */
 export interface ColourShare {
@@ -45,16 +46,16 @@ export async function mainColours(
 function askWorker(asked: ColoursAsked, signal?: AbortSignal): Promise<readonly MainColour[]> {
   const worker = startColoursWorker();
   return new Promise<readonly MainColour[]>((resolve, reject) => {
-    const late = setTimeout(() => reject(new Error('It took too long.')), SECONDS_MAX * 1000);
+    const late = setTimeout(() => reject(new Error(LOOK_PANEL_WORDS.itTookTooLong)), SECONDS_MAX * 1000);
     signal?.addEventListener('abort', () => {
       clearTimeout(late);
-      reject(new Error('Stopped.'));
+      reject(new Error(LOOK_PANEL_WORDS.stopped));
     });
     worker.onmessage = ({ data }: MessageEvent<ColoursFound>) => {
       clearTimeout(late);
       resolve(data.colours);
     };
-    worker.onerror = () => reject(new Error('The search for colours failed.'));
+    worker.onerror = () => reject(new Error(LOOK_PANEL_WORDS.theSearchForColoursFailed));
     worker.postMessage(asked);
   }).finally(() => worker.terminate());
 }

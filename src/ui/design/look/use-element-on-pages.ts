@@ -3,6 +3,7 @@ import { PortError } from '../../frame/api';
 import { knownPages, parsed } from './known-pages';
 import { useConnection, usePort } from '../../frame/Connection';
 import { picturesPort } from '../pictures-port';
+import { LOOK_PANEL_WORDS } from '../../wording/screens/look-panel';
 
 /** Where an element was looked for; addresses are those of the site's pages on which the widget shows. */
 export interface ElementOnPages {
@@ -77,7 +78,7 @@ export function useElementOnPages(
           setFound({
             ...NOTHING,
             isDone: true,
-            fault: error instanceof PortError ? error.sentence : 'Your pages could not be looked at.',
+            fault: error instanceof PortError ? error.sentence : LOOK_PANEL_WORDS.pagesNotLookedAt,
           });
       });
     }, SETTLED_MS);
