@@ -6,6 +6,7 @@ import { memo } from 'react';
 import { LampMark } from '../../parts/LampMark';
 import { STATE_CLAUSES } from '../../wording/states';
 import { LANE_TOP, CARD_HEIGHT } from './path-layout';
+import { PATH_WORDS } from '../../wording/screens/path';
 
 export interface AvailabilityRow {
   readonly state: WidgetState;
@@ -34,7 +35,7 @@ export const AvailabilityCard = memo(function AvailabilityCard({
   return (
     <Box
       component="section"
-      aria-label="Who can answer?"
+      aria-label={PATH_WORDS.whoCanAnswer}
       sx={{
         position: 'absolute',
         left,
@@ -48,7 +49,7 @@ export const AvailabilityCard = memo(function AvailabilityCard({
         fontSize: '0.8125rem',
       }}
     >
-      <b>Who can answer?</b>
+      <b>{PATH_WORDS.whoCanAnswer}</b>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.75, whiteSpace: 'nowrap', minWidth: 0 }}>
         <LampMark mark={lampOf(row.state, true)} size={18} />
         <Box component="span" sx={{ overflow: 'hidden', textOverflow: 'ellipsis' }}>
@@ -63,12 +64,12 @@ export const AvailabilityCard = memo(function AvailabilityCard({
         <Link
           component="button"
           type="button"
-          aria-label="Change who can answer"
+          aria-label={PATH_WORDS.changeWhoCanAnswer}
           aria-pressed={isChosen}
           onClick={onChoose}
           sx={{ fontSize: '0.8125rem', flex: 'none' }}
         >
-          Change
+          {PATH_WORDS.change}
         </Link>
       </Box>
     </Box>

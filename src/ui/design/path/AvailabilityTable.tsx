@@ -4,6 +4,7 @@ import { lampOf } from '../../../core/model/lamp';
 import { LampMark } from '../../parts/LampMark';
 import { type TeamRow, foldedTeams } from './availability-rows';
 import type { AvailabilityRow } from './AvailabilityCard';
+import { PATH_WORDS } from '../../wording/screens/path';
 
 interface AvailabilityTableProps {
   readonly rows: readonly AvailabilityRow[];
@@ -17,7 +18,9 @@ interface AvailabilityTableProps {
 export function AvailabilityTable({ rows, teams, isChosen, onChoose }: AvailabilityTableProps) {
   return (
     <ButtonBase
-      aria-label={`Who can answer? ${rows.map((row) => `${row.isNow ? 'Now ' : ''}${row.words}: ${row.leadsTo}`).join('. ')}`}
+      aria-label={PATH_WORDS.whoCanAnswerRows(
+        rows.map((row) => `${row.isNow ? PATH_WORDS.nowBefore : ''}${row.words}: ${row.leadsTo}`).join('. '),
+      )}
       aria-pressed={isChosen}
       onClick={onChoose}
       sx={{
@@ -32,7 +35,7 @@ export function AvailabilityTable({ rows, teams, isChosen, onChoose }: Availabil
         ...(isChosen ? { boxShadow: '0 0 0 2px var(--porch-door)' } : {}),
       }}
     >
-      <Box sx={{ fontSize: '0.8125rem', fontWeight: 700, pb: 0.25 }}>Who can answer?</Box>
+      <Box sx={{ fontSize: '0.8125rem', fontWeight: 700, pb: 0.25 }}>{PATH_WORDS.whoCanAnswer}</Box>
       {rows.map((row) => (
         <Box
           key={row.state}
@@ -48,7 +51,7 @@ export function AvailabilityTable({ rows, teams, isChosen, onChoose }: Availabil
           <LampMark mark={lampOf(row.state, true)} size={15} />
           <span>{row.words}</span>
           <span>→ {row.leadsTo}</span>
-          <span>{row.isNow ? 'now' : ''}</span>
+          <span>{row.isNow ? PATH_WORDS.now : ''}</span>
         </Box>
       ))}
       {teams.length === 0 ? null : (

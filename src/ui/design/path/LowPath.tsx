@@ -4,6 +4,7 @@ import { DRAWN_MOMENTS } from '../../../core/model/moment';
 import type { Moment } from '../../../core/model/moment';
 import { MOMENT_WORDS } from '../../wording/moments';
 import { VisitedMark } from './VisitedMark';
+import { PATH_WORDS } from '../../wording/screens/path';
 
 interface LowPathProps {
   readonly here: Moment;
@@ -14,11 +15,11 @@ interface LowPathProps {
 /** The path on one line: nine names, where the visit stands, and its visited marks. */
 export function LowPath({ here, visited }: LowPathProps) {
   const wordOf = (moment: DrawnMoment): string =>
-    moment === here ? ', here' : visited.has(moment) ? ', was here' : '';
+    moment === here ? PATH_WORDS.hereMark : visited.has(moment) ? PATH_WORDS.wasHereMark : '';
   return (
     <Box
       component="nav"
-      aria-label="Path of this visit"
+      aria-label={PATH_WORDS.pathOfThisVisit}
       tabIndex={0}
       sx={{
         height: 40,

@@ -32,6 +32,7 @@ import { useSize } from '../../parts/use-size';
 import { PAGE_FONT } from '../stage/StandInPage';
 import { type DrawnTransition, isVisitedTransition } from './transitions';
 import { WidgetTile } from './WidgetTile';
+import { PATH_WORDS } from '../../wording/screens/path';
 
 /** The path at rest: fixed places, each moment card drawn live. For a screen reader one ordered list, with its transitions as "leads to". */
 export function Path() {
@@ -60,7 +61,7 @@ export function Path() {
       component="nav"
       id="path"
       tabIndex={-1}
-      aria-label="Path"
+      aria-label={PATH_WORDS.path}
       sx={{
         position: 'relative',
         height: PATH_HEIGHT,
@@ -107,7 +108,7 @@ export function Path() {
       )}
       <LaneReasons reasons={reasons} left={columnLeft(6, measures)} width={width} />
       <Roving
-        label="The path"
+        label={PATH_WORDS.thePath}
         sx={{
           position: 'absolute',
           right: 12,
@@ -118,8 +119,8 @@ export function Path() {
           alignItems: 'stretch',
         }}
       >
-        <PathButton label="Try a visit" keys="T" onClick={trying.begin} />
-        <PathButton label="Whole path" keys="P" onClick={toWhole} />
+        <PathButton label={PATH_WORDS.tryAVisit} keys="T" onClick={trying.begin} />
+        <PathButton label={PATH_WORDS.wholePath} keys="P" onClick={toWhole} />
       </Roving>
     </Box>
   );

@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { type ReactNode, useEffect, useRef } from 'react';
 import { tinykeys } from 'tinykeys';
+import { PATH_WORDS } from '../../wording/screens/path';
 
 interface PathCardProps {
   /** At the left edge: what it is about stands at the right. */
@@ -30,7 +31,7 @@ export function PathCard({ isLeft, onClose, onStage, children }: PathCardProps) 
     <Box
       ref={box}
       role="dialog"
-      aria-label="Settings"
+      aria-label={PATH_WORDS.settings}
       tabIndex={-1}
       data-unprinted
       sx={{
@@ -53,11 +54,11 @@ export function PathCard({ isLeft, onClose, onStage, children }: PathCardProps) 
       <Box sx={{ display: 'flex', gap: 1, mt: 2 }}>
         {onStage === null ? null : (
           <Button size="small" variant="outlined" onClick={onStage}>
-            Edit it in the preview
+            {PATH_WORDS.editItInThePreview}
           </Button>
         )}
         <Button size="small" onClick={onClose}>
-          Close
+          {PATH_WORDS.close}
         </Button>
       </Box>
     </Box>

@@ -12,6 +12,7 @@ import { laneReasons } from './lane-reasons';
 import type { MomentCard } from './moment-cards';
 import { DeskAvailability } from './DeskAvailability';
 import { useDesign } from '../state/DesignContext';
+import { PATH_WORDS } from '../../wording/screens/path';
 
 /** What this visitor gets to by themselves goes first, then what they can reach, then the rest. */
 const RANKS: Readonly<Record<MomentCard['reachability'], number>> = {
@@ -21,15 +22,19 @@ const RANKS: Readonly<Record<MomentCard['reachability'], number>> = {
   never: 3,
 };
 
+/** The lower row: what happens while nobody can answer, or not yet. */
+const LOWER: ReadonlySet<DrawnMoment> = new Set(['nobody-home', 'slow-reply', 'note-left']);
+
 /** On a phone the path is a walk downwards: what this visitor can reach first, then the rest, dimmed. A moment card opens its stage. */
 export function PhonePath() {
   const { rehearsed, acts, trying } = useDesign();
   const { momentCards, transitions, isSought } = rehearsed;
   const order = useSettledOrder(momentCards, isSought);
   // Nothing may move away under a finger: the walk is shown when its order stands.
-  if (order === null) return <Box component="nav" aria-label="Path" aria-busy sx={{ minHeight: '100vh' }} />;
+  if (order === null)
+    return <Box component="nav" aria-label={PATH_WORDS.path} aria-busy sx={{ minHeight: '100vh' }} />;
   return (
-    <Box component="nav" id="path" tabIndex={-1} aria-label="Path" sx={{ p: 1.5 }}>
+    <Box component="nav" id="path" tabIndex={-1} aria-label={PATH_WORDS.path} sx={{ p: 1.5 }}>
       {laneReasons(momentCards).map((one) => (
         <Box key={one} sx={{ fontSize: '0.8125rem', color: 'text.secondary', mb: 1 }}>
           {one}
@@ -41,10 +46,6 @@ export function PhonePath() {
           const transition =
             transitions.find(({ from, to }) => to === momentCard.moment && from === before?.moment) ??
             transitions.find(({ to }) => to === momentCard.moment);
-          const isLower =
-            momentCard.moment === 'nobody-home' ||
-            momentCard.moment === 'slow-reply' ||
-            momentCard.moment === 'note-left';
           return (
             <Fragment key={momentCard.moment}>
               {index === 0 || transition === undefined ? null : (
@@ -52,7 +53,7 @@ export function PhonePath() {
                   component="li"
                   aria-hidden
                   sx={{
-                    ml: isLower ? 6.5 : 3.5,
+                    ml: LOWER.has(momentCard.moment) ? 6.5 : 3.5,
                     pl: 1.5,
                     minHeight: '1.75rem',
                     display: 'flex',
@@ -63,50 +64,11 @@ export function PhonePath() {
                 >
                   {transition.from === before?.moment
                     ? transition.full
-                    : `from ${MOMENT_WORDS[transition.from].name}: ${transition.full}`}
+                    : PATH_WORDS.comesFrom(MOMENT_WORDS[transition.from].name, transition.full)}
                 </Box>
               )}
               <li>
-                <ButtonBase
-                  onClick={() => acts.choose(momentCard.moment)}
-                  sx={{
-                    width: isLower ? 'calc(100% - 24px)' : '100%',
-                    ml: isLower ? 3 : 0,
-                    minHeight: 68,
-                    p: 1.25,
-                    gap: 1.5,
-                    justifyContent: 'flex-start',
-                    textAlign: 'start',
-                    bgcolor: 'background.paper',
-                    borderRadius: '16px 20px 17px 19px',
-                    border: edgeOf(momentCard),
-                  }}
-                >
-                  <CardPicture
-                    previewState={momentCard.previewState}
-                    isDim={momentCard.outOfReach !== null}
-                  />
-                  <Box sx={{ minWidth: 0 }}>
-                    <Box sx={{ fontWeight: 600 }}>
-                      {MOMENT_WORDS[momentCard.moment].name}{' '}
-                      {RANKS[momentCard.reachability] < 2 ? <VisitedMark /> : null}
-                    </Box>
-                    <Box
-                      dir={momentCard.deadEnd === null ? momentCard.dir : 'ltr'}
-                      sx={{
-                        fontSize: '0.8125rem',
-                        color:
-                          momentCard.deadEnd !== null
-                            ? 'var(--porch-clay)'
-                            : momentCard.outOfReach === null
-                              ? 'text.primary'
-                              : 'text.secondary',
-                      }}
-                    >
-                      {momentCard.deadEnd === null ? momentCard.words : `Dead end: ${momentCard.deadEnd}`}
-                    </Box>
-                  </Box>
-                </ButtonBase>
+                <PhoneCard momentCard={momentCard} onChoose={acts.choose} />
               </li>
             </Fragment>
           );
@@ -116,9 +78,56 @@ export function PhonePath() {
         <DeskAvailability />
       </Box>
       <Button variant="outlined" fullWidth onClick={trying.begin} sx={{ mt: 2, minHeight: 44 }}>
-        Try a visit
+        {PATH_WORDS.tryAVisit}
       </Button>
     </Box>
+  );
+}
+
+interface PhoneCardProps {
+  readonly momentCard: MomentCard;
+  readonly onChoose: (moment: DrawnMoment) => void;
+}
+
+function PhoneCard({ momentCard, onChoose }: PhoneCardProps) {
+  const isLower = LOWER.has(momentCard.moment);
+  return (
+    <ButtonBase
+      onClick={() => onChoose(momentCard.moment)}
+      sx={{
+        width: isLower ? 'calc(100% - 24px)' : '100%',
+        ml: isLower ? 3 : 0,
+        minHeight: 68,
+        p: 1.25,
+        gap: 1.5,
+        justifyContent: 'flex-start',
+        textAlign: 'start',
+        bgcolor: 'background.paper',
+        borderRadius: '16px 20px 17px 19px',
+        border: edgeOf(momentCard),
+      }}
+    >
+      <CardPicture previewState={momentCard.previewState} isDim={momentCard.outOfReach !== null} />
+      <Box sx={{ minWidth: 0 }}>
+        <Box sx={{ fontWeight: 600 }}>
+          {MOMENT_WORDS[momentCard.moment].name} {RANKS[momentCard.reachability] < 2 ? <VisitedMark /> : null}
+        </Box>
+        <Box
+          dir={momentCard.deadEnd === null ? momentCard.dir : 'ltr'}
+          sx={{
+            fontSize: '0.8125rem',
+            color:
+              momentCard.deadEnd !== null
+                ? 'var(--porch-clay)'
+                : momentCard.outOfReach === null
+                  ? 'text.primary'
+                  : 'text.secondary',
+          }}
+        >
+          {momentCard.deadEnd === null ? momentCard.words : PATH_WORDS.deadEnd(momentCard.deadEnd)}
+        </Box>
+      </Box>
+    </ButtonBase>
   );
 }
 

@@ -16,6 +16,7 @@ import { reasonOf } from './lane-reasons';
 import { LineHeads, TransitionLine } from './TransitionLine';
 import { pictureLeft, wholeDrawings, wholeMeasures } from './whole-path-layout';
 import { WholeMomentCard } from './WholeMomentCard';
+import { PATH_WORDS } from '../../wording/screens/path';
 
 interface WholePathProps {
   /** The settings of what is chosen, once they are asked for. */
@@ -51,7 +52,7 @@ export function WholePath({ card }: WholePathProps) {
       component="nav"
       id="path"
       tabIndex={-1}
-      aria-label="Whole path"
+      aria-label={PATH_WORDS.wholePath}
       data-printed
       sx={{ position: 'relative', flex: 1, minHeight: 0, overflow: 'auto', bgcolor: 'background.default' }}
     >
@@ -74,10 +75,10 @@ export function WholePath({ card }: WholePathProps) {
           }}
         />
         <LaneName top={8} dimmed={reasonOf('upper', momentCards)}>
-          Somebody can answer
+          {PATH_WORDS.somebodyCanAnswer}
         </LaneName>
         <LaneName top={measures.top.lower - 40} dimmed={reasonOf('lower', momentCards)}>
-          Nobody can answer, or not yet
+          {PATH_WORDS.nobodyCanAnswer}
         </LaneName>
         <svg aria-hidden width="100%" height={measures.height} style={{ position: 'absolute', inset: 0 }}>
           <LineHeads />
@@ -112,7 +113,7 @@ export function WholePath({ card }: WholePathProps) {
             />
           ))}
         </Box>
-        <Box component="ul" aria-label="Transitions" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+        <Box component="ul" aria-label={PATH_WORDS.transitions} sx={{ m: 0, p: 0, listStyle: 'none' }}>
           {transitions.map((transition) => {
             const words = drawings[transition.id]?.words;
             if (words === undefined) return null;
@@ -141,7 +142,11 @@ export function WholePath({ card }: WholePathProps) {
                 <ButtonBase
                   data-transition-words={transition.id}
                   aria-pressed={transition.id === chosenTransition}
-                  aria-label={`${MOMENT_WORDS[transition.from].name} to ${MOMENT_WORDS[transition.to].name}: ${transition.full}`}
+                  aria-label={PATH_WORDS.fromTo(
+                    MOMENT_WORDS[transition.from].name,
+                    MOMENT_WORDS[transition.to].name,
+                    transition.full,
+                  )}
                   onClick={() => acts.chooseAside(transition.id)}
                   sx={{
                     fontSize: '0.8125rem',
@@ -182,7 +187,7 @@ export function WholePath({ card }: WholePathProps) {
             lineHeight: '0.875rem',
           }}
         >
-          answered by e-mail
+          {PATH_WORDS.answeredByEmail}
         </Box>
         <Box
           sx={{
@@ -198,17 +203,17 @@ export function WholePath({ card }: WholePathProps) {
             borderRadius: '8px',
           }}
         >
-          An e-mail to the visitor
+          {PATH_WORDS.emailToVisitor}
         </Box>
         <Box sx={{ position: 'absolute', left: 16, bottom: 14, width: pictureLeft(3, measures) - 16 - 44 }}>
           <DeskAvailability />
         </Box>
         <Box data-unprinted sx={{ position: 'absolute', right: 12, bottom: 10, display: 'flex', gap: 1 }}>
           <Button size="small" onClick={() => window.print()} sx={{ minHeight: 32 }}>
-            Print
+            {PATH_WORDS.print}
           </Button>
           <Button size="small" variant="outlined" onClick={toStage} sx={{ minHeight: 32 }}>
-            Close the whole path (P)
+            {PATH_WORDS.closeWholePath}
           </Button>
         </Box>
         {card}
@@ -244,7 +249,7 @@ function LaneName({
       {dimmed === null ? null : (
         <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary' }}>
           {' '}
-          · dimmed: {dimmed}
+          {PATH_WORDS.dimmedMark(dimmed)}
         </Box>
       )}
     </Box>

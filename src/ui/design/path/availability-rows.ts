@@ -2,12 +2,13 @@ import type { Behaviour, TeamState, WidgetState } from '../../../core/model/mome
 import type { PublishedSite } from '../../../core/wire/published-site';
 import type { Widget } from '../../../core/model/design';
 import type { AvailabilityRow } from './AvailabilityCard';
+import { PATH_WORDS } from '../../wording/screens/path';
 
 const BEHAVIOUR_WORDS: Readonly<Record<Behaviour, string>> = {
-  chat: 'At the door',
-  queue: 'in line',
-  note: 'Nobody home',
-  answers: 'answers only',
+  chat: PATH_WORDS.atTheDoor,
+  queue: PATH_WORDS.inLine,
+  note: PATH_WORDS.nobodyHome,
+  answers: PATH_WORDS.answersOnly,
   'out-of-sight': 'hidden',
 };
 const SHORT: Readonly<Record<WidgetState, string>> = {
@@ -47,7 +48,7 @@ export const TEAMS_SHOWN = 4;
 
 /** `7 teams: 2 answering` */
 export function foldedTeams(rows: readonly Pick<TeamRow, 'state'>[]): string {
-  return `${rows.length} teams: ${rows.filter(({ state }) => state === 'in').length} answering`;
+  return PATH_WORDS.teamsAnswering(rows.length, rows.filter(({ state }) => state === 'in').length);
 }
 
 /** The rows of *Who can answer?*: every state this widget can be in, where it leads, and which one holds. At rest there is no room for *nearby* unless it holds. */

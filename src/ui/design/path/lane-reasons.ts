@@ -1,5 +1,6 @@
 import type { MomentCard } from './moment-cards';
 import { CARD_PLACES, type CardPlace } from './path-layout';
+import { PATH_WORDS } from '../../wording/screens/path';
 
 type Told = Pick<MomentCard, 'moment' | 'outOfReach'>;
 
@@ -11,9 +12,9 @@ export function laneReasons(momentCards: readonly Told[]): readonly string[] {
   const [above, below] = [reasonOf('upper', momentCards), reasonOf('lower', momentCards)];
   if (above === null || below === null || above === below) {
     const one = above ?? below;
-    return one === null ? [] : [`Dimmed: ${one}`];
+    return one === null ? [] : [PATH_WORDS.dimmedLane(one)];
   }
-  return [`Above: ${above}`, `Below: ${below}`];
+  return [PATH_WORDS.above(above), PATH_WORDS.below(below)];
 }
 
 /** Why most of the dimmed moments of a lane are; null: none of them is. */

@@ -1,6 +1,7 @@
 import { MOMENT_WORDS } from '../../wording/moments';
 import type { MomentCard } from './moment-cards';
 import type { DrawnTransition } from './transitions';
+import { PATH_WORDS } from '../../wording/screens/path';
 
 /** What a moment card is called for a screen reader: all that is drawn on it, and where its transitions lead. */
 export function momentCardName(
@@ -10,14 +11,14 @@ export function momentCardName(
   const isWalked = reachability === 'here' || reachability === 'on-the-way';
   return [
     MOMENT_WORDS[moment].name,
-    isWalked ? 'this visitor gets here by themselves' : '',
+    isWalked ? PATH_WORDS.getsHereByThemselves : '',
     words,
-    cases.length === 0 ? '' : `other wording for: ${cases.join('; ')}`,
+    cases.length === 0 ? '' : PATH_WORDS.otherWordingFor(cases.join('; ')),
     outOfReach ?? '',
-    deadEnd === null ? '' : `Dead end: ${deadEnd}`,
+    deadEnd === null ? '' : PATH_WORDS.deadEnd(deadEnd),
     ...transitions
       .filter(({ from }) => from === moment)
-      .map(({ to, full }) => `leads to ${MOMENT_WORDS[to].name}: ${full}`),
+      .map(({ to, full }) => PATH_WORDS.leadsTo(MOMENT_WORDS[to].name, full)),
   ]
     .filter(Boolean)
     .join('. ');
