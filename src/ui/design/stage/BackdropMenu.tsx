@@ -11,6 +11,7 @@ import Typography from '@mui/material/Typography';
 import { type DragEvent, useEffect, useRef, useState } from 'react';
 import { PILL } from './pill';
 import type { BackdropKind, PagePictureActions } from './use-page-pictures';
+import { STAGE_WORDS } from '../../wording/screens/stage';
 
 interface BackdropMenuProps {
   readonly kind: BackdropKind;
@@ -19,9 +20,9 @@ interface BackdropMenuProps {
 }
 
 const WORDS: Readonly<Record<BackdropKind, string>> = {
-  drawn: 'a page we draw',
-  picture: 'a picture',
-  site: 'your page',
+  drawn: STAGE_WORDS.drawnPage,
+  picture: STAGE_WORDS.pictureBehind,
+  site: STAGE_WORDS.pageItselfBehind,
 };
 
 /** What stands behind the widget: a page of ours, a picture of the owner's, or their page itself. */
@@ -31,11 +32,11 @@ export function BackdropMenu({ kind, onKind, acts }: BackdropMenuProps) {
     <>
       <ButtonBase
         aria-haspopup="dialog"
-        aria-label={`Behind the widget: ${WORDS[kind]}`}
+        aria-label={STAGE_WORDS.behindIs(WORDS[kind])}
         onClick={(event) => setAnchor(event.currentTarget)}
         sx={PILL}
       >
-        Page behind ▾
+        {STAGE_WORDS.pageBehind}
       </ButtonBase>
       <Popover
         open={anchor !== null}
@@ -69,7 +70,7 @@ function Choice({ kind, onKind, acts }: BackdropMenuProps) {
   return (
     <Box
       role="dialog"
-      aria-label="Behind the widget"
+      aria-label={STAGE_WORDS.behindTheWidget}
       sx={{ p: 2, width: 320 }}
       onDragOver={(event: DragEvent) => event.preventDefault()}
       onDrop={(event: DragEvent) => {
@@ -78,29 +79,22 @@ function Choice({ kind, onKind, acts }: BackdropMenuProps) {
       }}
     >
       <RadioGroup
-        aria-label="Behind the widget"
+        aria-label={STAGE_WORDS.behindTheWidget}
         value={kind}
         onChange={(event) => onKind(event.target.value as BackdropKind)}
       >
-        <Option value="drawn" label="A placeholder page" />
-        <Option
-          value="picture"
-          label={`A picture of your page, on ${device === 'phone' ? 'phones' : 'larger screens'}`}
-          isOff={!hasPicture}
-        />
-        <Option value="site" label="Your page itself" isOff={known.siteAddress === null} />
+        <Option value="drawn" label={STAGE_WORDS.aPlaceholderPage} />
+        <Option value="picture" label={STAGE_WORDS.pictureOfPage(device === 'phone')} isOff={!hasPicture} />
+        <Option value="site" label={STAGE_WORDS.yourPageItself} isOff={known.siteAddress === null} />
       </RadioGroup>
       {kind === 'site' ? (
         <Typography variant="body2" color="text.secondary" sx={{ mt: 0.5 }}>
-          Shown without its scripts, so nothing is counted. If it stays empty, your site does not let itself
-          be shown inside of another page: use a picture.
+          {STAGE_WORDS.pageItselfHelp}
         </Typography>
       ) : null}
       <Box sx={{ mt: 1.5, pt: 1.5, borderTop: '1px solid var(--porch-rail)' }}>
         <Typography variant="body2" sx={{ mb: 1 }}>
-          {hasPicture ? 'Another picture' : 'A picture'} for{' '}
-          {device === 'phone' ? 'phones' : 'larger screens'}: choose it, drop it here or paste it. PNG, JPEG
-          or WebP, up to 5 MB.
+          {STAGE_WORDS.pictureHelp(hasPicture, device === 'phone')}
         </Typography>
         <Box sx={{ display: 'flex', gap: 1 }}>
           <input
@@ -111,11 +105,11 @@ function Choice({ kind, onKind, acts }: BackdropMenuProps) {
             onChange={(event) => void take(event.target.files?.[0])}
           />
           <Button size="small" variant="contained" disabled={isBusy} onClick={() => files.current?.click()}>
-            {isBusy ? 'Preparing…' : 'Choose a picture'}
+            {isBusy ? STAGE_WORDS.preparing : STAGE_WORDS.chooseAPicture}
           </Button>
           {hasPicture ? (
             <Button size="small" onClick={() => void acts.remove()}>
-              Remove
+              {STAGE_WORDS.remove}
             </Button>
           ) : null}
         </Box>

@@ -3,6 +3,7 @@ import { memo } from 'react';
 import { StandInPage } from './StandInPage';
 import type { StageView } from './stage-geometry';
 import type { Backdrop } from './use-page-pictures';
+import { STAGE_WORDS } from '../../wording/screens/stage';
 
 interface PageBackdropProps {
   readonly backdrop: Backdrop;
@@ -45,7 +46,7 @@ export const PageBackdrop = memo(function PageBackdrop({
         <iframe
           key={backdrop.address}
           src={backdrop.address}
-          title="Your page"
+          title={STAGE_WORDS.yourPage}
           tabIndex={-1}
           sandbox="allow-same-origin"
           referrerPolicy="no-referrer"

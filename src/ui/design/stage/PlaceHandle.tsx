@@ -8,6 +8,7 @@ import type { Place } from '../../../core/model/design';
 import { placeWords } from '../../wording/place';
 import type { PaintedStage } from './StageTexts';
 import { type StageView, mirrored } from './stage-geometry';
+import { STAGE_WORDS } from '../../wording/screens/stage';
 
 interface PlaceHandleProps {
   readonly painted: PaintedStage;
@@ -110,7 +111,7 @@ export function PlaceHandle({
   return (
     <>
       <ButtonBase
-        aria-label={`Place: ${placeWords(place, isPhone)}. Arrow keys move it, with Shift into the corner.`}
+        aria-label={STAGE_WORDS.placeHandle(placeWords(place, isPhone))}
         data-grip
         onPointerDown={(event) => {
           if (event.button !== 0) return;

@@ -21,6 +21,7 @@ import { EDITED_FROM, type StagedWindow, stageView } from './stage-geometry';
 import { useSame } from '../../parts/use-stable';
 import { useSize } from '../../parts/use-size';
 import { WidgetTile } from '../path/WidgetTile';
+import { STAGE_WORDS } from '../../wording/screens/stage';
 
 interface StageProps {
   readonly previewState: PreviewState;
@@ -107,7 +108,7 @@ export function Stage({ previewState, page, view: look, onNear, words, widget, t
       component="section"
       id="stage"
       tabIndex={-1}
-      aria-label="Stage"
+      aria-label={STAGE_WORDS.stage}
       sx={{
         '&:focus': { outline: 'none' },
         position: 'relative',

@@ -7,6 +7,7 @@ import type { InvitationKey, WordingKey } from '../../../core/words/wordings';
 import { TextEditor } from './TextEditor';
 import { Roving } from '../../parts/Roving';
 import { useSame, useStable } from '../../parts/use-stable';
+import { STAGE_WORDS } from '../../wording/screens/stage';
 
 /** What can be said at a place: a text in one of its cases, or an invitation. */
 export type SaidKey = TextKey | InvitationKey;
@@ -92,7 +93,7 @@ export function StageTexts({
   useLayoutEffect(() => onSeen(seen), [onSeen, seen]);
   const editing = spots.find(({ key }) => key === open);
   return (
-    <Roving label="Texts on the stage" role="group">
+    <Roving label={STAGE_WORDS.textsOnTheStage} role="group">
       {spots.map((spot, index) => (
         <SpotButton
           key={`${spot.key} ${index}`}
@@ -102,7 +103,7 @@ export function StageTexts({
           width={spot.width}
           height={spot.height}
           buttonRef={index === 0 ? firstTextRef : undefined}
-          label={`Edit ${texts.nameOf(texts.wordingAt(spot.key))}: ${texts.readsAs(spot.key)}`}
+          label={STAGE_WORDS.editNamed(texts.nameOf(texts.wordingAt(spot.key)), texts.readsAs(spot.key))}
           onChoose={choose}
         />
       ))}

@@ -5,6 +5,7 @@ import LightModeOutlinedIcon from '@mui/icons-material/LightModeOutlined';
 import { type ReactNode, memo } from 'react';
 import type { Corner } from '../../../core/model/design';
 import { Roving } from '../../parts/Roving';
+import { STAGE_WORDS } from '../../wording/screens/stage';
 
 interface StageToolsProps {
   readonly distance: 'near' | 'whole';
@@ -34,27 +35,27 @@ export const StageTools = memo(function StageTools({
     distance === one ? words + scaleWords : words;
   return (
     <Roving
-      label="How the page is shown"
+      label={STAGE_WORDS.howThePageIsShown}
       sx={{ position: 'absolute', top: 12, ...side, display: 'flex', gap: 1, zIndex: 4 }}
     >
       <Switches
-        label="Distance"
+        label={STAGE_WORDS.distance}
         options={[
-          ['near', named('near', 'Close-up')],
-          ['whole', named('whole', 'Whole page')],
+          ['near', named('near', STAGE_WORDS.closeUp)],
+          ['whole', named('whole', STAGE_WORDS.wholePage)],
         ]}
         value={distance}
         onChange={onDistance}
       />
-      <Switches label="Light" options={SCHEMES} value={scheme} onChange={onScheme} />
+      <Switches label={STAGE_WORDS.light} options={SCHEMES} value={scheme} onChange={onScheme} />
       {children}
     </Roving>
   );
 });
 
 const SCHEMES: SwitchesProps<'day' | 'evening'>['options'] = [
-  ['day', <LightModeOutlinedIcon key="day" sx={{ fontSize: '1.125rem' }} />, 'Light'],
-  ['evening', <DarkModeOutlinedIcon key="evening" sx={{ fontSize: '1.125rem' }} />, 'Dark'],
+  ['day', <LightModeOutlinedIcon key="day" sx={{ fontSize: '1.125rem' }} />, STAGE_WORDS.light],
+  ['evening', <DarkModeOutlinedIcon key="evening" sx={{ fontSize: '1.125rem' }} />, STAGE_WORDS.dark],
 ];
 
 interface SwitchesProps<T extends string> {

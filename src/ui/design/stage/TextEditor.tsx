@@ -7,6 +7,7 @@ import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
 import type { WordingKey } from '../../../core/words/wordings';
 import { newClientId } from '../../parts/new-client-id';
 import type { StageText } from './StageTexts';
+import { STAGE_WORDS } from '../../wording/screens/stage';
 
 interface TextEditorProps {
   readonly wording: WordingKey;
@@ -111,11 +112,11 @@ export function TextEditor({ wording, texts, height, sx, onClose }: TextEditorPr
                 close();
               }}
             >
-              Restore our text
+              {STAGE_WORDS.restoreOurText}
             </Link>
           </>
         ) : null}
-        {' · Esc cancels'}
+        {STAGE_WORDS.escCancels}
       </Box>
     </Box>
   );
@@ -136,6 +137,6 @@ const FIELD = {
 } as const;
 
 function hint(fault: string | null, length: number, atMost: number): string {
-  if (length > atMost) return `${length - atMost} too many characters. Not saved yet`;
-  return fault ?? `${length} of ${atMost}`;
+  if (length > atMost) return STAGE_WORDS.tooManyCharacters(length - atMost);
+  return fault ?? STAGE_WORDS.lengthOfMost(length, atMost);
 }

@@ -24,6 +24,7 @@ import {
 import { wordingName } from '../../wording/cases';
 import type { DesignEdits } from '../draft/design-edits';
 import type { SaidKey, StageText } from './StageTexts';
+import { STAGE_WORDS } from '../../wording/screens/stage';
 
 interface StageTextsOptions {
   readonly design: Design;
@@ -112,11 +113,10 @@ function isTextKey(key: string): key is TextKey {
 
 function faultWords({ code, name }: WordingFault, known: readonly string[]): string {
   if (code === 'unknown-variable')
-    return `{${name}} does not exist here. You can use ${known.map((one) => `{${one}}`).join(', ')}. Not saved yet.`;
-  if (code === 'wrong-type') return `{${name}} is not a number. Not saved yet.`;
-  if (code === 'needs-without')
-    return `{${name}} is not always known, so the text would sometimes be empty. Not saved yet.`;
-  if (code === 'empty-text') return 'An invitation needs some words. Not saved yet.';
-  if (code === 'not-offered') return `{${name}} cannot be formatted that way. Not saved yet.`;
-  return 'One of the braces { } is missing. Not saved yet.';
+    return STAGE_WORDS.unknownName(name, known.map((one) => `{${one}}`).join(', '));
+  if (code === 'wrong-type') return STAGE_WORDS.notANumber(name);
+  if (code === 'needs-without') return STAGE_WORDS.notAlwaysKnown(name);
+  if (code === 'empty-text') return STAGE_WORDS.invitationNeedsWords;
+  if (code === 'not-offered') return STAGE_WORDS.cannotBeFormatted(name);
+  return STAGE_WORDS.braceMissing;
 }

@@ -12,6 +12,7 @@ import { useSite } from '../../frame/SiteContext';
 import { useConnection, usePort } from '../../frame/Connection';
 import { useFindings } from '../../findings/FindingsContext';
 import { picturesPort } from '../pictures-port';
+import { STAGE_WORDS } from '../../wording/screens/stage';
 
 /** What stands behind the widget on the stage. */
 export type Backdrop =
@@ -66,9 +67,7 @@ export function usePagePictures(
   const tell = useCallback(
     (error: unknown): void => {
       notice(error);
-      toast.error(
-        error instanceof PortError ? error.sentence : 'That did not work and nothing was changed. Try again.',
-      );
+      toast.error(error instanceof PortError ? error.sentence : STAGE_WORDS.nothingChanged);
     },
     [notice],
   );
