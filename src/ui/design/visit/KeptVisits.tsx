@@ -13,6 +13,7 @@ import type { Expectation } from '../../../core/rehearse/kept-visit';
 import { PortError } from '../../frame/api';
 import { expectationWords, resultWords } from '../../wording/tried';
 import type { CheckedVisit } from './use-kept';
+import { VISIT_WORDS } from '../../wording/screens/visit';
 
 interface KeptVisitsProps {
   readonly all: readonly CheckedVisit[];
@@ -27,11 +28,11 @@ export function KeptVisits({ all, nameOf, onTry, onRemove }: KeptVisitsProps) {
   return (
     <Box
       component="section"
-      aria-label="Saved tests"
+      aria-label={VISIT_WORDS.savedTests}
       sx={{ mt: 2, pt: 1.5, borderTop: '1px solid var(--porch-rail)', fontSize: '0.8125rem' }}
     >
       <Box component="h3" sx={{ m: 0, fontSize: '0.8125rem', fontWeight: 700 }}>
-        Saved tests
+        {VISIT_WORDS.savedTests}
       </Box>
       <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
         {all.map((one) => (
@@ -43,20 +44,20 @@ export function KeptVisits({ all, nameOf, onTry, onRemove }: KeptVisitsProps) {
                 type="button"
                 variant="body2"
                 onClick={() => onTry(one)}
-                aria-label={`Run it: ${one.visit.name}`}
+                aria-label={VISIT_WORDS.runNamed(one.visit.name)}
                 sx={{ minHeight: 24 }}
               >
-                Run it
+                {VISIT_WORDS.run}
               </Link>
               <Link
                 component="button"
                 type="button"
                 variant="body2"
                 onClick={() => void onRemove(one.visit.id)}
-                aria-label={`Remove: ${one.visit.name}`}
+                aria-label={VISIT_WORDS.removeNamed(one.visit.name)}
                 sx={{ minHeight: 24 }}
               >
-                Remove
+                {VISIT_WORDS.remove}
               </Link>
             </Box>
           </Box>
@@ -87,7 +88,9 @@ export function CheckSentence({
       <b>{visit.name}</b> {expectationWords(visit.expects, nameOf)}
       {holds
         ? '.'
-        : `, and does not: ${result === null ? 'its language is gone' : resultWords(result, nameOf)}.`}
+        : VISIT_WORDS.andDoesNot(
+            result === null ? VISIT_WORDS.itsLanguageIsGone : resultWords(result, nameOf),
+          )}
     </>
   );
 }
@@ -119,13 +122,13 @@ export function KeepForm({ moment, got, invitations, nameOf, onKeep }: KeepFormP
       await onKeep(name.trim(), expects);
       setName('');
     } catch (error) {
-      toast.error(error instanceof PortError ? error.sentence : 'The test could not be saved. Try again.');
+      toast.error(error instanceof PortError ? error.sentence : VISIT_WORDS.notSaved);
     }
   };
   return (
     <Box
       component="form"
-      aria-label="Save as a test"
+      aria-label={VISIT_WORDS.saveAsATest}
       onSubmit={(event) => {
         event.preventDefault();
         if (name.trim() !== '') void store();
@@ -140,12 +143,12 @@ export function KeepForm({ moment, got, invitations, nameOf, onKeep }: KeepFormP
       }}
     >
       <Box component="h3" sx={{ m: 0, fontSize: '0.8125rem', fontWeight: 700 }}>
-        Save as a test
+        {VISIT_WORDS.saveAsATest}
       </Box>
       <TextField
         size="small"
-        label="Name of the test"
-        placeholder="A teacher, at night, on a phone"
+        label={VISIT_WORDS.nameOfTheTest}
+        placeholder={VISIT_WORDS.nameExample}
         value={name}
         onChange={(event) => setName(event.target.value)}
         slotProps={{ htmlInput: { maxLength: 80 } }}
@@ -153,7 +156,7 @@ export function KeepForm({ moment, got, invitations, nameOf, onKeep }: KeepFormP
       <TextField
         select
         size="small"
-        label="At each publish it"
+        label={VISIT_WORDS.atEachPublishIt}
         value={Math.min(chosen, options.length - 1)}
         onChange={(event) => setChosen(Number(event.target.value))}
       >
@@ -164,7 +167,7 @@ export function KeepForm({ moment, got, invitations, nameOf, onKeep }: KeepFormP
         ))}
       </TextField>
       <Button type="submit" size="small" variant="outlined" disabled={name.trim() === ''}>
-        Keep
+        {VISIT_WORDS.keep}
       </Button>
     </Box>
   );

@@ -7,6 +7,7 @@ import { type ReactNode, useEffect, useMemo, useRef, useState } from 'react';
 import { axisOf, doableSteps, startOf } from '../../../core/rehearse/try-visit';
 import { STEP_WORDS, axisWords, clockOf } from '../../wording/tried';
 import type { Tried } from './use-tried';
+import { VISIT_WORDS } from '../../wording/screens/visit';
 
 interface TryBarProps {
   readonly tried: Tried;
@@ -24,25 +25,25 @@ export function TryBar({ tried, nameOfInvitation }: TryBarProps) {
   return (
     <Box
       component="section"
-      aria-label="The visit"
+      aria-label={VISIT_WORDS.theVisit}
       sx={{ flex: 'none', bgcolor: 'background.paper', borderTop: '1px solid var(--porch-rail)' }}
     >
       <Axis tried={tried} nameOfInvitation={nameOfInvitation} />
       <Box sx={{ display: 'flex', gap: 0.75, px: 2, pb: 1, flexWrap: 'wrap', alignItems: 'center' }}>
-        <Group label="Time passes">
-          <Step onClick={() => go({ kind: 'wait', seconds: 1 })}>+1 s</Step>
-          <Step onClick={() => go({ kind: 'wait', seconds: 10 })}>+10 s</Step>
+        <Group label={VISIT_WORDS.timePasses}>
+          <Step onClick={() => go({ kind: 'wait', seconds: 1 })}>{VISIT_WORDS.plusOneSecond}</Step>
+          <Step onClick={() => go({ kind: 'wait', seconds: 10 })}>{VISIT_WORDS.plusTenSeconds}</Step>
           <Step
             isMain
             disabled={next === null}
             onClick={() => next !== null && go({ kind: 'wait', seconds: next.seconds })}
           >
             {next === null
-              ? 'Nothing more happens by itself'
-              : `Next event: ${clockOf(now + next.seconds * 1000)}`}
+              ? VISIT_WORDS.nothingMore
+              : VISIT_WORDS.nextEvent(clockOf(now + next.seconds * 1000))}
           </Step>
         </Group>
-        <Group label="The visitor">
+        <Group label={VISIT_WORDS.theVisitor}>
           <GoTo onGo={(path) => go({ kind: 'page', path })} />
           {SCROLLS.filter((percent) => percent > last.circumstances.page.scrolled)
             .slice(0, 1)
@@ -52,7 +53,7 @@ export function TryBar({ tried, nameOfInvitation }: TryBarProps) {
                 disabled={!last.circumstances.page.isVisible}
                 onClick={() => go({ kind: 'scroll', percent })}
               >
-                Scroll to {percent} %
+                {VISIT_WORDS.scrollTo(percent)}
               </Step>
             ))}
           {doableSteps(last).map((kind) => (
@@ -64,10 +65,10 @@ export function TryBar({ tried, nameOfInvitation }: TryBarProps) {
         </Group>
         <Box sx={{ flex: 1 }} />
         <Step disabled={steps.length === 0} onClick={back}>
-          Undo step
+          {VISIT_WORDS.undoStep}
         </Step>
         <Step disabled={steps.length === 0} onClick={anew}>
-          Start again
+          {VISIT_WORDS.startAgain}
         </Step>
       </Box>
     </Box>
@@ -104,7 +105,7 @@ function Axis({ tried: { simulations, steps, last }, nameOfInvitation }: TryBarP
       ref={box}
       tabIndex={0}
       role="group"
-      aria-label="What happened"
+      aria-label={VISIT_WORDS.whatHappened}
       sx={{ height: 72, overflow: 'auto hidden', position: 'relative' }}
     >
       <Box
@@ -169,7 +170,7 @@ function Axis({ tried: { simulations, steps, last }, nameOfInvitation }: TryBarP
         })}
         <Box component="li" sx={{ borderTop: '2px solid var(--porch-door)', pt: '6px', pr: 3, minWidth: 64 }}>
           <Box sx={{ fontSize: '0.8125rem', fontWeight: 700, lineHeight: '0.9375rem', whiteSpace: 'nowrap' }}>
-            now {clockOf(now)}
+            {VISIT_WORDS.nowClock(clockOf(now))}
           </Box>
         </Box>
       </Box>
@@ -234,7 +235,7 @@ function GoTo({ onGo }: { onGo: (path: string) => void }) {
     >
       <TextField
         size="small"
-        label="Go to the page"
+        label={VISIT_WORDS.goToThePage}
         value={path}
         onChange={(event) => setPath(event.target.value)}
         slotProps={{

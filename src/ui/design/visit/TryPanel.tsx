@@ -11,6 +11,7 @@ import { MOMENT_WORDS } from '../../wording/moments';
 import { pageWords } from '../../wording/times';
 import { clockOf, nextWords } from '../../wording/tried';
 import type { Tried } from './use-tried';
+import { VISIT_WORDS } from '../../wording/screens/visit';
 
 interface TryPanelProps {
   readonly tried: Tried;
@@ -28,7 +29,7 @@ export function TryPanel({ tried: { simulations, last, next }, context, onStop, 
   return (
     <Box
       component="aside"
-      aria-label="Try a visit"
+      aria-label={VISIT_WORDS.tryAVisit}
       sx={{
         bgcolor: 'background.paper',
         borderLeft: { md: '1px solid var(--porch-rail)' },
@@ -37,26 +38,29 @@ export function TryPanel({ tried: { simulations, last, next }, context, onStop, 
         height: '100%',
       }}
     >
-      <Typography variant="h2">Try a visit</Typography>
+      <Typography variant="h2">{VISIT_WORDS.tryAVisit}</Typography>
       <Typography variant="body2" color="text.secondary" sx={{ mb: 1.5 }}>
-        {clockOf(now)} after arriving, on {pageWords(last.circumstances.page.address)}
-        {last.circumstances.page.isVisible ? '' : ', the tab hidden'}. Nothing is sent to anybody.
+        {VISIT_WORDS.whereVisitStands(
+          clockOf(now),
+          pageWords(last.circumstances.page.address),
+          last.circumstances.page.isVisible,
+        )}
       </Typography>
-      <Line title="Now">
-        {widget === null ? 'No widget here' : MOMENT_WORDS[moment].name}
+      <Line title={VISIT_WORDS.now}>
+        {widget === null ? VISIT_WORDS.noWidgetHere : MOMENT_WORDS[moment].name}
         {widget === null || shown !== null ? '' : LAUNCHER_NOW[launcherHere(last).kind]}
-        {shown === null ? '' : `: “${context.invitationName(shown)}” is on the screen`}
+        {shown === null ? '' : VISIT_WORDS.onTheScreenMark(context.invitationName(shown))}
       </Line>
-      <Line title="Next automatic change">
+      <Line title={VISIT_WORDS.nextAutomaticChange}>
         {next === null
-          ? 'None within a day'
-          : `${nextWords(next, context.invitationName)} in ${clockOf(next.seconds * 1000)}`}
+          ? VISIT_WORDS.noneWithinADay
+          : VISIT_WORDS.nextIn(nextWords(next, context.invitationName), clockOf(next.seconds * 1000))}
       </Line>
-      <Verdicts title="Ready" all={ready} context={context} />
-      <Verdicts title="Not shown, and why" all={not} context={context} />
+      <Verdicts title={VISIT_WORDS.ready} all={ready} context={context} />
+      <Verdicts title={VISIT_WORDS.notShownAndWhy} all={not} context={context} />
       {children}
       <Button size="small" variant="outlined" onClick={onStop} sx={{ mt: 2 }}>
-        Close the try-out
+        {VISIT_WORDS.closeTheTryOut}
       </Button>
     </Box>
   );
@@ -64,8 +68,8 @@ export function TryPanel({ tried: { simulations, last, next }, context, onStop, 
 
 const LAUNCHER_NOW = {
   there: '',
-  comes: '; the launcher is not there yet',
-  none: '; no launcher on this device',
+  comes: VISIT_WORDS.launcherNotYet,
+  none: VISIT_WORDS.launcherNotOnDevice,
 } as const;
 
 function Line({ title, children }: { title: string; children: React.ReactNode }) {
