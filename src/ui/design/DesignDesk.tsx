@@ -18,6 +18,7 @@ import { DesignProvider, useDesign } from './state/DesignContext';
 import { useDesignState } from './state/use-design-state';
 import { TryDesk } from './visit/TryDesk';
 import { WholeLayout } from './WholeLayout';
+import { DESIGN_WORDS } from '../wording/screens/design';
 
 interface DesignDeskProps {
   readonly saver: DraftSaver;
@@ -30,8 +31,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
   const { siteName } = useSite();
   useToastsAbovePath();
   const shared = useDesignState(saver, draft, overview);
-  if (typeof shared === 'string')
-    return <Alert severity="error">The draft cannot be drawn: {shared}. Undo the last change.</Alert>;
+  if (typeof shared === 'string') return <Alert severity="error">{DESIGN_WORDS.notDrawn(shared)}</Alert>;
   if (shared === null) return null;
   return (
     <DesignProvider shared={shared}>
@@ -44,7 +44,7 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
         }}
       >
         <Box component="h1" sx={HIDDEN}>
-          Design of {siteName}
+          {DESIGN_WORDS.designOf(siteName)}
         </Box>
         <SiteEdge brand={shared.rehearsed.widget.look.brand} />
         <DeskCircumstances />

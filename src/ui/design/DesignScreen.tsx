@@ -15,6 +15,7 @@ import { PicturesAt } from './path/WidgetTile';
 import { useSite } from '../frame/SiteContext';
 import { useConnection, usePort } from '../frame/Connection';
 import { publishingPort } from '../publishing/port';
+import { DESIGN_WORDS } from '../wording/screens/design';
 
 /** Design: the draft as the page was asked for, kept up to date, on its desk. */
 export function DesignScreen({ first }: { readonly first: DraftView }) {
@@ -42,7 +43,7 @@ function VersionDesk({ number }: { number: number }) {
       )
       .catch((error: unknown) => {
         notice(error);
-        setFault(error instanceof PortError ? error.sentence : 'The version could not be loaded.');
+        setFault(error instanceof PortError ? error.sentence : DESIGN_WORDS.versionNotLoaded);
       });
   }, [port, notice, number]);
   if (fault !== null)
@@ -51,7 +52,7 @@ function VersionDesk({ number }: { number: number }) {
         <Alert severity="error">{fault}</Alert>
       </Box>
     );
-  if (saver === null) return <LinearProgress aria-label="Loading the version" />;
+  if (saver === null) return <LinearProgress aria-label={DESIGN_WORDS.loadingVersion} />;
   return <DesignDesk saver={saver} draft={saver.state()} overview={overview} />;
 }
 

@@ -6,6 +6,7 @@ import { DeskBecause } from './reasons/DeskBecause';
 import { DeskStage } from './stage/DeskStage';
 import { Later } from './stage/Later';
 import { useDesign } from './state/DesignContext';
+import { DESIGN_WORDS } from '../wording/screens/design';
 
 /** On a phone: the walk, or one moment's stage with everything of it below. */
 export function PhoneLayout() {
@@ -26,7 +27,7 @@ function PhoneStage() {
     <Box>
       <Box sx={{ px: 1, py: 0.5 }}>
         <Button size="small" onClick={() => acts.set({ isPhoneStageOpen: false })} sx={{ minHeight: 44 }}>
-          ‹ Back to the path
+          {DESIGN_WORDS.backToThePath}
         </Button>
       </Box>
       <Box sx={{ height: 534, display: 'flex' }}>

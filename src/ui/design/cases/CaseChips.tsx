@@ -16,6 +16,7 @@ import { CaseSheet } from './CaseSheet';
 import { VisitedMark } from '../path/VisitedMark';
 import { Roving } from '../../parts/Roving';
 import { PILL } from '../stage/pill';
+import { DESIGN_WORDS } from '../../wording/screens/design';
 
 export interface CaseChipsProps {
   readonly text: TextKey;
@@ -58,11 +59,11 @@ export function CaseChips(props: CaseChipsProps) {
   return (
     <Roving
       role="group"
-      label={`${textName(text)}: wording for whom`}
+      label={DESIGN_WORDS.wordingForWhom(textName(text))}
       sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 0.75, pb: 1 }}
     >
       <Box component="span" sx={{ fontSize: '0.8125rem', flexBasis: '100%', color: 'text.secondary' }}>
-        {textName(text)}, for
+        {DESIGN_WORDS.wordingFor(textName(text))}
       </Box>
       <Box component="ol" sx={{ display: 'contents', m: 0, p: 0, listStyle: 'none' }}>
         {cases.map((one) => {
@@ -73,12 +74,8 @@ export function CaseChips(props: CaseChipsProps) {
             <Box component="li" key={one.wording} sx={{ display: 'flex', maxWidth: 240 }}>
               <ButtonBase
                 aria-pressed={isSaid}
-                aria-label={`${words}${isSaid ? ', said now' : ''}${isUnread ? ', nobody hears it' : ''}${one.isOwn || one.when.length === 0 ? '' : ', ours'}`}
-                title={
-                  isUnread
-                    ? 'Nobody sees this wording: its conditions never fit, or an earlier one always comes first.'
-                    : undefined
-                }
+                aria-label={`${words}${isSaid ? DESIGN_WORDS.saidNow : ''}${isUnread ? DESIGN_WORDS.nobodyHearsIt : ''}${one.isOwn || one.when.length === 0 ? '' : DESIGN_WORDS.ours}`}
+                title={isUnread ? DESIGN_WORDS.neverHeard : undefined}
                 onClick={() => acts.look(one)}
                 sx={{
                   ...CHIP,
@@ -104,7 +101,7 @@ export function CaseChips(props: CaseChipsProps) {
               </ButtonBase>
               {one.isOwn ? (
                 <ButtonBase
-                  aria-label={`Change for whom: ${words}`}
+                  aria-label={DESIGN_WORDS.changeForWhom(words)}
                   aria-haspopup="dialog"
                   onClick={(event) => setSheet({ id: idOf(one.wording), anchor: event.currentTarget })}
                   sx={{
@@ -128,7 +125,7 @@ export function CaseChips(props: CaseChipsProps) {
         onClick={(event) => setMenu(event.currentTarget)}
         sx={{ ...CHIP, borderStyle: 'dashed', color: 'text.secondary' }}
       >
-        + other wording
+        {DESIGN_WORDS.otherWording}
       </ButtonBase>
       <Box role="status" sx={{ fontSize: '0.8125rem', flexBasis: '100%', '&:empty': { display: 'none' } }}>
         {props.message}

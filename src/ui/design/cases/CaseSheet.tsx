@@ -8,6 +8,7 @@ import Typography from '@mui/material/Typography';
 import type { CaseCondition } from '../../../core/model/case-condition';
 import { CASE_CONDITIONS_MAX } from '../../../core/words/check-case';
 import { caseWords } from '../../wording/cases';
+import { DESIGN_WORDS } from '../../wording/screens/design';
 
 interface CaseSheetProps {
   readonly when: readonly CaseCondition[];
@@ -33,10 +34,9 @@ export function CaseSheet({
 }: CaseSheetProps) {
   const free = offered.filter((one) => !when.some((other) => isSame(one, other)));
   return (
-    <Box role="dialog" aria-label="For whom" sx={{ p: 2, width: 300 }}>
+    <Box role="dialog" aria-label={DESIGN_WORDS.forWhom} sx={{ p: 2, width: 300 }}>
       <Typography variant="body2" sx={{ mb: 1.5 }}>
-        For visitors who match all of this. The first wording that matches is used; edit its words on the
-        stage.
+        {DESIGN_WORDS.forWhomHelp}
       </Typography>
       {when.map((one, index) => (
         <Box key={one.join(' ')} sx={{ display: 'flex', gap: 0.75, mb: 1 }}>
@@ -44,7 +44,7 @@ export function CaseSheet({
             select
             size="small"
             fullWidth
-            label={index === 0 ? 'For' : 'and'}
+            label={index === 0 ? DESIGN_WORDS.forLabel : 'and'}
             value={one.join(' ')}
             onChange={(event) => {
               const next = offered.find((other) => other.join(' ') === event.target.value);
@@ -60,7 +60,7 @@ export function CaseSheet({
           {when.length === 1 ? null : (
             <Button
               size="small"
-              aria-label={`Remove: ${caseWords([one], nameOfTeam)}`}
+              aria-label={DESIGN_WORDS.removeOne(caseWords([one], nameOfTeam))}
               onClick={() => onChange(when.filter((_, at) => at !== index))}
             >
               ×
@@ -70,19 +70,19 @@ export function CaseSheet({
       ))}
       {when.length >= CASE_CONDITIONS_MAX || free[0] === undefined ? null : (
         <Button size="small" onClick={() => free[0] !== undefined && onChange([...when, free[0]])}>
-          and something else
+          {DESIGN_WORDS.addCondition}
         </Button>
       )}
       <Box sx={{ display: 'flex', gap: 0.5, mt: 1.5, pt: 1, borderTop: '1px solid var(--porch-rail)' }}>
         <Step isIdle={isFirst} onClick={() => onMove(-1)}>
-          Earlier
+          {DESIGN_WORDS.earlier}
         </Step>
         <Step isIdle={isLast} onClick={() => onMove(1)}>
-          Later
+          {DESIGN_WORDS.later}
         </Step>
         <Box sx={{ flex: 1 }} />
         <Button size="small" color="error" onClick={onRemove}>
-          Remove
+          {DESIGN_WORDS.remove}
         </Button>
       </Box>
     </Box>

@@ -7,6 +7,7 @@ import { casesOf, offeredConditions, unreadCases } from '../../../core/words/cas
 import { caseWords } from '../../wording/cases';
 import { CaseChips } from './CaseChips';
 import { useDesign } from '../state/DesignContext';
+import { DESIGN_WORDS } from '../../wording/screens/design';
 
 /** Whether whoever it is meant for is told something else before. */
 function isCovered(when: readonly CaseCondition[], before: readonly (readonly CaseCondition[])[]): boolean {
@@ -44,9 +45,7 @@ export function DeskCases() {
     };
     const found = assumeCase(scene, when, before, assumptions);
     setMissed(
-      found === null
-        ? { at: here, words: `“${caseWords(when, nameOfTeam)}” does not happen here in the next year.` }
-        : null,
+      found === null ? { at: here, words: DESIGN_WORDS.doesNotHappen(caseWords(when, nameOfTeam)) } : null,
     );
     if (found !== null) assume(found);
   };

@@ -14,6 +14,7 @@ import { Choice, Sheet, Word } from './circumstance-parts';
 import { SituationArrows } from './SituationArrows';
 import type { Situations } from './use-situations';
 import { type SentenceClock, WhenSheet, timeWords } from './WhenSheet';
+import { DESIGN_WORDS } from '../../wording/screens/design';
 
 export interface CircumstancesProps {
   readonly assumptions: Assumptions;
@@ -49,7 +50,7 @@ export function CircumstancesSentence({
   return (
     <Box
       component="section"
-      aria-label="Circumstances"
+      aria-label={DESIGN_WORDS.circumstances}
       sx={{
         minHeight: 42,
         display: 'flex',
@@ -75,7 +76,7 @@ export function CircumstancesSentence({
 const Sentence = memo(function Sentence({ situations, ...parts }: CircumstancesProps) {
   return (
     <Roving
-      label="Who sees it, where and when"
+      label={DESIGN_WORDS.circumstancesHelp}
       sx={{
         display: 'flex',
         alignItems: 'center',
@@ -103,22 +104,22 @@ function PlaceParts({ assumptions, onSuppose, place, onWidget, clock }: PartsPro
       {widgets.length > 1 ? (
         <Choice
           part="widget"
-          label="Widget"
-          value={widgets.find(([key]) => key === shown)?.[1] ?? 'No widget'}
+          label={DESIGN_WORDS.widget}
+          value={widgets.find(([key]) => key === shown)?.[1] ?? DESIGN_WORDS.noWidget}
           maxWidth={130}
           options={widgets}
           chosen={shown ?? ''}
           onChoose={onWidget}
         />
       ) : null}
-      <Word>{widgets.length > 1 ? 'on' : 'On'}</Word>
-      <Sheet part="where" label="On the page" value={assumptions.page} maxWidth={180}>
+      <Word>{widgets.length > 1 ? DESIGN_WORDS.onPage : DESIGN_WORDS.onPageStart}</Word>
+      <Sheet part="where" label={DESIGN_WORDS.onThePage} value={assumptions.page} maxWidth={180}>
         {(close) => <Where page={assumptions.page} onPage={(page) => onSuppose({ page })} close={close} />}
       </Sheet>
-      <Word>at</Word>
+      <Word>{DESIGN_WORDS.atTime}</Word>
       <Sheet
         part="when"
-        label={isNow ? 'At now,' : 'At'}
+        label={isNow ? DESIGN_WORDS.atNowStart : DESIGN_WORDS.atTimeStart}
         value={timeWords(clock, assumptions)}
         maxWidth={assumptions.zone === null ? 140 : 250}
       >
@@ -133,10 +134,10 @@ function VisitorParts({ assumptions, onSuppose, place }: PartsProps) {
   const { visit, device, locale } = assumptions;
   return (
     <>
-      <Word>a</Word>
+      <Word>{DESIGN_WORDS.article}</Word>
       <Choice
         part="visitor"
-        label="A"
+        label={DESIGN_WORDS.articleStart}
         value={VISITS[visit]}
         maxWidth={150}
         options={[
@@ -146,20 +147,20 @@ function VisitorParts({ assumptions, onSuppose, place }: PartsProps) {
         chosen={visit}
         onChoose={(next) => onSuppose({ visit: next })}
       />
-      <Word>on a</Word>
+      <Word>{DESIGN_WORDS.onDevice}</Word>
       <Choice
         part="device"
-        label="On a"
+        label={DESIGN_WORDS.onDeviceStart}
         value={device}
         maxWidth={80}
         options={DEVICES.map((one) => [one, one] as const)}
         chosen={device}
         onChoose={(next) => onSuppose({ device: next })}
       />
-      <Word>in</Word>
+      <Word>{DESIGN_WORDS.inLanguage}</Word>
       <Choice
         part="language"
-        label="In"
+        label={DESIGN_WORDS.inLanguageStart}
         value={languageName(locale)}
         maxWidth={110}
         options={place.locales.map((one) => [one, languageName(one)] as const)}
@@ -170,18 +171,18 @@ function VisitorParts({ assumptions, onSuppose, place }: PartsProps) {
   );
 }
 
-const VISITS = { first: 'first-time visitor', returning: 'returning visitor' } as const;
+const VISITS = { first: DESIGN_WORDS.firstTimeVisitor, returning: DESIGN_WORDS.returningVisitor } as const;
 const DEVICES = ['desktop', 'tablet', 'phone'] as const;
 
 /** Whether somebody is answering meanwhile, and whom the visitor asks for. */
 function PeoplePart({ assumptions, onSuppose, people }: PartsProps) {
-  const asItIs = `as it is now: ${STATE_WORDS[people.state]}`;
+  const asItIs = DESIGN_WORDS.asItIsNow(STATE_WORDS[people.state]);
   return (
     <>
-      <Word>while</Word>
+      <Word>{DESIGN_WORDS.whilePeople}</Word>
       <Choice
         part="with"
-        label="While"
+        label={DESIGN_WORDS.whilePeopleStart}
         value={whileWords(people.name, assumptions.who ?? people.state)}
         maxWidth={260}
         options={[['now', asItIs], ...TEAM_STATES.map((state) => [state, STATE_WORDS[state]] as const)]}
@@ -191,8 +192,8 @@ function PeoplePart({ assumptions, onSuppose, people }: PartsProps) {
           people.teams.length === 0
             ? null
             : {
-                heading: 'The visitor asks for',
-                options: [['', 'nobody in particular'], ...people.teams],
+                heading: DESIGN_WORDS.askedFor,
+                options: [['', DESIGN_WORDS.askedForNobody], ...people.teams],
                 chosen: assumptions.asks ?? '',
                 onChoose: (id) => onSuppose({ asks: id === '' ? null : id }),
               }
@@ -214,10 +215,10 @@ function Where({ page, onPage, close }: { page: string; onPage: (page: string) =
       }}
     >
       <Typography variant="body2" color="text.secondary" sx={{ mb: 1.5 }}>
-        A page of your site, as a path or a full address.
+        {DESIGN_WORDS.pageHelp}
       </Typography>
       <TextField
-        label="Page"
+        label={DESIGN_WORDS.page}
         size="small"
         fullWidth
         autoFocus
@@ -225,7 +226,7 @@ function Where({ page, onPage, close }: { page: string; onPage: (page: string) =
         onChange={(event) => setTyped(event.target.value)}
       />
       <Button type="submit" variant="contained" size="small" sx={{ mt: 1.5 }}>
-        Show this page
+        {DESIGN_WORDS.showThisPage}
       </Button>
     </Box>
   );

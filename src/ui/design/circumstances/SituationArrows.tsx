@@ -11,20 +11,26 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import { PortError } from '../../frame/api';
 import type { Situations } from './use-situations';
+import { DESIGN_WORDS } from '../../wording/screens/design';
 
 /** ◂ Now, 1 of 8 ▸; what is none of them can be kept as one more. */
 export function SituationArrows({ all, at, keep, remove, flip }: Situations) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const one = all[at];
-  const name = one?.name ?? 'Custom';
+  const name = one?.name ?? DESIGN_WORDS.custom;
   const keptId = one?.keptId ?? null;
   return (
     <Box
       role="group"
-      aria-label="Situation"
+      aria-label={DESIGN_WORDS.situation}
       sx={{ display: 'flex', alignItems: 'center', flex: 'none', mr: { md: 1 } }}
     >
-      <IconButton size="small" aria-label="Previous situation" onClick={() => flip(-1)} sx={ARROW}>
+      <IconButton
+        size="small"
+        aria-label={DESIGN_WORDS.previousSituation}
+        onClick={() => flip(-1)}
+        sx={ARROW}
+      >
         ◂
       </IconButton>
       {/* As wide whatever it says: the arrows keep their place. */}
@@ -33,16 +39,16 @@ export function SituationArrows({ all, at, keep, remove, flip }: Situations) {
           {name}
         </Box>{' '}
         <Box component="span" sx={{ color: 'text.secondary', flex: 'none' }}>
-          {at < 0 ? '' : `${at + 1} of ${all.length}`}
+          {at < 0 ? '' : DESIGN_WORDS.placeInList(at + 1, all.length)}
         </Box>
       </Box>
-      <IconButton size="small" aria-label="Next situation" onClick={() => flip(1)} sx={ARROW}>
+      <IconButton size="small" aria-label={DESIGN_WORDS.nextSituation} onClick={() => flip(1)} sx={ARROW}>
         ▸
       </IconButton>
       {at < 0 || keptId !== null ? (
         <ButtonBase
           aria-haspopup={keptId === null ? 'dialog' : undefined}
-          aria-label={keptId === null ? 'Keep these circumstances' : `Remove: ${name}`}
+          aria-label={keptId === null ? DESIGN_WORDS.keepCircumstances : DESIGN_WORDS.removeKept(name)}
           onClick={(event) =>
             keptId === null ? setAnchor(event.currentTarget) : void remove(keptId).catch(tell)
           }
@@ -55,7 +61,7 @@ export function SituationArrows({ all, at, keep, remove, flip }: Situations) {
             flex: 'none',
           }}
         >
-          {keptId === null ? 'Keep' : '×'}
+          {keptId === null ? DESIGN_WORDS.keep : '×'}
         </ButtonBase>
       ) : null}
       <Popover
@@ -76,7 +82,7 @@ function KeepForm({ onKeep }: { onKeep: (name: string) => Promise<unknown> }) {
     <Box
       component="form"
       role="dialog"
-      aria-label="Keep these circumstances"
+      aria-label={DESIGN_WORDS.keepCircumstances}
       onSubmit={(event) => {
         event.preventDefault();
         if (name.trim() !== '') void onKeep(name.trim());
@@ -84,10 +90,10 @@ function KeepForm({ onKeep }: { onKeep: (name: string) => Promise<unknown> }) {
       sx={{ p: 2, width: 300 }}
     >
       <Typography variant="body2" sx={{ mb: 1.5 }}>
-        Everybody who designs here can flip to them.
+        {DESIGN_WORDS.keepHelp}
       </Typography>
       <TextField
-        label="Name"
+        label={DESIGN_WORDS.name}
         size="small"
         fullWidth
         autoFocus
@@ -96,7 +102,7 @@ function KeepForm({ onKeep }: { onKeep: (name: string) => Promise<unknown> }) {
         slotProps={{ htmlInput: { maxLength: 80 } }}
       />
       <Button type="submit" variant="contained" size="small" disabled={name.trim() === ''} sx={{ mt: 1.5 }}>
-        Keep
+        {DESIGN_WORDS.keep}
       </Button>
     </Box>
   );
@@ -105,9 +111,7 @@ function KeepForm({ onKeep }: { onKeep: (name: string) => Promise<unknown> }) {
 const ARROW = { fontSize: '0.9375rem', width: 28, height: 28, color: 'text.primary', flex: 'none' } as const;
 
 function tell(error: unknown): void {
-  toast.error(
-    error instanceof PortError ? error.sentence : 'That did not work and nothing was changed. Try again.',
-  );
+  toast.error(error instanceof PortError ? error.sentence : DESIGN_WORDS.nothingChanged);
 }
 
 const NAME = {

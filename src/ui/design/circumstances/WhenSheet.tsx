@@ -9,6 +9,7 @@ import { instantOf, wallOf } from '../../../core/hours/wall';
 import type { Zone } from '../../../core/hours/zone';
 import type { Assumptions } from '../../../core/rehearse/assumptions';
 import { clockWords, wallWords } from '../../wording/times';
+import { DESIGN_WORDS } from '../../wording/screens/design';
 
 /** The site's clock. */
 export interface SentenceClock {
@@ -41,10 +42,10 @@ export function WhenSheet({ assumptions, onSuppose, clock, close }: WhenSheetPro
       }}
     >
       <Typography variant="body2" color="text.secondary" sx={{ mb: 1.5 }}>
-        The time of your site: {zoneName}. Hours, holidays and invitations use it.
+        {DESIGN_WORDS.siteTime(zoneName)}
       </Typography>
       <TextField
-        label="Date and time"
+        label={DESIGN_WORDS.dateAndTime}
         type="datetime-local"
         size="small"
         fullWidth
@@ -55,7 +56,7 @@ export function WhenSheet({ assumptions, onSuppose, clock, close }: WhenSheetPro
       />
       <Box sx={{ display: 'flex', gap: 1, mt: 1.5 }}>
         <Button type="submit" variant="contained" size="small" disabled={at === null}>
-          Show this time
+          {DESIGN_WORDS.showThisTime}
         </Button>
         <Button
           size="small"
@@ -64,7 +65,7 @@ export function WhenSheet({ assumptions, onSuppose, clock, close }: WhenSheetPro
             close();
           }}
         >
-          Now
+          {DESIGN_WORDS.now}
         </Button>
       </Box>
       <Autocomplete
@@ -76,9 +77,9 @@ export function WhenSheet({ assumptions, onSuppose, clock, close }: WhenSheetPro
         renderInput={(field) => (
           <TextField
             {...field}
-            label="The visitor’s time zone"
-            placeholder="Same as the site"
-            helperText="Visitors elsewhere read their own time first, then yours."
+            label={DESIGN_WORDS.visitorZone}
+            placeholder={DESIGN_WORDS.visitorZoneSame}
+            helperText={DESIGN_WORDS.visitorZoneHelp}
             slotProps={{ ...field.slotProps, inputLabel: { ...field.slotProps.inputLabel, shrink: true } }}
           />
         )}

@@ -13,6 +13,7 @@ import {
   nearMiss,
   verdictWords,
 } from '../../wording/because';
+import { DESIGN_WORDS } from '../../wording/screens/design';
 
 interface BecauseProps {
   readonly verdicts: readonly Verdict[];
@@ -32,9 +33,9 @@ const ONE_LINE = {
 } as const;
 
 const GROUPS = [
-  ['decided', 'What decided'],
-  ['ready', 'Also ready'],
-  ['failed', 'What did not apply'],
+  ['decided', DESIGN_WORDS.whatDecided],
+  ['ready', DESIGN_WORDS.alsoReady],
+  ['failed', DESIGN_WORDS.didNotApply],
 ] as const;
 
 /** Why this visitor sees this: the engine's own reasons, decisive first, each leading to its setting. */
@@ -49,7 +50,7 @@ export function Because({ verdicts, context, onLink, isOpen, onOpen }: BecausePr
     <Box
       ref={bar}
       component="section"
-      aria-label="Why this shows"
+      aria-label={DESIGN_WORDS.whyThisShows}
       sx={{
         minHeight: 32,
         overflow: 'hidden',
@@ -64,10 +65,13 @@ export function Because({ verdicts, context, onLink, isOpen, onOpen }: BecausePr
         flex: 'none',
       }}
     >
-      <Roving label="Reasons" sx={{ minWidth: 0, flex: 1, display: 'flex', alignItems: 'center', gap: 2 }}>
+      <Roving
+        label={DESIGN_WORDS.reasons}
+        sx={{ minWidth: 0, flex: 1, display: 'flex', alignItems: 'center', gap: 2 }}
+      >
         <Box role="status" sx={{ minWidth: 0, flex: 1, ...ONE_LINE }}>
           <Box component="b" sx={{ mr: 1 }}>
-            Why this shows
+            {DESIGN_WORDS.whyThisShows}
           </Box>
           {decided.map((words, index) => (
             <Fragment key={words.text}>
@@ -90,7 +94,7 @@ export function Because({ verdicts, context, onLink, isOpen, onOpen }: BecausePr
           aria-keyshortcuts="B"
           sx={{ fontSize: '0.8125rem', whiteSpace: 'nowrap', flex: 'none' }}
         >
-          {verdicts.length === 1 ? 'The one reason' : `All ${verdicts.length} reasons`}
+          {verdicts.length === 1 ? DESIGN_WORDS.oneReason : DESIGN_WORDS.countOfReasons(verdicts.length)}
         </Link>
       </Roving>
       <Popover
@@ -102,7 +106,7 @@ export function Because({ verdicts, context, onLink, isOpen, onOpen }: BecausePr
       >
         <Box
           role="dialog"
-          aria-label="All reasons"
+          aria-label={DESIGN_WORDS.allReasons}
           tabIndex={0}
           sx={{ p: 2, maxHeight: 320, overflow: 'auto', maxWidth: 560, fontSize: '0.8125rem' }}
         >

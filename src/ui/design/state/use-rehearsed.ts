@@ -28,6 +28,7 @@ import { type MomentCard, momentCardsOf } from '../path/moment-cards';
 import { useReachability } from './use-reachability';
 import { useSame } from '../../parts/use-stable';
 import { type DrawnTransition, transitionsOf } from '../path/transitions';
+import { DESIGN_WORDS } from '../../wording/screens/design';
 
 /** A draft as it is for one visitor in the assumed circumstances: all that stage, path and Because draw. */
 export interface Rehearsed {
@@ -125,9 +126,9 @@ export function useRehearsed(
     [design, widget, nameOfTeam, invitation, later],
   );
   const transitions = useSame(drawn);
-  if (!made.ok) return `a text cannot be read (${made.errors[0]?.key})`;
+  if (!made.ok) return DESIGN_WORDS.unreadableText(made.errors[0]?.key ?? '');
   if (widget === undefined || site === null || asItIs === null || decision === null)
-    return 'it has no widget';
+    return DESIGN_WORDS.noWidgetInDraft;
   return {
     site,
     asItIs,
