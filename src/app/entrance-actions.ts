@@ -14,6 +14,7 @@ import { openSession, signIn } from '../server/accounts/sign-in';
 import type { StartState } from '../ui/entrance/StartForm';
 import type { SignInState } from '../ui/frame/SignInAgain';
 import { clearSession, currentPerson, currentSecret, origin, setSession } from './session';
+import { ENTRANCE_WORDS } from '../ui/wording/screens/entrance';
 
 function fields(form: FormData, names: readonly string[]): Record<string, string> {
   return Object.fromEntries(
@@ -61,12 +62,9 @@ export async function startAction(_before: StartState, form: FormData): Promise<
   const shared = state();
   const { address, agent } = await origin();
   const parsed = parseInput(FirstRunInput, { ...fields(form, START_FIELDS), zoneConfirmed: true });
-  if (!(await shared.rates.allows('setup', address)))
-    return { errors: { '': 'Too many tries. Wait a quarter of an hour.' } };
-  if (shared.setupCode === null)
-    return { errors: { '': 'This server has an owner already. Sign in instead.' } };
-  if (form.get('code') !== shared.setupCode)
-    return { errors: { code: 'Type the code that was printed where Sunny Porch was started.' } };
+  if (!(await shared.rates.allows('setup', address))) return { errors: { '': ENTRANCE_WORDS.tooManyTries } };
+  if (shared.setupCode === null) return { errors: { '': ENTRANCE_WORDS.ownerAlready } };
+  if (form.get('code') !== shared.setupCode) return { errors: { code: ENTRANCE_WORDS.typeCode } };
   if (!parsed.ok) return { errors: parsed.errors };
   const code = shared.setupCode;
   shared.setupCode = null;
@@ -86,7 +84,7 @@ export async function newSiteAction(_before: StartState, form: FormData): Promis
     ...fields(form, START_FIELDS),
     name: person.name,
     mail: person.mail,
-    password: 'not asked here',
+    password: ENTRANCE_WORDS.notAskedHere,
     zoneConfirmed: true,
   });
   if (!parsed.ok) return { errors: parsed.errors };

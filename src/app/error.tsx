@@ -2,15 +2,13 @@
 
 import Button from '@mui/material/Button';
 import { EntranceLayout } from '../ui/entrance/EntranceLayout';
+import { ENTRANCE_WORDS } from '../ui/wording/screens/entrance';
 
 export default function ErrorPage({ reset }: { error: Error; reset: () => void }) {
   return (
-    <EntranceLayout
-      title="Something broke on our side"
-      lead="What was saved is safe. Try again; if it stays so, look at what the server printed."
-    >
+    <EntranceLayout title={ENTRANCE_WORDS.brokenTitle} lead={ENTRANCE_WORDS.brokenHelp}>
       <Button variant="contained" onClick={reset}>
-        Try again
+        {ENTRANCE_WORDS.tryAgain}
       </Button>
     </EntranceLayout>
   );

@@ -8,10 +8,11 @@ import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
 import { NONCE_HEADER } from '../server/http/content-policy';
 import { ThemeFrame } from '../ui/theme/ThemeFrame';
+import { ENTRANCE_WORDS } from '../ui/wording/screens/entrance';
 
 export const metadata: Metadata = {
-  title: { default: 'Sunny Porch', template: '%s · Sunny Porch' },
-  description: 'Design, rehearse, publish and answer the chat on your own website.',
+  title: { default: ENTRANCE_WORDS.sunnyPorch, template: ENTRANCE_WORDS.titleTemplate },
+  description: ENTRANCE_WORDS.description,
 };
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 

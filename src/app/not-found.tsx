@@ -1,14 +1,12 @@
 import Button from '@mui/material/Button';
 import { EntranceLayout } from '../ui/entrance/EntranceLayout';
+import { ENTRANCE_WORDS } from '../ui/wording/screens/entrance';
 
 export default function NotFound() {
   return (
-    <EntranceLayout
-      title="Page not found"
-      lead="Check the address. If somebody sent it to you, ask them whether you may see that site."
-    >
+    <EntranceLayout title={ENTRANCE_WORDS.pageNotFound} lead={ENTRANCE_WORDS.pageNotFoundHelp}>
       <Button href="/" variant="contained">
-        Open your site
+        {ENTRANCE_WORDS.openYourSite}
       </Button>
     </EntranceLayout>
   );

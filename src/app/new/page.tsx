@@ -3,8 +3,9 @@ import { redirect } from 'next/navigation';
 import { StartForm } from '../../ui/entrance/StartForm';
 import { newSiteAction } from '../entrance-actions';
 import { currentPerson } from '../session';
+import { ENTRANCE_WORDS } from '../../ui/wording/screens/entrance';
 
-export const metadata: Metadata = { title: 'Another site' };
+export const metadata: Metadata = { title: ENTRANCE_WORDS.anotherSite };
 export const dynamic = 'force-dynamic';
 
 export default async function NewSitePage() {

@@ -9,8 +9,9 @@ import { EntranceLayout } from '../../ui/entrance/EntranceLayout';
 import { SignInForm } from '../../ui/entrance/SignInForm';
 import { enterDemoAction, signInAction } from '../entrance-actions';
 import { origin } from '../session';
+import { ENTRANCE_WORDS } from '../../ui/wording/screens/entrance';
 
-export const metadata: Metadata = { title: 'Sign in' };
+export const metadata: Metadata = { title: ENTRANCE_WORDS.signIn };
 export const dynamic = 'force-dynamic';
 
 export default async function SignInPage({ searchParams }: { searchParams: Promise<{ next?: string }> }) {
@@ -19,10 +20,10 @@ export default async function SignInPage({ searchParams }: { searchParams: Promi
   const isDemo = await isDemoDoorOpen(state(), (await origin()).host);
   return (
     <EntranceLayout
-      title="Good to see you"
+      title={ENTRANCE_WORDS.goodToSeeYou}
       {...(isDemo
         ? {
-            lead: 'This is the demo, with made-up people. Sign in as one of them, or set up an empty site of your own.',
+            lead: ENTRANCE_WORDS.demoHelp,
           }
         : {})}
     >
@@ -31,21 +32,19 @@ export default async function SignInPage({ searchParams }: { searchParams: Promi
           {DEMO_PEOPLE.map(({ mail, name, role }, index) => (
             <form key={mail} action={enterDemoAction}>
               <input type="hidden" name="mail" value={mail} />
-              <Button
-                type="submit"
-                fullWidth
-                variant={index === 0 ? 'contained' : 'outlined'}
-              >{`Enter as ${name} (${role})`}</Button>
+              <Button type="submit" fullWidth variant={index === 0 ? 'contained' : 'outlined'}>
+                {ENTRANCE_WORDS.enterAs(name, role)}
+              </Button>
             </form>
           ))}
           <form action={enterDemoAction}>
             <input type="hidden" name="mail" value={DEMO_PEOPLE[0].mail} />
             <input type="hidden" name="next" value="new" />
             <Button type="submit" fullWidth>
-              Start an empty site of your own
+              {ENTRANCE_WORDS.startEmptySite}
             </Button>
           </form>
-          <Divider>or with a password</Divider>
+          <Divider>{ENTRANCE_WORDS.orWithAPassword}</Divider>
         </Stack>
       ) : null}
       <SignInForm action={signInAction} next={typeof next === 'string' ? next : '/'} />

@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import { PorchMark } from '../parts/PorchMark';
+import { ENTRANCE_WORDS } from '../wording/screens/entrance';
 
 /** A page in front of the house: one card, the lamp, and what is asked. */
 export function EntranceLayout({
@@ -28,7 +29,7 @@ export function EntranceLayout({
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, mb: 2, color: 'var(--porch-door)' }}>
           <PorchMark size={28} />
           <Typography component="span" sx={{ fontWeight: 700 }}>
-            Sunny Porch
+            {ENTRANCE_WORDS.sunnyPorch}
           </Typography>
         </Box>
         <Typography variant="h1" sx={{ mb: 1 }}>

@@ -6,6 +6,7 @@ import Stack from '@mui/material/Stack';
 import TextField from '@mui/material/TextField';
 import { useActionState, useEffect, useState } from 'react';
 import type { SignInAction } from '../frame/SignInAgain';
+import { ENTRANCE_WORDS } from '../wording/screens/entrance';
 
 interface SignInFormProps {
   readonly action: SignInAction;
@@ -32,7 +33,7 @@ export function SignInForm({ action, next = '', onSignedIn }: SignInFormProps) {
         )}
         <input type="hidden" name="next" value={next} />
         <TextField
-          label="Your e-mail"
+          label={ENTRANCE_WORDS.yourEmail}
           name="mail"
           type="email"
           autoComplete="username"
@@ -43,7 +44,7 @@ export function SignInForm({ action, next = '', onSignedIn }: SignInFormProps) {
           autoFocus
         />
         <TextField
-          label="Password"
+          label={ENTRANCE_WORDS.password}
           name="password"
           type="password"
           autoComplete="current-password"
@@ -53,7 +54,7 @@ export function SignInForm({ action, next = '', onSignedIn }: SignInFormProps) {
           helperText={state.errors.password}
         />
         <Button type="submit" variant="contained" loading={isPending}>
-          Sign in
+          {ENTRANCE_WORDS.signIn}
         </Button>
       </Stack>
     </form>

@@ -20,6 +20,7 @@ import { draftSite } from '../design/state/draft-site';
 import { arrivingAt } from '../../core/rehearse/arriving';
 import { LANGUAGES } from '../wording/languages';
 import { previewAt } from '../../core/rehearse/preview-at';
+import { ENTRANCE_WORDS } from '../wording/screens/entrance';
 
 export type StartState = { readonly errors: Readonly<Record<string, string>> };
 export type StartAction = (before: StartState, form: FormData) => Promise<StartState>;
@@ -83,7 +84,11 @@ export function StartForm({ action, asksAccount }: StartFormProps) {
     onChange: (event: { target: { value: string } }) => set({ [name]: event.target.value }),
     error: state.errors[name] !== undefined,
   });
-  const fold = `${LANGUAGES[answers.locale] ?? 'English'}, and it is ${timeIn(answers.zone)} in ${answers.zone || 'your zone'}, right?`;
+  const fold = ENTRANCE_WORDS.guessRight(
+    LANGUAGES[answers.locale] ?? ENTRANCE_WORDS.english,
+    timeIn(answers.zone),
+    answers.zone || ENTRANCE_WORDS.yourZone,
+  );
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '440px 1fr' }, minHeight: '100vh' }}>
       <Box
@@ -95,10 +100,10 @@ export function StartForm({ action, asksAccount }: StartFormProps) {
         }}
       >
         <Typography variant="h1" sx={{ mb: 0.5 }}>
-          Set up your site
+          {ENTRANCE_WORDS.setUpYourSite}
         </Typography>
         <Typography color="text.secondary" sx={{ mb: 3 }}>
-          Five questions, then your widget works.
+          {ENTRANCE_WORDS.fiveQuestions}
         </Typography>
         <form action={submit} noValidate>
           <Stack spacing={2.5}>
@@ -109,59 +114,60 @@ export function StartForm({ action, asksAccount }: StartFormProps) {
             )}
             {asksAccount ? (
               <TextField
-                label="Setup code"
+                label={ENTRANCE_WORDS.setupCode}
                 name="code"
                 value={code}
                 onChange={(event) => setCode(event.target.value)}
                 error={state.errors.code !== undefined}
-                helperText={state.errors.code ?? 'It was printed when Sunny Porch started.'}
+                helperText={state.errors.code ?? ENTRANCE_WORDS.setupCodeHelp}
                 sx={{ display: isCodeKnown ? 'none' : undefined }}
               />
             ) : null}
             <TextField
               {...field('siteName')}
-              label="Name of your site"
+              label={ENTRANCE_WORDS.nameOfYourSite}
               autoFocus
-              helperText={state.errors.siteName ?? 'Visitors read this at the top of the window.'}
+              helperText={state.errors.siteName ?? ENTRANCE_WORDS.siteNameHelp}
               slotProps={{ htmlInput: { maxLength: LIMITS.siteNameChars } }}
             />
             <TextField
               {...field('siteAddress')}
-              label="Address of your site"
+              label={ENTRANCE_WORDS.addressOfYourSite}
               placeholder="https://"
               type="url"
-              helperText={
-                state.errors.siteAddress ??
-                'The widget works on its pages. Leave it empty if you have none yet.'
-              }
+              helperText={state.errors.siteAddress ?? ENTRANCE_WORDS.addressHelp}
             />
             <Box>
-              <BrandField label="Your colour" value={answers.brand} onChange={(brand) => set({ brand })} />
+              <BrandField
+                label={ENTRANCE_WORDS.yourColour}
+                value={answers.brand}
+                onChange={(brand) => set({ brand })}
+              />
               <input type="hidden" name="brand" value={answers.brand} />
             </Box>
             {asksAccount ? (
               <>
                 <TextField
                   {...field('mail')}
-                  label="Your e-mail"
+                  label={ENTRANCE_WORDS.yourEmail}
                   type="email"
                   autoComplete="username"
-                  helperText={state.errors.mail ?? 'You sign in with it.'}
+                  helperText={state.errors.mail ?? ENTRANCE_WORDS.emailHelp}
                 />
                 <Box>
                   <TextField
                     fullWidth
-                    label="A password"
+                    label={ENTRANCE_WORDS.aPassword}
                     name="password"
                     type={isShown ? 'text' : 'password'}
                     autoComplete="new-password"
                     value={password}
                     onChange={(event) => setPassword(event.target.value)}
                     error={state.errors.password !== undefined}
-                    helperText={state.errors.password ?? `${LIMITS.passwordCharsMin} characters or more.`}
+                    helperText={state.errors.password ?? ENTRANCE_WORDS.passwordHelp(LIMITS.passwordCharsMin)}
                   />
                   <Link component="button" type="button" variant="body2" onClick={() => setShown(!isShown)}>
-                    {isShown ? 'Hide password' : 'Show password'}
+                    {isShown ? ENTRANCE_WORDS.hidePassword : ENTRANCE_WORDS.showPassword}
                   </Link>
                 </Box>
               </>
@@ -176,7 +182,7 @@ export function StartForm({ action, asksAccount }: StartFormProps) {
                   aria-expanded={isUnfolded}
                   onClick={() => setUnfolded(!isUnfolded)}
                 >
-                  Change
+                  {ENTRANCE_WORDS.change}
                 </Link>
               </Typography>
               <Collapse in={isUnfolded || state.errors.name !== undefined || state.errors.zone !== undefined}>
@@ -184,17 +190,14 @@ export function StartForm({ action, asksAccount }: StartFormProps) {
                   {asksAccount ? (
                     <TextField
                       {...field('name')}
-                      label="Your name"
+                      label={ENTRANCE_WORDS.yourName}
                       autoComplete="name"
-                      helperText={
-                        state.errors.name ??
-                        'Visitors see it when you answer. If empty, we use the part before the @.'
-                      }
+                      helperText={state.errors.name ?? ENTRANCE_WORDS.yourNameHelp}
                     />
                   ) : null}
                   <TextField
                     select
-                    label="Language of the widget"
+                    label={ENTRANCE_WORDS.languageOfTheWidget}
                     value={answers.locale}
                     onChange={(event) => set({ locale: event.target.value })}
                   >
@@ -206,7 +209,7 @@ export function StartForm({ action, asksAccount }: StartFormProps) {
                   </TextField>
                   <TextField
                     select
-                    label="Time zone"
+                    label={ENTRANCE_WORDS.timeZone}
                     value={answers.zone}
                     onChange={(event) => set({ zone: event.target.value })}
                     error={state.errors.zone !== undefined}
@@ -224,7 +227,7 @@ export function StartForm({ action, asksAccount }: StartFormProps) {
               <input type="hidden" name="zone" value={answers.zone} />
             </Box>
             <Button type="submit" variant="contained" size="large" loading={isPending}>
-              Create my widget
+              {ENTRANCE_WORDS.createMyWidget}
             </Button>
           </Stack>
         </form>
@@ -239,7 +242,7 @@ function FirstLook({ answers }: { answers: Answers }) {
   const feed = useMemo(() => {
     const locale = answers.locale === '' ? 'en' : answers.locale;
     const design = defaultDesign(
-      answers.siteName.trim() === '' ? 'Your site' : answers.siteName,
+      answers.siteName.trim() === '' ? ENTRANCE_WORDS.yourSite : answers.siteName,
       locale,
       answers.brand,
       () => 'preview0',
@@ -255,7 +258,7 @@ function FirstLook({ answers }: { answers: Answers }) {
   return (
     <Box
       component="aside"
-      aria-label="Your widget"
+      aria-label={ENTRANCE_WORDS.yourWidget}
       sx={{
         display: { xs: 'none', md: 'grid' },
         placeItems: 'center',
@@ -268,7 +271,7 @@ function FirstLook({ answers }: { answers: Answers }) {
       <Box sx={{ textAlign: 'center' }}>
         {feed === null ? null : <WidgetTile feed={feed} />}
         <Typography variant="body2" color="text.secondary" sx={{ mt: 2 }}>
-          This is your real widget. It changes as you type.
+          {ENTRANCE_WORDS.widgetHelp}
         </Typography>
       </Box>
     </Box>
