@@ -16,6 +16,7 @@ import { findingAction, findingSentence } from '../wording/findings';
 import { useSite } from '../frame/SiteContext';
 import { useConnection } from '../frame/Connection';
 import { useFindings } from './FindingsContext';
+import { FINDING_LIST_WORDS } from '../wording/screens/finding-list';
 
 interface FindingListProps {
   readonly findings: Findings;
@@ -40,7 +41,7 @@ export function FindingList({ findings: { open, dismissal }, widgetKeyOf }: Find
       sx={{ py: 2, borderTop: '1px solid var(--porch-rail)' }}
     >
       <Typography component="h2" id="boards-title" sx={{ fontSize: '0.8125rem', fontWeight: 700 }}>
-        {mustFix.length > 0 ? 'To fix' : 'Suggestions'}
+        {mustFix.length > 0 ? FINDING_LIST_WORDS.toFix : FINDING_LIST_WORDS.suggestions}
       </Typography>
       <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
         {rows(mustFix)}
@@ -57,8 +58,8 @@ export function FindingList({ findings: { open, dismissal }, widgetKeyOf }: Find
             sx={{ minHeight: 32 }}
           >
             {isLookOpen
-              ? 'Show only problems'
-              : `Show ${suggestions.length} ${suggestions.length === 1 ? 'suggestion' : 'suggestions'}`}
+              ? FINDING_LIST_WORDS.showOnlyProblems
+              : FINDING_LIST_WORDS.showSuggestions(suggestions.length)}
           </Link>
         ) : null}
         {dismissal.length === 0 ? null : (
@@ -70,14 +71,14 @@ export function FindingList({ findings: { open, dismissal }, widgetKeyOf }: Find
             onClick={() => setDismissedOpen(!isDismissedOpen)}
             sx={{ minHeight: 32 }}
           >
-            {dismissal.length} dismissed
+            {FINDING_LIST_WORDS.dismissedCount(dismissal.length)}
           </Link>
         )}
       </Box>
       {isDismissedOpen ? (
         <Box
           component="ul"
-          aria-label="Dismissed"
+          aria-label={FINDING_LIST_WORDS.dismissed}
           sx={{ m: 0, p: 0, listStyle: 'none', color: 'text.secondary' }}
         >
           {dismissal.map(({ finding, dismissal: { reason, personName } }) => (
@@ -88,12 +89,10 @@ export function FindingList({ findings: { open, dismissal }, widgetKeyOf }: Find
             >
               <Box sx={{ flex: 1, minWidth: 240 }}>
                 {findingSentence(finding)}
-                <Box sx={{ fontSize: '0.8125rem' }}>
-                  Dismissed by {personName}: “{reason}”
-                </Box>
+                <Box sx={{ fontSize: '0.8125rem' }}>{FINDING_LIST_WORDS.dismissedBy(personName, reason)}</Box>
               </Box>
               <Button size="small" onClick={() => restoreFinding(finding.key).catch(notice)}>
-                Bring back
+                {FINDING_LIST_WORDS.bringBack}
               </Button>
             </Box>
           ))}
@@ -136,7 +135,7 @@ function FindingRow({ finding, siteKey, widgetKeyOf }: FindingRowProps) {
                 whiteSpace: 'nowrap',
               }}
             >
-              Fix this first
+              {FINDING_LIST_WORDS.fixThisFirst}
             </Box>
           )}
         </Box>
@@ -148,7 +147,7 @@ function FindingRow({ finding, siteKey, widgetKeyOf }: FindingRowProps) {
           aria-expanded={reason !== null}
           onClick={() => setReason(reason === null ? '' : null)}
         >
-          Dismiss
+          {FINDING_LIST_WORDS.dismiss}
         </Button>
       </Box>
       {reason === null ? null : (
@@ -164,10 +163,10 @@ function FindingRow({ finding, siteKey, widgetKeyOf }: FindingRowProps) {
             autoFocus
             fullWidth
             size="small"
-            label="Reason"
+            label={FINDING_LIST_WORDS.reason}
             value={reason}
             onChange={(event) => setReason(event.target.value)}
-            helperText="For anyone who looks at this later."
+            helperText={FINDING_LIST_WORDS.reasonHelp}
             slotProps={{ htmlInput: { maxLength: LIMITS.remarkChars } }}
           />
           <Button
@@ -176,7 +175,7 @@ function FindingRow({ finding, siteKey, widgetKeyOf }: FindingRowProps) {
             disabled={reason.trim() === ''}
             sx={{ minHeight: 40, whiteSpace: 'nowrap' }}
           >
-            Dismiss
+            {FINDING_LIST_WORDS.dismiss}
           </Button>
         </Box>
       )}
