@@ -9,6 +9,7 @@ import Link from 'next/link';
 import { type ReactNode, useState } from 'react';
 import { FaceMark } from '../parts/FaceMark';
 import { useSite } from './SiteContext';
+import { FRAME_WORDS } from '../wording/screens/frame';
 
 interface AccountMenuProps {
   readonly signOut: () => Promise<void>;
@@ -28,7 +29,7 @@ export function AccountMenu({ signOut, onSearch, onSheet }: AccountMenuProps) {
   return (
     <>
       <IconButton
-        aria-label={`Account of ${personName}`}
+        aria-label={FRAME_WORDS.accountOf(personName)}
         aria-haspopup="menu"
         onClick={(event) => setAnchor(event.currentTarget)}
         sx={{
@@ -48,28 +49,30 @@ export function AccountMenu({ signOut, onSearch, onSheet }: AccountMenuProps) {
           <ListItemText primary={personName} />
         </MenuItem>
         <MenuItem component={Link} href={`/s/${siteKey}/account`} onClick={close()}>
-          My account
+          {FRAME_WORDS.myAccount}
         </MenuItem>
         {role === 'owner' ? (
           <MenuItem component={Link} href={`/s/${siteKey}/settings`} onClick={close()}>
-            Site settings
+            {FRAME_WORDS.siteSettings}
           </MenuItem>
         ) : null}
         <Divider />
         <MenuItem onClick={close(onSearch)}>
-          Search<Key>Ctrl K</Key>
+          {FRAME_WORDS.search}
+          <Key>{FRAME_WORDS.ctrlK}</Key>
         </MenuItem>
         <MenuItem onClick={close(onSheet)}>
-          Keys<Key>?</Key>
+          {FRAME_WORDS.keys}
+          <Key>?</Key>
         </MenuItem>
         <Divider />
         {(['system', 'light', 'dark'] as const).map((one) => (
           <MenuItem key={one} selected={mode === one} onClick={close(() => setMode(one))}>
-            {{ system: 'Same as my device', light: 'Light', dark: 'Dark' }[one]}
+            {{ system: FRAME_WORDS.sameAsMyDevice, light: FRAME_WORDS.light, dark: FRAME_WORDS.dark }[one]}
           </MenuItem>
         ))}
         <Divider />
-        <MenuItem onClick={close(() => void signOut())}>Sign out</MenuItem>
+        <MenuItem onClick={close(() => void signOut())}>{FRAME_WORDS.signOut}</MenuItem>
       </Menu>
     </>
   );

@@ -6,28 +6,29 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Box from '@mui/material/Box';
+import { FRAME_WORDS } from '../wording/screens/frame';
 
 const KEYS: readonly (readonly [keys: string, does: string])[] = [
-  ['Ctrl K', 'Search screens and settings'],
-  ['?', 'Show these keys'],
-  ['← →', 'Design: previous or next moment'],
-  ['↑ ↓', 'Design: upper or lower row'],
-  ['Enter', 'Design: edit the chosen moment'],
-  ['[ ]', 'Design: previous or next situation'],
-  ['B', 'Design: why this shows'],
-  ['P', 'Design: whole path'],
-  ['T', 'Design: try a visit'],
-  ['Ctrl Z', 'Design: undo'],
-  ['Ctrl Shift Z', 'Design: redo'],
-  ['Enter', 'Conversations: send'],
-  ['Shift Enter', 'Conversations: new line'],
+  [FRAME_WORDS.ctrlK, FRAME_WORDS.searchHelp],
+  ['?', FRAME_WORDS.showTheseKeys],
+  ['← →', FRAME_WORDS.keyMoment],
+  ['↑ ↓', FRAME_WORDS.keyRow],
+  ['Enter', FRAME_WORDS.keyEdit],
+  ['[ ]', FRAME_WORDS.keySituation],
+  ['B', FRAME_WORDS.keyWhy],
+  ['P', FRAME_WORDS.keyWholePath],
+  ['T', FRAME_WORDS.keyTry],
+  [FRAME_WORDS.ctrlZ, FRAME_WORDS.keyUndo],
+  [FRAME_WORDS.ctrlShiftZ, FRAME_WORDS.keyRedo],
+  ['Enter', FRAME_WORDS.keySend],
+  [FRAME_WORDS.shiftEnter, FRAME_WORDS.keyNewLine],
 ];
 
 /** All keys on one sheet. */
 export function KeySheet({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
   return (
     <Dialog open={isOpen} onClose={onClose} aria-labelledby="keys-title">
-      <DialogTitle id="keys-title">Keys</DialogTitle>
+      <DialogTitle id="keys-title">{FRAME_WORDS.keys}</DialogTitle>
       <DialogContent>
         <Box
           component="dl"
@@ -46,7 +47,7 @@ export function KeySheet({ isOpen, onClose }: { isOpen: boolean; onClose: () => 
         </Box>
       </DialogContent>
       <DialogActions>
-        <Button onClick={onClose}>Close</Button>
+        <Button onClick={onClose}>{FRAME_WORDS.close}</Button>
       </DialogActions>
     </Dialog>
   );

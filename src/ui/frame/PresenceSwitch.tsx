@@ -7,6 +7,7 @@ import { PortError } from './api';
 import { SiteNow } from './SiteNow';
 import { useSite } from './SiteContext';
 import { useConnection } from './Connection';
+import { FRAME_WORDS } from '../wording/screens/frame';
 
 /** How the site stands for visitors, and the switch of whoever looks. */
 export function PresenceSwitch() {
@@ -16,20 +17,15 @@ export function PresenceSwitch() {
   const change = (): void => {
     setPresenceChoice(isIn ? 'out' : 'in').then(
       () =>
-        toast(
-          isIn
-            ? 'You stopped answering. Visitors see this from now on.'
-            : 'You are answering. Visitors see this from now on.',
-          {
-            action: {
-              label: 'Undo',
-              onClick: () => void setPresenceChoice(isIn ? 'in' : 'out').catch(notice),
-            },
+        toast(isIn ? FRAME_WORDS.stoppedAnswering : FRAME_WORDS.nowAnswering, {
+          action: {
+            label: FRAME_WORDS.undo,
+            onClick: () => void setPresenceChoice(isIn ? 'in' : 'out').catch(notice),
           },
-        ),
+        }),
       (error: unknown) => {
         notice(error);
-        toast.error(error instanceof PortError ? error.sentence : 'That did not work. Try again.');
+        toast.error(error instanceof PortError ? error.sentence : FRAME_WORDS.didNotWork);
       },
     );
   };
@@ -37,7 +33,7 @@ export function PresenceSwitch() {
     <>
       {overview.pausedAt === null ? null : role === 'responder' ? (
         <Box component="span" sx={{ fontSize: '0.8125rem', fontWeight: 700, color: 'error.main' }}>
-          Paused
+          {FRAME_WORDS.paused}
         </Box>
       ) : (
         <Button
@@ -47,7 +43,7 @@ export function PresenceSwitch() {
           href={`/s/${siteKey}/versions`}
           sx={{ fontSize: '0.8125rem', flex: 'none', fontWeight: 700 }}
         >
-          Paused
+          {FRAME_WORDS.paused}
         </Button>
       )}
       <SiteNow overview={overview} />
@@ -59,7 +55,7 @@ export function PresenceSwitch() {
         startIcon={isIn ? <CheckIcon /> : undefined}
         sx={{ whiteSpace: 'nowrap', fontSize: '0.8125rem', flex: 'none' }}
       >
-        {isIn ? 'Answering' : 'Start answering'}
+        {isIn ? FRAME_WORDS.answering : FRAME_WORDS.startAnswering}
       </Button>
     </>
   );

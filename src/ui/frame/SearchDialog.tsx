@@ -5,6 +5,7 @@ import { Command } from 'cmdk';
 import { PLACES, fitOf } from './find-places';
 import { screensOf } from './screens';
 import { useSite } from './SiteContext';
+import { FRAME_WORDS } from '../wording/screens/frame';
 
 interface SearchDialogProps {
   readonly isOpen: boolean;
@@ -27,14 +28,14 @@ export function SearchDialog({ isOpen, onClose, onGo, onSheet }: SearchDialogPro
       onClose={onClose}
       slotProps={{
         container: { sx: { alignItems: 'flex-start' } },
-        paper: { 'aria-label': 'Search screens and settings', sx: LIST_LOOK },
+        paper: { 'aria-label': FRAME_WORDS.searchHelp, sx: LIST_LOOK },
       }}
     >
-      <Command label="Search screens and settings" filter={fitOf}>
-        <Command.Input autoFocus placeholder="Search screens and settings" />
+      <Command label={FRAME_WORDS.searchHelp} filter={fitOf}>
+        <Command.Input autoFocus placeholder={FRAME_WORDS.searchHelp} />
         <Command.List>
-          <Command.Empty>Nothing found. Try another word.</Command.Empty>
-          <Command.Group heading="Screens">
+          <Command.Empty>{FRAME_WORDS.nothingFound}</Command.Empty>
+          <Command.Group heading={FRAME_WORDS.screens}>
             {screens.map((screen) => (
               <Command.Item
                 key={screen.path}
@@ -47,7 +48,7 @@ export function SearchDialog({ isOpen, onClose, onGo, onSheet }: SearchDialogPro
             ))}
           </Command.Group>
           {role === 'responder' ? null : (
-            <Command.Group heading="Settings">
+            <Command.Group heading={FRAME_WORDS.settings}>
               {PLACES.map((place) => (
                 <Command.Item
                   key={place.name}
@@ -60,16 +61,16 @@ export function SearchDialog({ isOpen, onClose, onGo, onSheet }: SearchDialogPro
               ))}
             </Command.Group>
           )}
-          <Command.Group heading="Help">
+          <Command.Group heading={FRAME_WORDS.help}>
             <Command.Item
-              value="Keys"
+              value={FRAME_WORDS.keys}
               keywords={['shortcuts', 'keyboard']}
               onSelect={() => {
                 onClose();
                 onSheet();
               }}
             >
-              Keys
+              {FRAME_WORDS.keys}
             </Command.Item>
           </Command.Group>
         </Command.List>

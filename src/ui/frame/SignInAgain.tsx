@@ -6,6 +6,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import Typography from '@mui/material/Typography';
 import { SignInForm } from '../entrance/SignInForm';
 import { useConnection } from './Connection';
+import { FRAME_WORDS } from '../wording/screens/frame';
 
 export type SignInState = { readonly errors: Readonly<Record<string, string>>; readonly isSignedIn: boolean };
 export type SignInAction = (before: SignInState, form: FormData) => Promise<SignInState>;
@@ -15,9 +16,9 @@ export function SignInAgain({ signIn }: { signIn: SignInAction }) {
   const { isSignedOut, signedInAgain } = useConnection();
   return (
     <Dialog open={isSignedOut} aria-labelledby="again-title" maxWidth="xs" fullWidth>
-      <DialogTitle id="again-title">Your session has ended</DialogTitle>
+      <DialogTitle id="again-title">{FRAME_WORDS.sessionEnded}</DialogTitle>
       <DialogContent>
-        <Typography sx={{ mb: 2 }}>Sign in again to continue where you were. Nothing is lost.</Typography>
+        <Typography sx={{ mb: 2 }}>{FRAME_WORDS.sessionEndedHelp}</Typography>
         <SignInForm action={signIn} onSignedIn={signedInAgain} />
       </DialogContent>
     </Dialog>

@@ -9,6 +9,7 @@ import { useNow } from '../parts/use-now';
 import { HIDDEN } from '../theme/hidden';
 import { openUntilWords, stateTitle } from '../wording/states';
 import { useConnection } from './Connection';
+import { FRAME_WORDS } from '../wording/screens/frame';
 
 /** How the site stands for visitors: whether somebody is there, and its opening hours, which move with the clock. */
 export function SiteNow({ overview }: { readonly overview: Overview }) {
@@ -21,7 +22,7 @@ export function SiteNow({ overview }: { readonly overview: Overview }) {
     facts === null || calendarId === undefined || others.length > 0
       ? null
       : hoursOf({ facts, pointer: { overrides } }, calendarId);
-  const people = isConnected ? stateTitle(state) : 'Not connected';
+  const people = isConnected ? stateTitle(state) : FRAME_WORDS.notConnected;
   const words =
     hours === null || !isConnected ? people : openUntilWords(hours.zone, now, hoursAt(hours, now));
   // One's own switch beside it says as much.

@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import { usePathname } from 'next/navigation';
+import { FRAME_WORDS } from '../wording/screens/frame';
 
 /** Where the Tab key can go at once, by id. */
 const PLACES: Readonly<Record<string, readonly (readonly [id: string, name: string])[]>> = {
@@ -14,10 +15,10 @@ const PLACES: Readonly<Record<string, readonly (readonly [id: string, name: stri
 export function SkipLinks() {
   const here = usePathname().split('/')[3] ?? 'today';
   return (
-    <Box component="nav" aria-label="Skip to" sx={{ position: 'absolute', zIndex: 2000 }}>
+    <Box component="nav" aria-label={FRAME_WORDS.skipTo} sx={{ position: 'absolute', zIndex: 2000 }}>
       {(PLACES[here] ?? [['content', 'content']]).map(([id, name]) => (
         <Box key={id} component="a" href={`#${id}`} sx={LINK}>
-          Skip to {name}
+          {FRAME_WORDS.skipToNamed(name)}
         </Box>
       ))}
     </Box>

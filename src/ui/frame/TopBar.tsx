@@ -19,6 +19,7 @@ import { screensOf } from './screens';
 import { useWaitingCount } from './use-waiting-count';
 import { useSite } from './SiteContext';
 import { useOpenFindings } from '../findings/FindingsContext';
+import { FRAME_WORDS } from '../wording/screens/frame';
 
 export interface TopBarProps {
   readonly sites: readonly { readonly key: string; readonly name: string }[];
@@ -42,9 +43,9 @@ export function TopBar(props: TopBarProps) {
       <TopBarLink key={screen.path} href={`/s/${siteKey}/${screen.path}`} isHere={screen.path === here}>
         {screen.name}
         {screen.path === 'conversations' && waiting > 0 ? (
-          <Count count={waiting} of="waiting for you" />
+          <Count count={waiting} of={FRAME_WORDS.waitingForYou} />
         ) : null}
-        {screen.path === 'today' && toMend > 0 ? <Count count={toMend} of="to fix" /> : null}
+        {screen.path === 'today' && toMend > 0 ? <Count count={toMend} of={FRAME_WORDS.toFix} /> : null}
       </TopBarLink>
     ));
   return (
@@ -64,7 +65,7 @@ export function TopBar(props: TopBarProps) {
       }}
     >
       <IconButton
-        aria-label="Menu"
+        aria-label={FRAME_WORDS.menu}
         onClick={() => setMenuOpen(true)}
         sx={{ display: { md: 'none' }, width: 44, height: 44 }}
       >
@@ -88,7 +89,7 @@ export function TopBar(props: TopBarProps) {
       <SitePicker sites={props.sites} />
       <Box
         component="nav"
-        aria-label="Screens"
+        aria-label={FRAME_WORDS.screens}
         sx={{
           display: { xs: 'none', md: 'flex' },
           gap: { md: 0, lg: 0.5 },
@@ -121,7 +122,7 @@ export function TopBar(props: TopBarProps) {
       <Drawer open={isMenuOpen} onClose={() => setMenuOpen(false)}>
         <Box
           component="nav"
-          aria-label="Screens"
+          aria-label={FRAME_WORDS.screens}
           sx={{ width: 260, py: 1, display: 'flex', flexDirection: 'column' }}
           onClick={() => setMenuOpen(false)}
         >
@@ -138,7 +139,7 @@ function SearchButton({ onSearch }: { onSearch: () => void }) {
     <Button
       size="small"
       color="inherit"
-      aria-label="Search screens and settings"
+      aria-label={FRAME_WORDS.searchHelp}
       aria-keyshortcuts="Control+K"
       onClick={onSearch}
       sx={{
@@ -151,10 +152,10 @@ function SearchButton({ onSearch }: { onSearch: () => void }) {
     >
       <SearchIcon fontSize="small" />
       <Box component="span" sx={{ display: { xs: 'none', xl: 'inline' }, ml: 0.5 }}>
-        Search
+        {FRAME_WORDS.search}
       </Box>
       <Box component="kbd" sx={{ display: { xs: 'none', lg: 'inline' }, ml: 0.5, fontFamily: 'inherit' }}>
-        Ctrl K
+        {FRAME_WORDS.ctrlK}
       </Box>
     </Button>
   );
@@ -244,7 +245,7 @@ function SitePicker({ sites }: Pick<TopBarProps, 'sites'>) {
         ))}
         <Divider />
         <MenuItem component={Link} href="/new" onClick={() => setAnchor(null)}>
-          Add a site
+          {FRAME_WORDS.addASite}
         </MenuItem>
       </Menu>
     </Box>

@@ -1,3 +1,4 @@
+import { FRAME_WORDS } from '../wording/screens/frame';
 /** Why something did not go through; `sentence` is ready to be shown. */
 export class PortError extends Error {
   constructor(
@@ -63,8 +64,7 @@ async function read(response: Response): Promise<unknown> {
   const body = (await response.json().catch(() => null)) as { errors?: Record<string, string> } | null;
   if (response.ok) return body;
   const errors = body?.errors ?? {};
-  const sentence =
-    errors[''] ?? Object.values(errors)[0] ?? 'The server could not do this. What you did is kept here.';
+  const sentence = errors[''] ?? Object.values(errors)[0] ?? FRAME_WORDS.serverFailed;
   if (response.status === 401) throw new PortError('signed-out', sentence);
   if (response.status === 404) throw new PortError('missing', sentence);
   if (response.status === 429 || response.status >= 500) throw new PortError('unreachable', sentence);

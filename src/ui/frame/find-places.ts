@@ -1,24 +1,25 @@
+import { FRAME_WORDS } from '../wording/screens/frame';
 /** Places inside a screen that the search leads to, by our words and the trade's. */
 export const PLACES: readonly { readonly name: string; readonly words: string; readonly path: string }[] = [
-  { name: 'Brand colour', words: 'colour color theme palette', path: 'design?side=look' },
+  { name: FRAME_WORDS.brandColour, words: 'colour color theme palette', path: 'design?side=look' },
   {
-    name: 'Corner of the page',
+    name: FRAME_WORDS.cornerOfThePage,
     words: 'position place launcher bubble side',
     path: 'design?side=look',
   },
-  { name: 'Greeting', words: 'welcome message hello text', path: 'design?moment=at-the-door' },
-  { name: 'Words on the launcher', words: 'button label bubble', path: 'design?moment=passing-by' },
+  { name: FRAME_WORDS.greeting, words: 'welcome message hello text', path: 'design?moment=at-the-door' },
+  { name: FRAME_WORDS.wordsOnTheLauncher, words: 'button label bubble', path: 'design?moment=passing-by' },
   {
-    name: 'Note form, when nobody can answer',
+    name: FRAME_WORDS.noteForm,
     words: 'offline form away message contact',
     path: 'design?moment=nobody-home',
   },
   {
-    name: 'Try a visit',
+    name: FRAME_WORDS.tryAVisit,
     words: 'test simulate rehearse preview replay walk through',
     path: 'design?try',
   },
-  { name: 'Your snippet', words: 'tag script code embed', path: 'install' },
+  { name: FRAME_WORDS.yourSnippet, words: 'tag script code embed', path: 'install' },
 ];
 
 /**

@@ -1,4 +1,5 @@
 import type { Role } from '../../core/model/role';
+import { FRAME_WORDS } from '../wording/screens/frame';
 
 /** The screens that there are, in the order of the top bar. */
 export interface Screen {
@@ -13,44 +14,48 @@ export interface Screen {
 }
 
 export const SCREENS: readonly Screen[] = [
-  { path: 'today', name: 'Today', alsoKnownAs: 'home dashboard overview start' },
+  { path: 'today', name: FRAME_WORDS.today, alsoKnownAs: 'home dashboard overview start' },
   {
     path: 'design',
-    name: 'Design',
+    name: FRAME_WORDS.design,
     alsoKnownAs: 'widget editor customise appearance pop-up look',
     hidesFrom: 'responder',
   },
-  { path: 'conversations', name: 'Conversations', alsoKnownAs: 'inbox chats messages notes answer reply' },
+  {
+    path: 'conversations',
+    name: FRAME_WORDS.conversations,
+    alsoKnownAs: 'inbox chats messages notes answer reply',
+  },
   {
     path: 'team',
-    name: 'Team & hours',
+    name: FRAME_WORDS.teamHours,
     alsoKnownAs: 'working hours business hours opening times holidays people members away face photo avatar',
   },
-  { path: 'install', name: 'Install', alsoKnownAs: 'snippet tag embed code script webmaster' },
+  { path: 'install', name: FRAME_WORDS.install, alsoKnownAs: 'snippet tag embed code script webmaster' },
   {
     path: 'versions',
-    name: 'Versions',
+    name: FRAME_WORDS.versions,
     alsoKnownAs: 'history publish rollback restore earlier compare schedule season pause disable switch off',
     hidesFrom: 'responder',
     isAside: true,
   },
   {
     path: 'practice',
-    name: 'Say hello to yourself',
+    name: FRAME_WORDS.sayHelloToYourself,
     alsoKnownAs: 'practice practise test chat try both sides',
     hidesFrom: 'responder',
     isAside: true,
   },
   {
     path: 'settings',
-    name: 'Site settings',
+    name: FRAME_WORDS.siteSettings,
     alsoKnownAs: 'name address domain subdomain allow list time zone language translation preferences',
     onlyFor: 'owner',
     isAside: true,
   },
   {
     path: 'account',
-    name: 'My account',
+    name: FRAME_WORDS.myAccount,
     alsoKnownAs: 'profile name e-mail password sessions sign in security',
     isAside: true,
   },

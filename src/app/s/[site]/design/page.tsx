@@ -5,8 +5,9 @@ import { getDraft } from '../../../../server/designs/draft';
 import { state } from '../../../../server/state';
 import { DesignScreen } from '../../../../ui/design/DesignScreen';
 import { currentSecret } from '../../../session';
+import { FRAME_WORDS } from '../../../../ui/wording/screens/frame';
 
-export const metadata: Metadata = { title: 'Design' };
+export const metadata: Metadata = { title: FRAME_WORDS.design };
 export const dynamic = 'force-dynamic';
 
 export default async function DesignPage({ params }: { params: Promise<{ site: string }> }) {
