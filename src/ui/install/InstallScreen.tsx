@@ -9,6 +9,7 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import { policyLines } from '../../core/wire/policy-lines';
 import { useSite } from '../frame/SiteContext';
+import { INSTALL_WORDS } from '../wording/screens/install';
 
 interface InstallScreenProps {
   /** Origin the tag points to. */
@@ -25,53 +26,51 @@ export function InstallScreen({ origin, isLocal, domains }: InstallScreenProps) 
   return (
     <Column>
       <Typography variant="h1" sx={{ mb: 3 }}>
-        Install
+        {INSTALL_WORDS.install}
       </Typography>
       <Box sx={{ display: 'grid', gridTemplateColumns: { md: '1fr 21rem' }, columnGap: 3 }}>
         <Box sx={{ minWidth: 0 }}>
-          <Step number={1} title="Your snippet: the same on every page">
-            <Copyable label="Your snippet" text={tag} testId="tag" then="Paste it once into every page." />
+          <Step number={1} title={INSTALL_WORDS.sameOnEveryPage}>
+            <Copyable
+              label={INSTALL_WORDS.yourSnippet}
+              text={tag}
+              testId="tag"
+              then={INSTALL_WORDS.pasteOnce}
+            />
             {isLocal ? (
               <Alert severity="warning" sx={{ mt: 2 }}>
-                This address works only on this computer. Set PUBLIC_URL to the address that visitors reach,
-                and start again.
+                {INSTALL_WORDS.localOnly}
               </Alert>
             ) : null}
           </Step>
-          <Step number={2} title="Where it goes">
-            <Typography>
-              Just before {'</body>'} on each page, or once in the part that all pages share. Nothing else has
-              to be changed there, ever: hours, words and looks change here.
-            </Typography>
+          <Step number={2} title={INSTALL_WORDS.whereItGoes}>
+            <Typography>{INSTALL_WORDS.whereItGoesHelp('</body>')}</Typography>
             <Typography sx={{ mt: 1 }}>
               {domains.length === 0
-                ? 'Your site’s address is not set yet, so the widget shows on no page.'
-                : `It works on pages of ${domains.join(' and ')}, and nowhere else.`}
+                ? INSTALL_WORDS.noAddressYet
+                : INSTALL_WORDS.worksOn(domains.join(INSTALL_WORDS.andBetween))}
             </Typography>
           </Step>
         </Box>
         <Box sx={{ minWidth: 0 }}>
-          <Step number={3} title="If your site uses a Content-Security-Policy">
-            <Typography sx={{ mb: 1.5 }}>
-              Most sites have none, and need nothing here. Where one is sent, its lists need these addresses;
-              styles and fonts need no line of their own.
-            </Typography>
+          <Step number={3} title={INSTALL_WORDS.policyTitle}>
+            <Typography sx={{ mb: 1.5 }}>{INSTALL_WORDS.policyHelp}</Typography>
             <Copyable
-              label="Lines for the policy"
+              label={INSTALL_WORDS.policyLines}
               text={policyLines(origin).join('\n')}
               testId="policy"
-              then="Add each line to the list of the same name."
+              then={INSTALL_WORDS.policyLinesHelp}
             />
           </Step>
-          <Step number={4} title="What visitors see">
+          <Step number={4} title={INSTALL_WORDS.whatVisitorsSee}>
             <Typography>
               {overview.version === null
-                ? 'Nothing until you publish.'
-                : `Version ${overview.version}, from the next page view on.`}
+                ? INSTALL_WORDS.nothingYet
+                : INSTALL_WORDS.versionLive(overview.version)}
             </Typography>
             {overview.version === null ? (
               <Button href={`/s/${siteKey}/design`} variant="outlined" sx={{ mt: 1.5 }}>
-                Open Design to publish
+                {INSTALL_WORDS.openDesignToPublish}
               </Button>
             ) : null}
           </Step>
@@ -94,7 +93,7 @@ function Copyable({ label, text, testId, then }: CopyableProps) {
   const copy = (): void => {
     navigator.clipboard.writeText(text).then(
       () => setCopied(true),
-      () => toast.error('Your browser did not allow copying. Select the text and copy it yourself.'),
+      () => toast.error(INSTALL_WORDS.copyRefused),
     );
   };
   return (
@@ -118,8 +117,12 @@ function Copyable({ label, text, testId, then }: CopyableProps) {
       >
         {text}
       </Box>
-      <Button variant="contained" aria-label={`${isCopied ? 'Copied' : 'Copy'}: ${label}`} onClick={copy}>
-        {isCopied ? 'Copied' : 'Copy'}
+      <Button
+        variant="contained"
+        aria-label={`${isCopied ? INSTALL_WORDS.copied : INSTALL_WORDS.copy}: ${label}`}
+        onClick={copy}
+      >
+        {isCopied ? INSTALL_WORDS.copied : INSTALL_WORDS.copy}
       </Button>
       <Box role="status" sx={{ display: 'inline', ml: 2, fontSize: '0.8125rem' }}>
         {isCopied ? then : ''}
