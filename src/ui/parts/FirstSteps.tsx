@@ -6,6 +6,7 @@ import IconButton from '@mui/material/IconButton';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
+import { PART_WORDS } from '../wording/screens/parts';
 
 interface FirstStepsProps {
   readonly siteKey: string;
@@ -16,14 +17,14 @@ interface FirstStepsProps {
 /** Three things to do with a widget that is new, in any order. */
 export function FirstSteps({ siteKey, onClose }: FirstStepsProps) {
   const steps = [
-    ['Say hello to yourself', 'See both sides of a conversation.', 'practice'],
-    ['Put it on your site', 'Paste one line, once.', 'install'],
-    ['Make it look like you', 'Six starting looks, in your colour.', 'design?look=looks'],
+    [PART_WORDS.sayHelloToYourself, PART_WORDS.sayHelloHelp, 'practice'],
+    [PART_WORDS.putItOnYourSite, PART_WORDS.putItOnYourSiteHelp, 'install'],
+    [PART_WORDS.makeItYours, PART_WORDS.makeItYoursHelp, 'design?look=looks'],
   ] as const;
   return (
     <Box
       component="section"
-      aria-label="First steps"
+      aria-label={PART_WORDS.firstSteps}
       sx={{
         position: 'relative',
         p: 2,
@@ -33,9 +34,9 @@ export function FirstSteps({ siteKey, onClose }: FirstStepsProps) {
       }}
     >
       <Typography component="h2" sx={{ fontWeight: 700, pr: 4 }}>
-        Your widget is ready
+        {PART_WORDS.yourWidgetIsReady}
       </Typography>
-      <Typography variant="body2">Visitors see it when you publish. Three things, in any order:</Typography>
+      <Typography variant="body2">{PART_WORDS.firstStepsHelp}</Typography>
       <Box component="ul" sx={{ m: 0, mt: 1, p: 0, listStyle: 'none' }}>
         {steps.map(([name, what, path]) => (
           <Box component="li" key={path} sx={{ py: 0.5 }}>
@@ -49,7 +50,7 @@ export function FirstSteps({ siteKey, onClose }: FirstStepsProps) {
       {onClose === null ? null : (
         <IconButton
           size="small"
-          aria-label="Close: first steps"
+          aria-label={PART_WORDS.closeFirstSteps}
           onClick={onClose}
           sx={{ position: 'absolute', right: 8, top: 8 }}
         >

@@ -5,6 +5,7 @@ import Button from '@mui/material/Button';
 import TextField, { type TextFieldProps } from '@mui/material/TextField';
 import { useState } from 'react';
 import { useAttempt } from './use-attempt';
+import { PART_WORDS } from '../wording/screens/parts';
 
 interface SavedFieldProps extends Pick<TextFieldProps, 'label' | 'type' | 'autoComplete' | 'placeholder'> {
   /** The field's name in the server's answers. */
@@ -22,13 +23,13 @@ export function SavedField({
   name,
   value,
   help,
-  button = 'Save',
+  button = PART_WORDS.save,
   buttonName,
   onSave,
   ...field
 }: SavedFieldProps) {
   const [typed, setTyped] = useState<string | null>(null);
-  const { isBusy, fault, errors, run } = useAttempt('Not saved. Try again.');
+  const { isBusy, fault, errors, run } = useAttempt(PART_WORDS.notSaved);
   const wrong = errors[name] ?? fault ?? undefined;
   return (
     <Box

@@ -3,6 +3,7 @@
 import { type ClipboardEvent, type DragEvent, type RefObject, useRef, useState } from 'react';
 import { PortError } from '../frame/api';
 import { useConnection } from '../frame/Connection';
+import { PART_WORDS } from '../wording/screens/parts';
 
 export interface Sending {
   /** Of the hidden field through which a file is chosen. */
@@ -41,9 +42,7 @@ export function useSending(send: (file: Blob) => Promise<void>): Sending {
       await work();
     } catch (error) {
       notice(error);
-      setFault(
-        error instanceof PortError ? error.sentence : 'It could not be sent. Nothing was changed; try again.',
-      );
+      setFault(error instanceof PortError ? error.sentence : PART_WORDS.notSent);
     }
     if (files.current !== null) files.current.value = ''; // the same file may be chosen again
     setBusy(false);
