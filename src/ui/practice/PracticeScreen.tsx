@@ -15,12 +15,13 @@ import { Column } from '../parts/Column';
 import { pageWords } from '../wording/times';
 import { useAttempt } from '../parts/use-attempt';
 import { publishingPort } from '../publishing/port';
+import { PRACTICE_WORDS } from '../wording/screens/practice';
 
 /** Both sides of a conversation at once: the visitor's page left, one's own desk right. It is practice, and counts nowhere. */
 export function PracticeScreen() {
   const { setPresenceChoice } = useSite();
   const port = usePort(publishingPort);
-  const { isBusy, fault, run } = useAttempt('It could not be started. Try again.');
+  const { isBusy, fault, run } = useAttempt(PRACTICE_WORDS.notStarted);
   /** What lets a page show the draft to whoever opened it. */
   const [pass, setPass] = useState<string | null>(null);
   const start = async (): Promise<void> => {
@@ -34,20 +35,15 @@ export function PracticeScreen() {
       <Typography variant="h1" sx={{ mb: 2 }}>
         {screenAt('practice').name}
       </Typography>
-      <Typography sx={{ mb: 1 }}>
-        Write as a visitor on the left, then answer as yourself on the right.
-      </Typography>
-      <Typography sx={{ mb: 3 }}>
-        Nobody else sees it, nothing is counted, and you remove it with one click. You start answering, so
-        visitors of your site see that somebody is here.
-      </Typography>
+      <Typography sx={{ mb: 1 }}>{PRACTICE_WORDS.howItWorks}</Typography>
+      <Typography sx={{ mb: 3 }}>{PRACTICE_WORDS.beforeYouStart}</Typography>
       {fault === null ? null : (
         <Alert severity="error" sx={{ mb: 2 }}>
           {fault}
         </Alert>
       )}
       <Button variant="contained" loading={isBusy} onClick={() => void run(start)}>
-        Start answering and practise
+        {PRACTICE_WORDS.start}
       </Button>
     </Column>
   );
@@ -64,7 +60,7 @@ function BothSides({ pass }: { readonly pass: string }) {
     .filter(({ isPractice, page: from }) => isPractice && pageWords(from) === `/w/${siteKey}/practice`)
     .toSorted((a, b) => b.lastEntryMs - a.lastEntryMs)[0];
   const desk = useDesk(own?.id ?? null);
-  const { isBusy, fault, run } = useAttempt('It could not be removed. Try again.');
+  const { isBusy, fault, run } = useAttempt(PRACTICE_WORDS.notRemoved);
   const remove = async (): Promise<void> => {
     if (own !== undefined) await conversations.removePractice(own.id);
     setPage(page + 1);
@@ -86,10 +82,7 @@ function BothSides({ pass }: { readonly pass: string }) {
           {screenAt('practice').name}
         </Typography>
         <Typography variant="body2" role="status" sx={{ flex: 1 }}>
-          {fault ??
-            (own === undefined
-              ? 'Open the launcher on the left and write something.'
-              : 'Now answer on the right.')}
+          {fault ?? (own === undefined ? PRACTICE_WORDS.stepWrite : PRACTICE_WORDS.stepAnswer)}
         </Typography>
         <Button
           size="small"
@@ -98,10 +91,10 @@ function BothSides({ pass }: { readonly pass: string }) {
           disabled={own === undefined}
           onClick={() => void run(remove)}
         >
-          Remove this conversation
+          {PRACTICE_WORDS.remove}
         </Button>
         <Button size="small" variant="contained" href={`/s/${siteKey}/design`}>
-          Done
+          {PRACTICE_WORDS.done}
         </Button>
       </Box>
       <Box
@@ -116,13 +109,13 @@ function BothSides({ pass }: { readonly pass: string }) {
         <Box
           key={page}
           component="iframe"
-          title="The visitor’s page"
+          title={PRACTICE_WORDS.theVisitorsPage}
           src={`/w/${siteKey}/practice?${begunAt + page}${pass}`}
           sx={{ border: 0, width: '100%', height: '100%', display: 'block' }}
         />
         <Box
           component="section"
-          aria-label="Your desk"
+          aria-label={PRACTICE_WORDS.yourDesk}
           sx={{
             minHeight: 0,
             bgcolor: 'background.paper',
@@ -133,7 +126,7 @@ function BothSides({ pass }: { readonly pass: string }) {
             <Box
               sx={{ display: 'grid', placeItems: 'center', height: '100%', p: 4, color: 'text.secondary' }}
             >
-              Your desk: what the visitor writes appears here.
+              {PRACTICE_WORDS.deskEmpty}
             </Box>
           ) : (
             <ConversationView
