@@ -13,6 +13,7 @@ import { FaultDialog, RemarkField } from './dialog-parts';
 import { PeriodNotice } from './PeriodNotice';
 import { useVersionDesign } from './use-version-design';
 import { useSite } from '../frame/SiteContext';
+import { PUBLISHING_WORDS } from '../wording/screens/publishing';
 
 interface BringBackDialogProps {
   readonly number: number;
@@ -27,7 +28,7 @@ export function BringBackDialog({ number, nextVersion, load, onClose, onBringBac
   const { overview } = useSite();
   const design = useVersionDesign(number, load);
   const [remark, setRemark] = useState('');
-  const { isBusy, fault, run } = useAttempt('Nothing was brought back. Try again.');
+  const { isBusy, fault, run } = useAttempt(PUBLISHING_WORDS.notBroughtBack);
   const now = overview.publishedDesign;
   const isLoaded = design !== null && design !== 'failed';
   const changes = !isLoaded || now === null ? [] : changesOf(now, design);
@@ -35,39 +36,32 @@ export function BringBackDialog({ number, nextVersion, load, onClose, onBringBac
     const made = await onBringBack(number, remark);
     onClose();
     const isLater = isLoaded && overview.periodUntil !== null;
-    toast.success(
-      `Version ${number} is ${isLater ? 'published' : 'live'} again, as version ${made}. Your draft now matches it. Undo in Design brings your draft back.`,
-    );
+    toast.success(PUBLISHING_WORDS.broughtBack(number, isLater, made));
   };
   return (
     <FaultDialog
-      title={`Bring back version ${number}`}
+      title={PUBLISHING_WORDS.bringBackVersion(number)}
       onClose={onClose}
-      fault={
-        design === 'failed'
-          ? 'The version could not be loaded. Nothing was changed; close this and try again.'
-          : fault
-      }
+      fault={design === 'failed' ? PUBLISHING_WORDS.versionNotLoaded : fault}
       actions={
         <>
-          <Button onClick={onClose}>Cancel</Button>
+          <Button onClick={onClose}>{PUBLISHING_WORDS.cancel}</Button>
           <Button variant="contained" loading={isBusy} disabled={!isLoaded} onClick={() => void run(go)}>
-            Publish as version {nextVersion}
+            {PUBLISHING_WORDS.publishAsVersion(nextVersion)}
           </Button>
         </>
       }
     >
       {!isLoaded ? null : changes.length === 0 ? (
-        <Typography>Visitors will see no difference.</Typography>
+        <Typography>{PUBLISHING_WORDS.visitorsWillSeeNoDifference}</Typography>
       ) : (
         <>
-          <Typography sx={{ mb: 1 }}>This will change for visitors:</Typography>
+          <Typography sx={{ mb: 1 }}>{PUBLISHING_WORDS.willChangeForVisitors}</Typography>
           <ChangeList changes={changes} context={changeContext(overview, now, design)} />
         </>
       )}
       <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
-        Hours, people and teams stay as they are now. The draft becomes this version too; undo there gives
-        back what you had.
+        {PUBLISHING_WORDS.bringBackHelp}
       </Typography>
       <PeriodNotice />
       <RemarkField remark={remark} onRemark={setRemark} />

@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import type { DesignChange } from '../../core/publish/changes';
 import { CHANGE_GROUPS } from '../../core/publish/describe-design';
 import { type ChangeContext, changeWords, groupWords } from '../wording/changes';
+import { PUBLISHING_WORDS } from '../wording/screens/publishing';
 
 interface ChangeListProps {
   readonly changes: readonly DesignChange[];
@@ -19,7 +20,7 @@ export function ChangeList({ changes, context, maxHeight = 260 }: ChangeListProp
     <Box
       role="group"
       tabIndex={0}
-      aria-label="Changes"
+      aria-label={PUBLISHING_WORDS.changes}
       sx={{ maxHeight, overflow: 'auto', overflowWrap: 'anywhere', pr: 1 }}
     >
       {groups.map(({ group, here }) => (

@@ -9,6 +9,7 @@ import { changeContext } from './change-context';
 import { ChangeList } from './ChangeList';
 import { useVersionDesign } from './use-version-design';
 import { useSite } from '../frame/SiteContext';
+import { PUBLISHING_WORDS } from '../wording/screens/publishing';
 
 interface ComparisonProps {
   readonly from: number;
@@ -21,9 +22,10 @@ export function Comparison({ from, to, load }: ComparisonProps) {
   const { overview } = useSite();
   const [before, after] = [useVersionDesign(from, load), useVersionDesign(to, load)];
   if (before === 'failed' || after === 'failed')
-    return <Alert severity="error">The two could not be loaded. Nothing was changed; try again.</Alert>;
-  if (before === null || after === null) return <LinearProgress aria-label="Loading both versions" />;
+    return <Alert severity="error">{PUBLISHING_WORDS.comparisonNotLoaded}</Alert>;
+  if (before === null || after === null)
+    return <LinearProgress aria-label={PUBLISHING_WORDS.loadingBothVersions} />;
   const changes = changesOf(before, after);
-  if (changes.length === 0) return <Typography>Visitors see no difference.</Typography>;
+  if (changes.length === 0) return <Typography>{PUBLISHING_WORDS.visitorsSeeNoDifference}</Typography>;
   return <ChangeList maxHeight="none" changes={changes} context={changeContext(overview, before, after)} />;
 }

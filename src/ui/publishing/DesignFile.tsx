@@ -15,6 +15,7 @@ import { useSite } from '../frame/SiteContext';
 import { useConnection, usePort } from '../frame/Connection';
 import { designPort } from '../design/port';
 import { publishingPort } from './port';
+import { PUBLISHING_WORDS } from '../wording/screens/publishing';
 
 /** A file that was judged, and the draft it would take the place of. */
 export interface JudgedFile {
@@ -35,11 +36,7 @@ export function DesignFile() {
   const [isOver, setOver] = useState(false);
   const tell = (error: unknown): void => {
     notice(error);
-    setFault(
-      error instanceof PortError
-        ? error.sentence
-        : 'The file could not be read. Nothing was changed; try again.',
-    );
+    setFault(error instanceof PortError ? error.sentence : PUBLISHING_WORDS.fileNotRead);
   };
   const save = async (): Promise<void> => {
     const { design } = await draftPort.getDraft();
@@ -55,8 +52,7 @@ export function DesignFile() {
     setFault(null);
     if (file === undefined) return;
     const text = await file.text();
-    if (text.length > LIMITS.designFileChars)
-      return setFault('This file is too large to be a design. Nothing was changed.');
+    if (text.length > LIMITS.designFileChars) return setFault(PUBLISHING_WORDS.fileTooLarge);
     const [answer, draft] = await Promise.all([port.judgeDesignFile(text), draftPort.getDraft()]);
     setJudged({ name: file.name, answer, draft });
   };
@@ -68,7 +64,7 @@ export function DesignFile() {
   return (
     <Box
       component="section"
-      aria-label="The design as a file"
+      aria-label={PUBLISHING_WORDS.designFile}
       onDragOver={(event) => {
         event.preventDefault();
         setOver(true);
@@ -84,25 +80,24 @@ export function DesignFile() {
       }}
     >
       <Typography variant="h2" sx={{ fontSize: '1.125rem', mb: 0.5 }}>
-        The design as a file
+        {PUBLISHING_WORDS.designFile}
       </Typography>
       <Typography variant="body2" color="text.secondary" sx={{ mb: 1.5 }}>
-        All of the draft as one JSON file: to keep, to change elsewhere, or to take to another site. One that
-        comes in is read line by line first; nothing changes before you say so. Drop it here, or choose it.
+        {PUBLISHING_WORDS.designFileHelp}
       </Typography>
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
         <Button variant="outlined" size="small" onClick={() => save().catch(tell)}>
-          Export draft
+          {PUBLISHING_WORDS.exportDraft}
         </Button>
         <Button variant="outlined" size="small" onClick={() => input.current?.click()}>
-          Import…
+          {PUBLISHING_WORDS.importFile}
         </Button>
       </Box>
       <input
         ref={input}
         type="file"
         accept="application/json,.json"
-        aria-label="A design as a file"
+        aria-label={PUBLISHING_WORDS.chooseFile}
         hidden
         onChange={(event) => {
           const [file] = event.target.files ?? [];
@@ -120,15 +115,12 @@ export function DesignFile() {
           {...judged}
           onClose={() => setJudged(null)}
           onTaken={() =>
-            toast.success(
-              'It is in your draft. Visitors see it when you publish; undo in Design brings your draft back.',
-              {
-                action: {
-                  label: 'Open Design',
-                  onClick: () => window.location.assign(`/s/${siteKey}/design`),
-                },
+            toast.success(PUBLISHING_WORDS.imported, {
+              action: {
+                label: PUBLISHING_WORDS.openDesign,
+                onClick: () => window.location.assign(`/s/${siteKey}/design`),
               },
-            )
+            })
           }
         />
       )}

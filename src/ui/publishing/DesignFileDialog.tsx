@@ -17,6 +17,7 @@ import type { JudgedFile } from './DesignFile';
 import { useSite } from '../frame/SiteContext';
 import { usePort } from '../frame/Connection';
 import { designPort } from '../design/port';
+import { PUBLISHING_WORDS } from '../wording/screens/publishing';
 
 interface DesignFileDialogProps extends JudgedFile {
   readonly onClose: () => void;
@@ -27,7 +28,7 @@ interface DesignFileDialogProps extends JudgedFile {
 export function DesignFileDialog({ name, answer, draft, onClose, onTaken }: DesignFileDialogProps) {
   const { overview } = useSite();
   const port = usePort(designPort);
-  const { isBusy, fault, run } = useAttempt('Nothing was changed. Try again.');
+  const { isBusy, fault, run } = useAttempt(PUBLISHING_WORDS.notImported);
   const { design, faults } = answer;
   const changes = design === null ? [] : changesOf(draft.design, design);
   const hasNews = design !== null && changes.length > 0;
@@ -41,7 +42,7 @@ export function DesignFileDialog({ name, answer, draft, onClose, onTaken }: Desi
       clientId: newClientId(),
       base: draft.revision,
       patches,
-      label: 'a design from a file',
+      label: PUBLISHING_WORDS.importEdit,
       editId: null,
     });
     if (saved.kind === 'behind')
@@ -54,15 +55,15 @@ export function DesignFileDialog({ name, answer, draft, onClose, onTaken }: Desi
   };
   return (
     <FaultDialog
-      title={design === null ? `${name} cannot be imported` : `Import ${name}`}
+      title={design === null ? PUBLISHING_WORDS.cannotBeImported(name) : PUBLISHING_WORDS.importNamed(name)}
       onClose={onClose}
       fault={fault}
       actions={
         <>
-          <Button onClick={onClose}>{hasNews ? 'Cancel' : 'Close'}</Button>
+          <Button onClick={onClose}>{hasNews ? PUBLISHING_WORDS.cancel : PUBLISHING_WORDS.close}</Button>
           {hasNews ? (
             <Button variant="contained" loading={isBusy} onClick={() => void run(() => take(design))}>
-              Import into the draft
+              {PUBLISHING_WORDS.importIntoTheDraft}
             </Button>
           ) : null}
         </>
@@ -71,13 +72,13 @@ export function DesignFileDialog({ name, answer, draft, onClose, onTaken }: Desi
       {design === null ? (
         <Faults faults={faults} />
       ) : changes.length === 0 ? (
-        <Typography>It is the same as the draft.</Typography>
+        <Typography>{PUBLISHING_WORDS.sameAsDraft}</Typography>
       ) : (
         <>
           <Typography sx={{ mb: 1 }}>
             {changes.length === 1
-              ? 'This will change in the draft:'
-              : `These ${changes.length} things will change in the draft:`}
+              ? PUBLISHING_WORDS.willChangeInDraft
+              : PUBLISHING_WORDS.thingsWillChangeInDraft(changes.length)}
           </Typography>
           <ChangeList changes={changes} context={changeContext(overview, draft.design, design)} />
         </>
@@ -90,20 +91,16 @@ export function DesignFileDialog({ name, answer, draft, onClose, onTaken }: Desi
 function Faults({ faults }: Pick<JudgedFile['answer'], 'faults'>) {
   return (
     <>
-      <Typography sx={{ mb: 1 }}>
-        Nothing was changed. {faults.length === 1 ? 'The reason:' : `${faults.length} reasons:`}
-      </Typography>
+      <Typography sx={{ mb: 1 }}>{PUBLISHING_WORDS.nothingChangedBecause(faults.length)}</Typography>
       <Box
         component="ul"
         tabIndex={0}
-        aria-label="What does not fit"
+        aria-label={PUBLISHING_WORDS.whatDoesNotFit}
         sx={{ m: 0, pl: 2.5, maxHeight: 320, overflow: 'auto', overflowWrap: 'anywhere' }}
       >
         {faults.map(({ line, column, path, sentence }) => (
           <Box component="li" key={`${line} ${column} ${path} ${sentence}`} sx={{ mb: 0.75 }}>
-            <b>
-              Line {line}, sign {column}
-            </b>
+            <b>{PUBLISHING_WORDS.lineSign(line, column)}</b>
             {path === '' ? '' : ` (${path})`}: {sentence}
           </Box>
         ))}

@@ -9,6 +9,7 @@ import { dayWords } from '../wording/times';
 import { useSite } from '../frame/SiteContext';
 import { useConnection, usePort } from '../frame/Connection';
 import { publishingPort } from './port';
+import { PUBLISHING_WORDS } from '../wording/screens/publishing';
 
 /** One switch for the whole widget, which visitors see at once. */
 export function PauseSwitch() {
@@ -23,15 +24,12 @@ export function PauseSwitch() {
       await port.setPaused(isPaused);
       await reload();
       if (!isUndo)
-        toast.success(
-          `${isPaused ? 'The widget is paused.' : 'The widget is back.'} Visitors see this from now on.`,
-          {
-            action: { label: 'Undo', onClick: () => void set(!isPaused, true) },
-          },
-        );
+        toast.success(isPaused ? PUBLISHING_WORDS.isPaused : PUBLISHING_WORDS.isBack, {
+          action: { label: PUBLISHING_WORDS.undo, onClick: () => void set(!isPaused, true) },
+        });
     } catch (error) {
       notice(error);
-      toast.error(error instanceof PortError ? error.sentence : 'Nothing was changed. Try again.');
+      toast.error(error instanceof PortError ? error.sentence : PUBLISHING_WORDS.notImported);
     } finally {
       setBusy(false);
     }
@@ -39,7 +37,7 @@ export function PauseSwitch() {
   return (
     <Box
       component="section"
-      aria-label="Pause"
+      aria-label={PUBLISHING_WORDS.pause}
       sx={{
         display: 'flex',
         alignItems: 'center',
@@ -59,12 +57,12 @@ export function PauseSwitch() {
       />
       <Box>
         <Box id="pause-name" sx={{ fontWeight: 600 }}>
-          Pause the widget
+          {PUBLISHING_WORDS.pauseTheWidget}
         </Box>
         <Box id="pause-what" sx={{ fontSize: '0.8125rem', color: 'text.secondary' }}>
           {pausedAt === null
-            ? 'Open windows close, and pages stop showing the widget. Running conversations can finish.'
-            : `Paused since ${dayWords(pausedAt, zone)}. New visitors see nothing; running conversations can finish.`}
+            ? PUBLISHING_WORDS.pauseHelp
+            : PUBLISHING_WORDS.pausedSince(dayWords(pausedAt, zone))}
         </Box>
       </Box>
     </Box>

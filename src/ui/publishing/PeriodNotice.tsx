@@ -3,6 +3,7 @@
 import Alert from '@mui/material/Alert';
 import { dayWords } from '../wording/times';
 import { useSite } from '../frame/SiteContext';
+import { PUBLISHING_WORDS } from '../wording/screens/publishing';
 
 /** [L6] While a period runs: what is published now comes after it, and says so. */
 export function PeriodNotice() {
@@ -10,8 +11,8 @@ export function PeriodNotice() {
   if (overview.periodUntil === null) return null;
   return (
     <Alert severity="info" role="note" sx={{ mt: 2 }}>
-      Version {overview.version} is set until {dayWords(overview.periodUntil, zone)}. Visitors go on seeing it
-      until then; this comes after it.
+      {PUBLISHING_WORDS.version} {overview.version}{' '}
+      {PUBLISHING_WORDS.isSetUntil(dayWords(overview.periodUntil, zone))}
     </Alert>
   );
 }

@@ -5,6 +5,7 @@ import type { PublicationRow, VersionsView } from '../../core/wire/desk';
 import { useAttempt } from '../parts/use-attempt';
 import { dayWords } from '../wording/times';
 import { Fault } from './dialog-parts';
+import { PUBLISHING_WORDS } from '../wording/screens/publishing';
 
 interface PlannedListProps {
   readonly view: VersionsView;
@@ -15,12 +16,12 @@ interface PlannedListProps {
 
 /** What is set for later, and the period that runs. Absent where there is none. */
 export function PlannedList({ view, zone, onCancel }: PlannedListProps) {
-  const { fault, run } = useAttempt('Nothing was changed. Try again.');
+  const { fault, run } = useAttempt(PUBLISHING_WORDS.notImported);
   if (view.planned.length === 0) return null;
   return (
-    <Box component="section" aria-label="Scheduled" sx={{ mb: 4 }}>
+    <Box component="section" aria-label={PUBLISHING_WORDS.scheduled} sx={{ mb: 4 }}>
       <Typography variant="h2" sx={{ fontSize: '1.125rem', mb: 1 }}>
-        Scheduled
+        {PUBLISHING_WORDS.scheduled}
       </Typography>
       <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
         {view.planned.map((one) => (
@@ -38,14 +39,13 @@ export function PlannedList({ view, zone, onCancel }: PlannedListProps) {
           >
             <Box sx={{ flex: 1, minWidth: 240 }}>{plannedWords(one, view, zone)}</Box>
             <Button size="small" onClick={() => void run(() => onCancel(one.id))}>
-              {one.version === view.inForce ? 'End it now' : 'Cancel it'}
+              {one.version === view.inForce ? PUBLISHING_WORDS.endItNow : PUBLISHING_WORDS.cancelIt}
             </Button>
           </Box>
         ))}
       </Box>
       <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
-        By the clock of the site: {zone.replaceAll('_', ' ')}. After a period, visitors see what is published
-        then.
+        {PUBLISHING_WORDS.plannedHelp(zone.replaceAll('_', ' '))}
       </Typography>
       <Fault sentence={fault} />
     </Box>
@@ -57,8 +57,7 @@ function plannedWords(
   { inForce }: VersionsView,
   zone: string,
 ): string {
-  if (until === null) return `Version ${version} from ${dayWords(from, zone)} on.`;
-  if (version === inForce)
-    return `Version ${version} until ${dayWords(until, zone)}; then it ends by itself.`;
-  return `Version ${version} from ${dayWords(from, zone)} to ${dayWords(until, zone)}; then it ends by itself.`;
+  if (until === null) return PUBLISHING_WORDS.plannedFrom(version, dayWords(from, zone));
+  if (version === inForce) return PUBLISHING_WORDS.plannedUntil(version, dayWords(until, zone));
+  return PUBLISHING_WORDS.plannedFromTo(version, dayWords(from, zone), dayWords(until, zone));
 }

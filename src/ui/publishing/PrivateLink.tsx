@@ -10,6 +10,7 @@ import { Fault } from './dialog-parts';
 import { useSite } from '../frame/SiteContext';
 import { usePort } from '../frame/Connection';
 import { publishingPort } from './port';
+import { PUBLISHING_WORDS } from '../wording/screens/publishing';
 
 interface Link {
   readonly id: string;
@@ -22,15 +23,15 @@ export function PrivateLink() {
   const { zone } = useSite();
   const port = usePort(publishingPort);
   const [link, setLink] = useState<Link | null>(null);
-  const { isBusy, fault, run } = useAttempt('That did not work and nothing was changed. Try again.');
+  const { isBusy, fault, run } = useAttempt(PUBLISHING_WORDS.nothingChanged);
   const copy = (text: string): void => {
     navigator.clipboard.writeText(text).then(
-      () => toast.success('Copied. Anyone who has it sees the draft until it ends.'),
-      () => toast.error('The browser does not let us copy. Choose Open instead.'),
+      () => toast.success(PUBLISHING_WORDS.linkCopied),
+      () => toast.error(PUBLISHING_WORDS.copyRefused),
     );
   };
   return (
-    <Box sx={{ mt: 2 }} role="group" aria-label="Only you see it on your site">
+    <Box sx={{ mt: 2 }} role="group" aria-label={PUBLISHING_WORDS.privateLinkHelp}>
       {link === null ? (
         <Button
           variant="outlined"
@@ -38,7 +39,7 @@ export function PrivateLink() {
           loading={isBusy}
           onClick={() => void run(async () => setLink(await port.openPreview()))}
         >
-          See it on your site first
+          {PUBLISHING_WORDS.privateLink}
         </Button>
       ) : (
         <>
@@ -50,10 +51,10 @@ export function PrivateLink() {
               target="_blank"
               rel="noreferrer noopener"
             >
-              Open your site with the draft
+              {PUBLISHING_WORDS.openPrivateLink}
             </Button>
             <Button size="small" onClick={() => copy(link.link)}>
-              Copy the link
+              {PUBLISHING_WORDS.copyLink}
             </Button>
             <Button
               size="small"
@@ -62,16 +63,15 @@ export function PrivateLink() {
                 void run(async () => {
                   await port.endPreview(link.id);
                   setLink(null);
-                  toast.success('The link has ended. Nobody can see the draft with it.');
+                  toast.success(PUBLISHING_WORDS.linkEnded);
                 })
               }
             >
-              End the link
+              {PUBLISHING_WORDS.endLink}
             </Button>
           </Box>
           <Box sx={{ fontSize: '0.8125rem', color: 'text.secondary', mt: 0.75 }}>
-            Only in the tab where it is opened, until {clockWords(link.expires, zone)}. Every other visitor
-            sees what is live.
+            {PUBLISHING_WORDS.linkUntil(clockWords(link.expires, zone))}
           </Box>
         </>
       )}

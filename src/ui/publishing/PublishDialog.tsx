@@ -20,6 +20,7 @@ import { NOW, type WhenAsked, WhenLive } from './WhenLive';
 import { useSite } from '../frame/SiteContext';
 import { usePort } from '../frame/Connection';
 import { publishingPort } from './port';
+import { PUBLISHING_WORDS } from '../wording/screens/publishing';
 
 interface PublishDialogProps {
   readonly onClose: () => void;
@@ -50,7 +51,7 @@ export function PublishDialog({
   const port = usePort(publishingPort);
   const [remark, setRemark] = useState('');
   const [when, setWhen] = useState(NOW);
-  const { isBusy, fault, errors, run } = useAttempt('Nothing was published. Try again.');
+  const { isBusy, fault, errors, run } = useAttempt(PUBLISHING_WORDS.notPublished);
   const isSet = when.kind === 'now' || (when.from !== '' && (when.kind === 'later' || when.until !== ''));
   const isAtField = errors['from'] !== undefined || errors['until'] !== undefined;
   const publish = async (): Promise<void> => {
@@ -63,18 +64,22 @@ export function PublishDialog({
     });
     onClose();
     onPublished();
-    const toVersions = { label: 'Versions', onClick: () => window.location.assign(`/s/${siteKey}/versions`) };
+    const toVersions = {
+      label: PUBLISHING_WORDS.versions,
+      onClick: () => window.location.assign(`/s/${siteKey}/versions`),
+    };
     if (when.kind !== 'now')
-      toast.success(`Version ${version} is scheduled for ${wallWords(when.from)}.`, { action: toVersions });
+      toast.success(PUBLISHING_WORDS.publishedScheduled(version, wallWords(when.from)), {
+        action: toVersions,
+      });
     else if (overview.periodUntil !== null)
-      toast.success(
-        `Version ${version} is published and goes live on ${dayWords(overview.periodUntil, zone)}.`,
-        { action: toVersions },
-      );
+      toast.success(PUBLISHING_WORDS.publishedAfterPeriod(version, dayWords(overview.periodUntil, zone)), {
+        action: toVersions,
+      });
     else
-      toast.success(`Version ${version} is live. Visitors see it on their next page.`, {
+      toast.success(PUBLISHING_WORDS.publishedLive(version), {
         action: {
-          label: 'Open Install',
+          label: PUBLISHING_WORDS.openInstall,
           onClick: () => window.location.assign(`/s/${siteKey}/install`),
         },
       });
@@ -82,20 +87,20 @@ export function PublishDialog({
   };
   return (
     <FaultDialog
-      title={`Publish version ${nextVersion}`}
+      title={PUBLISHING_WORDS.publishVersion(nextVersion)}
       onClose={onClose}
       fault={isAtField ? null : fault}
       actions={
         <>
-          <Button onClick={onClose}>Cancel</Button>
+          <Button onClick={onClose}>{PUBLISHING_WORDS.cancel}</Button>
           <Button variant="contained" loading={isBusy} disabled={!isSet} onClick={() => void run(publish)}>
-            {when.kind === 'now' ? 'Publish' : 'Schedule'}
+            {when.kind === 'now' ? PUBLISHING_WORDS.publish : PUBLISHING_WORDS.schedule}
           </Button>
         </>
       }
     >
       {changes === null ? (
-        <Typography>Visitors will see your widget for the first time.</Typography>
+        <Typography>{PUBLISHING_WORDS.firstTime}</Typography>
       ) : (
         <>
           <Typography sx={{ mb: 1 }}>{goesAlong(changes.length, when.kind)}</Typography>
@@ -114,10 +119,8 @@ export function PublishDialog({
 
 /** What is listed below: every change that is not published yet. */
 function goesAlong(count: number, kind: WhenAsked['kind']): string {
-  const things = count === 1 ? 'This' : `These ${count} things`;
-  if (kind === 'period')
-    return `${things} will change for visitors, and change back at the end. Your draft keeps ${count === 1 ? 'it' : 'them'} unless you say otherwise below.`;
-  return `${things} will change for visitors:`;
+  if (kind === 'period') return PUBLISHING_WORDS.thingsChangeForTime(count);
+  return PUBLISHING_WORDS.thingsChange(count);
 }
 
 /** What there is to mend in the draft: what it would mean for visitors. It warns, and does not forbid. */
@@ -130,12 +133,12 @@ function FindingList({ findings }: { findings: readonly Finding[] }) {
     <Alert
       severity={mend.length > 0 ? 'warning' : 'info'}
       role="group"
-      aria-label={mend.length > 0 ? 'To fix' : 'Suggestions'}
+      aria-label={mend.length > 0 ? PUBLISHING_WORDS.toFix : PUBLISHING_WORDS.suggestions}
       sx={{ mt: 2 }}
     >
       {[
-        mend.length > 0 ? `${mend.length} to fix` : '',
-        look.length > 0 ? `${look.length} ${look.length === 1 ? 'suggestion' : 'suggestions'}` : '',
+        mend.length > 0 ? PUBLISHING_WORDS.toFixCount(mend.length) : '',
+        look.length > 0 ? PUBLISHING_WORDS.suggestionCount(look.length) : '',
       ]
         .filter(Boolean)
         .join(', ')}
@@ -146,7 +149,7 @@ function FindingList({ findings }: { findings: readonly Finding[] }) {
         ))}
       </Box>
       {findings.length > FINDINGS_SHOWN
-        ? `and ${findings.length - FINDINGS_SHOWN} more; Today lists them all.`
+        ? PUBLISHING_WORDS.moreFindings(findings.length - FINDINGS_SHOWN)
         : null}
     </Alert>
   );

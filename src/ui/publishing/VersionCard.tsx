@@ -11,6 +11,7 @@ import type { VersionRow, VersionsView } from '../../core/wire/desk';
 import { dayWords } from '../wording/times';
 import { Comparison } from './Comparison';
 import { useSite } from '../frame/SiteContext';
+import { PUBLISHING_WORDS } from '../wording/screens/publishing';
 
 interface VersionCardProps {
   readonly row: VersionRow;
@@ -32,26 +33,26 @@ export function VersionCard({ row, view, isOpen, onToggle, onBringBack, load }: 
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
         <Box sx={{ flex: 1, minWidth: 240, overflowWrap: 'anywhere' }}>
           <Box component="h3" id={id} sx={{ m: 0, fontSize: '0.9375rem', fontWeight: 700 }}>
-            Version {number}
-            {isLive ? ', live now' : ''}
+            {PUBLISHING_WORDS.versionNamed(number)}
+            {isLive ? PUBLISHING_WORDS.liveNowMark : ''}
           </Box>
           {row.remark === '' ? null : <Box dir="auto">{row.remark}</Box>}
           <Box sx={{ fontSize: '0.8125rem', color: 'text.secondary' }}>
             {dayWords(row.at, zone)}, {row.personName}
-            {row.broughtBackFrom === null ? '' : `, version ${row.broughtBackFrom} brought back`}
+            {row.broughtBackFrom === null ? '' : PUBLISHING_WORDS.broughtBackMark(row.broughtBackFrom)}
             {liveWords(row, zone)}
           </Box>
         </Box>
         <Box sx={{ display: 'flex', gap: 1 }}>
           <Button size="small" aria-expanded={isOpen} onClick={onToggle}>
-            Compare
+            {PUBLISHING_WORDS.compare}
           </Button>
           <Button size="small" component={Link} href={`/s/${siteKey}/design?version=${number}`}>
-            Show it
+            {PUBLISHING_WORDS.showIt}
           </Button>
           {isLive ? null : (
             <Button size="small" variant="outlined" onClick={onBringBack}>
-              Bring back
+              {PUBLISHING_WORDS.bringBack}
             </Button>
           )}
         </Box>
@@ -63,30 +64,30 @@ export function VersionCard({ row, view, isOpen, onToggle, onBringBack, load }: 
 
 /** When it was live, where that is not simply from the moment it was made on. */
 function liveWords({ at, liveFrom, liveUntil }: VersionRow, zone: string): string {
-  if (liveFrom === null) return '. Taken back';
+  if (liveFrom === null) return PUBLISHING_WORDS.takenBackMark;
   if (liveUntil !== null)
-    return `. For the time from ${dayWords(liveFrom, zone)} to ${dayWords(liveUntil, zone)}`;
-  return liveFrom > at ? `. For ${dayWords(liveFrom, zone)}` : '';
+    return PUBLISHING_WORDS.forTimeMark(dayWords(liveFrom, zone), dayWords(liveUntil, zone));
+  return liveFrom > at ? PUBLISHING_WORDS.fromTimeMark(dayWords(liveFrom, zone)) : '';
 }
 
 function Compared({ number, view, load }: Pick<VersionCardProps, 'view' | 'load'> & { number: number }) {
   const others = view.versions.map((one) => one.number).filter((one) => one !== number);
   const [against, setAgainst] = useState(others.find((one) => one < number) ?? others[0] ?? null);
   if (against === null)
-    return <Box sx={{ fontSize: '0.8125rem', pt: 1 }}>There is no other version to compare it with yet.</Box>;
+    return <Box sx={{ fontSize: '0.8125rem', pt: 1 }}>{PUBLISHING_WORDS.nothingToCompare}</Box>;
   return (
     <Box sx={{ pt: 1.5, pl: { md: 2 } }}>
       <TextField
         select
         size="small"
-        label={`Version ${number} against`}
+        label={PUBLISHING_WORDS.versionAgainst(number)}
         value={against}
         onChange={(event) => setAgainst(Number(event.target.value))}
         sx={{ minWidth: 200, mb: 1 }}
       >
         {others.map((one) => (
           <MenuItem key={one} value={one}>
-            version {one}
+            {PUBLISHING_WORDS.versionOption(one)}
           </MenuItem>
         ))}
       </TextField>

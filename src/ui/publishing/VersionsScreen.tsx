@@ -15,6 +15,7 @@ import { PlannedList } from './PlannedList';
 import { useVersions } from './use-versions';
 import { VersionCard } from './VersionCard';
 import { useSite } from '../frame/SiteContext';
+import { PUBLISHING_WORDS } from '../wording/screens/publishing';
 
 /** Everything that was ever live: who, when, with which remark; compared, looked at, brought back; and what is set for later. */
 export function VersionsScreen() {
@@ -26,29 +27,29 @@ export function VersionsScreen() {
   if (fault !== null)
     return (
       <Box sx={{ p: 4 }}>
-        <Alert severity="error">{fault} Reload the page to try again.</Alert>
+        <Alert severity="error">{PUBLISHING_WORDS.reload(fault)}</Alert>
       </Box>
     );
-  if (view === null) return <LinearProgress aria-label="Loading the versions" />;
+  if (view === null) return <LinearProgress aria-label={PUBLISHING_WORDS.loadingVersions} />;
   const live = view.versions.find(({ number }) => number === view.inForce);
   return (
     <Column>
       <Typography variant="h1" sx={{ mb: 1 }}>
-        Versions
+        {PUBLISHING_WORDS.versions}
       </Typography>
       <Typography sx={{ mb: 3 }}>
         {view.inForce === null
-          ? 'Nothing is published yet, so visitors see nothing. Each version you publish is kept here.'
+          ? PUBLISHING_WORDS.nothingPublished
           : live === undefined
-            ? `Version ${view.inForce} is live.`
-            : `Version ${view.inForce} is live. It was made on ${dayWords(live.at, zone)} by ${live.personName}.`}
+            ? PUBLISHING_WORDS.versionIsLive(view.inForce)
+            : PUBLISHING_WORDS.versionIsLiveSince(view.inForce, dayWords(live.at, zone), live.personName)}
       </Typography>
       <PauseSwitch />
       <PlannedList {...{ view, zone }} onCancel={versions.cancel} />
       {view.versions.length === 0 ? null : (
-        <Box component="section" aria-label="All versions">
+        <Box component="section" aria-label={PUBLISHING_WORDS.allVersions}>
           <Typography variant="h2" sx={{ fontSize: '1.125rem', mb: 1 }}>
-            All versions
+            {PUBLISHING_WORDS.allVersions}
           </Typography>
           <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
             {view.versions.map((row) => (
@@ -65,7 +66,7 @@ export function VersionsScreen() {
           </Box>
           {view.hasMore ? (
             <Button onClick={() => void versions.more()} sx={{ mt: 1 }}>
-              Show earlier
+              {PUBLISHING_WORDS.showEarlier}
             </Button>
           ) : null}
         </Box>

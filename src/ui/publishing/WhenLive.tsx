@@ -4,6 +4,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import Radio from '@mui/material/Radio';
 import RadioGroup from '@mui/material/RadioGroup';
 import TextField from '@mui/material/TextField';
+import { PUBLISHING_WORDS } from '../wording/screens/publishing';
 
 export const WHEN_KINDS = ['now', 'later', 'period'] as const;
 export interface WhenAsked {
@@ -44,26 +45,30 @@ export function WhenLive({
   return (
     <Box component="fieldset" sx={{ border: 0, p: 0, m: 0, mt: 2 }}>
       <Box component="legend" sx={{ fontSize: '0.8125rem', fontWeight: 700, p: 0 }}>
-        When
+        {PUBLISHING_WORDS.when}
       </Box>
       <RadioGroup
         row
-        aria-label="When"
+        aria-label={PUBLISHING_WORDS.when}
         value={when.kind}
         onChange={(event) => onWhen({ ...when, kind: event.target.value as WhenAsked['kind'] })}
       >
         <FormControlLabel value="now" control={<Radio size="small" />} label="now" />
         <FormControlLabel value="later" control={<Radio size="small" />} label="later" />
-        <FormControlLabel value="period" control={<Radio size="small" />} label="temporarily, then go back" />
+        <FormControlLabel
+          value="period"
+          control={<Radio size="small" />}
+          label={PUBLISHING_WORDS.temporarily}
+        />
       </RadioGroup>
       {when.kind === 'now' ? null : (
         <>
           <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', mt: 1 }}>
-            {moment('from', 'From')}
-            {when.kind === 'period' ? moment('until', 'Until') : null}
+            {moment('from', PUBLISHING_WORDS.from)}
+            {when.kind === 'period' ? moment('until', PUBLISHING_WORDS.until) : null}
           </Box>
           <Box sx={{ fontSize: '0.8125rem', color: 'text.secondary', mt: 0.75 }}>
-            By the clock of the site: {zoneName.replaceAll('_', ' ')}.
+            {PUBLISHING_WORDS.bySiteClock(zoneName.replaceAll('_', ' '))}
           </Box>
         </>
       )}
@@ -76,7 +81,7 @@ export function WhenLive({
               onChange={(event) => onWhen({ ...when, takesBack: event.target.checked })}
             />
           }
-          label="Afterwards, undo all of these changes in my draft"
+          label={PUBLISHING_WORDS.undoAfterwards}
         />
       ) : null}
     </Box>

@@ -6,6 +6,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import TextField from '@mui/material/TextField';
 import { type ReactNode, useId } from 'react';
 import { LIMITS } from '../../core/limits';
+import { PUBLISHING_WORDS } from '../wording/screens/publishing';
 
 interface FaultDialogProps {
   readonly title: string;
@@ -44,7 +45,7 @@ export function Fault({ sentence }: { sentence: string | null }) {
 export function RemarkField({ remark, onRemark }: { remark: string; onRemark: (remark: string) => void }) {
   return (
     <TextField
-      label="Remark (optional)"
+      label={PUBLISHING_WORDS.remark}
       fullWidth
       sx={{ mt: 2.5 }}
       value={remark}

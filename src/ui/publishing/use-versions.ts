@@ -7,6 +7,7 @@ import { PortError } from '../frame/api';
 import { useSite } from '../frame/SiteContext';
 import { useConnection, usePort } from '../frame/Connection';
 import { publishingPort } from './port';
+import { PUBLISHING_WORDS } from '../wording/screens/publishing';
 
 export interface Versions {
   /** Null while it loads. */
@@ -31,7 +32,7 @@ export function useVersions(): Versions {
   useEffect(() => {
     refresh().catch((error: unknown) => {
       notice(error);
-      setFault(error instanceof PortError ? error.sentence : 'The versions could not be loaded.');
+      setFault(error instanceof PortError ? error.sentence : PUBLISHING_WORDS.versionsNotLoaded);
     });
   }, [refresh, notice]);
   const load = useCallback(
