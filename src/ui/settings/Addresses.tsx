@@ -8,6 +8,7 @@ import type { SettingsView } from '../../core/wire/desk';
 import { SavedField } from '../parts/SavedField';
 import { useAttempt } from '../parts/use-attempt';
 import type { SettingsPort } from './port';
+import { SETTINGS_WORDS } from '../wording/screens/settings';
 
 interface AddressesProps {
   readonly domains: readonly string[];
@@ -17,15 +18,15 @@ interface AddressesProps {
 
 /** Which pages may carry the widget: addresses, all subdomains of one, and those to try things out at. */
 export function Addresses({ domains, port, onView }: AddressesProps) {
-  const { fault, run } = useAttempt('Nothing was removed. Try again.');
+  const { fault, run } = useAttempt(SETTINGS_WORDS.notRemoved);
   return (
     <>
       {domains.length === 0 ? (
-        <Typography sx={{ mb: 2 }}>No address yet, so the widget shows on no page.</Typography>
+        <Typography sx={{ mb: 2 }}>{SETTINGS_WORDS.noAddressYet}</Typography>
       ) : (
         <Box
           component="ul"
-          aria-label="Addresses"
+          aria-label={SETTINGS_WORDS.addresses}
           sx={{ m: 0, mb: 2, p: 0, listStyle: 'none', maxWidth: '32rem' }}
         >
           {domains.map((origin) => (
@@ -47,10 +48,10 @@ export function Addresses({ domains, port, onView }: AddressesProps) {
               </Box>
               <Button
                 size="small"
-                aria-label={`Remove ${origin}`}
+                aria-label={SETTINGS_WORDS.removeAddress(origin)}
                 onClick={() => void run(async () => onView(await port.removeDomain(origin)))}
               >
-                Remove
+                {SETTINGS_WORDS.remove}
               </Button>
             </Box>
           ))}
@@ -63,10 +64,10 @@ export function Addresses({ domains, port, onView }: AddressesProps) {
       )}
       <SavedField
         name="origin"
-        label="Another address"
+        label={SETTINGS_WORDS.anotherAddress}
         value=""
-        button="Add"
-        help="For example farrowisle.example, *.farrowisle.example for all subdomains, or localhost:3000 to test."
+        button={SETTINGS_WORDS.add}
+        help={SETTINGS_WORDS.addressExamples}
         onSave={async (origin) => onView(await port.addDomain(origin))}
       />
     </>
@@ -74,6 +75,6 @@ export function Addresses({ domains, port, onView }: AddressesProps) {
 }
 
 function noteOf(origin: string): string {
-  if (origin.includes('*')) return ' · all subdomains';
-  return isTestOrigin(origin) ? ' · for testing' : '';
+  if (origin.includes('*')) return SETTINGS_WORDS.allSubdomainsMark;
+  return isTestOrigin(origin) ? SETTINGS_WORDS.forTestingMark : '';
 }

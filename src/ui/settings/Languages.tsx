@@ -21,6 +21,7 @@ import { useSite } from '../frame/SiteContext';
 import { newClientId } from '../parts/new-client-id';
 import { useAttempt } from '../parts/use-attempt';
 import { OFFERED_LANGUAGES, languageName } from '../wording/languages';
+import { SETTINGS_WORDS } from '../wording/screens/settings';
 
 /** The languages of the widget. They are a part of the draft: visitors get them with the next version. */
 export function Languages({ onChanged }: { readonly onChanged: () => Promise<void> }) {
@@ -28,11 +29,11 @@ export function Languages({ onChanged }: { readonly onChanged: () => Promise<voi
   const { notice } = useConnection();
   const port = usePort(designPort);
   const [draft, setDraft] = useState<DraftView | null>(null);
-  const { fault, run } = useAttempt('Nothing was changed. Try again.');
+  const { fault, run } = useAttempt(SETTINGS_WORDS.nothingChanged);
   useEffect(() => {
     port.getDraft().then(setDraft, notice);
   }, [port, notice]);
-  if (draft === null) return <LinearProgress aria-label="Loading the languages" />;
+  if (draft === null) return <LinearProgress aria-label={SETTINGS_WORDS.loadingLanguages} />;
   const { design } = draft;
   // Where the draft was changed meanwhile, the same is done to it as it is since.
   const save = (patchOf: (design: Design) => Patch): void =>
@@ -56,7 +57,7 @@ export function Languages({ onChanged }: { readonly onChanged: () => Promise<voi
     save(({ locales }) => ({ op: 'set', path: ['locales'], value: of(locales) }));
   return (
     <Box sx={{ maxWidth: '32rem' }}>
-      <Box component="ol" aria-label="Languages" sx={{ m: 0, mb: 2, p: 0, listStyle: 'none' }}>
+      <Box component="ol" aria-label={SETTINGS_WORDS.languages} sx={{ m: 0, mb: 2, p: 0, listStyle: 'none' }}>
         {design.locales.map((locale) => (
           <LanguageRow
             key={locale}
@@ -79,16 +80,16 @@ export function Languages({ onChanged }: { readonly onChanged: () => Promise<voi
         renderInput={(field) => (
           <TextField
             {...field}
-            label="Add a language"
+            label={SETTINGS_WORDS.addALanguage}
             error={fault !== null}
-            helperText={fault ?? 'What you wrote in a language you remove is kept, should you add it again.'}
+            helperText={fault ?? SETTINGS_WORDS.removedLanguageHelp}
           />
         )}
       />
       <Typography variant="body2" color="text.secondary" sx={{ mt: 1.5 }}>
-        Visitors see this with the next version you publish.{' '}
+        {SETTINGS_WORDS.seenWithNextVersion}{' '}
         <Link component={NextLink} href={`/s/${siteKey}/design`}>
-          Open Design
+          {SETTINGS_WORDS.openDesign}
         </Link>
       </Typography>
     </Box>
@@ -122,17 +123,17 @@ function LanguageRow({ locale, design: { defaultLocale }, onDefault, onRemove }:
       <Box sx={{ flex: 1 }}>
         <span lang={locale}>{name}</span>
         <Box component="span" sx={{ color: 'text.secondary', fontSize: '0.8125rem' }}>
-          {isDefault ? ' · for everybody else' : ''}
-          {hasOurs ? '' : ` · your own words, else ${languageName(defaultLocale)}`}
+          {isDefault ? SETTINGS_WORDS.forEverybodyElseMark : ''}
+          {hasOurs ? '' : SETTINGS_WORDS.ownWordsElseMark(languageName(defaultLocale))}
         </Box>
       </Box>
       {isDefault ? null : (
         <>
-          <Button size="small" aria-label={`Use ${name} for everybody else`} onClick={onDefault}>
-            Use for everybody else
+          <Button size="small" aria-label={SETTINGS_WORDS.makeDefaultNamed(name)} onClick={onDefault}>
+            {SETTINGS_WORDS.makeDefault}
           </Button>
-          <Button size="small" aria-label={`Remove ${name}`} onClick={onRemove}>
-            Remove
+          <Button size="small" aria-label={SETTINGS_WORDS.removeLanguage(name)} onClick={onRemove}>
+            {SETTINGS_WORDS.remove}
           </Button>
         </>
       )}

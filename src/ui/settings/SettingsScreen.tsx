@@ -17,6 +17,7 @@ import { Addresses } from './Addresses';
 import { Languages } from './Languages';
 import { settingsPort } from './port';
 import { TimeZone } from './TimeZone';
+import { SETTINGS_WORDS } from '../wording/screens/settings';
 
 /** What belongs to the site as a whole: its name, where it is, its clock and its languages. */
 export function SettingsScreen() {
@@ -29,7 +30,7 @@ export function SettingsScreen() {
   useEffect(() => {
     port.getSettings().then(setView, (error: unknown) => {
       notice(error);
-      setFault(error instanceof PortError ? error.sentence : 'The settings could not be loaded.');
+      setFault(error instanceof PortError ? error.sentence : SETTINGS_WORDS.notLoaded);
     });
   }, [port, notice]);
   return (
@@ -38,15 +39,17 @@ export function SettingsScreen() {
         {screenAt('settings').name}
       </Typography>
       {fault === null ? null : <Alert severity="error">{fault}</Alert>}
-      {view === null && fault === null ? <LinearProgress aria-label="Loading the settings" /> : null}
+      {view === null && fault === null ? (
+        <LinearProgress aria-label={SETTINGS_WORDS.loadingSettings} />
+      ) : null}
       {view === null ? null : (
         <>
-          <Part title="Name">
+          <Part title={SETTINGS_WORDS.name}>
             <SavedField
               name="name"
-              label="Name of your site"
+              label={SETTINGS_WORDS.nameOfYourSite}
               value={view.name}
-              help="Visitors read it at the top of the window once you publish."
+              help={SETTINGS_WORDS.siteNameHelp}
               onSave={async (name) => {
                 setView(await port.setName(name));
                 await reload();
@@ -54,22 +57,13 @@ export function SettingsScreen() {
               }}
             />
           </Part>
-          <Part
-            title="Addresses"
-            lead="The widget shows on pages at these addresses, and nowhere else. It takes effect at once."
-          >
+          <Part title={SETTINGS_WORDS.addresses} lead={SETTINGS_WORDS.addressesHelp}>
             <Addresses domains={view.domains} port={port} onView={setView} />
           </Part>
-          <Part
-            title="Time zone"
-            lead="Opening hours and everything with a date use this clock. It takes effect at once."
-          >
+          <Part title={SETTINGS_WORDS.timeZone} lead={SETTINGS_WORDS.timeZoneHelp}>
             <TimeZone view={view} port={port} onView={setView} />
           </Part>
-          <Part
-            title="Languages"
-            lead="Visitors read the widget in the first of these that their browser asks for."
-          >
+          <Part title={SETTINGS_WORDS.languages} lead={SETTINGS_WORDS.languagesHelp}>
             <Languages onChanged={() => port.getSettings().then(setView, notice)} />
           </Part>
         </>

@@ -10,6 +10,7 @@ import { SavedField } from '../parts/SavedField';
 import { useAttempt } from '../parts/use-attempt';
 import { languageName } from '../wording/languages';
 import type { SettingsPort } from './port';
+import { SETTINGS_WORDS } from '../wording/screens/settings';
 
 interface TimeZoneProps {
   readonly view: SettingsView;
@@ -19,7 +20,7 @@ interface TimeZoneProps {
 
 /** The clock of the site, and what visitors with another one read after its times. */
 export function TimeZone({ view, port, onView }: TimeZoneProps) {
-  const { fault, isBusy, run } = useAttempt('Not saved. Try again.');
+  const { fault, isBusy, run } = useAttempt(SETTINGS_WORDS.notSaved);
   const { zone, places, locales } = view;
   const city = cityOf(zone);
   return (
@@ -33,23 +34,22 @@ export function TimeZone({ view, port, onView }: TimeZoneProps) {
         getOptionLabel={(one) => one.replaceAll('_', ' ')}
         onChange={(_, next) => void run(async () => onView(await port.setZone(next)))}
         renderInput={(field) => (
-          <TextField {...field} label="Time zone" error={fault !== null} helperText={fault} />
+          <TextField {...field} label={SETTINGS_WORDS.timeZone} error={fault !== null} helperText={fault} />
         )}
         sx={{ maxWidth: '32rem' }}
       />
       <Typography variant="body2" sx={{ mt: 3, mb: 2, maxWidth: '32rem' }}>
-        Visitors in another time zone read their own time first, then yours with its place: “20:30 (19:30,{' '}
-        {Object.values(places)[0] ?? city})”. What is your place called?
+        {SETTINGS_WORDS.placeHelp(Object.values(places)[0] ?? city)}
       </Typography>
       <Box sx={{ display: 'grid', gap: 2 }}>
         {locales.map((locale) => (
           <SavedField
             key={`${zone} ${locale}`}
             name="place"
-            label={`In ${languageName(locale)}`}
+            label={SETTINGS_WORDS.inLanguage(languageName(locale))}
             value={places[locale] ?? ''}
             placeholder={city}
-            buttonName={`Save: in ${languageName(locale)}`}
+            buttonName={SETTINGS_WORDS.saveInLanguage(languageName(locale))}
             onSave={async (place) => onView(await port.setPlace({ locale, place }))}
           />
         ))}
