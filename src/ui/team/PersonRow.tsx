@@ -9,6 +9,7 @@ import { ROLE_WORDS, teamName } from '../wording/states';
 import { useSite } from '../frame/SiteContext';
 import { usePort } from '../frame/Connection';
 import { teamPort } from './port';
+import { TEAM_WORDS } from '../wording/screens/team';
 
 interface PersonRowProps {
   readonly person: PersonView;
@@ -46,28 +47,32 @@ export function PersonRow({ person, onPeople }: PersonRowProps) {
       <Box sx={{ flex: '1 1 220px', minWidth: 0 }}>
         <Typography component="h3" sx={{ fontWeight: 700, overflowWrap: 'anywhere' }}>
           <bdi>{name}</bdi>
-          {isYou ? ' (you)' : ''}
+          {isYou ? TEAM_WORDS.youMark : ''}
         </Typography>
         <Box sx={{ fontSize: '0.8125rem', color: 'text.secondary' }}>
-          {[ROLE_WORDS[person.role], teams.length === 0 ? 'in no team' : teams.join(', ')].join(' · ')}
+          {[ROLE_WORDS[person.role], teams.length === 0 ? TEAM_WORDS.inNoTeam : teams.join(', ')].join(' · ')}
         </Box>
         <Box sx={{ fontSize: '0.8125rem', display: 'flex', alignItems: 'center', gap: 0.5, mt: 0.5 }}>
           <LampMark mark={isIn ? 'lit' : 'unlit'} size={18} />
-          {isIn ? 'Answering' : 'Not answering'}
+          {isIn ? TEAM_WORDS.answering : TEAM_WORDS.notAnswering}
         </Box>
       </Box>
       {mayChange ? (
-        <Box role="group" aria-label={`Photo of ${name}`} sx={{ flex: '0 1 auto' }}>
+        <Box role="group" aria-label={TEAM_WORDS.photoOf(name)} sx={{ flex: '0 1 auto' }}>
           <input
             ref={sending.files}
             hidden
             type="file"
             accept={PICTURE_KINDS}
-            aria-label={`A picture of ${name}`}
+            aria-label={TEAM_WORDS.aPictureOf(name)}
             onChange={(event) => void sending.take(event.target.files?.[0])}
           />
           <Button size="small" variant="outlined" disabled={sending.isBusy} onClick={sending.choose}>
-            {sending.isBusy ? 'Preparing…' : face === null ? 'Choose a photo' : 'Change photo'}
+            {sending.isBusy
+              ? TEAM_WORDS.preparing
+              : face === null
+                ? TEAM_WORDS.chooseAPhoto
+                : TEAM_WORDS.changePhoto}
           </Button>
           {face === null ? null : (
             <Button
@@ -75,11 +80,11 @@ export function PersonRow({ person, onPeople }: PersonRowProps) {
               disabled={sending.isBusy}
               onClick={() => void sending.run(async () => take(await port.removeFace(id)))}
             >
-              Remove photo
+              {TEAM_WORDS.removePhoto}
             </Button>
           )}
           <Typography variant="body2" color="text.secondary" sx={{ mt: 0.5 }}>
-            Or drop or paste one here, up to 5 MB.
+            {TEAM_WORDS.photoHelp}
           </Typography>
         </Box>
       ) : null}

@@ -12,6 +12,7 @@ import { screenAt } from '../frame/screens';
 import { PersonRow } from './PersonRow';
 import { useConnection, usePort } from '../frame/Connection';
 import { teamPort } from './port';
+import { TEAM_WORDS } from '../wording/screens/team';
 
 /** Who answers, and the face they show. Hours are still to come. */
 export function TeamScreen() {
@@ -28,11 +29,7 @@ export function TeamScreen() {
         },
         (error: unknown) => {
           notice(error);
-          setFault(
-            error instanceof PortError
-              ? error.sentence
-              : 'The list of people could not be loaded. Nothing was changed.',
-          );
+          setFault(error instanceof PortError ? error.sentence : TEAM_WORDS.notLoaded);
         },
       );
     load();
@@ -48,10 +45,10 @@ export function TeamScreen() {
       </Typography>
       <Box component="section" aria-labelledby="people">
         <Typography id="people" variant="h2">
-          People
+          {TEAM_WORDS.people}
         </Typography>
         <Typography variant="body2" color="text.secondary" sx={{ mt: 0.5, mb: 1 }}>
-          Visitors see your photo next to your answers. Without one they see your initials.
+          {TEAM_WORDS.peopleHelp}
         </Typography>
         {fault === null ? null : (
           <Alert severity="error" role="alert" sx={{ my: 2 }}>
@@ -59,7 +56,7 @@ export function TeamScreen() {
           </Alert>
         )}
         {people === null ? (
-          <LinearProgress aria-label="Loading the people" />
+          <LinearProgress aria-label={TEAM_WORDS.loadingPeople} />
         ) : (
           <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
             {people.map((person) => (
@@ -70,10 +67,10 @@ export function TeamScreen() {
       </Box>
       <Box component="section" aria-labelledby="hours" sx={{ mt: 5 }}>
         <Typography id="hours" variant="h2">
-          Opening hours
+          {TEAM_WORDS.openingHours}
         </Typography>
         <Typography color="text.secondary" sx={{ mt: 0.5 }}>
-          Opening hours can’t be changed here yet.
+          {TEAM_WORDS.openingHoursHelp}
         </Typography>
       </Box>
     </Column>
