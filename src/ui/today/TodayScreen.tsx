@@ -21,12 +21,101 @@ import { useConnection, usePort } from '../frame/Connection';
 import { useFindings } from '../findings/FindingsContext';
 import { designPort } from '../design/port';
 import { conversationsPort } from '../conversations/port';
+import { TODAY_WORDS } from '../wording/screens/today';
 
 /** What needs a person now. Every line is a sentence with its one action; lines with nothing to say are absent. */
 export function TodayScreen() {
   const { siteKey, overview, role } = useSite();
-  const { notice, onEvent } = useConnection();
   const { findings } = useFindings();
+  const { list, draft } = useToday();
+  if (list === null) return <LinearProgress aria-label={TODAY_WORDS.loadingToday} />;
+
+  const [forUs, , notes] = groupsOf(list.filter(({ isPractice }) => !isPractice));
+  const waiting = forUs?.conversations ?? [];
+  const [longest] = waiting;
+  const noteCount = notes?.conversations.length ?? 0;
+  const unpublished =
+    draft === null || overview.publishedDesign === null
+      ? 0
+      : changesOf(overview.publishedDesign, draft.design).length;
+  const live =
+    overview.version === null ? '' : `${TODAY_WORDS.live(overview.version, overview.pausedAt !== null)} `;
+  const lines: ReactNode[] = [];
+  if (longest !== undefined)
+    lines.push(
+      <Line
+        key="us"
+        title={TODAY_WORDS.yourTurn}
+        action={TODAY_WORDS.answer}
+        href={`/s/${siteKey}/conversations`}
+      >
+        {TODAY_WORDS.visitorsWait(waiting.length)}{' '}
+        <Waited since={longest.waitingSinceMs ?? overview.now} heard={overview.now} />.
+      </Line>,
+    );
+  if (noteCount > 0)
+    lines.push(
+      <Line
+        key="notes"
+        title={TODAY_WORDS.notes}
+        action={TODAY_WORDS.open}
+        href={`/s/${siteKey}/conversations`}
+      >
+        {TODAY_WORDS.notesNeedAnswers(noteCount)}
+      </Line>,
+    );
+  if (unpublished > 0)
+    lines.push(
+      <Line
+        key="draft"
+        title={TODAY_WORDS.onTheSite}
+        action={TODAY_WORDS.showChanges}
+        href={`/s/${siteKey}/design`}
+      >
+        {live}
+        {TODAY_WORDS.notPublished(unpublished)}
+      </Line>,
+    );
+  const hasFindings = findings !== null && findings.open.length + findings.dismissal.length > 0;
+  return (
+    <Column>
+      <Typography variant="h1" sx={{ mb: 2 }}>
+        {TODAY_WORDS.today}
+      </Typography>
+      {overview.version === null && role !== 'responder' ? (
+        <Box sx={{ mb: 3, maxWidth: '32rem' }}>
+          <FirstSteps siteKey={siteKey} onClose={null} />
+        </Box>
+      ) : null}
+      {lines.length === 0 && !hasFindings ? (
+        <Typography color="text.secondary">{TODAY_WORDS.allQuiet}</Typography>
+      ) : (
+        <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+          {lines}
+        </Box>
+      )}
+      {hasFindings && findings !== null ? (
+        <FindingList
+          findings={findings}
+          widgetKeyOf={(id) => draft?.design.widgets.find((one) => one.id === id)?.key ?? null}
+        />
+      ) : null}
+      {overview.version === null || role === 'responder' ? null : (
+        <Typography variant="body2" color="text.secondary" sx={{ mt: 3 }}>
+          {unpublished > 0 ? '' : `${live} `}
+          <MuiLink component={Link} href={`/s/${siteKey}/versions`}>
+            {TODAY_WORDS.versions}
+          </MuiLink>
+        </Typography>
+      )}
+    </Column>
+  );
+}
+
+/** What today is made of, loaded anew whenever somebody writes; null until it is there. */
+function useToday(): { list: readonly DeskConversation[] | null; draft: DraftView | null } {
+  const { role } = useSite();
+  const { notice, onEvent } = useConnection();
   const port = usePort(conversationsPort);
   const draftPort = usePort(designPort);
   const [list, setList] = useState<readonly DeskConversation[] | null>(null);
@@ -44,73 +133,7 @@ export function TodayScreen() {
   useEffect(() => {
     if (role !== 'responder') draftPort.getDraft().then(setDraft, notice);
   }, [draftPort, notice, role]);
-  if (list === null) return <LinearProgress aria-label="Loading today" />;
-
-  const [forUs, , notes] = groupsOf(list.filter(({ isPractice }) => !isPractice));
-  const waiting = forUs?.conversations ?? [];
-  const [longest] = waiting;
-  const noteCount = notes?.conversations.length ?? 0;
-  const unpublished =
-    draft === null || overview.publishedDesign === null
-      ? 0
-      : changesOf(overview.publishedDesign, draft.design).length;
-  const live = `Version ${overview.version} is live${overview.pausedAt === null ? '' : ', and paused'}.`;
-  const lines: ReactNode[] = [];
-  if (longest !== undefined)
-    lines.push(
-      <Line key="us" title="Your turn" action="Answer" href={`/s/${siteKey}/conversations`}>
-        {waiting.length === 1
-          ? 'One visitor has waited'
-          : `${waiting.length} visitors are waiting, the longest for`}{' '}
-        <Waited since={longest.waitingSinceMs ?? overview.now} heard={overview.now} />.
-      </Line>,
-    );
-  if (noteCount > 0)
-    lines.push(
-      <Line key="notes" title="Notes" action="Open" href={`/s/${siteKey}/conversations`}>
-        {noteCount === 1 ? 'One note needs an answer.' : `${noteCount} notes need an answer.`}
-      </Line>,
-    );
-  if (unpublished > 0)
-    lines.push(
-      <Line key="draft" title="On the site" action="Show changes" href={`/s/${siteKey}/design`}>
-        {live} {unpublished === 1 ? 'One change is' : `${unpublished} changes are`} not published.
-      </Line>,
-    );
-  const hasFindings = findings !== null && findings.open.length + findings.dismissal.length > 0;
-  return (
-    <Column>
-      <Typography variant="h1" sx={{ mb: 2 }}>
-        Today
-      </Typography>
-      {overview.version === null && role !== 'responder' ? (
-        <Box sx={{ mb: 3, maxWidth: '32rem' }}>
-          <FirstSteps siteKey={siteKey} onClose={null} />
-        </Box>
-      ) : null}
-      {lines.length === 0 && !hasFindings ? (
-        <Typography color="text.secondary">All quiet. Nothing needs you.</Typography>
-      ) : (
-        <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
-          {lines}
-        </Box>
-      )}
-      {hasFindings && findings !== null ? (
-        <FindingList
-          findings={findings}
-          widgetKeyOf={(id) => draft?.design.widgets.find((one) => one.id === id)?.key ?? null}
-        />
-      ) : null}
-      {overview.version === null || role === 'responder' ? null : (
-        <Typography variant="body2" color="text.secondary" sx={{ mt: 3 }}>
-          {unpublished > 0 ? '' : `${live} `}
-          <MuiLink component={Link} href={`/s/${siteKey}/versions`}>
-            Versions
-          </MuiLink>
-        </Typography>
-      )}
-    </Column>
-  );
+  return { list, draft };
 }
 
 /** How long somebody has waited; it moves while one looks. */
