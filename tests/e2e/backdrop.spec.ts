@@ -33,11 +33,11 @@ test('a picture of the owner’s page stands behind the widget; what is no pictu
   await page.reload();
   await expect(drawn).toBeVisible();
   // Phones have a picture of their own.
-  await circumstancesScreen.onADesktop(page).click();
+  await circumstancesScreen.onAComputer(page).click();
   await circumstancesScreen.phone(page).click();
   await expect(drawn).toHaveCount(0);
   await circumstancesScreen.onAPhone(page).click();
-  await circumstancesScreen.desktop(page).click();
+  await circumstancesScreen.computer(page).click();
   await stageScreen.backdropPictured(page).click();
   await partsScreen.remove(sheet).click();
   await expect(drawn).toHaveCount(0);

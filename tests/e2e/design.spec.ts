@@ -301,7 +301,7 @@ test('another widget is looked at on a page of its own, at a time by the site’
   await circumstancesScreen.useTime(page).click();
   await expect(circumstancesScreen.atChristmasEve(page)).toBeVisible();
   await expect(page).toHaveURL(/at=2026-12-24T23%3A00%3A00Z/);
-  await circumstancesScreen.onADesktop(page).click();
+  await circumstancesScreen.onAComputer(page).click();
   await circumstancesScreen.phone(page).click();
   await page.keyboard.press('Escape');
   await expect(stage(page).locator('sunny-porch .root')).toHaveAttribute('data-device', 'phone');

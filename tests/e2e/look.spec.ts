@@ -540,7 +540,7 @@ test('a cookie bar is marked; what lies over it is told for every screen; the la
   await expect(covered).toContainText('on a computer');
   await lookScreen.moveClear(place).click();
   await expect(place).not.toContainText('on a computer (');
-  await circumstancesScreen.onADesktop(page).click();
+  await circumstancesScreen.onAComputer(page).click();
   await circumstancesScreen.phone(page).click();
   await lookScreen.lowerBarHeight(place).fill('120');
   await expect(covered).toContainText('on a phone (390 × 844)');
@@ -549,7 +549,7 @@ test('a cookie bar is marked; what lies over it is told for every screen; the la
   await expect(place).not.toContainText('on a phone (');
   await lookScreen.lowerBarHeight(place).fill('0');
   await circumstancesScreen.onAPhone(page).click();
-  await circumstancesScreen.desktop(page).click();
+  await circumstancesScreen.computer(page).click();
   await lookScreen.lowerBarHeight(place).fill('0');
   await expect(page.locator('[data-bar=lower]')).toHaveCount(0);
   await saved(page);

@@ -90,7 +90,7 @@ test('on a phone it may stand in another corner: dragged there, told so before p
   await expect(grip(page)).toHaveAccessibleName(/^Place: lower left, /);
   await expect(lookScreen.undoPhoneLowerLeft(page)).toBeVisible();
   await circumstancesScreen.onAPhone(page).click();
-  await circumstancesScreen.desktop(page).click();
+  await circumstancesScreen.computer(page).click();
   await expect(grip(page)).toHaveAccessibleName(/^Place: lower right, /);
   await publishingScreen.publishChanges(page).click();
   await expect(page.getByRole('dialog')).toContainText('Launcher moves to the lower left on phones');

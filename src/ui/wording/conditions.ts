@@ -49,7 +49,7 @@ function plainWords(condition: Condition): string {
     case 'language':
       return `reading ${orList(condition.languages.map((one) => languageName(one)))}`;
     case 'device':
-      return `on a ${orList(condition.devices)}`;
+      return `on a ${orList(condition.devices.map((one) => DEVICE_NOUNS[one]))}`;
     case 'state':
       return `while ${orList(condition.states.map(stateClause))}`;
     case 'attribute':
@@ -114,6 +114,9 @@ export function oncePerWords(oncePer: OncePer): string {
 export function orList(parts: readonly string[]): string {
   return OR.format(parts);
 }
+
+/** What a visitor reads on. */
+export const DEVICE_NOUNS = { desktop: 'computer', tablet: 'tablet', phone: 'phone' } as const;
 
 const OR = new Intl.ListFormat('en', { type: 'disjunction' });
 const DAY = new Intl.DateTimeFormat('en-GB', { weekday: 'short', timeZone: 'UTC' });

@@ -7,7 +7,7 @@ export const circumstancesScreen = {
   situation: group('Situation'),
   keep: button('Keep these circumstances'),
   onAPhone: button('On a phone'),
-  onADesktop: button('On a desktop'),
+  onAComputer: button('On a computer'),
   inPortuguese: button('In Português'),
   inEnglish: button('In English'),
   onDevice: button(/^On a /),
@@ -33,6 +33,6 @@ export const circumstancesScreen = {
   useTime: button('Show this time'),
   atChristmasEve: button(/^At Thu 24 Dec, 22:00/),
   phone: menuitem('phone'),
-  desktop: menuitem('desktop'),
+  computer: menuitem('computer'),
   somebodyAnswers: menuitem('answering', { exact: true }),
 };
