@@ -1,7 +1,5 @@
-import { readFileSync, readdirSync } from 'node:fs';
-import { join } from 'node:path';
-import ts from 'typescript';
 import { describe, expect, it } from 'vitest';
+import { type Literal, literalsIn, literalsOfScreens } from './literals';
 import { NOT_PLAIN } from './not-plain';
 
 /** Where stands what people read: screens, texts of the widget, answers of the server. */
@@ -32,48 +30,24 @@ describe('what people read', () => {
   });
 });
 
-type Said = readonly [where: string, words: string];
+describe('screens', () => {
+  it('say nothing of their own: their words stand in the tables of src/ui/wording', () => {
+    const own = ['src/ui', 'src/app'].flatMap(literalsOfScreens).filter(([, text]) => !CODE.has(text));
+    expect(own).toEqual([]);
+  });
+});
 
-function wordsOfRoom(room: string): Said[] {
-  return readdirSync(room, { recursive: true, encoding: 'utf8' })
-    .filter(
-      (name) =>
-        /\.tsx?$/.test(name) && !/\.test\.|migrations|repository|style\.ts|texts-(ar|de|pt)/.test(name),
-    )
-    .flatMap((name) => wordsOf(join(room, name)));
-}
+/** What is shown as it is typed: an attribute, what an address begins with, and style rules. */
+const CODE: ReadonlySet<string> = new Set([
+  'data-porch-open="',
+  'https://',
+  '.contact',
+  '.head { letter-spacing: 0.5px }',
+]);
 
-/** What a file says, by line. What is imported from, short codes, class names and what goes to the log are no words. */
-function wordsOf(file: string): Said[] {
-  const source = ts.createSourceFile(file, readFileSync(file, 'utf8'), ts.ScriptTarget.Latest, true);
-  const said: Said[] = [];
-  const visit = (node: ts.Node): void => {
-    if (ts.isImportDeclaration(node) || ts.isTypeNode(node) || ts.isThrowStatement(node) || isLogged(node))
-      return;
-    if (isText(node)) {
-      const words = node.text.replace(/\s+/g, ' ').trim();
-      const { line } = source.getLineAndCharacterOfPosition(node.getStart());
-      if (
-        /[a-z’…] [a-z“]/i.test(words) &&
-        !/^(GET|POST) |var\(--|solid var|^<!doctype|data-porch-open/.test(words)
-      )
-        said.push([`${file}:${line + 1}`, words]);
-    }
-    ts.forEachChild(node, visit);
-  };
-  visit(source);
-  return said;
-}
-
-function isText(node: ts.Node): node is ts.LiteralLikeNode {
-  return (
-    ts.isStringLiteralLike(node) ||
-    ts.isTemplateHead(node) ||
-    ts.isTemplateMiddleOrTemplateTail(node) ||
-    ts.isJsxText(node)
+function wordsOfRoom(room: string): Literal[] {
+  return literalsIn(room, /\.test\.|migrations|repository|style\.ts|texts-(ar|de|pt)/).filter(
+    ([, text]) =>
+      /[a-z’…] [a-z“]/i.test(text) && !/^(GET|POST) |var\(--|solid var|^<!doctype|data-porch-open/.test(text),
   );
-}
-
-function isLogged(node: ts.Node): boolean {
-  return ts.isCallExpression(node) && /^(log\.|console\.|runAside)/.test(node.expression.getText());
 }

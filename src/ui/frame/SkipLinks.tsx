@@ -5,9 +5,9 @@ import { FRAME_WORDS } from '../wording/screens/frame';
 /** Where the Tab key can go at once, by id. */
 const PLACES: Readonly<Record<string, readonly (readonly [id: string, name: string])[]>> = {
   design: [
-    ['stage', 'stage'],
-    ['inspector-panel', 'inspector'],
-    ['path', 'path'],
+    ['stage', FRAME_WORDS.stage],
+    ['inspector-panel', FRAME_WORDS.inspector],
+    ['path', FRAME_WORDS.path],
   ],
 };
 
@@ -16,7 +16,7 @@ export function SkipLinks() {
   const here = usePathname().split('/')[3] ?? 'today';
   return (
     <Box component="nav" aria-label={FRAME_WORDS.skipTo} sx={{ position: 'absolute', zIndex: 2000 }}>
-      {(PLACES[here] ?? [['content', 'content']]).map(([id, name]) => (
+      {(PLACES[here] ?? [['content', FRAME_WORDS.content]]).map(([id, name]) => (
         <Box key={id} component="a" href={`#${id}`} sx={LINK}>
           {FRAME_WORDS.skipToNamed(name)}
         </Box>

@@ -44,7 +44,7 @@ export function InstallScreen({ origin, isLocal, domains }: InstallScreenProps) 
             ) : null}
           </Step>
           <Step number={2} title={INSTALL_WORDS.whereItGoes}>
-            <Typography>{INSTALL_WORDS.whereItGoesHelp('</body>')}</Typography>
+            <Typography>{INSTALL_WORDS.whereItGoesHelp}</Typography>
             <Typography sx={{ mt: 1 }}>
               {domains.length === 0
                 ? INSTALL_WORDS.noAddressYet

@@ -53,8 +53,8 @@ export function WhenLive({
         value={when.kind}
         onChange={(event) => onWhen({ ...when, kind: event.target.value as WhenAsked['kind'] })}
       >
-        <FormControlLabel value="now" control={<Radio size="small" />} label="now" />
-        <FormControlLabel value="later" control={<Radio size="small" />} label="later" />
+        <FormControlLabel value="now" control={<Radio size="small" />} label={PUBLISHING_WORDS.now} />
+        <FormControlLabel value="later" control={<Radio size="small" />} label={PUBLISHING_WORDS.later} />
         <FormControlLabel
           value="period"
           control={<Radio size="small" />}

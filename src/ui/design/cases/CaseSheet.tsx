@@ -44,7 +44,7 @@ export function CaseSheet({
             select
             size="small"
             fullWidth
-            label={index === 0 ? DESIGN_WORDS.forLabel : 'and'}
+            label={index === 0 ? DESIGN_WORDS.forLabel : DESIGN_WORDS.andLabel}
             value={one.join(' ')}
             onChange={(event) => {
               const next = offered.find((other) => other.join(' ') === event.target.value);

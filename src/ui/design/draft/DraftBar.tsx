@@ -154,9 +154,12 @@ function VersionBar({ version }: { version: number }) {
 }
 
 function Step({ kind, label, onStep }: { kind: 'undo' | 'redo'; label: string | null; onStep: () => void }) {
-  const name = kind === 'undo' ? DRAFT_WORDS.undo : DRAFT_WORDS.redo;
+  const [name, nothing] =
+    kind === 'undo'
+      ? [DRAFT_WORDS.undo, DRAFT_WORDS.nothingToUndo]
+      : [DRAFT_WORDS.redo, DRAFT_WORDS.nothingToRedo];
   return (
-    <Tooltip title={label === null ? DRAFT_WORDS.nothingTo(kind) : `${name}: ${label}`}>
+    <Tooltip title={label === null ? nothing : `${name}: ${label}`}>
       <span>
         <IconButton
           size="small"

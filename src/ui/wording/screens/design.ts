@@ -18,6 +18,7 @@ export const DESIGN_WORDS = {
     'For visitors who match all of this. The first wording that matches is used; edit its words on the stage.',
   forLabel: 'For',
   removeOne: (words: string) => `Remove: ${words}`,
+  andLabel: 'and',
   addCondition: 'and something else',
   earlier: 'Earlier',
   later: 'Later',

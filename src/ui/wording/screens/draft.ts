@@ -25,7 +25,8 @@ export const DRAFT_WORDS = {
   backToTheDraft: 'Back to the draft',
   undo: 'Undo',
   redo: 'Redo',
-  nothingTo: (kind: string) => `Nothing to ${kind}`,
+  nothingToUndo: 'Nothing to undo',
+  nothingToRedo: 'Nothing to redo',
   oneTestPasses: 'The saved test passes.',
   allTestsPass: (count: number) => `All ${count} saved tests pass.`,
   testsFail: (broken: number, count: number) =>

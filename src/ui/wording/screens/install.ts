@@ -7,8 +7,7 @@ export const INSTALL_WORDS = {
   localOnly:
     'This address works only on this computer. Set PUBLIC_URL to the address that visitors reach, and start again.',
   whereItGoes: 'Where it goes',
-  whereItGoesHelp: (tag: string) =>
-    `Just before ${tag} on each page, or once in the part that all pages share. Nothing else has to be changed there, ever: hours, words and looks change here.`,
+  whereItGoesHelp: `Just before </body> on each page, or once in the part that all pages share. Nothing else has to be changed there, ever: hours, words and looks change here.`,
   noAddressYet: 'Your site’s address is not set yet, so the widget shows on no page.',
   worksOn: (domains: string) => `It works on pages of ${domains}, and nowhere else.`,
   andBetween: ' and ',

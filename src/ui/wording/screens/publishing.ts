@@ -112,6 +112,8 @@ export const PUBLISHING_WORDS = {
   allVersions: 'All versions',
   showEarlier: 'Show earlier',
   when: 'When',
+  now: 'now',
+  later: 'later',
   temporarily: 'temporarily, then go back',
   from: 'From',
   until: 'Until',
