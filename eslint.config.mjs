@@ -32,6 +32,11 @@ const CORE = [
     message: 'Only words/format-text.ts formats, with Intl and a locale.',
   },
 ];
+/** A closed kind is answered kind by kind; only what a later program may have written goes to a function that says so. */
+const NO_DEFAULT = {
+  selector: 'SwitchCase[test=null]:not(:has(CallExpression[callee.name=/Unknown$/]))',
+  message: 'Name every kind, so that a new one does not compile; unknown data goes to a function …Unknown.',
+};
 const MODULE_STATE = {
   selector: 'Program > VariableDeclaration[kind="let"]',
   message: 'The entry and Next are two bundles: what lives longer than a request belongs to server/state.ts.',
@@ -65,13 +70,13 @@ export default tseslint.config(
   {
     files: ['src/core/**/*.ts', 'src/formats/**/*.ts'],
     ignores: ['**/*.test.ts'],
-    rules: { 'no-restricted-syntax': ['error', ...CORE] },
+    rules: { 'no-restricted-syntax': ['error', ...CORE, NO_DEFAULT] },
   },
   {
     files: ['src/server/**/*.ts', 'src/app/**/*.{ts,tsx}'],
     ignores: ['**/*.test.ts', 'src/server/live/clock.ts'],
     rules: {
-      'no-restricted-syntax': ['error', ...CLOCK, MODULE_STATE],
+      'no-restricted-syntax': ['error', ...CLOCK, MODULE_STATE, NO_DEFAULT],
       'no-restricted-globals': [
         'error',
         { name: 'setTimeout', message: 'Use wakeAt of live/clock.' },
@@ -89,6 +94,7 @@ export default tseslint.config(
           selector: "NewExpression[callee.name='Worker']",
           message: 'Workers start in a file start-….ts only.',
         },
+        NO_DEFAULT,
       ],
     },
   },

@@ -62,6 +62,7 @@ const MUST_KNOW: Readonly<Record<keyof typeof MADE_UP, readonly string[]>> = {
   'published condition': [
     'src/core/decide/explain.ts',
     'src/core/invitations/judge.ts',
+    'src/core/invitations/known.ts',
     'src/ui/wording/because.ts',
   ],
   'page rule': ['src/core/findings/pages.ts', 'src/core/pages/match.ts', 'src/ui/wording/conditions.ts'],

@@ -66,7 +66,10 @@ function after(
       return { ...memory, replies: { ...memory.replies, ...event.replies } };
     case 'page-view':
       return keepsVisits ? afterPageView(memory, event) : { ...memory, trail: onward(memory, event) };
-    default:
+    case 'seen':
+    case 'hidden':
+    case 'invitation-shown':
+    case 'invitation-left':
       return memory.visit === null ? memory : afterInVisit(memory, memory.visit, event);
   }
 }

@@ -40,9 +40,31 @@ export function isKnown(
       return isGiven(Object.entries(visitor.attributes), condition);
     case 'parameter':
       return isGiven(address === null ? [] : address.query, condition);
-    default:
+    case 'pages-seen':
+    case 'visit-number':
+    case 'days-since-visit':
+    case 'visit':
+    case 'visits-in-days':
+    case 'state':
+    case 'week-time':
+    case 'dates':
+    case 'on-page':
+    case 'in-visit':
+    case 'idle':
+    case 'scrolled':
+    case 'seen':
+    case 'clicked':
+    case 'leaving':
+    case 'form-left':
       return null;
+    default:
+      return isKnownOfUnknown(condition);
   }
+}
+
+/** [D4] A condition of a kind that a later program knows is none of these. */
+function isKnownOfUnknown(_condition: never): null {
+  return null;
 }
 
 /** Without a value it is enough that the name is given, also if empty. */

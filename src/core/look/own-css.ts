@@ -291,6 +291,7 @@ function valueOf(node: CssNode, where: Where): string | null {
       return functionOf(node.name.toLowerCase(), node.children.toArray(), where);
     case 'WhiteSpace':
       return '';
+    // eslint-disable-next-line no-restricted-syntax -- what somebody typed: CSS knows many more
     default:
       return null;
   }

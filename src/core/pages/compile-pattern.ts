@@ -65,7 +65,8 @@ function costOf(node: Node): number {
       return node.nodes.reduce((sum, one) => sum + costOf(one), 0);
     case 'repeat':
       return costOf(node.node) * Math.max(1, node.most ?? node.least);
-    default:
+    case 'start':
+    case 'end':
       return 0;
   }
 }

@@ -185,6 +185,7 @@ class Reader {
       case ']':
       case '}':
         throw new PatternError({ code: 'lone-bracket', at });
+      // eslint-disable-next-line no-restricted-syntax -- what somebody typed: any other sign is itself
       default:
         return literal(character);
     }

@@ -91,7 +91,10 @@ function stepped(simulation: VisitSimulation, step: TriedStep): VisitSimulation 
       return takeStep(simulation, told({ standing: 'ended', endedMs: now, endedBy: 'visitor' }));
     case 'tomorrow':
       return nextDay(simulation);
-    default:
+    case 'hide':
+    case 'show':
+    case 'open':
+    case 'close':
       return takeStep(simulation, { kind: step.kind });
   }
 }

@@ -1,3 +1,4 @@
+import type { CaseCondition } from '../model/case-condition';
 import { WIDGET_STATES } from '../model/moment';
 
 /** [T4] A case asks at most so many things. */
@@ -17,19 +18,21 @@ export function isCaseWhen(value: unknown): boolean {
 function isCaseCondition(value: unknown): boolean {
   if (!Array.isArray(value) || value.length < 2) return false;
   const [kind, ...values] = value as unknown[];
-  switch (kind) {
-    case 'state':
-      return values.every((one) => (WIDGET_STATES as readonly unknown[]).includes(one));
-    case 'visit':
-      return values.length === 1 && (values[0] === 'first' || values[0] === 'returning');
-    case 'closed-by':
-      return values.length === 1 && CLOSED_BY.includes(String(values[0]));
-    case 'team':
-    case 'language':
-      return (
-        values.length === 1 && typeof values[0] === 'string' && values[0].length > 0 && values[0].length <= 40
-      );
-    default:
-      return false;
-  }
+  return CHECKS.get(String(kind))?.(values) ?? false;
 }
+
+const isName = ([name, ...more]: readonly unknown[]): boolean =>
+  more.length === 0 && typeof name === 'string' && name.length > 0 && name.length <= 40;
+
+/** Whether the values after a condition's kind are what it may ask. */
+const CHECK_OF: { readonly [K in CaseCondition[0]]: (values: readonly unknown[]) => boolean } = {
+  state: (values) => values.every((one) => (WIDGET_STATES as readonly unknown[]).includes(one)),
+  visit: (values) => values.length === 1 && (values[0] === 'first' || values[0] === 'returning'),
+  'closed-by': (values) => values.length === 1 && CLOSED_BY.includes(String(values[0])),
+  team: isName,
+  language: isName,
+};
+/** As a map: a kind off the wire may be called like something that every object has. */
+const CHECKS: ReadonlyMap<string, (values: readonly unknown[]) => boolean> = new Map(
+  Object.entries(CHECK_OF),
+);

@@ -165,7 +165,8 @@ export function wordsOf(reason: Reason, context: ReasonContext): ReasonWords {
       text: `“${context.invitationName(String(invitation))}” ${reason.code === 'invitation-due' ? 'shows now' : 'is withdrawn: its conditions no longer hold'}`,
       link: { to: 'invitation', id: String(invitation) },
     };
-  switch (reason.code) {
+  const { code } = reason;
+  switch (code) {
     case 'site-paused':
       return { text: 'the whole widget is paused', link: null };
     case 'nothing-published':
@@ -215,9 +216,8 @@ export function wordsOf(reason: Reason, context: ReasonContext): ReasonWords {
       };
     case 'deed-of-state':
       return { text: 'the window was opened', link: { to: 'availability' } };
-    default:
-      return { text: PLAIN_REASONS[reason.code], link: null };
   }
+  return { text: PLAIN_REASONS[code], link: null };
 }
 
 function closedWords(closedBy: string): string {

@@ -187,27 +187,33 @@ function valueWords(subject: Subject, value: Json | undefined, context: ChangeCo
     case 'site-name':
     case 'widget-name':
       return `“${plain(value)}”`;
-    default:
+    case 'locale-order':
+    case 'widget-order':
+    case 'locale':
+    case 'widget':
+    case 'widget-key':
+    case 'team-order':
+    case 'case-order':
+    case 'invitation-order':
+    case 'team':
+    case 'case':
+    case 'invitation':
+    case 'field-order':
+    case 'field':
+    case 'option':
+    case 'option-order':
       return plain(value);
   }
 }
 
 /** What came or went is told by what matters of it. */
 function thingWords(subject: Subject, value: Json | undefined, context: ChangeContext): string {
-  switch (subject.of) {
-    case 'widget':
-      return ` “${plain(value)}”`;
-    case 'page-rule':
-      return ` ${valueWords(subject, value, context)}`;
-    case 'case':
-      return ` (${caseWords(subject.when, context.teamName)})${wordsOf(value)}`;
-    case 'invitation': {
-      const { when, texts } = value as { readonly when: When; readonly texts: Json };
-      return `, ${whenWords(when)}${wordsOf(texts)}`;
-    }
-    default:
-      return '';
-  }
+  if (subject.of === 'widget') return ` “${plain(value)}”`;
+  if (subject.of === 'page-rule') return ` ${valueWords(subject, value, context)}`;
+  if (subject.of === 'case') return ` (${caseWords(subject.when, context.teamName)})${wordsOf(value)}`;
+  if (subject.of !== 'invitation') return '';
+  const { when, texts } = value as { readonly when: When; readonly texts: Json };
+  return `, ${whenWords(when)}${wordsOf(texts)}`;
 }
 
 /** The first words of a text in several languages. */

@@ -77,7 +77,9 @@ export function lookPartWords(part: LookValue, value: Json): string {
       return pictureWords(value);
     case 'css':
       return value === '' ? 'none' : `“${plain(value)}”`;
-    default:
+    case 'brand':
+    case 'second':
+    case 'headerTo':
       return value === null ? 'none' : plain(value);
   }
 }
