@@ -95,6 +95,10 @@ export default tseslint.config(
           message: 'Workers start in a file start-….ts only.',
         },
         NO_DEFAULT,
+        {
+          selector: 'TSInterfaceDeclaration[id.name=/Props$/] > TSInterfaceBody[body.length>8]',
+          message: 'At most eight props: what belongs together is one object, or comes from a context.',
+        },
       ],
     },
   },

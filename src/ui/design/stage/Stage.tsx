@@ -144,9 +144,7 @@ export function Stage({ previewState, page, view: look, onNear, words, widget, t
       {onStage === null ? null : (
         <StageTexts
           painted={onStage}
-          isNear={distance === 'near'}
-          isReadable={isReadable}
-          onNear={onNear}
+          distance={{ isNear: distance === 'near', isReadable, onNear }}
           {...words}
         />
       )}

@@ -47,12 +47,17 @@ export interface PaintedStage {
   readonly paint: string;
 }
 
-export interface StageTextsProps {
-  readonly painted: PaintedStage;
+/** From how far away the page is seen. */
+export interface StageDistance {
   readonly isNear: boolean;
   /** Near, a text is large enough to be edited where it stands; else that is done beside the stage. */
   readonly isReadable: boolean;
   readonly onNear: () => void;
+}
+
+export interface StageTextsProps {
+  readonly painted: PaintedStage;
+  readonly distance: StageDistance;
   readonly texts: StageText;
   readonly firstTextRef: (button: HTMLButtonElement | null) => void;
   /** The text that is being edited; it need not be one that stands there now. */
@@ -72,9 +77,7 @@ export interface SeenTexts {
 /** A button over every text of the widget, where it stands; choosing one edits it there. */
 export function StageTexts({
   painted: { stage, root, paint },
-  isNear,
-  isReadable,
-  onNear,
+  distance: { isNear, isReadable, onNear },
   texts,
   firstTextRef,
   open,
