@@ -37,7 +37,8 @@ export async function typeOnStage(
     await context.addCookies([{ name, value, url: origin }]);
     const page = await context.newPage();
     await page.goto(`${origin}/s/${siteKey}/design?on=/tonight&moment=at-the-door&with=in`);
-    await page.getByRole('button', { name: /^Edit Greeting/ }).click();
+    const stage = page.getByRole('region', { name: 'Stage' });
+    await stage.getByRole('button', { name: /^Edit Greeting/ }).click();
     const field = page.getByRole('textbox', { name: 'Greeting' });
     await field.fill('');
     await page.waitForTimeout(1500);
@@ -60,7 +61,7 @@ function measureNext(): Promise<Typed> {
     const momentCard = document.querySelector('nav[aria-label=Path] [data-moment-card=at-the-door]');
     const stageRoot = document.querySelector('section[aria-label=Stage] sunny-porch')?.shadowRoot;
     const pictureRoot = momentCard?.querySelector('sunny-porch')?.shadowRoot;
-    if (!momentCard || !stageRoot || !pictureRoot) throw new Error('Expected a stage and a stone.');
+    if (!momentCard || !stageRoot || !pictureRoot) throw new Error('Expected a stage and a card of the path.');
     let began = 0;
     const at: {
       stage?: readonly [number, number];
