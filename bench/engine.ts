@@ -21,7 +21,7 @@ export function perSecond(work: () => unknown, ms = 1000): number {
   return (count / ms) * 1000;
 }
 
-const formatText = (line: string) => console.log(line);
+const print = (line: string) => console.log(line);
 const thousands = (count: number): string => `${Math.round(count / 1000)} k/s`;
 
 /** Three widgets, forty page rules, twenty invitations: the clock ticks and the page stays the same. */
@@ -66,11 +66,11 @@ export function benchDecide(): void {
   const anew = perSecond(() => decideAnew(site, ticks[turn++ % 1000] ?? visit));
   const fresh = perSecond(() => decide(site, pages[turn++ % 1000] ?? visit));
   const parse = perSecond(() => JSON.parse(pointer) as unknown);
-  formatText(
+  print(
     `decide, unchanged page      ${thousands(same)}, ${(same / parse).toFixed(2)} × reading the pointer's JSON (goal 1 M/s)`,
   );
-  formatText(`decide, worked out anew     ${thousands(anew)}, ${(anew / parse).toFixed(2)} ×`);
-  formatText(`decide, a new page each     ${thousands(fresh)}, ${(fresh / parse).toFixed(2)} ×`);
+  print(`decide, worked out anew     ${thousands(anew)}, ${(anew / parse).toFixed(2)} ×`);
+  print(`decide, a new page each     ${thousands(fresh)}, ${(fresh / parse).toFixed(2)} ×`);
 }
 
 /** One rule of four conditions, against a rule engine of the registry with the same rule. */
@@ -118,7 +118,7 @@ export async function benchRule(): Promise<void> {
     theirs++;
   }
   if (!judge(group, asked).is) throw new Error('Expected the rule to hold.');
-  formatText(
+  print(
     `a rule of four conditions   ${thousands(ours)}, ${Math.round(ours / theirs)} × json-rules-engine (${thousands(theirs)}; goal 50 ×)`,
   );
 }
@@ -145,7 +145,7 @@ export function benchHours(): void {
   let turn = 0;
   const next = () => instants[turn++ % 1000] ?? 0;
   const [ours, theirs] = [perSecond(() => isOpenAt(own, next())), perSecond(() => byLuxon(next()))];
-  formatText(
+  print(
     `open now?                   ${thousands(ours)}, ${Math.round(ours / theirs)} × luxon (${thousands(theirs)}; goal 50 ×)`,
   );
 }
@@ -166,7 +166,7 @@ export function benchPages(): void {
     perSecond(() => judgePage(few, [], address)),
     perSecond(() => judgePage(many, [], address)),
   ];
-  formatText(
+  print(
     `one address, 500 rules      ${thousands(slow)}, ${(fast / slow).toFixed(1)} × as long as 50 rules (linear is 10)`,
   );
 }

@@ -9,21 +9,25 @@ export function ruleTakes([kind, part, operand, ignoresCase]: WireRule, address:
   const seen = isFolded ? lowered(partOf(address, part)) : partOf(address, part);
   if (typeof operand !== 'string') return takesFound(operand, seen);
   const wanted = isFolded ? lowered(operand) : operand;
-  return Object.hasOwn(TAKES, kind) ? TAKES[kind](seen, wanted) : takesUnknown();
+  switch (kind) {
+    case 'exact':
+      return seen === wanted;
+    case 'begins-with':
+      return seen.startsWith(wanted) || isBareParent(seen, wanted);
+    case 'contains':
+      return seen.includes(wanted);
+    case 'ends-with':
+      return seen.endsWith(wanted);
+    case 'wildcard':
+    case 'expression':
+      return false; // a pattern without its automaton
+    default:
+      return takesUnknown(kind);
+  }
 }
 
-/** Whether a rule's text takes what is seen; patterns carry an automaton instead of a text. */
-const TAKES: { readonly [K in WireRule[0]]: (seen: string, wanted: string) => boolean } = {
-  exact: (seen, wanted) => seen === wanted,
-  'begins-with': (seen, wanted) => seen.startsWith(wanted) || isBareParent(seen, wanted),
-  contains: (seen, wanted) => seen.includes(wanted),
-  'ends-with': (seen, wanted) => seen.endsWith(wanted),
-  wildcard: takesUnknown,
-  expression: takesUnknown,
-};
-
-/** A rule of a kind that a later program knows, or a pattern without its automaton, takes nothing ([D4]). */
-function takesUnknown(): boolean {
+/** [D4] A rule of a kind that a later program knows takes nothing. */
+function takesUnknown(_kind: never): boolean {
   return false;
 }
 
