@@ -61,7 +61,8 @@ function measureNext(): Promise<Typed> {
     const momentCard = document.querySelector('nav[aria-label=Path] [data-moment-card=at-the-door]');
     const stageRoot = document.querySelector('section[aria-label=Stage] sunny-porch')?.shadowRoot;
     const pictureRoot = momentCard?.querySelector('sunny-porch')?.shadowRoot;
-    if (!momentCard || !stageRoot || !pictureRoot) throw new Error('Expected a stage and a card of the path.');
+    if (!momentCard || !stageRoot || !pictureRoot)
+      throw new Error('Expected a stage and a card of the path.');
     let began = 0;
     const at: {
       stage?: readonly [number, number];
