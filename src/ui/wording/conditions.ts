@@ -49,7 +49,7 @@ function plainWords(condition: Condition): string {
     case 'language':
       return `reading ${orList(condition.languages.map((one) => languageName(one)))}`;
     case 'device':
-      return `on a ${orList(condition.devices.map((one) => DEVICE_NOUNS[one]))}`;
+      return `on a ${orList(condition.devices.map(deviceNoun))}`;
     case 'state':
       return `while ${orList(condition.states.map(stateClause))}`;
     case 'attribute':
@@ -115,8 +115,12 @@ export function orList(parts: readonly string[]): string {
   return OR.format(parts);
 }
 
-/** What a visitor reads on. */
-export const DEVICE_NOUNS = { desktop: 'computer', tablet: 'tablet', phone: 'phone' } as const;
+const DEVICES: Readonly<Record<string, string>> = { desktop: 'computer', tablet: 'tablet', phone: 'phone' };
+
+/** What a visitor reads on; one that a later program knows, by its code. */
+export function deviceNoun(device: string): string {
+  return DEVICES[device] ?? device;
+}
 
 const OR = new Intl.ListFormat('en', { type: 'disjunction' });
 const DAY = new Intl.DateTimeFormat('en-GB', { weekday: 'short', timeZone: 'UTC' });

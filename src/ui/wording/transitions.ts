@@ -6,7 +6,7 @@ import {
   type TransitionLabel,
   headlineOf,
 } from '../../core/rehearse/label-of-transition';
-import { DEVICE_NOUNS, orList } from './conditions';
+import { deviceNoun, orList } from './conditions';
 import { languageName } from './languages';
 import { STATE_CLAUSES } from './states';
 import { lengthWords } from './times';
@@ -230,7 +230,7 @@ function partWords(part: LabelPart): string {
     case 'language':
       return orList(part.languages.map((one) => languageName(one)));
     case 'device':
-      return `on a ${orList(part.devices.map((one) => DEVICE_NOUNS[one]))}`;
+      return `on a ${orList(part.devices.map(deviceNoun))}`;
     case 'country':
       return `from ${orList(part.countries)}`;
     case 'attribute':

@@ -7,7 +7,7 @@ import Typography from '@mui/material/Typography';
 import { type ReactNode, memo, useState } from 'react';
 import { TEAM_STATES, type TeamState } from '../../../core/model/moment';
 import type { Assumptions } from '../../../core/rehearse/assumptions';
-import { DEVICE_NOUNS } from '../../wording/conditions';
+import { deviceNoun } from '../../wording/conditions';
 import { languageName } from '../../wording/languages';
 import { STATE_WORDS, whileWords } from '../../wording/states';
 import { Roving } from '../../parts/Roving';
@@ -152,9 +152,9 @@ function VisitorParts({ assumptions, onSuppose, place }: PartsProps) {
       <Choice
         part="device"
         label={DESIGN_WORDS.onDeviceStart}
-        value={DEVICE_NOUNS[device]}
+        value={deviceNoun(device)}
         maxWidth={80}
-        options={DEVICES.map((one) => [one, DEVICE_NOUNS[one]] as const)}
+        options={DEVICES.map((one) => [one, deviceNoun(one)] as const)}
         chosen={device}
         onChoose={(next) => onSuppose({ device: next })}
       />
