@@ -1,8 +1,9 @@
 import Box from '@mui/material/Box';
 import Link from '@mui/material/Link';
+import { memo } from 'react';
 import type { DrawnMoment } from '../../../core/model/moment';
 import { Roving } from '../../parts/Roving';
-import { useSame } from '../../parts/use-stable';
+import { useSame, useStable } from '../../parts/use-stable';
 import { MOMENT_WORDS } from '../../wording/moments';
 import type { DrawnTransition } from '../path/transitions';
 import { useDesign } from '../state/DesignContext';
@@ -15,7 +16,7 @@ export function LeadsTo() {
   const { rehearsed, shown, acts } = useDesign();
   const { toMoment } = useDesignActions();
   const { to, from } = useSame(neighboursOf(rehearsed.transitions, shown.moment));
-  const act = { onMoment: toMoment, onTransition: acts.chooseAside };
+  const act = { onMoment: useStable(toMoment), onTransition: useStable(acts.chooseAside) };
   return (
     <>
       <Neighbours title={INSPECTOR_WORDS.leadsTo} all={to} {...act} />
@@ -37,7 +38,7 @@ interface NeighboursProps {
   readonly onTransition: (id: DrawnTransition['id']) => void;
 }
 
-function Neighbours({ title, all, onMoment, onTransition }: NeighboursProps) {
+const Neighbours = memo(function Neighbours({ title, all, onMoment, onTransition }: NeighboursProps) {
   if (all.length === 0) return null;
   return (
     <Section title={title}>
@@ -75,7 +76,7 @@ function Neighbours({ title, all, onMoment, onTransition }: NeighboursProps) {
       </Roving>
     </Section>
   );
-}
+});
 
 function neighboursOf(
   transitions: readonly DrawnTransition[],

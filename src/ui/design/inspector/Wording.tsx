@@ -3,7 +3,7 @@
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import Collapse from '@mui/material/Collapse';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { Roving } from '../../parts/Roving';
 import { useSame, useStable } from '../../parts/use-stable';
 import { DeskCases } from '../cases/DeskCases';
@@ -78,32 +78,14 @@ function TextLine({ textKey, onChoose }: TextLineProps) {
   const isEdited = chosen.editing === textKey && shown.isEditedHere;
   return (
     <li>
-      <ButtonBase
-        aria-label={INSPECTOR_WORDS.editNamed(name, words)}
-        aria-current={chosen.editing === textKey ? 'true' : undefined}
-        onClick={() => onChoose(textKey)}
-        sx={{
-          display: 'flex',
-          width: 'calc(100% + 16px)',
-          mx: -1,
-          px: 1,
-          gap: 1,
-          minHeight: { xs: 40, md: 28 },
-          justifyContent: 'flex-start',
-          textAlign: 'start',
-          fontSize: '0.8125rem',
-          borderRadius: '8px',
-          '&:hover': { bgcolor: 'var(--porch-lane)' },
-          ...(chosen.editing === textKey ? { bgcolor: 'var(--porch-lane)' } : {}),
-        }}
-      >
-        <Box component="span" sx={{ ...CUT, flex: '0 1 auto', maxWidth: '55%' }}>
-          {name}
-        </Box>
-        <Box component="span" dir={texts.dir} sx={{ ...CUT, flex: '1 1 0', color: 'text.secondary' }}>
-          {words}
-        </Box>
-      </ButtonBase>
+      <TextButton
+        textKey={textKey}
+        name={name}
+        words={words}
+        dir={texts.dir}
+        isEdited={chosen.editing === textKey}
+        onChoose={onChoose}
+      />
       {isEdited ? (
         <TextEditor
           key={wording}
@@ -117,5 +99,51 @@ function TextLine({ textKey, onChoose }: TextLineProps) {
     </li>
   );
 }
+
+interface TextButtonProps extends TextLineProps {
+  readonly name: string;
+  readonly words: string;
+  readonly dir: 'ltr' | 'rtl';
+  readonly isEdited: boolean;
+}
+
+/** Drawn anew only when it says something else. */
+const TextButton = memo(function TextButton({
+  textKey,
+  name,
+  words,
+  dir,
+  isEdited,
+  onChoose,
+}: TextButtonProps) {
+  return (
+    <ButtonBase
+      aria-label={INSPECTOR_WORDS.editNamed(name, words)}
+      aria-current={isEdited ? 'true' : undefined}
+      onClick={() => onChoose(textKey)}
+      sx={{
+        display: 'flex',
+        width: 'calc(100% + 16px)',
+        mx: -1,
+        px: 1,
+        gap: 1,
+        minHeight: { xs: 40, md: 28 },
+        justifyContent: 'flex-start',
+        textAlign: 'start',
+        fontSize: '0.8125rem',
+        borderRadius: '8px',
+        '&:hover': { bgcolor: 'var(--porch-lane)' },
+        ...(isEdited ? { bgcolor: 'var(--porch-lane)' } : {}),
+      }}
+    >
+      <Box component="span" sx={{ ...CUT, flex: '0 1 auto', maxWidth: '55%' }}>
+        {name}
+      </Box>
+      <Box component="span" dir={dir} sx={{ ...CUT, flex: '1 1 0', color: 'text.secondary' }}>
+        {words}
+      </Box>
+    </ButtonBase>
+  );
+});
 
 const CUT = { overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap', minWidth: 0 } as const;

@@ -3,9 +3,10 @@
 import Box from '@mui/material/Box';
 import Link from '@mui/material/Link';
 import Popover from '@mui/material/Popover';
-import { Fragment, useRef } from 'react';
+import { Fragment, memo, useRef } from 'react';
 import type { Verdict } from '../../../core/decide/explain';
 import { Roving } from '../../parts/Roving';
+import { useSame, useStable } from '../../parts/use-stable';
 import {
   type ReasonContext,
   type ReasonLink,
@@ -40,12 +41,36 @@ const GROUPS = [
 
 /** Why this visitor sees this: the engine's own reasons, decisive first, each leading to its setting. */
 export function Because({ verdicts, context, onLink, isOpen, onOpen }: BecauseProps) {
+  const near = nearMiss(verdicts);
+  const decided = verdicts.filter(({ outcome }) => outcome === 'decided').slice(0, REASONS_MAX);
+  const inWords = (some: readonly Verdict[]): ReasonWords[] => some.map((one) => verdictWords(one, context));
+  const reasons = useSame<Reasons>({
+    brief: inWords(near === null ? decided : [...decided, near]),
+    count: verdicts.length,
+    groups: GROUPS.map(([outcome, title]) => ({
+      title,
+      all: inWords(verdicts.filter((one) => one.outcome === outcome)),
+    })),
+  });
+  return <ReasonBar {...{ reasons, isOpen, onOpen }} onLink={useStable(onLink)} />;
+}
+
+/** The reasons in words. */
+interface Reasons {
+  /** What stands on the bar. */
+  readonly brief: readonly ReasonWords[];
+  readonly count: number;
+  /** All of them. */
+  readonly groups: readonly { readonly title: string; readonly all: readonly ReasonWords[] }[];
+}
+
+interface ReasonBarProps extends Pick<BecauseProps, 'onLink' | 'isOpen' | 'onOpen'> {
+  readonly reasons: Reasons;
+}
+
+/** Drawn anew only when it says something else. */
+const ReasonBar = memo(function ReasonBar({ reasons, onLink, isOpen, onOpen }: ReasonBarProps) {
   const bar = useRef<HTMLDivElement>(null);
-  const decided = verdicts
-    .filter(({ outcome }) => outcome === 'decided')
-    .slice(0, REASONS_MAX)
-    .map((one) => verdictWords(one, context));
-  const reachability = nearMiss(verdicts);
   return (
     <Box
       ref={bar}
@@ -73,18 +98,12 @@ export function Because({ verdicts, context, onLink, isOpen, onOpen }: BecausePr
           <Box component="b" sx={{ mr: 1 }}>
             {DESIGN_WORDS.whyThisShows}
           </Box>
-          {decided.map((words, index) => (
+          {reasons.brief.map((words, index) => (
             <Fragment key={words.text}>
               {index === 0 ? '' : ' · '}
               <ReasonText words={words} onLink={onLink} />
             </Fragment>
           ))}
-          {reachability === null ? null : (
-            <>
-              {' · '}
-              <ReasonText words={verdictWords(reachability, context)} onLink={onLink} />
-            </>
-          )}
         </Box>
         <Link
           component="button"
@@ -94,7 +113,7 @@ export function Because({ verdicts, context, onLink, isOpen, onOpen }: BecausePr
           aria-keyshortcuts="B"
           sx={{ fontSize: '0.8125rem', whiteSpace: 'nowrap', flex: 'none' }}
         >
-          {verdicts.length === 1 ? DESIGN_WORDS.oneReason : DESIGN_WORDS.countOfReasons(verdicts.length)}
+          {DESIGN_WORDS.countOfReasons(reasons.count)}
         </Link>
       </Roving>
       <Popover
@@ -110,31 +129,27 @@ export function Because({ verdicts, context, onLink, isOpen, onOpen }: BecausePr
           tabIndex={0}
           sx={{ p: 2, maxHeight: 320, overflow: 'auto', maxWidth: 560, fontSize: '0.8125rem' }}
         >
-          {GROUPS.map(([outcome, title]) => {
-            const own = verdicts.filter((verdict) => verdict.outcome === outcome);
-            return own.length === 0 ? null : (
-              <Box key={outcome} sx={{ mb: 1.5 }}>
+          {reasons.groups.map(({ title, all }) =>
+            all.length === 0 ? null : (
+              <Box key={title} sx={{ mb: 1.5 }}>
                 <Box component="h3" sx={{ m: 0, fontSize: '0.8125rem' }}>
                   {title}
                 </Box>
                 <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
-                  {own.map((one) => {
-                    const words = verdictWords(one, context);
-                    return (
-                      <li key={words.text}>
-                        <ReasonText words={words} onLink={onLink} />
-                      </li>
-                    );
-                  })}
+                  {all.map((words) => (
+                    <li key={words.text}>
+                      <ReasonText words={words} onLink={onLink} />
+                    </li>
+                  ))}
                 </Box>
               </Box>
-            );
-          })}
+            ),
+          )}
         </Box>
       </Popover>
     </Box>
   );
-}
+});
 
 function ReasonText({ words, onLink }: { words: ReasonWords; onLink: (link: ReasonLink) => void }) {
   const { link, text } = words;

@@ -1,4 +1,4 @@
-import { useCallback } from 'react';
+import { useCallback, useMemo } from 'react';
 import { SheetButton } from '../inspector/InspectorSheet';
 import { useDesign } from '../state/DesignContext';
 import type { ChosenPart } from '../state/use-chosen';
@@ -60,6 +60,18 @@ function OverStage({ scale }: { readonly scale: number }) {
   const { set } = acts;
   const onDistance = useCallback((distance: 'near' | 'whole') => set({ distance }), [set]);
   const onScheme = useCallback((scheme: ChosenPart['scheme']) => set({ scheme }), [set]);
+  const hasSheet = form === 'narrow' && tried === null;
+  const more = useMemo(
+    () => (
+      <>
+        <BackdropMenu kind={backdrop.kind} onKind={(kind) => set({ backdrop: kind })} acts={pictures} />
+        {hasSheet ? (
+          <SheetButton isOpen={chosen.isSheetOpen} onOpen={() => set({ isSheetOpen: true })} />
+        ) : null}
+      </>
+    ),
+    [backdrop.kind, pictures, hasSheet, chosen.isSheetOpen, set],
+  );
   if (form === 'phone') return null;
   return (
     <StageTools
@@ -70,10 +82,7 @@ function OverStage({ scale }: { readonly scale: number }) {
       onDistance={onDistance}
       onScheme={onScheme}
     >
-      <BackdropMenu kind={backdrop.kind} onKind={(kind) => set({ backdrop: kind })} acts={pictures} />
-      {form === 'narrow' && tried === null ? (
-        <SheetButton isOpen={chosen.isSheetOpen} onOpen={() => set({ isSheetOpen: true })} />
-      ) : null}
+      {more}
     </StageTools>
   );
 }
