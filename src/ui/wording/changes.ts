@@ -151,10 +151,8 @@ function valueWords(subject: Subject, value: Json | undefined, context: ChangeCo
       return typeof value === 'string' ? (value === NO_RING ? 'none' : value) : 'from your colour';
     case 'launcher':
       return launcherPartWords(subject.part, value ?? null);
-    case 'setting': {
-      const setting = SETTINGS[subject.id];
-      return settingWords(typeof value === 'number' ? value : null, setting);
-    }
+    case 'setting':
+      return settingWords(typeof value === 'number' ? value : null, SETTINGS[subject.id]);
     case 'corner':
     case 'phone-corner':
       return cornerWords(plain(value));
@@ -164,10 +162,8 @@ function valueWords(subject: Subject, value: Json | undefined, context: ChangeCo
       return languageName(plain(value));
     case 'calendar':
       return typeof value === 'string' ? context.calendarName(value) : 'whenever somebody is answering';
-    case 'audience': {
-      const conditions = (value ?? []) as readonly Condition[];
-      return conditions.length === 0 ? 'everybody' : conditions.map(conditionWords).join(' and ');
-    }
+    case 'audience':
+      return audienceWords((value ?? []) as readonly Condition[]);
     case 'page-rule':
       return value === undefined ? '–' : ruleWords(value as PageRule);
     case 'case-when':
@@ -183,10 +179,9 @@ function valueWords(subject: Subject, value: Json | undefined, context: ChangeCo
     case 'invitation-text':
     case 'field-words':
     case 'option-words':
-      return value === undefined ? 'our text' : `“${plain(value)}”`;
     case 'site-name':
     case 'widget-name':
-      return `“${plain(value)}”`;
+      return value === undefined ? 'our text' : `“${plain(value)}”`;
     case 'locale-order':
     case 'widget-order':
     case 'locale':
@@ -204,6 +199,10 @@ function valueWords(subject: Subject, value: Json | undefined, context: ChangeCo
     case 'option-order':
       return plain(value);
   }
+}
+
+function audienceWords(conditions: readonly Condition[]): string {
+  return conditions.length === 0 ? 'everybody' : conditions.map(conditionWords).join(' and ');
 }
 
 /** What came or went is told by what matters of it. */
