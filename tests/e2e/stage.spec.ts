@@ -214,7 +214,7 @@ test('a toast is in our type, and covers neither reasons nor path', async ({ bro
     .toBeLessThanOrEqual(reasons?.y ?? 0);
 });
 
-test('with text at 200 % Design takes its phone form, and no screen is wider than the window or cuts its labels', async ({
+test('with text at 200 %, and in a low window, Design takes its phone form, and no screen is wider than the window or cuts its labels', async ({
   browser,
   playwright,
   launchOptions,
@@ -238,4 +238,8 @@ test('with text at 200 % Design takes its phone form, and no screen is wider tha
   await expect(designScreen.stage(page)).toBeVisible();
   await expectNoSidewaysScroll(page);
   await large.close();
+  await usual.setViewportSize({ width: 1280, height: 480 });
+  await usual.goto(`${testServer.app}/s/${testServer.siteKey}/design?on=/tonight&with=in`);
+  await expect(pathScreen.waiting(pathScreen.path(usual))).toBeVisible();
+  await expect(designScreen.stage(usual)).toHaveCount(0);
 });

@@ -59,9 +59,10 @@ export function useDesignState(
   return { ...screen, ...visitor, shown, backdrop, pictures, isBecauseOpen, setBecauseOpen };
 }
 
+/** In em, so that zoom and large text count; below 32 em of height the stage would have no room between its rows. */
 function useScreenForm(): ScreenForm {
   const isNarrow = useMediaQuery('(max-width: 74.95em)');
-  const isPhone = useMediaQuery('(max-width: 56.2em)');
+  const isPhone = useMediaQuery('(max-width: 56.2em), (max-height: 32em)');
   const isLarge = useSyncExternalStore(never, isLargeText, () => false);
   if (isPhone || isLarge) return 'phone';
   return isNarrow ? 'narrow' : 'wide';
