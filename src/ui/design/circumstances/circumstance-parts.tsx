@@ -153,7 +153,7 @@ export function Sheet({
         onClose={close}
         anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
       >
-        <Box role="dialog" aria-label={label} sx={{ p: 2, width: 320 }}>
+        <Box role="dialog" aria-label={label} sx={{ p: 2, width: 'min(20rem, calc(100vw - 2rem))' }}>
           {children(close)}
         </Box>
       </Popover>

@@ -104,7 +104,11 @@ const Drawn = memo(function Drawn({
             aria-label={DRAFT_WORDS.versions}
             component={Link}
             href={`/s/${siteKey}/versions`}
-            sx={{ width: 32, height: 32, display: { xs: 'inline-flex', md: 'none', lg: 'inline-flex' } }}
+            sx={{
+              width: '2rem',
+              height: '2rem',
+              display: { xs: 'inline-flex', md: 'none', lg: 'inline-flex' },
+            }}
           >
             <HistoryIcon fontSize="small" />
           </IconButton>
@@ -166,7 +170,7 @@ function Step({ kind, label, onStep }: { kind: 'undo' | 'redo'; label: string | 
           aria-label={label === null ? name : `${name}: ${label}`}
           disabled={label === null}
           onClick={onStep}
-          sx={{ width: 32, height: 32 }}
+          sx={{ width: '2rem', height: '2rem' }}
         >
           {kind === 'undo' ? <UndoIcon fontSize="small" /> : <RedoIcon fontSize="small" />}
         </IconButton>

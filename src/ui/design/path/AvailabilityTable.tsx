@@ -41,7 +41,7 @@ export function AvailabilityTable({ rows, teams, isChosen, onChoose }: Availabil
           key={row.state}
           sx={{
             display: 'grid',
-            gridTemplateColumns: '20px 74px 1fr auto',
+            gridTemplateColumns: '1.25rem 4.625rem 1fr auto',
             alignItems: 'center',
             fontSize: '0.8125rem',
             lineHeight: '1.3125rem',
