@@ -28,6 +28,9 @@ export interface TopBarProps {
   readonly onSheet: () => void;
 }
 
+/** Screens whose heading is not seen: on a phone the bar says where one is. */
+const UNTITLED: ReadonlySet<string> = new Set(['design', 'conversations']);
+
 /** The bar at the top of every screen: where one is, who is in, and whose site it is. */
 export function TopBar(props: TopBarProps) {
   const { siteKey, role } = useSite();
@@ -107,13 +110,13 @@ export function TopBar(props: TopBarProps) {
           flex: 1,
           fontFamily: '"Fraunces Variable"',
           fontWeight: 600,
-          fontSize: '1.125rem',
+          fontSize: '1rem',
           whiteSpace: 'nowrap',
           overflow: 'hidden',
           textOverflow: 'ellipsis',
         }}
       >
-        {screens.find(({ path }) => path === here)?.name}
+        {UNTITLED.has(here) ? screens.find(({ path }) => path === here)?.name : null}
       </Box>
       <Box sx={{ flex: 1, display: { xs: 'none', md: 'block' } }} />
       <SearchButton onSearch={props.onSearch} />
