@@ -78,7 +78,7 @@ select.text { appearance: auto; cursor: pointer; }
 .note { flex: 1; overflow-y: auto; padding: 14px; display: flex; flex-direction: column; gap: 10px; }
 .note .text.tall { min-block-size: 84px; }
 .note-form { margin-block-end: -14px; }
-.note-form .last { position: sticky; inset-block-end: -14px; padding-block: 8px 14px; background: var(--ground); }
+.note-form .last { position: sticky; inset-block-end: -14px; padding-block: 8px 14px; background: var(--ground); outline: 1px solid transparent; }
 .said { display: flex; flex-direction: column; gap: 8px; }
 .forget { display: flex; flex-direction: column; gap: 8px; }
 .forget .row { flex-wrap: wrap; justify-content: flex-end; }
