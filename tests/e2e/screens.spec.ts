@@ -32,7 +32,6 @@ const VIEWS = [
   { name: 'at 1280×800, light', viewport: { width: 1280, height: 800 }, colorScheme: 'light' },
   { name: 'at 1024×768, evening', viewport: { width: 1024, height: 768 }, colorScheme: 'dark' },
   { name: 'at 390×844, light', viewport: { width: 390, height: 844 }, colorScheme: 'light' },
-  { name: 'at 390×844, evening', viewport: { width: 390, height: 844 }, colorScheme: 'dark' },
 ] as const;
 
 for (const { name, ...view } of VIEWS) {
