@@ -40,7 +40,7 @@ test('Design, Conversations, Today, Install and the widget on the site', async (
   await expect(frameScreen.visitorsSeeThis(desk)).toHaveCount(0, { timeout: 15_000 });
   await take(desk, 'conversations');
   await desk.goto(`${testServer.app}/s/${testServer.siteKey}/today`);
-  await expect(todayScreen.heading(desk)).toBeVisible();
+  await expect(todayScreen.findings(desk)).toBeVisible();
   await expect(frameScreen.answeringSwitch(desk)).toBeVisible();
   await take(desk, 'today');
   await desk.goto(`${testServer.app}/s/${testServer.siteKey}/versions`);

@@ -76,6 +76,8 @@ export function TodayScreen() {
         {TODAY_WORDS.notPublished(unpublished)}
       </Line>,
     );
+  // Responders are told of none; for everybody else nothing is quiet before they are worked out.
+  const isQuiet = lines.length === 0 && (role === 'responder' || findings?.open.length === 0);
   const hasFindings = findings !== null && findings.open.length + findings.dismissal.length > 0;
   return (
     <Column>
@@ -87,7 +89,7 @@ export function TodayScreen() {
           <FirstSteps siteKey={siteKey} onClose={null} />
         </Box>
       ) : null}
-      {lines.length === 0 && !hasFindings ? (
+      {isQuiet ? (
         <Typography color="text.secondary">{TODAY_WORDS.allQuiet}</Typography>
       ) : (
         <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
