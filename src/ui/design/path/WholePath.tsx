@@ -25,9 +25,10 @@ interface WholePathProps {
 
 /** The whole path (key P): every moment as it looks, every way with all its words; to be read, printed and followed. */
 export function WholePath({ card }: WholePathProps) {
-  const { rehearsed, chosen, acts, shown, firstText } = useDesign();
+  const { rehearsed, chosen, acts, shown, firstText, overview } = useDesign();
   const { toStage } = useDesignActions();
   const { momentCards, transitions } = rehearsed;
+  const sendsLetters = overview.facts?.sendsLetters === true;
   const chosenTransition = shown.transition?.id ?? null;
   const onChoose = (next: DrawnMoment): void => {
     acts.choose(next);
@@ -92,7 +93,7 @@ export function WholePath({ card }: WholePathProps) {
               isChosen={transition.id === chosenTransition}
             />
           ))}
-          {note === undefined ? null : (
+          {note === undefined || !sendsLetters ? null : (
             <TransitionLine
               d={`M${pictureLeft(5, measures) + picture.width} ${letterTop + 18}H${letterLeft}`}
               isWalked={false}
@@ -175,36 +176,7 @@ export function WholePath({ card }: WholePathProps) {
             );
           })}
         </Box>
-        <Box
-          aria-hidden
-          sx={{
-            position: 'absolute',
-            left: letterLeft - 94,
-            top: letterTop - 14,
-            width: 90,
-            textAlign: 'center',
-            fontSize: '0.8125rem',
-            lineHeight: '0.875rem',
-          }}
-        >
-          {PATH_WORDS.answeredByEmail}
-        </Box>
-        <Box
-          sx={{
-            position: 'absolute',
-            left: letterLeft,
-            top: letterTop,
-            maxWidth: picture.width + 40,
-            px: 1.5,
-            py: 1,
-            fontSize: '0.8125rem',
-            bgcolor: 'background.paper',
-            border: '1px solid var(--porch-edge)',
-            borderRadius: '8px',
-          }}
-        >
-          {PATH_WORDS.emailToVisitor}
-        </Box>
+        {sendsLetters ? <Letter left={letterLeft} top={letterTop} maxWidth={picture.width + 40} /> : null}
         <Box sx={{ position: 'absolute', left: 16, bottom: 14, width: pictureLeft(3, measures) - 16 - 44 }}>
           <DeskAvailability />
         </Box>
@@ -253,5 +225,49 @@ function LaneName({
         </Box>
       )}
     </Box>
+  );
+}
+
+interface LetterProps {
+  readonly left: number;
+  readonly top: number;
+  readonly maxWidth: number;
+}
+
+/** Where a note leads once e-mail can be sent. */
+function Letter({ left, top, maxWidth }: LetterProps) {
+  return (
+    <>
+      <Box
+        aria-hidden
+        sx={{
+          position: 'absolute',
+          left: left - 94,
+          top: top - 14,
+          width: 90,
+          textAlign: 'center',
+          fontSize: '0.8125rem',
+          lineHeight: '0.875rem',
+        }}
+      >
+        {PATH_WORDS.answeredByEmail}
+      </Box>
+      <Box
+        sx={{
+          position: 'absolute',
+          left,
+          top,
+          maxWidth,
+          px: 1.5,
+          py: 1,
+          fontSize: '0.8125rem',
+          bgcolor: 'background.paper',
+          border: '1px solid var(--porch-edge)',
+          borderRadius: '8px',
+        }}
+      >
+        {PATH_WORDS.emailToVisitor}
+      </Box>
+    </>
   );
 }

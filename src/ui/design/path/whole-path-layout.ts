@@ -139,7 +139,7 @@ export function wholeDrawings(measures: WholeMeasures): Readonly<Record<Transiti
     },
     'answer-after-all': {
       d: `M${slow.right - 14} ${slow.top}C${slow.right + 10} ${slow.top - 40} ${talking.left + 10} ${talking.bottom + 40} ${talking.left + 26} ${talking.bottom}`,
-      words: { left: talking.left - 66, width: 66, y: talking.bottom + 46, side: 'on', align: 'center' },
+      words: { left: talking.left - 72, width: 72, y: talking.bottom + 46, side: 'on', align: 'center' },
     },
     'address-left': along(slow, note, lowMiddle + 16),
     'reply-overdue': {
