@@ -2,7 +2,6 @@ import type { Browser, BrowserContext, Page } from '@playwright/test';
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { beIn, enterAs, expect, expectNoAxe, sayWhetherIn, test, useTestServer, visit } from './test-server';
-import { stopTime } from './page-clock';
 import { frameScreen } from './screens/frame';
 import { widgetScreen } from './screens/widget';
 
@@ -11,7 +10,7 @@ const testServer = useTestServer();
 /** A page on which time is ours, and what watches over it has come; the server goes by its own time. */
 async function clocked(browser: Browser, path: string, context?: BrowserContext): Promise<Page> {
   const page = await (context ?? (await browser.newContext())).newPage();
-  await stopTime(page, Date.now());
+  await page.clock.install({ time: Date.now() });
   await watched(page, () => page.goto(`${testServer.site}${path}`));
   return page;
 }
@@ -45,7 +44,6 @@ test('[I3] forty seconds on /tonight while somebody is in: the invitation speaks
     invitation(page).getByText('Clear skies tonight. Shall we tell you how to get up here?'),
   ).toBeVisible();
   expect(await page.evaluate(() => document.activeElement?.localName)).toBe('body');
-  await page.clock.resume(); // from here on time passes by itself, as axe needs it to
   await expectNoAxe(page, 'an invitation');
   await widgetScreen.acceptInvitation(invitation(page)).click();
   await expect(page.locator('sunny-porch').getByRole('dialog')).toBeVisible();
