@@ -21,6 +21,7 @@ import { useAttempt } from '../parts/use-attempt';
 import { dayWords } from '../wording/times';
 import { type AccountPort, accountPort } from './port';
 import { ACCOUNT_WORDS } from '../wording/screens/account';
+import { SHARED_WORDS } from '../wording/screens/shared';
 
 /** One's own account: what colleagues and visitors call one, how one signs in, and where one is signed in. */
 export function AccountScreen() {
@@ -45,10 +46,10 @@ export function AccountScreen() {
       {view === null && fault === null ? <LinearProgress aria-label={ACCOUNT_WORDS.loading} /> : null}
       {view === null ? null : (
         <>
-          <Part title={ACCOUNT_WORDS.name} lead={ACCOUNT_WORDS.nameHelp}>
+          <Part title={SHARED_WORDS.name} lead={ACCOUNT_WORDS.nameHelp}>
             <SavedField
               name="name"
-              label={ACCOUNT_WORDS.yourName}
+              label={SHARED_WORDS.yourName}
               value={view.name}
               autoComplete="name"
               onSave={async (name) => {
@@ -74,9 +75,9 @@ interface PartProps {
 
 function MailPart({ mail, port, onView }: PartProps & { readonly mail: string }) {
   const [typed, setTyped] = useState({ mail, password: '' });
-  const { isBusy, fault, errors, run } = useAttempt(ACCOUNT_WORDS.notSaved);
+  const { isBusy, fault, errors, run } = useAttempt(SHARED_WORDS.notSaved);
   return (
-    <Part title={ACCOUNT_WORDS.email} lead={ACCOUNT_WORDS.emailHelp}>
+    <Part title={ACCOUNT_WORDS.email} lead={SHARED_WORDS.emailHelp}>
       <Fields
         button={ACCOUNT_WORDS.changeEmail}
         isBusy={isBusy}
@@ -89,7 +90,7 @@ function MailPart({ mail, port, onView }: PartProps & { readonly mail: string })
         }
       >
         <TextField
-          label={ACCOUNT_WORDS.yourEmail}
+          label={SHARED_WORDS.yourEmail}
           type="email"
           autoComplete="email"
           size="small"
@@ -113,9 +114,9 @@ const NO_PASSWORDS = { password: '', newPassword: '' };
 
 function PasswordPart({ port, onView }: PartProps) {
   const [typed, setTyped] = useState(NO_PASSWORDS);
-  const { isBusy, fault, errors, run } = useAttempt(ACCOUNT_WORDS.notSaved);
+  const { isBusy, fault, errors, run } = useAttempt(SHARED_WORDS.notSaved);
   return (
-    <Part title={ACCOUNT_WORDS.password} lead={ACCOUNT_WORDS.passwordHelp}>
+    <Part title={SHARED_WORDS.password} lead={ACCOUNT_WORDS.passwordHelp}>
       <Fields
         button={ACCOUNT_WORDS.changePassword}
         isBusy={isBusy}
@@ -203,7 +204,7 @@ function Password({ label, value, fault, isNew = false, onChange }: PasswordProp
 
 function Sessions({ view, port, onView }: PartProps & { readonly view: AccountView }) {
   const { zone } = useSite();
-  const { fault, isBusy, run } = useAttempt(ACCOUNT_WORDS.nothingChanged);
+  const { fault, isBusy, run } = useAttempt(SHARED_WORDS.nothingChanged);
   return (
     <Part title={ACCOUNT_WORDS.whereYouAreSignedIn}>
       <Box component="ul" aria-label={ACCOUNT_WORDS.sessions} sx={{ m: 0, mb: 2, p: 0, listStyle: 'none' }}>

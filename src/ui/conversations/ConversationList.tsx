@@ -8,6 +8,7 @@ import type { DeskConversation } from '../../core/wire/desk';
 import { lengthWords, pageWords } from '../wording/times';
 import { groupsOf } from './groups';
 import { CONVERSATIONS_WORDS } from '../wording/screens/conversations';
+import { SHARED_WORDS } from '../wording/screens/shared';
 
 interface ConversationListProps {
   readonly list: readonly DeskConversation[];
@@ -23,7 +24,7 @@ export function ConversationList({ list, chosen, now, hasMore, onChoose, onMore 
   return (
     <Box
       component="nav"
-      aria-label={CONVERSATIONS_WORDS.conversations}
+      aria-label={SHARED_WORDS.conversations}
       sx={{
         overflow: 'auto',
         height: '100%',

@@ -16,6 +16,7 @@ import { useDesk } from './use-desk';
 import { useSite } from '../frame/SiteContext';
 import { useConnection } from '../frame/Connection';
 import { CONVERSATIONS_WORDS } from '../wording/screens/conversations';
+import { SHARED_WORDS } from '../wording/screens/shared';
 
 /** The responders' desk: whose turn it is, and the conversation itself. */
 export function ConversationsScreen() {
@@ -68,7 +69,7 @@ export function ConversationsScreen() {
   return (
     <Box sx={{ height: 'calc(100vh - 3rem)', display: 'flex', flexDirection: 'column' }}>
       <Box component="h1" sx={HIDDEN}>
-        {CONVERSATIONS_WORDS.conversations}
+        {SHARED_WORDS.conversations}
       </Box>
       {isConnected ? null : (
         <Alert severity="warning" role="status" sx={{ borderRadius: 0 }}>
@@ -119,7 +120,7 @@ function Empty() {
         <Box sx={{ fontSize: '0.8125rem' }}>{CONVERSATIONS_WORDS.exampleWait}</Box>
       </Box>
       <Button variant="contained" href={`/s/${siteKey}/install`}>
-        {CONVERSATIONS_WORDS.putItOnYourSite}
+        {SHARED_WORDS.putItOnYourSite}
       </Button>
     </Box>
   );

@@ -4,6 +4,7 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import { CONVERSATIONS_WORDS } from '../wording/screens/conversations';
+import { SHARED_WORDS } from '../wording/screens/shared';
 
 interface EndDialogProps {
   readonly isOpen: boolean;
@@ -18,7 +19,7 @@ export function EndDialog({ isOpen, onClose, onEnd }: EndDialogProps) {
       <DialogTitle>{CONVERSATIONS_WORDS.endQuestion}</DialogTitle>
       <DialogContent>{CONVERSATIONS_WORDS.endHelp}</DialogContent>
       <DialogActions>
-        <Button onClick={onClose}>{CONVERSATIONS_WORDS.cancel}</Button>
+        <Button onClick={onClose}>{SHARED_WORDS.cancel}</Button>
         <Button
           variant="contained"
           autoFocus

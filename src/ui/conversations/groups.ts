@@ -1,5 +1,6 @@
 import type { DeskConversation } from '../../core/wire/desk';
 import { CONVERSATIONS_WORDS } from '../wording/screens/conversations';
+import { SHARED_WORDS } from '../wording/screens/shared';
 
 export interface ConversationGroup {
   readonly title: string;
@@ -16,9 +17,9 @@ export function groupsOf(list: readonly DeskConversation[]): ConversationGroup[]
   const notes = list.filter(({ status }) => status === 'note').sort((a, b) => a.askedMs - b.askedMs);
   const done = list.filter(({ status }) => status === 'ended');
   return [
-    { title: CONVERSATIONS_WORDS.yourTurn, conversations: forUs },
+    { title: SHARED_WORDS.yourTurn, conversations: forUs },
     { title: CONVERSATIONS_WORDS.theirTurn, conversations: forThem },
-    { title: CONVERSATIONS_WORDS.notes, conversations: notes },
+    { title: SHARED_WORDS.notes, conversations: notes },
     { title: CONVERSATIONS_WORDS.done, conversations: done },
   ];
 }

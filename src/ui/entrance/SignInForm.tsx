@@ -7,6 +7,7 @@ import TextField from '@mui/material/TextField';
 import { useActionState, useEffect, useState } from 'react';
 import type { SignInAction } from '../frame/SignInAgain';
 import { ENTRANCE_WORDS } from '../wording/screens/entrance';
+import { SHARED_WORDS } from '../wording/screens/shared';
 
 interface SignInFormProps {
   readonly action: SignInAction;
@@ -33,7 +34,7 @@ export function SignInForm({ action, next = '', onSignedIn }: SignInFormProps) {
         )}
         <input type="hidden" name="next" value={next} />
         <TextField
-          label={ENTRANCE_WORDS.yourEmail}
+          label={SHARED_WORDS.yourEmail}
           name="mail"
           type="email"
           autoComplete="username"
@@ -44,7 +45,7 @@ export function SignInForm({ action, next = '', onSignedIn }: SignInFormProps) {
           autoFocus
         />
         <TextField
-          label={ENTRANCE_WORDS.password}
+          label={SHARED_WORDS.password}
           name="password"
           type="password"
           autoComplete="current-password"

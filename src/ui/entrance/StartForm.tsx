@@ -21,6 +21,7 @@ import { arrivingAt } from '../../core/rehearse/arriving';
 import { LANGUAGES } from '../wording/languages';
 import { previewAt } from '../../core/rehearse/preview-at';
 import { ENTRANCE_WORDS } from '../wording/screens/entrance';
+import { SHARED_WORDS } from '../wording/screens/shared';
 
 export type StartState = { readonly errors: Readonly<Record<string, string>> };
 export type StartAction = (before: StartState, form: FormData) => Promise<StartState>;
@@ -125,7 +126,7 @@ export function StartForm({ action, asksAccount }: StartFormProps) {
             ) : null}
             <TextField
               {...field('siteName')}
-              label={ENTRANCE_WORDS.nameOfYourSite}
+              label={SHARED_WORDS.nameOfYourSite}
               autoFocus
               helperText={state.errors.siteName ?? ENTRANCE_WORDS.siteNameHelp}
               slotProps={{ htmlInput: { maxLength: LIMITS.siteNameChars } }}
@@ -149,10 +150,10 @@ export function StartForm({ action, asksAccount }: StartFormProps) {
               <>
                 <TextField
                   {...field('mail')}
-                  label={ENTRANCE_WORDS.yourEmail}
+                  label={SHARED_WORDS.yourEmail}
                   type="email"
                   autoComplete="username"
-                  helperText={state.errors.mail ?? ENTRANCE_WORDS.emailHelp}
+                  helperText={state.errors.mail ?? SHARED_WORDS.emailHelp}
                 />
                 <Box>
                   <TextField
@@ -182,7 +183,7 @@ export function StartForm({ action, asksAccount }: StartFormProps) {
                   aria-expanded={isUnfolded}
                   onClick={() => setUnfolded(!isUnfolded)}
                 >
-                  {ENTRANCE_WORDS.change}
+                  {SHARED_WORDS.change}
                 </Link>
               </Typography>
               <Collapse in={isUnfolded || state.errors.name !== undefined || state.errors.zone !== undefined}>
@@ -190,7 +191,7 @@ export function StartForm({ action, asksAccount }: StartFormProps) {
                   {asksAccount ? (
                     <TextField
                       {...field('name')}
-                      label={ENTRANCE_WORDS.yourName}
+                      label={SHARED_WORDS.yourName}
                       autoComplete="name"
                       helperText={state.errors.name ?? ENTRANCE_WORDS.yourNameHelp}
                     />
@@ -209,7 +210,7 @@ export function StartForm({ action, asksAccount }: StartFormProps) {
                   </TextField>
                   <TextField
                     select
-                    label={ENTRANCE_WORDS.timeZone}
+                    label={SHARED_WORDS.timeZone}
                     value={answers.zone}
                     onChange={(event) => set({ zone: event.target.value })}
                     error={state.errors.zone !== undefined}

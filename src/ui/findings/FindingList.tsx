@@ -17,6 +17,7 @@ import { useSite } from '../frame/SiteContext';
 import { useConnection } from '../frame/Connection';
 import { useFindings } from './FindingsContext';
 import { FINDING_LIST_WORDS } from '../wording/screens/finding-list';
+import { SHARED_WORDS } from '../wording/screens/shared';
 
 interface FindingListProps {
   readonly findings: Findings;
@@ -41,7 +42,7 @@ export function FindingList({ findings: { open, dismissal }, widgetKeyOf }: Find
       sx={{ py: 2, borderTop: '1px solid var(--porch-rail)' }}
     >
       <Typography component="h2" id="boards-title" sx={{ fontSize: '0.8125rem', fontWeight: 700 }}>
-        {mustFix.length > 0 ? FINDING_LIST_WORDS.toFix : FINDING_LIST_WORDS.suggestions}
+        {mustFix.length > 0 ? SHARED_WORDS.toFix : SHARED_WORDS.suggestions}
       </Typography>
       <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
         {rows(mustFix)}
@@ -92,7 +93,7 @@ export function FindingList({ findings: { open, dismissal }, widgetKeyOf }: Find
                 <Box sx={{ fontSize: '0.8125rem' }}>{FINDING_LIST_WORDS.dismissedBy(personName, reason)}</Box>
               </Box>
               <Button size="small" onClick={() => restoreFinding(finding.key).catch(notice)}>
-                {FINDING_LIST_WORDS.bringBack}
+                {SHARED_WORDS.bringBack}
               </Button>
             </Box>
           ))}

@@ -10,6 +10,7 @@ import { type ReactNode, useState } from 'react';
 import { FaceMark } from '../parts/FaceMark';
 import { useSite } from './SiteContext';
 import { FRAME_WORDS } from '../wording/screens/frame';
+import { SHARED_WORDS } from '../wording/screens/shared';
 
 interface AccountMenuProps {
   readonly signOut: () => Promise<void>;
@@ -68,7 +69,7 @@ export function AccountMenu({ signOut, onSearch, onSheet }: AccountMenuProps) {
         <Divider />
         {(['system', 'light', 'dark'] as const).map((one) => (
           <MenuItem key={one} selected={mode === one} onClick={close(() => setMode(one))}>
-            {{ system: FRAME_WORDS.sameAsMyDevice, light: FRAME_WORDS.light, dark: FRAME_WORDS.dark }[one]}
+            {{ system: FRAME_WORDS.sameAsMyDevice, light: SHARED_WORDS.light, dark: SHARED_WORDS.dark }[one]}
           </MenuItem>
         ))}
         <Divider />

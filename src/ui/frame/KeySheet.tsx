@@ -7,6 +7,7 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Box from '@mui/material/Box';
 import { FRAME_WORDS } from '../wording/screens/frame';
+import { SHARED_WORDS } from '../wording/screens/shared';
 
 const KEYS: readonly (readonly [keys: string, does: string])[] = [
   [FRAME_WORDS.ctrlK, FRAME_WORDS.searchHelp],
@@ -47,7 +48,7 @@ export function KeySheet({ isOpen, onClose }: { isOpen: boolean; onClose: () => 
         </Box>
       </DialogContent>
       <DialogActions>
-        <Button onClick={onClose}>{FRAME_WORDS.close}</Button>
+        <Button onClick={onClose}>{SHARED_WORDS.close}</Button>
       </DialogActions>
     </Dialog>
   );

@@ -8,6 +8,7 @@ import { SiteNow } from './SiteNow';
 import { useSite } from './SiteContext';
 import { useConnection } from './Connection';
 import { FRAME_WORDS } from '../wording/screens/frame';
+import { SHARED_WORDS } from '../wording/screens/shared';
 
 /** How the site stands for visitors, and the switch of whoever looks. */
 export function PresenceSwitch() {
@@ -19,7 +20,7 @@ export function PresenceSwitch() {
       () =>
         toast(isIn ? FRAME_WORDS.stoppedAnswering : FRAME_WORDS.nowAnswering, {
           action: {
-            label: FRAME_WORDS.undo,
+            label: SHARED_WORDS.undo,
             onClick: () => void setPresenceChoice(isIn ? 'in' : 'out').catch(notice),
           },
         }),
@@ -55,7 +56,7 @@ export function PresenceSwitch() {
         startIcon={isIn ? <CheckIcon /> : undefined}
         sx={{ whiteSpace: 'nowrap', fontSize: '0.8125rem', flex: 'none' }}
       >
-        {isIn ? FRAME_WORDS.answering : FRAME_WORDS.startAnswering}
+        {isIn ? SHARED_WORDS.answering : FRAME_WORDS.startAnswering}
       </Button>
     </>
   );

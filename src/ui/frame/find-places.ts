@@ -1,7 +1,8 @@
 import { FRAME_WORDS } from '../wording/screens/frame';
+import { SHARED_WORDS } from '../wording/screens/shared';
 /** Places inside a screen that the search leads to, by our words and the trade's. */
 export const PLACES: readonly { readonly name: string; readonly words: string; readonly path: string }[] = [
-  { name: FRAME_WORDS.brandColour, words: 'colour color theme palette', path: 'design?side=look' },
+  { name: SHARED_WORDS.brandColour, words: 'colour color theme palette', path: 'design?side=look' },
   {
     name: FRAME_WORDS.cornerOfThePage,
     words: 'position place launcher bubble side',
@@ -15,11 +16,11 @@ export const PLACES: readonly { readonly name: string; readonly words: string; r
     path: 'design?moment=nobody-home',
   },
   {
-    name: FRAME_WORDS.tryAVisit,
+    name: SHARED_WORDS.tryAVisit,
     words: 'test simulate rehearse preview replay walk through',
     path: 'design?try',
   },
-  { name: FRAME_WORDS.yourSnippet, words: 'tag script code embed', path: 'install' },
+  { name: SHARED_WORDS.yourSnippet, words: 'tag script code embed', path: 'install' },
 ];
 
 /**

@@ -1,5 +1,6 @@
 import type { Role } from '../../core/model/role';
 import { FRAME_WORDS } from '../wording/screens/frame';
+import { SHARED_WORDS } from '../wording/screens/shared';
 
 /** The screens that there are, in the order of the top bar. */
 export interface Screen {
@@ -14,7 +15,7 @@ export interface Screen {
 }
 
 export const SCREENS: readonly Screen[] = [
-  { path: 'today', name: FRAME_WORDS.today, alsoKnownAs: 'home dashboard overview start' },
+  { path: 'today', name: SHARED_WORDS.today, alsoKnownAs: 'home dashboard overview start' },
   {
     path: 'design',
     name: FRAME_WORDS.design,
@@ -23,7 +24,7 @@ export const SCREENS: readonly Screen[] = [
   },
   {
     path: 'conversations',
-    name: FRAME_WORDS.conversations,
+    name: SHARED_WORDS.conversations,
     alsoKnownAs: 'inbox chats messages notes answer reply',
   },
   {
@@ -31,17 +32,17 @@ export const SCREENS: readonly Screen[] = [
     name: FRAME_WORDS.teamHours,
     alsoKnownAs: 'working hours business hours opening times holidays people members away face photo avatar',
   },
-  { path: 'install', name: FRAME_WORDS.install, alsoKnownAs: 'snippet tag embed code script webmaster' },
+  { path: 'install', name: SHARED_WORDS.install, alsoKnownAs: 'snippet tag embed code script webmaster' },
   {
     path: 'versions',
-    name: FRAME_WORDS.versions,
+    name: SHARED_WORDS.versions,
     alsoKnownAs: 'history publish rollback restore earlier compare schedule season pause disable switch off',
     hidesFrom: 'responder',
     isAside: true,
   },
   {
     path: 'practice',
-    name: FRAME_WORDS.sayHelloToYourself,
+    name: SHARED_WORDS.sayHello,
     alsoKnownAs: 'practice practise test chat try both sides',
     hidesFrom: 'responder',
     isAside: true,

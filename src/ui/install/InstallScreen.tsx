@@ -10,6 +10,7 @@ import { toast } from 'sonner';
 import { policyLines } from '../../core/wire/policy-lines';
 import { useSite } from '../frame/SiteContext';
 import { INSTALL_WORDS } from '../wording/screens/install';
+import { SHARED_WORDS } from '../wording/screens/shared';
 
 interface InstallScreenProps {
   /** Origin the tag points to. */
@@ -26,13 +27,13 @@ export function InstallScreen({ origin, isLocal, domains }: InstallScreenProps) 
   return (
     <Column>
       <Typography variant="h1" sx={{ mb: 3 }}>
-        {INSTALL_WORDS.install}
+        {SHARED_WORDS.install}
       </Typography>
       <Box sx={{ display: 'grid', gridTemplateColumns: { md: '1fr 21rem' }, columnGap: 3 }}>
         <Box sx={{ minWidth: 0 }}>
           <Step number={1} title={INSTALL_WORDS.sameOnEveryPage}>
             <Copyable
-              label={INSTALL_WORDS.yourSnippet}
+              label={SHARED_WORDS.yourSnippet}
               text={tag}
               testId="tag"
               then={INSTALL_WORDS.pasteOnce}

@@ -7,6 +7,7 @@ import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
 import { PART_WORDS } from '../wording/screens/parts';
+import { SHARED_WORDS } from '../wording/screens/shared';
 
 interface FirstStepsProps {
   readonly siteKey: string;
@@ -17,8 +18,8 @@ interface FirstStepsProps {
 /** Three things to do with a widget that is new, in any order. */
 export function FirstSteps({ siteKey, onClose }: FirstStepsProps) {
   const steps = [
-    [PART_WORDS.sayHelloToYourself, PART_WORDS.sayHelloHelp, 'practice'],
-    [PART_WORDS.putItOnYourSite, PART_WORDS.putItOnYourSiteHelp, 'install'],
+    [SHARED_WORDS.sayHello, PART_WORDS.sayHelloHelp, 'practice'],
+    [SHARED_WORDS.putItOnYourSite, PART_WORDS.putItOnYourSiteHelp, 'install'],
     [PART_WORDS.makeItYours, PART_WORDS.makeItYoursHelp, 'design?look=looks'],
   ] as const;
   return (

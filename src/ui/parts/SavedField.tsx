@@ -6,6 +6,7 @@ import TextField, { type TextFieldProps } from '@mui/material/TextField';
 import { useState } from 'react';
 import { useAttempt } from './use-attempt';
 import { PART_WORDS } from '../wording/screens/parts';
+import { SHARED_WORDS } from '../wording/screens/shared';
 
 interface SavedFieldProps extends Pick<TextFieldProps, 'label' | 'type' | 'autoComplete' | 'placeholder'> {
   /** The field's name in the server's answers. */
@@ -29,7 +30,7 @@ export function SavedField({
   ...field
 }: SavedFieldProps) {
   const [typed, setTyped] = useState<string | null>(null);
-  const { isBusy, fault, errors, run } = useAttempt(PART_WORDS.notSaved);
+  const { isBusy, fault, errors, run } = useAttempt(SHARED_WORDS.notSaved);
   const wrong = errors[name] ?? fault ?? undefined;
   return (
     <Box

@@ -14,6 +14,7 @@ import { PeriodNotice } from './PeriodNotice';
 import { useVersionDesign } from './use-version-design';
 import { useSite } from '../frame/SiteContext';
 import { PUBLISHING_WORDS } from '../wording/screens/publishing';
+import { SHARED_WORDS } from '../wording/screens/shared';
 
 interface BringBackDialogProps {
   readonly number: number;
@@ -45,7 +46,7 @@ export function BringBackDialog({ number, nextVersion, load, onClose, onBringBac
       fault={design === 'failed' ? PUBLISHING_WORDS.versionNotLoaded : fault}
       actions={
         <>
-          <Button onClick={onClose}>{PUBLISHING_WORDS.cancel}</Button>
+          <Button onClick={onClose}>{SHARED_WORDS.cancel}</Button>
           <Button variant="contained" loading={isBusy} disabled={!isLoaded} onClick={() => void run(go)}>
             {PUBLISHING_WORDS.publishAsVersion(nextVersion)}
           </Button>

@@ -16,6 +16,7 @@ import { useConnection, usePort } from '../frame/Connection';
 import { designPort } from '../design/port';
 import { publishingPort } from './port';
 import { PUBLISHING_WORDS } from '../wording/screens/publishing';
+import { SHARED_WORDS } from '../wording/screens/shared';
 
 /** A file that was judged, and the draft it would take the place of. */
 export interface JudgedFile {
@@ -117,7 +118,7 @@ export function DesignFile() {
           onTaken={() =>
             toast.success(PUBLISHING_WORDS.imported, {
               action: {
-                label: PUBLISHING_WORDS.openDesign,
+                label: SHARED_WORDS.openDesign,
                 onClick: () => window.location.assign(`/s/${siteKey}/design`),
               },
             })

@@ -18,6 +18,7 @@ import { useSite } from '../frame/SiteContext';
 import { usePort } from '../frame/Connection';
 import { designPort } from '../design/port';
 import { PUBLISHING_WORDS } from '../wording/screens/publishing';
+import { SHARED_WORDS } from '../wording/screens/shared';
 
 interface DesignFileDialogProps extends JudgedFile {
   readonly onClose: () => void;
@@ -28,7 +29,7 @@ interface DesignFileDialogProps extends JudgedFile {
 export function DesignFileDialog({ name, answer, draft, onClose, onTaken }: DesignFileDialogProps) {
   const { overview } = useSite();
   const port = usePort(designPort);
-  const { isBusy, fault, run } = useAttempt(PUBLISHING_WORDS.notImported);
+  const { isBusy, fault, run } = useAttempt(SHARED_WORDS.nothingChanged);
   const { design, faults } = answer;
   const changes = design === null ? [] : changesOf(draft.design, design);
   const hasNews = design !== null && changes.length > 0;
@@ -60,7 +61,7 @@ export function DesignFileDialog({ name, answer, draft, onClose, onTaken }: Desi
       fault={fault}
       actions={
         <>
-          <Button onClick={onClose}>{hasNews ? PUBLISHING_WORDS.cancel : PUBLISHING_WORDS.close}</Button>
+          <Button onClick={onClose}>{hasNews ? SHARED_WORDS.cancel : SHARED_WORDS.close}</Button>
           {hasNews ? (
             <Button variant="contained" loading={isBusy} onClick={() => void run(() => take(design))}>
               {PUBLISHING_WORDS.importIntoTheDraft}

@@ -10,6 +10,7 @@ import { useSite } from '../frame/SiteContext';
 import { useConnection, usePort } from '../frame/Connection';
 import { publishingPort } from './port';
 import { PUBLISHING_WORDS } from '../wording/screens/publishing';
+import { SHARED_WORDS } from '../wording/screens/shared';
 
 /** One switch for the whole widget, which visitors see at once. */
 export function PauseSwitch() {
@@ -25,11 +26,11 @@ export function PauseSwitch() {
       await reload();
       if (!isUndo)
         toast.success(isPaused ? PUBLISHING_WORDS.isPaused : PUBLISHING_WORDS.isBack, {
-          action: { label: PUBLISHING_WORDS.undo, onClick: () => void set(!isPaused, true) },
+          action: { label: SHARED_WORDS.undo, onClick: () => void set(!isPaused, true) },
         });
     } catch (error) {
       notice(error);
-      toast.error(error instanceof PortError ? error.sentence : PUBLISHING_WORDS.notImported);
+      toast.error(error instanceof PortError ? error.sentence : SHARED_WORDS.nothingChanged);
     } finally {
       setBusy(false);
     }

@@ -6,6 +6,7 @@ import { useAttempt } from '../parts/use-attempt';
 import { dayWords } from '../wording/times';
 import { Fault } from './dialog-parts';
 import { PUBLISHING_WORDS } from '../wording/screens/publishing';
+import { SHARED_WORDS } from '../wording/screens/shared';
 
 interface PlannedListProps {
   readonly view: VersionsView;
@@ -16,7 +17,7 @@ interface PlannedListProps {
 
 /** What is set for later, and the period that runs. Absent where there is none. */
 export function PlannedList({ view, zone, onCancel }: PlannedListProps) {
-  const { fault, run } = useAttempt(PUBLISHING_WORDS.notImported);
+  const { fault, run } = useAttempt(SHARED_WORDS.nothingChanged);
   if (view.planned.length === 0) return null;
   return (
     <Box component="section" aria-label={PUBLISHING_WORDS.scheduled} sx={{ mb: 4 }}>

@@ -11,6 +11,7 @@ import { useSite } from '../frame/SiteContext';
 import { usePort } from '../frame/Connection';
 import { publishingPort } from './port';
 import { PUBLISHING_WORDS } from '../wording/screens/publishing';
+import { SHARED_WORDS } from '../wording/screens/shared';
 
 interface Link {
   readonly id: string;
@@ -23,7 +24,7 @@ export function PrivateLink() {
   const { zone } = useSite();
   const port = usePort(publishingPort);
   const [link, setLink] = useState<Link | null>(null);
-  const { isBusy, fault, run } = useAttempt(PUBLISHING_WORDS.nothingChanged);
+  const { isBusy, fault, run } = useAttempt(SHARED_WORDS.nothingChanged);
   const copy = (text: string): void => {
     navigator.clipboard.writeText(text).then(
       () => toast.success(PUBLISHING_WORDS.linkCopied),

@@ -21,6 +21,7 @@ import { useSite } from '../frame/SiteContext';
 import { usePort } from '../frame/Connection';
 import { publishingPort } from './port';
 import { PUBLISHING_WORDS } from '../wording/screens/publishing';
+import { SHARED_WORDS } from '../wording/screens/shared';
 
 interface PublishDialogProps {
   readonly onClose: () => void;
@@ -65,7 +66,7 @@ export function PublishDialog({
     onClose();
     onPublished();
     const toVersions = {
-      label: PUBLISHING_WORDS.versions,
+      label: SHARED_WORDS.versions,
       onClick: () => window.location.assign(`/s/${siteKey}/versions`),
     };
     if (when.kind !== 'now')
@@ -87,12 +88,12 @@ export function PublishDialog({
   };
   return (
     <FaultDialog
-      title={PUBLISHING_WORDS.publishVersion(nextVersion)}
+      title={SHARED_WORDS.publishVersion(nextVersion)}
       onClose={onClose}
       fault={isAtField ? null : fault}
       actions={
         <>
-          <Button onClick={onClose}>{PUBLISHING_WORDS.cancel}</Button>
+          <Button onClick={onClose}>{SHARED_WORDS.cancel}</Button>
           <Button variant="contained" loading={isBusy} disabled={!isSet} onClick={() => void run(publish)}>
             {when.kind === 'now' ? PUBLISHING_WORDS.publish : PUBLISHING_WORDS.schedule}
           </Button>
@@ -133,11 +134,11 @@ function FindingList({ findings }: { findings: readonly Finding[] }) {
     <Alert
       severity={mend.length > 0 ? 'warning' : 'info'}
       role="group"
-      aria-label={mend.length > 0 ? PUBLISHING_WORDS.toFix : PUBLISHING_WORDS.suggestions}
+      aria-label={mend.length > 0 ? SHARED_WORDS.toFix : SHARED_WORDS.suggestions}
       sx={{ mt: 2 }}
     >
       {[
-        mend.length > 0 ? PUBLISHING_WORDS.toFixCount(mend.length) : '',
+        mend.length > 0 ? SHARED_WORDS.toFixCount(mend.length) : '',
         look.length > 0 ? PUBLISHING_WORDS.suggestionCount(look.length) : '',
       ]
         .filter(Boolean)

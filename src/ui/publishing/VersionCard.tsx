@@ -12,6 +12,7 @@ import { dayWords } from '../wording/times';
 import { Comparison } from './Comparison';
 import { useSite } from '../frame/SiteContext';
 import { PUBLISHING_WORDS } from '../wording/screens/publishing';
+import { SHARED_WORDS } from '../wording/screens/shared';
 
 interface VersionCardProps {
   readonly row: VersionRow;
@@ -52,7 +53,7 @@ export function VersionCard({ row, view, isOpen, onToggle, onBringBack, load }: 
           </Button>
           {isLive ? null : (
             <Button size="small" variant="outlined" onClick={onBringBack}>
-              {PUBLISHING_WORDS.bringBack}
+              {SHARED_WORDS.bringBack}
             </Button>
           )}
         </Box>

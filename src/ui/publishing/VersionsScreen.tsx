@@ -16,6 +16,7 @@ import { useVersions } from './use-versions';
 import { VersionCard } from './VersionCard';
 import { useSite } from '../frame/SiteContext';
 import { PUBLISHING_WORDS } from '../wording/screens/publishing';
+import { SHARED_WORDS } from '../wording/screens/shared';
 
 /** Everything that was ever live: who, when, with which remark; compared, looked at, brought back; and what is set for later. */
 export function VersionsScreen() {
@@ -35,7 +36,7 @@ export function VersionsScreen() {
   return (
     <Column>
       <Typography variant="h1" sx={{ mb: 1 }}>
-        {PUBLISHING_WORDS.versions}
+        {SHARED_WORDS.versions}
       </Typography>
       <Typography sx={{ mb: 3 }}>
         {view.inForce === null

@@ -9,6 +9,7 @@ import { SavedField } from '../parts/SavedField';
 import { useAttempt } from '../parts/use-attempt';
 import type { SettingsPort } from './port';
 import { SETTINGS_WORDS } from '../wording/screens/settings';
+import { SHARED_WORDS } from '../wording/screens/shared';
 
 interface AddressesProps {
   readonly domains: readonly string[];
@@ -51,7 +52,7 @@ export function Addresses({ domains, port, onView }: AddressesProps) {
                 aria-label={SETTINGS_WORDS.removeAddress(origin)}
                 onClick={() => void run(async () => onView(await port.removeDomain(origin)))}
               >
-                {SETTINGS_WORDS.remove}
+                {SHARED_WORDS.remove}
               </Button>
             </Box>
           ))}

@@ -22,6 +22,7 @@ import { newClientId } from '../parts/new-client-id';
 import { useAttempt } from '../parts/use-attempt';
 import { OFFERED_LANGUAGES, languageName } from '../wording/languages';
 import { SETTINGS_WORDS } from '../wording/screens/settings';
+import { SHARED_WORDS } from '../wording/screens/shared';
 
 /** The languages of the widget. They are a part of the draft: visitors get them with the next version. */
 export function Languages({ onChanged }: { readonly onChanged: () => Promise<void> }) {
@@ -29,7 +30,7 @@ export function Languages({ onChanged }: { readonly onChanged: () => Promise<voi
   const { notice } = useConnection();
   const port = usePort(designPort);
   const [draft, setDraft] = useState<DraftView | null>(null);
-  const { fault, run } = useAttempt(SETTINGS_WORDS.nothingChanged);
+  const { fault, run } = useAttempt(SHARED_WORDS.nothingChanged);
   useEffect(() => {
     port.getDraft().then(setDraft, notice);
   }, [port, notice]);
@@ -89,7 +90,7 @@ export function Languages({ onChanged }: { readonly onChanged: () => Promise<voi
       <Typography variant="body2" color="text.secondary" sx={{ mt: 1.5 }}>
         {SETTINGS_WORDS.seenWithNextVersion}{' '}
         <Link component={NextLink} href={`/s/${siteKey}/design`}>
-          {SETTINGS_WORDS.openDesign}
+          {SHARED_WORDS.openDesign}
         </Link>
       </Typography>
     </Box>
@@ -133,7 +134,7 @@ function LanguageRow({ locale, design: { defaultLocale }, onDefault, onRemove }:
             {SETTINGS_WORDS.makeDefault}
           </Button>
           <Button size="small" aria-label={SETTINGS_WORDS.removeLanguage(name)} onClick={onRemove}>
-            {SETTINGS_WORDS.remove}
+            {SHARED_WORDS.remove}
           </Button>
         </>
       )}

@@ -18,6 +18,7 @@ import { Languages } from './Languages';
 import { settingsPort } from './port';
 import { TimeZone } from './TimeZone';
 import { SETTINGS_WORDS } from '../wording/screens/settings';
+import { SHARED_WORDS } from '../wording/screens/shared';
 
 /** What belongs to the site as a whole: its name, where it is, its clock and its languages. */
 export function SettingsScreen() {
@@ -44,10 +45,10 @@ export function SettingsScreen() {
       ) : null}
       {view === null ? null : (
         <>
-          <Part title={SETTINGS_WORDS.name}>
+          <Part title={SHARED_WORDS.name}>
             <SavedField
               name="name"
-              label={SETTINGS_WORDS.nameOfYourSite}
+              label={SHARED_WORDS.nameOfYourSite}
               value={view.name}
               help={SETTINGS_WORDS.siteNameHelp}
               onSave={async (name) => {
@@ -60,7 +61,7 @@ export function SettingsScreen() {
           <Part title={SETTINGS_WORDS.addresses} lead={SETTINGS_WORDS.addressesHelp}>
             <Addresses domains={view.domains} port={port} onView={setView} />
           </Part>
-          <Part title={SETTINGS_WORDS.timeZone} lead={SETTINGS_WORDS.timeZoneHelp}>
+          <Part title={SHARED_WORDS.timeZone} lead={SETTINGS_WORDS.timeZoneHelp}>
             <TimeZone view={view} port={port} onView={setView} />
           </Part>
           <Part title={SETTINGS_WORDS.languages} lead={SETTINGS_WORDS.languagesHelp}>

@@ -11,6 +11,7 @@ import { useAttempt } from '../parts/use-attempt';
 import { languageName } from '../wording/languages';
 import type { SettingsPort } from './port';
 import { SETTINGS_WORDS } from '../wording/screens/settings';
+import { SHARED_WORDS } from '../wording/screens/shared';
 
 interface TimeZoneProps {
   readonly view: SettingsView;
@@ -20,7 +21,7 @@ interface TimeZoneProps {
 
 /** The clock of the site, and what visitors with another one read after its times. */
 export function TimeZone({ view, port, onView }: TimeZoneProps) {
-  const { fault, isBusy, run } = useAttempt(SETTINGS_WORDS.notSaved);
+  const { fault, isBusy, run } = useAttempt(SHARED_WORDS.notSaved);
   const { zone, places, locales } = view;
   const city = cityOf(zone);
   return (
@@ -34,7 +35,7 @@ export function TimeZone({ view, port, onView }: TimeZoneProps) {
         getOptionLabel={(one) => one.replaceAll('_', ' ')}
         onChange={(_, next) => void run(async () => onView(await port.setZone(next)))}
         renderInput={(field) => (
-          <TextField {...field} label={SETTINGS_WORDS.timeZone} error={fault !== null} helperText={fault} />
+          <TextField {...field} label={SHARED_WORDS.timeZone} error={fault !== null} helperText={fault} />
         )}
         sx={{ maxWidth: '32rem' }}
       />

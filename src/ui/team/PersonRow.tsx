@@ -10,6 +10,7 @@ import { useSite } from '../frame/SiteContext';
 import { usePort } from '../frame/Connection';
 import { teamPort } from './port';
 import { TEAM_WORDS } from '../wording/screens/team';
+import { SHARED_WORDS } from '../wording/screens/shared';
 
 interface PersonRowProps {
   readonly person: PersonView;
@@ -54,7 +55,7 @@ export function PersonRow({ person, onPeople }: PersonRowProps) {
         </Box>
         <Box sx={{ fontSize: '0.8125rem', display: 'flex', alignItems: 'center', gap: 0.5, mt: 0.5 }}>
           <LampMark mark={isIn ? 'lit' : 'unlit'} size={18} />
-          {isIn ? TEAM_WORDS.answering : TEAM_WORDS.notAnswering}
+          {isIn ? SHARED_WORDS.answering : TEAM_WORDS.notAnswering}
         </Box>
       </Box>
       {mayChange ? (
@@ -69,7 +70,7 @@ export function PersonRow({ person, onPeople }: PersonRowProps) {
           />
           <Button size="small" variant="outlined" disabled={sending.isBusy} onClick={sending.choose}>
             {sending.isBusy
-              ? TEAM_WORDS.preparing
+              ? SHARED_WORDS.preparing
               : face === null
                 ? TEAM_WORDS.chooseAPhoto
                 : TEAM_WORDS.changePhoto}

@@ -22,6 +22,7 @@ import { useFindings } from '../findings/FindingsContext';
 import { designPort } from '../design/port';
 import { conversationsPort } from '../conversations/port';
 import { TODAY_WORDS } from '../wording/screens/today';
+import { SHARED_WORDS } from '../wording/screens/shared';
 
 /** What needs a person now. Every line is a sentence with its one action; lines with nothing to say are absent. */
 export function TodayScreen() {
@@ -45,7 +46,7 @@ export function TodayScreen() {
     lines.push(
       <Line
         key="us"
-        title={TODAY_WORDS.yourTurn}
+        title={SHARED_WORDS.yourTurn}
         action={TODAY_WORDS.answer}
         href={`/s/${siteKey}/conversations`}
       >
@@ -57,7 +58,7 @@ export function TodayScreen() {
     lines.push(
       <Line
         key="notes"
-        title={TODAY_WORDS.notes}
+        title={SHARED_WORDS.notes}
         action={TODAY_WORDS.open}
         href={`/s/${siteKey}/conversations`}
       >
@@ -82,7 +83,7 @@ export function TodayScreen() {
   return (
     <Column>
       <Typography variant="h1" sx={{ mb: 2 }}>
-        {TODAY_WORDS.today}
+        {SHARED_WORDS.today}
       </Typography>
       {overview.version === null && role !== 'responder' ? (
         <Box sx={{ mb: 3, maxWidth: '32rem' }}>
@@ -106,7 +107,7 @@ export function TodayScreen() {
         <Typography variant="body2" color="text.secondary" sx={{ mt: 3 }}>
           {unpublished > 0 ? '' : `${live} `}
           <MuiLink component={Link} href={`/s/${siteKey}/versions`}>
-            {TODAY_WORDS.versions}
+            {SHARED_WORDS.versions}
           </MuiLink>
         </Typography>
       )}

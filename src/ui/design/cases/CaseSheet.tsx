@@ -9,6 +9,7 @@ import type { CaseCondition } from '../../../core/model/case-condition';
 import { CASE_CONDITIONS_MAX } from '../../../core/words/check-case';
 import { caseWords } from '../../wording/cases';
 import { DESIGN_WORDS } from '../../wording/screens/design';
+import { SHARED_WORDS } from '../../wording/screens/shared';
 
 interface CaseSheetProps {
   readonly when: readonly CaseCondition[];
@@ -82,7 +83,7 @@ export function CaseSheet({
         </Step>
         <Box sx={{ flex: 1 }} />
         <Button size="small" color="error" onClick={onRemove}>
-          {DESIGN_WORDS.remove}
+          {SHARED_WORDS.remove}
         </Button>
       </Box>
     </Box>

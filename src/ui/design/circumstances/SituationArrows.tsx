@@ -12,6 +12,7 @@ import { toast } from 'sonner';
 import { PortError } from '../../frame/api';
 import type { Situations } from './use-situations';
 import { DESIGN_WORDS } from '../../wording/screens/design';
+import { SHARED_WORDS } from '../../wording/screens/shared';
 
 /** ◂ Now, 1 of 8 ▸; what is none of them can be kept as one more. */
 export function SituationArrows({ all, at, keep, remove, flip }: Situations) {
@@ -48,7 +49,7 @@ export function SituationArrows({ all, at, keep, remove, flip }: Situations) {
       {at < 0 || keptId !== null ? (
         <ButtonBase
           aria-haspopup={keptId === null ? 'dialog' : undefined}
-          aria-label={keptId === null ? DESIGN_WORDS.keepCircumstances : DESIGN_WORDS.removeKept(name)}
+          aria-label={keptId === null ? DESIGN_WORDS.keepCircumstances : SHARED_WORDS.removeNamed(name)}
           onClick={(event) =>
             keptId === null ? setAnchor(event.currentTarget) : void remove(keptId).catch(tell)
           }
@@ -61,7 +62,7 @@ export function SituationArrows({ all, at, keep, remove, flip }: Situations) {
             flex: 'none',
           }}
         >
-          {keptId === null ? DESIGN_WORDS.keep : '×'}
+          {keptId === null ? SHARED_WORDS.keep : '×'}
         </ButtonBase>
       ) : null}
       <Popover
@@ -93,7 +94,7 @@ function KeepForm({ onKeep }: { onKeep: (name: string) => Promise<unknown> }) {
         {DESIGN_WORDS.keepHelp}
       </Typography>
       <TextField
-        label={DESIGN_WORDS.name}
+        label={SHARED_WORDS.name}
         size="small"
         fullWidth
         autoFocus
@@ -102,7 +103,7 @@ function KeepForm({ onKeep }: { onKeep: (name: string) => Promise<unknown> }) {
         slotProps={{ htmlInput: { maxLength: 80 } }}
       />
       <Button type="submit" variant="contained" size="small" disabled={name.trim() === ''} sx={{ mt: 1.5 }}>
-        {DESIGN_WORDS.keep}
+        {SHARED_WORDS.keep}
       </Button>
     </Box>
   );
@@ -111,7 +112,7 @@ function KeepForm({ onKeep }: { onKeep: (name: string) => Promise<unknown> }) {
 const ARROW = { fontSize: '0.9375rem', width: 28, height: 28, color: 'text.primary', flex: 'none' } as const;
 
 function tell(error: unknown): void {
-  toast.error(error instanceof PortError ? error.sentence : DESIGN_WORDS.nothingChanged);
+  toast.error(error instanceof PortError ? error.sentence : SHARED_WORDS.nothingChanged);
 }
 
 const NAME = {

@@ -15,6 +15,7 @@ import { useStable } from '../../parts/use-stable';
 import type { DraftSaver, DraftState } from './draft-saver';
 import { useSite } from '../../frame/SiteContext';
 import { DRAFT_WORDS } from '../../wording/screens/draft';
+import { SHARED_WORDS } from '../../wording/screens/shared';
 
 interface DraftBarProps {
   readonly draft: DraftState;
@@ -39,7 +40,7 @@ export function DraftBar({ draft, saver, changeCount, nextVersion, onPublish }: 
   const publish = useStable(onPublish);
   const label =
     changeCount === null
-      ? DRAFT_WORDS.publishVersion(nextVersion)
+      ? SHARED_WORDS.publishVersion(nextVersion)
       : changeCount === 0
         ? DRAFT_WORDS.nothingToPublish
         : DRAFT_WORDS.publishChanges(changeCount);
@@ -98,10 +99,10 @@ const Drawn = memo(function Drawn({
             {STATUS_WORDS[status]}
           </Box>
         </Tooltip>
-        <Tooltip title={DRAFT_WORDS.versions}>
+        <Tooltip title={SHARED_WORDS.versions}>
           <IconButton
             size="small"
-            aria-label={DRAFT_WORDS.versions}
+            aria-label={SHARED_WORDS.versions}
             component={Link}
             href={`/s/${siteKey}/versions`}
             sx={{
@@ -142,7 +143,7 @@ function VersionBar({ version }: { version: number }) {
         href={`/s/${siteKey}/versions`}
         sx={{ fontSize: '0.8125rem', whiteSpace: 'nowrap' }}
       >
-        {DRAFT_WORDS.versions}
+        {SHARED_WORDS.versions}
       </Button>
       <Button
         size="small"
@@ -160,7 +161,7 @@ function VersionBar({ version }: { version: number }) {
 function Step({ kind, label, onStep }: { kind: 'undo' | 'redo'; label: string | null; onStep: () => void }) {
   const [name, nothing] =
     kind === 'undo'
-      ? [DRAFT_WORDS.undo, DRAFT_WORDS.nothingToUndo]
+      ? [SHARED_WORDS.undo, DRAFT_WORDS.nothingToUndo]
       : [DRAFT_WORDS.redo, DRAFT_WORDS.nothingToRedo];
   return (
     <Tooltip title={label === null ? nothing : `${name}: ${label}`}>

@@ -8,7 +8,7 @@ import { changeContext } from '../../publishing/change-context';
 import { PublishDialog } from '../../publishing/PublishDialog';
 import type { DraftSaver, DraftState } from './draft-saver';
 import { PublishChecks } from './PublishChecks';
-import { DRAFT_WORDS } from '../../wording/screens/draft';
+import { SHARED_WORDS } from '../../wording/screens/shared';
 
 export interface Publishing {
   /** Null: nothing was published yet. */
@@ -50,6 +50,6 @@ export function usePublishing(
 function nameOfInvitation({ widgets }: DraftState['design'], id: string): string {
   return (
     widgets.flatMap(({ invitations }) => invitations).find((one) => one.id === id)?.name ??
-    DRAFT_WORDS.anInvitation
+    SHARED_WORDS.anInvitation
   );
 }

@@ -13,6 +13,7 @@ import { LampMark } from '../../parts/LampMark';
 import type { TeamRow } from '../path/availability-rows';
 import { TeamRows } from '../path/TeamRows';
 import { INSPECTOR_WORDS } from '../../wording/screens/inspector';
+import { SHARED_WORDS } from '../../wording/screens/shared';
 
 interface AvailabilityRulesProps {
   readonly widget: Widget;
@@ -46,7 +47,7 @@ export function AvailabilityRules({ widget, now, teams, onBehaviour }: Availabil
   const changed = rows.filter(([state]) => widget.behaviours[state] !== ours[state]);
   return (
     <>
-      <Typography variant="h2">{INSPECTOR_WORDS.whoCanAnswer}</Typography>
+      <Typography variant="h2">{SHARED_WORDS.whoCanAnswer}</Typography>
       <Typography variant="body2" color="text.secondary" sx={{ mb: 2 }}>
         {INSPECTOR_WORDS.whoCanAnswerHelp}
       </Typography>

@@ -13,6 +13,7 @@ import { useConnection, usePort } from '../../frame/Connection';
 import { useFindings } from '../../findings/FindingsContext';
 import { teamPort } from '../../team/port';
 import { INSPECTOR_WORDS } from '../../wording/screens/inspector';
+import { SHARED_WORDS } from '../../wording/screens/shared';
 
 interface RecipientsProps {
   /** The teams of the widget, in their order. */
@@ -37,7 +38,7 @@ export function Recipients({ teams, nameOfTeam }: RecipientsProps) {
         notice(error);
         setFault({
           teamId,
-          words: error instanceof PortError ? error.sentence : INSPECTOR_WORDS.nothingChanged,
+          words: error instanceof PortError ? error.sentence : SHARED_WORDS.nothingChanged,
         });
         throw error;
       },
@@ -54,7 +55,7 @@ export function Recipients({ teams, nameOfTeam }: RecipientsProps) {
     write(teamId, mails).then(
       () =>
         toast(INSPECTOR_WORDS.addressSaved, {
-          action: { label: INSPECTOR_WORDS.undo, onClick: () => void write(teamId, before).catch(silent) },
+          action: { label: SHARED_WORDS.undo, onClick: () => void write(teamId, before).catch(silent) },
         }),
       silent,
     );

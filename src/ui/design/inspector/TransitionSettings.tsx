@@ -15,6 +15,7 @@ import { Recipients } from './Recipients';
 import { SettingFields } from './SettingFields';
 import type { DrawnTransition } from '../path/transitions';
 import { INSPECTOR_WORDS } from '../../wording/screens/inspector';
+import { SHARED_WORDS } from '../../wording/screens/shared';
 
 interface TransitionSettingsProps {
   readonly transition: DrawnTransition;
@@ -87,7 +88,7 @@ function Own({ transition }: TransitionSettingsProps) {
             {widget.calendarId === null ? INSPECTOR_WORDS.noOpeningHours : INSPECTOR_WORDS.dependsOnHours}
           </Typography>
           <TransitionSetting onClick={() => acts.chooseAside('availability')}>
-            {INSPECTOR_WORDS.whoCanAnswer}
+            {SHARED_WORDS.whoCanAnswer}
           </TransitionSetting>
         </>
       );

@@ -12,6 +12,7 @@ import { TextEditor } from '../stage/TextEditor';
 import { useDesign } from '../state/DesignContext';
 import { Section } from './Section';
 import { INSPECTOR_WORDS } from '../../wording/screens/inspector';
+import { SHARED_WORDS } from '../../wording/screens/shared';
 
 /** What is said at the moment: for whom it differs, and every text, to be edited on the stage or, where it cannot be seen there, here. */
 export function Wording() {
@@ -118,7 +119,7 @@ const TextButton = memo(function TextButton({
 }: TextButtonProps) {
   return (
     <ButtonBase
-      aria-label={INSPECTOR_WORDS.editNamed(name, words)}
+      aria-label={SHARED_WORDS.editNamed(name, words)}
       aria-current={isEdited ? 'true' : undefined}
       onClick={() => onChoose(textKey)}
       sx={{

@@ -34,6 +34,7 @@ import { useCoverings } from './use-coverings';
 import { type PageColours, usePageColours } from './use-page-colours';
 import { useProposals } from './use-proposals';
 import { LOOK_PANEL_WORDS } from '../../wording/screens/look-panel';
+import { SHARED_WORDS } from '../../wording/screens/shared';
 
 const SHAPE_SETTINGS: readonly SettingId[] = ['textSize', 'radius'];
 const LAUNCHER_SETTINGS: readonly SettingId[] = ['launcherSize', 'wordsFrom', 'delay'];
@@ -81,7 +82,7 @@ export function LookPanel() {
       </Typography>
       <BrandField
         key={widget.id}
-        label={LOOK_PANEL_WORDS.brandColour}
+        label={SHARED_WORDS.brandColour}
         value={look.brand}
         proposals={proposals}
         onChange={(brand) => onLook({ ...look, brand }, LOOK_PANEL_WORDS.brandColourEdit)}
@@ -212,7 +213,7 @@ function useHard(
     const count = pairs.flat().filter(({ passes }) => !passes).length + onPage.length;
     const all = pairs[0]?.length ?? 0;
     const when = schemes.length === 2 ? LOOK_PANEL_WORDS.lightAndDarkMark : '';
-    const words = count === 0 ? LOOK_PANEL_WORDS.allReadable(all, when) : LOOK_PANEL_WORDS.toFix(count);
+    const words = count === 0 ? LOOK_PANEL_WORDS.allReadable(all, when) : SHARED_WORDS.toFixCount(count);
     return { count, words };
   }, [look, form, page]);
 }

@@ -10,6 +10,7 @@ import { useStable } from '../../parts/use-stable';
 import { usePort } from '../../frame/Connection';
 import { picturesPort } from '../pictures-port';
 import { LOOK_PANEL_WORDS } from '../../wording/screens/look-panel';
+import { SHARED_WORDS } from '../../wording/screens/shared';
 
 interface PictureFieldProps {
   readonly kind: LookPictureKind;
@@ -70,14 +71,14 @@ export function PictureField({ kind, label, what, value, onChange }: PictureFiel
       />
       <Button size="small" variant="outlined" disabled={sending.isBusy} onClick={sending.choose}>
         {sending.isBusy
-          ? LOOK_PANEL_WORDS.preparing
+          ? SHARED_WORDS.preparing
           : value === null
-            ? LOOK_PANEL_WORDS.chooseAPicture
+            ? SHARED_WORDS.chooseAPicture
             : LOOK_PANEL_WORDS.changePicture}
       </Button>
       {value === null ? null : (
         <Button size="small" onClick={() => onChange(null)}>
-          {LOOK_PANEL_WORDS.remove}
+          {SHARED_WORDS.remove}
         </Button>
       )}
       {sending.fault === null ? null : (

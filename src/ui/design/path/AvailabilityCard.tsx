@@ -7,6 +7,7 @@ import { LampMark } from '../../parts/LampMark';
 import { STATE_CLAUSES } from '../../wording/states';
 import { LANE_TOP, CARD_HEIGHT } from './path-layout';
 import { PATH_WORDS } from '../../wording/screens/path';
+import { SHARED_WORDS } from '../../wording/screens/shared';
 
 export interface AvailabilityRow {
   readonly state: WidgetState;
@@ -35,7 +36,7 @@ export const AvailabilityCard = memo(function AvailabilityCard({
   return (
     <Box
       component="section"
-      aria-label={PATH_WORDS.whoCanAnswer}
+      aria-label={SHARED_WORDS.whoCanAnswer}
       sx={{
         position: 'absolute',
         left,
@@ -49,7 +50,7 @@ export const AvailabilityCard = memo(function AvailabilityCard({
         fontSize: '0.8125rem',
       }}
     >
-      <b>{PATH_WORDS.whoCanAnswer}</b>
+      <b>{SHARED_WORDS.whoCanAnswer}</b>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.75, whiteSpace: 'nowrap', minWidth: 0 }}>
         <LampMark mark={lampOf(row.state, true)} size={18} />
         <Box component="span" sx={{ overflow: 'hidden', textOverflow: 'ellipsis' }}>
@@ -69,7 +70,7 @@ export const AvailabilityCard = memo(function AvailabilityCard({
           onClick={onChoose}
           sx={{ fontSize: '0.8125rem', flex: 'none' }}
         >
-          {PATH_WORDS.change}
+          {SHARED_WORDS.change}
         </Link>
       </Box>
     </Box>

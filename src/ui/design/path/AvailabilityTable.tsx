@@ -5,6 +5,7 @@ import { LampMark } from '../../parts/LampMark';
 import { type TeamRow, foldedTeams } from './availability-rows';
 import type { AvailabilityRow } from './AvailabilityCard';
 import { PATH_WORDS } from '../../wording/screens/path';
+import { SHARED_WORDS } from '../../wording/screens/shared';
 
 interface AvailabilityTableProps {
   readonly rows: readonly AvailabilityRow[];
@@ -35,7 +36,7 @@ export function AvailabilityTable({ rows, teams, isChosen, onChoose }: Availabil
         ...(isChosen ? { boxShadow: '0 0 0 2px var(--porch-door)' } : {}),
       }}
     >
-      <Box sx={{ fontSize: '0.8125rem', fontWeight: 700, pb: 0.25 }}>{PATH_WORDS.whoCanAnswer}</Box>
+      <Box sx={{ fontSize: '0.8125rem', fontWeight: 700, pb: 0.25 }}>{SHARED_WORDS.whoCanAnswer}</Box>
       {rows.map((row) => (
         <Box
           key={row.state}

@@ -33,6 +33,7 @@ import { PAGE_FONT } from '../stage/StandInPage';
 import { type DrawnTransition, isVisitedTransition } from './transitions';
 import { WidgetTile } from './WidgetTile';
 import { PATH_WORDS } from '../../wording/screens/path';
+import { SHARED_WORDS } from '../../wording/screens/shared';
 
 /** The path at rest: fixed places, each moment card drawn live. For a screen reader one ordered list, with its transitions as "leads to". */
 export function Path() {
@@ -119,7 +120,7 @@ export function Path() {
           alignItems: 'stretch',
         }}
       >
-        <PathButton label={PATH_WORDS.tryAVisit} keys="T" onClick={trying.begin} />
+        <PathButton label={SHARED_WORDS.tryAVisit} keys="T" onClick={trying.begin} />
         <PathButton label={PATH_WORDS.wholePath} keys="P" onClick={toWhole} />
       </Roving>
     </Box>

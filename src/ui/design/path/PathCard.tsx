@@ -5,6 +5,7 @@ import Button from '@mui/material/Button';
 import { type ReactNode, useEffect, useRef } from 'react';
 import { tinykeys } from 'tinykeys';
 import { PATH_WORDS } from '../../wording/screens/path';
+import { SHARED_WORDS } from '../../wording/screens/shared';
 
 interface PathCardProps {
   /** At the left edge: what it is about stands at the right. */
@@ -58,7 +59,7 @@ export function PathCard({ isLeft, onClose, onStage, children }: PathCardProps) 
           </Button>
         )}
         <Button size="small" onClick={onClose}>
-          {PATH_WORDS.close}
+          {SHARED_WORDS.close}
         </Button>
       </Box>
     </Box>

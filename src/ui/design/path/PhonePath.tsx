@@ -13,6 +13,7 @@ import type { MomentCard } from './moment-cards';
 import { DeskAvailability } from './DeskAvailability';
 import { useDesign } from '../state/DesignContext';
 import { PATH_WORDS } from '../../wording/screens/path';
+import { SHARED_WORDS } from '../../wording/screens/shared';
 
 /** What this visitor gets to by themselves goes first, then what they can reach, then the rest. */
 const RANKS: Readonly<Record<MomentCard['reachability'], number>> = {
@@ -78,7 +79,7 @@ export function PhonePath() {
         <DeskAvailability />
       </Box>
       <Button variant="outlined" fullWidth onClick={trying.begin} sx={{ mt: 2, minHeight: 44 }}>
-        {PATH_WORDS.tryAVisit}
+        {SHARED_WORDS.tryAVisit}
       </Button>
     </Box>
   );

@@ -4,7 +4,7 @@ import type { PublishedSite } from '../../../core/wire/published-site';
 import type { ReasonContext } from '../../wording/because';
 import { untilWords } from '../../wording/times';
 import { useDesign } from '../state/DesignContext';
-import { DESIGN_WORDS } from '../../wording/screens/design';
+import { SHARED_WORDS } from '../../wording/screens/shared';
 
 /** What the reasons of the draft on the screen need to be said. */
 export function useReasonContext(): ReasonContext {
@@ -25,7 +25,7 @@ function reasonContext(
   return {
     teamName,
     widgetName: (key) => widgets.find((one) => one.key === key)?.name ?? key,
-    invitationName: (id) => all.find((one) => one.id === id)?.name ?? DESIGN_WORDS.anInvitation,
+    invitationName: (id) => all.find((one) => one.id === id)?.name ?? SHARED_WORDS.anInvitation,
     untilWords: (instant) => untilWords(zoneOf(site, site.facts.zone), now, instant),
   };
 }

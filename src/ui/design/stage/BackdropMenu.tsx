@@ -12,6 +12,7 @@ import { type DragEvent, useEffect, useRef, useState } from 'react';
 import { PILL } from './pill';
 import type { BackdropKind, PagePictureActions } from './use-page-pictures';
 import { STAGE_WORDS } from '../../wording/screens/stage';
+import { SHARED_WORDS } from '../../wording/screens/shared';
 
 interface BackdropMenuProps {
   readonly kind: BackdropKind;
@@ -105,11 +106,11 @@ function Choice({ kind, onKind, acts }: BackdropMenuProps) {
             onChange={(event) => void take(event.target.files?.[0])}
           />
           <Button size="small" variant="contained" disabled={isBusy} onClick={() => files.current?.click()}>
-            {isBusy ? STAGE_WORDS.preparing : STAGE_WORDS.chooseAPicture}
+            {isBusy ? SHARED_WORDS.preparing : SHARED_WORDS.chooseAPicture}
           </Button>
           {hasPicture ? (
             <Button size="small" onClick={() => void acts.remove()}>
-              {STAGE_WORDS.remove}
+              {SHARED_WORDS.remove}
             </Button>
           ) : null}
         </Box>

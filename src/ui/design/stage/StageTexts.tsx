@@ -8,6 +8,7 @@ import { TextEditor } from './TextEditor';
 import { Roving } from '../../parts/Roving';
 import { useSame, useStable } from '../../parts/use-stable';
 import { STAGE_WORDS } from '../../wording/screens/stage';
+import { SHARED_WORDS } from '../../wording/screens/shared';
 
 /** What can be said at a place: a text in one of its cases, or an invitation. */
 export type SaidKey = TextKey | InvitationKey;
@@ -106,7 +107,7 @@ export function StageTexts({
           width={spot.width}
           height={spot.height}
           buttonRef={index === 0 ? firstTextRef : undefined}
-          label={STAGE_WORDS.editNamed(texts.nameOf(texts.wordingAt(spot.key)), texts.readsAs(spot.key))}
+          label={SHARED_WORDS.editNamed(texts.nameOf(texts.wordingAt(spot.key)), texts.readsAs(spot.key))}
           onChoose={choose}
         />
       ))}

@@ -6,6 +6,7 @@ import { type ReactNode, memo } from 'react';
 import type { Corner } from '../../../core/model/design';
 import { Roving } from '../../parts/Roving';
 import { STAGE_WORDS } from '../../wording/screens/stage';
+import { SHARED_WORDS } from '../../wording/screens/shared';
 
 interface StageToolsProps {
   readonly distance: 'near' | 'whole';
@@ -47,15 +48,15 @@ export const StageTools = memo(function StageTools({
         value={distance}
         onChange={onDistance}
       />
-      <Switches label={STAGE_WORDS.light} options={SCHEMES} value={scheme} onChange={onScheme} />
+      <Switches label={SHARED_WORDS.light} options={SCHEMES} value={scheme} onChange={onScheme} />
       {children}
     </Roving>
   );
 });
 
 const SCHEMES: SwitchesProps<'day' | 'evening'>['options'] = [
-  ['day', <LightModeOutlinedIcon key="day" sx={{ fontSize: '1.125rem' }} />, STAGE_WORDS.light],
-  ['evening', <DarkModeOutlinedIcon key="evening" sx={{ fontSize: '1.125rem' }} />, STAGE_WORDS.dark],
+  ['day', <LightModeOutlinedIcon key="day" sx={{ fontSize: '1.125rem' }} />, SHARED_WORDS.light],
+  ['evening', <DarkModeOutlinedIcon key="evening" sx={{ fontSize: '1.125rem' }} />, SHARED_WORDS.dark],
 ];
 
 interface SwitchesProps<T extends string> {

@@ -12,7 +12,7 @@ import { useSite } from '../../frame/SiteContext';
 import { useConnection, usePort } from '../../frame/Connection';
 import { useFindings } from '../../findings/FindingsContext';
 import { picturesPort } from '../pictures-port';
-import { STAGE_WORDS } from '../../wording/screens/stage';
+import { SHARED_WORDS } from '../../wording/screens/shared';
 
 /** What stands behind the widget on the stage. */
 export type Backdrop =
@@ -67,7 +67,7 @@ export function usePagePictures(
   const tell = useCallback(
     (error: unknown): void => {
       notice(error);
-      toast.error(error instanceof PortError ? error.sentence : STAGE_WORDS.nothingChanged);
+      toast.error(error instanceof PortError ? error.sentence : SHARED_WORDS.nothingChanged);
     },
     [notice],
   );

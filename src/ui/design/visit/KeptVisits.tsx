@@ -14,6 +14,7 @@ import { PortError } from '../../frame/api';
 import { expectationWords, resultWords } from '../../wording/tried';
 import type { CheckedVisit } from './use-kept';
 import { VISIT_WORDS } from '../../wording/screens/visit';
+import { SHARED_WORDS } from '../../wording/screens/shared';
 
 interface KeptVisitsProps {
   readonly all: readonly CheckedVisit[];
@@ -54,10 +55,10 @@ export function KeptVisits({ all, nameOf, onTry, onRemove }: KeptVisitsProps) {
                 type="button"
                 variant="body2"
                 onClick={() => void onRemove(one.visit.id)}
-                aria-label={VISIT_WORDS.removeNamed(one.visit.name)}
+                aria-label={SHARED_WORDS.removeNamed(one.visit.name)}
                 sx={{ minHeight: 24 }}
               >
-                {VISIT_WORDS.remove}
+                {SHARED_WORDS.remove}
               </Link>
             </Box>
           </Box>
@@ -167,7 +168,7 @@ export function KeepForm({ moment, got, invitations, nameOf, onKeep }: KeepFormP
         ))}
       </TextField>
       <Button type="submit" size="small" variant="outlined" disabled={name.trim() === ''}>
-        {VISIT_WORDS.keep}
+        {SHARED_WORDS.keep}
       </Button>
     </Box>
   );

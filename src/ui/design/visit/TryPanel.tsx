@@ -12,6 +12,7 @@ import { pageWords } from '../../wording/times';
 import { clockOf, nextWords } from '../../wording/tried';
 import type { Tried } from './use-tried';
 import { VISIT_WORDS } from '../../wording/screens/visit';
+import { SHARED_WORDS } from '../../wording/screens/shared';
 
 interface TryPanelProps {
   readonly tried: Tried;
@@ -29,7 +30,7 @@ export function TryPanel({ tried: { simulations, last, next }, context, onStop, 
   return (
     <Box
       component="aside"
-      aria-label={VISIT_WORDS.tryAVisit}
+      aria-label={SHARED_WORDS.tryAVisit}
       sx={{
         bgcolor: 'background.paper',
         borderLeft: { md: '1px solid var(--porch-rail)' },
@@ -38,7 +39,7 @@ export function TryPanel({ tried: { simulations, last, next }, context, onStop, 
         height: '100%',
       }}
     >
-      <Typography variant="h2">{VISIT_WORDS.tryAVisit}</Typography>
+      <Typography variant="h2">{SHARED_WORDS.tryAVisit}</Typography>
       <Typography variant="body2" color="text.secondary" sx={{ mb: 1.5 }}>
         {VISIT_WORDS.whereVisitStands(
           clockOf(now),

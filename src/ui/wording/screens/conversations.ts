@@ -1,6 +1,5 @@
 /** What *Conversations* says. */
 export const CONVERSATIONS_WORDS = {
-  conversations: 'Conversations',
   showOlder: 'Show older',
   ago: ' ago',
   waits: (since: string) => `waits ${since}`,
@@ -40,19 +39,15 @@ export const CONVERSATIONS_WORDS = {
   exampleGroup: 'Your turn 1',
   exampleQuestion: '“Does it still start at ten if it is cloudy?”',
   exampleWait: 'on /tonight · waits 20 s',
-  putItOnYourSite: 'Put it on your site',
   endQuestion: 'End this conversation?',
   endHelp: 'The visitor is told that you ended it. They can start a new one.',
-  cancel: 'Cancel',
   endConversation: 'End conversation',
   filledInBefore: 'Filled in before the chat',
   filledInWithNote: 'Filled in with the note',
   filledInAfter: 'Filled in after the chat',
   yes: 'Yes',
   no: 'No',
-  yourTurn: 'Your turn',
   theirTurn: 'Their turn',
-  notes: 'Notes',
   done: 'Done',
   notLoaded: 'The conversations could not be loaded.',
 };

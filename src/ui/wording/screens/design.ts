@@ -22,7 +22,6 @@ export const DESIGN_WORDS = {
   addCondition: 'and something else',
   earlier: 'Earlier',
   later: 'Later',
-  remove: 'Remove',
   doesNotHappen: (words: string) => `“${words}” does not happen here in the next year.`,
   circumstances: 'Circumstances',
   circumstancesHelp: 'Who sees it, where and when',
@@ -56,11 +55,7 @@ export const DESIGN_WORDS = {
   placeInList: (place: number, count: number) => `${place} of ${count}`,
   nextSituation: 'Next situation',
   keepCircumstances: 'Keep these circumstances',
-  removeKept: (name: string) => `Remove: ${name}`,
-  keep: 'Keep',
   keepHelp: 'Everybody who designs here can flip to them.',
-  name: 'Name',
-  nothingChanged: 'That did not work and nothing was changed. Try again.',
   siteTime: (zoneName: string) =>
     `The time of your site: ${zoneName}. Hours, holidays and invitations use it.`,
   dateAndTime: 'Date and time',
@@ -76,7 +71,6 @@ export const DESIGN_WORDS = {
   reasons: 'Reasons',
   countOfReasons: (count: number) => (count === 1 ? 'The one reason' : `All ${count} reasons`),
   allReasons: 'All reasons',
-  anInvitation: 'An invitation',
   noWidgetInDraft: 'it has no widget',
   unreadableText: (key: string) => `a text cannot be read (${key})`,
 };

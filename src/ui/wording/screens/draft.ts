@@ -15,15 +15,12 @@ export const DRAFT_WORDS = {
   saved: 'Saved',
   saving: 'Saving',
   notSaved: 'Not saved',
-  publishVersion: (nextVersion: number) => `Publish version ${nextVersion}`,
   nothingToPublish: 'Nothing to publish',
   publishChanges: (count: number) => (count === 1 ? 'Publish 1 change' : `Publish ${count} changes`),
   theDraft: 'The draft',
   draftHelp: 'Every change is saved in the draft. Visitors see it when you publish.',
-  versions: 'Versions',
   versionToLookAt: (version: number) => `Version ${version}, to look at`,
   backToTheDraft: 'Back to the draft',
-  undo: 'Undo',
   redo: 'Redo',
   nothingToUndo: 'Nothing to undo',
   nothingToRedo: 'Nothing to redo',
@@ -44,5 +41,4 @@ export const DRAFT_WORDS = {
   removedByOther: 'Somebody else removed what you changed, so your change is gone.',
   versionReadOnly: (number: number) =>
     `This is version ${number}, as it was published. Nothing was changed; go back to the draft to work on it.`,
-  anInvitation: 'An invitation',
 };

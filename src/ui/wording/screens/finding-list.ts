@@ -1,13 +1,10 @@
 /** What the list of findings says around them. */
 export const FINDING_LIST_WORDS = {
-  toFix: 'To fix',
-  suggestions: 'Suggestions',
   showOnlyProblems: 'Show only problems',
   showSuggestions: (count: number) => (count === 1 ? 'Show 1 suggestion' : `Show ${count} suggestions`),
   dismissedCount: (count: number) => `${count} dismissed`,
   dismissed: 'Dismissed',
   dismissedBy: (personName: string, reason: string) => `Dismissed by ${personName}: “${reason}”`,
-  bringBack: 'Bring back',
   fixThisFirst: 'Fix this first',
   dismiss: 'Dismiss',
   reason: 'Reason',

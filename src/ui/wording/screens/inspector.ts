@@ -12,7 +12,6 @@ export const INSPECTOR_WORDS = {
   leadsToNote: 'Nobody home: a note',
   leadsToAnswers: 'At the door: answers only',
   hidden: 'Hidden',
-  whoCanAnswer: 'Who can answer?',
   whoCanAnswerHelp: 'Checked each time a visitor opens the window. Running conversations are not affected.',
   stateNow: (words: string) => `${words} (now)`,
   settingsAtDefaults: (count: number) =>
@@ -33,12 +32,10 @@ export const INSPECTOR_WORDS = {
   settings: 'Settings',
   leadsTo: 'Leads to',
   comesFrom: 'Comes from',
-  nothingChanged: 'That did not work and nothing was changed. Try again.',
   notAnEmail: (wrong: string) =>
     `“${wrong}” does not look like an e-mail address, e.g. notes@example.com. It was not added.`,
   tooManyAddresses: (max: number) => `At most ${max} addresses. This one was not added.`,
   addressSaved: 'Saved. Notes go there once e-mail can be sent.',
-  undo: 'Undo',
   nobodyGetsNotes: 'No team answers here yet, so nobody gets the notes.',
   whoGetsTheNotes: 'Who gets the notes',
   hasNoPeopleYet: (team: string) => `${team} has no people yet.`,
@@ -71,5 +68,4 @@ export const INSPECTOR_WORDS = {
   textCount: (count: number) => (count === 1 ? '1 text' : `${count} texts`),
   texts: 'Texts',
   otherTexts: (count: number) => `Other texts (${count})`,
-  editNamed: (name: string, words: string) => `Edit ${name}: ${words}`,
 };

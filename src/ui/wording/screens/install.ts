@@ -1,8 +1,6 @@
 /** What *Install* says. */
 export const INSTALL_WORDS = {
-  install: 'Install',
   sameOnEveryPage: 'Your snippet: the same on every page',
-  yourSnippet: 'Your snippet',
   pasteOnce: 'Paste it once into every page.',
   localOnly:
     'This address works only on this computer. Set PUBLIC_URL to the address that visitors reach, and start again.',

@@ -70,7 +70,6 @@ export const LOOK_PANEL_WORDS = {
   ownLinkHelp:
     'Any of them opens the window with this in its tag; before the colon a team, after it a first question. You can leave out both.',
   lookAndPlace: 'Look and place',
-  brandColour: 'Brand colour',
   brandColourEdit: 'brand colour',
   startingLook: 'Starting look',
   colours: 'Colours',
@@ -90,7 +89,6 @@ export const LOOK_PANEL_WORDS = {
   ownCss: 'Your own CSS',
   lightAndDarkMark: ', light and dark',
   allReadable: (all: number, when: string) => `All ${all} colour pairs are readable${when}`,
-  toFix: (count: number) => `${count} to fix`,
   shape: (font: string, size: number, messages: string, radius: number) =>
     `${font}, ${size} px · ${messages} · radius ${radius}`,
   pictures: (hasLogo: boolean, header: string) => `${hasLogo ? 'your logo' : 'no logo'} · header ${header}`,
@@ -135,10 +133,7 @@ export const LOOK_PANEL_WORDS = {
   yourBar: (edge: number) => `your bar, ${edge} px`,
   dropHelp: (what: string) =>
     `${what} Drop it here, paste it or choose it: PNG, JPEG, WebP, GIF, AVIF or SVG, up to 5 MB.`,
-  preparing: 'Preparing…',
-  chooseAPicture: 'Choose a picture',
   changePicture: 'Change picture',
-  remove: 'Remove',
   aa: 'Aa',
   lightOrDark: 'Light or dark',
   lightOrDarkEdit: 'light or dark',

@@ -1,8 +1,6 @@
 /** What the parts say that several screens share. */
 export const PART_WORDS = {
-  sayHelloToYourself: 'Say hello to yourself',
   sayHelloHelp: 'See both sides of a conversation.',
-  putItOnYourSite: 'Put it on your site',
   putItOnYourSiteHelp: 'Paste one line, once.',
   makeItYours: 'Make it look like you',
   makeItYoursHelp: 'Six starting looks, in your colour.',
@@ -11,6 +9,5 @@ export const PART_WORDS = {
   firstStepsHelp: 'Visitors see it when you publish. Three things, in any order:',
   closeFirstSteps: 'Close: first steps',
   save: 'Save',
-  notSaved: 'Not saved. Try again.',
   notSent: 'It could not be sent. Nothing was changed; try again.',
 };

@@ -1,8 +1,6 @@
 /** What the path of *Design* says, low, whole and on a phone. */
 export const PATH_WORDS = {
-  whoCanAnswer: 'Who can answer?',
   changeWhoCanAnswer: 'Change who can answer',
-  change: 'Change',
   whoCanAnswerRows: (rows: string) => `Who can answer? ${rows}`,
   now: 'now',
   nowBefore: 'Now ',
@@ -11,11 +9,9 @@ export const PATH_WORDS = {
   pathOfThisVisit: 'Path of this visit',
   path: 'Path',
   thePath: 'The path',
-  tryAVisit: 'Try a visit',
   wholePath: 'Whole path',
   settings: 'Settings',
   editItInThePreview: 'Edit it in the preview',
-  close: 'Close',
   comesFrom: (name: string, full: string) => `from ${name}: ${full}`,
   deadEnd: (reason: string) => `Dead end: ${reason}`,
   teams: 'Teams',

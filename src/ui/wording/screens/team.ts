@@ -2,11 +2,9 @@
 export const TEAM_WORDS = {
   youMark: ' (you)',
   inNoTeam: 'in no team',
-  answering: 'Answering',
   notAnswering: 'Not answering',
   photoOf: (name: string) => `Photo of ${name}`,
   aPictureOf: (name: string) => `A picture of ${name}`,
-  preparing: 'Preparing…',
   chooseAPhoto: 'Choose a photo',
   changePhoto: 'Change photo',
   removePhoto: 'Remove photo',

@@ -3,11 +3,9 @@ export const TODAY_WORDS = {
   loadingToday: 'Loading today',
   live: (version: number, isPaused: boolean) =>
     `Version ${version} is live${isPaused ? ', and paused' : ''}.`,
-  yourTurn: 'Your turn',
   answer: 'Answer',
   visitorsWait: (count: number) =>
     count === 1 ? 'One visitor has waited' : `${count} visitors are waiting, the longest for`,
-  notes: 'Notes',
   open: 'Open',
   notesNeedAnswers: (count: number) =>
     count === 1 ? 'One note needs an answer.' : `${count} notes need an answer.`,
@@ -15,7 +13,5 @@ export const TODAY_WORDS = {
   showChanges: 'Show changes',
   notPublished: (count: number) =>
     count === 1 ? 'One change is not published.' : `${count} changes are not published.`,
-  today: 'Today',
   allQuiet: 'All quiet. Nothing needs you.',
-  versions: 'Versions',
 };

@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
 import { ConversationsScreen } from '../../../../ui/conversations/ConversationsScreen';
-import { FRAME_WORDS } from '../../../../ui/wording/screens/frame';
+import { SHARED_WORDS } from '../../../../ui/wording/screens/shared';
 
-export const metadata: Metadata = { title: FRAME_WORDS.conversations };
+export const metadata: Metadata = { title: SHARED_WORDS.conversations };
 
 export default function ConversationsPage() {
   return <ConversationsScreen />;

@@ -7,9 +7,9 @@ import { addressFor } from '../../../../server/http/origin-gate';
 import { state } from '../../../../server/state';
 import { InstallScreen } from '../../../../ui/install/InstallScreen';
 import { currentSecret, origin } from '../../../session';
-import { FRAME_WORDS } from '../../../../ui/wording/screens/frame';
+import { SHARED_WORDS } from '../../../../ui/wording/screens/shared';
 
-export const metadata: Metadata = { title: FRAME_WORDS.install };
+export const metadata: Metadata = { title: SHARED_WORDS.install };
 export const dynamic = 'force-dynamic';
 
 export default async function InstallPage({ params }: { params: Promise<{ site: string }> }) {

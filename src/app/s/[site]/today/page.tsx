@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
 import { TodayScreen } from '../../../../ui/today/TodayScreen';
-import { FRAME_WORDS } from '../../../../ui/wording/screens/frame';
+import { SHARED_WORDS } from '../../../../ui/wording/screens/shared';
 
-export const metadata: Metadata = { title: FRAME_WORDS.today };
+export const metadata: Metadata = { title: SHARED_WORDS.today };
 
 export default function TodayPage() {
   return <TodayScreen />;

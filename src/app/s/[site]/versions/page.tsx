@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
 import { VersionsScreen } from '../../../../ui/publishing/VersionsScreen';
-import { FRAME_WORDS } from '../../../../ui/wording/screens/frame';
+import { SHARED_WORDS } from '../../../../ui/wording/screens/shared';
 
-export const metadata: Metadata = { title: FRAME_WORDS.versions };
+export const metadata: Metadata = { title: SHARED_WORDS.versions };
 
 export default function VersionsPage() {
   return <VersionsScreen />;
