@@ -209,7 +209,7 @@ test('the design goes out as a file, is changed there, and comes in: shown in wo
   const lineOf = (part: string): number => text.slice(0, text.indexOf(part)).split('\n').length;
   await give('plum.json', text.replace('"brand": "#7a2e5d"', '"brand": "plum"'));
   const refused = versionsScreen.plumFault(page);
-  await expect(refused).toContainText(`Line ${lineOf('"brand"')}, sign`);
+  await expect(refused).toContainText(`Line ${lineOf('"brand"')}, character`);
   await expect(refused).toContainText('(widgets.0.look.brand): Type the colour as # and six digits.');
   await expectNoAxe(page, 'a file that does not fit');
   await partsScreen.close(refused).click();

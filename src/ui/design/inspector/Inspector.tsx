@@ -202,13 +202,7 @@ function OfMoment() {
       {moment === 'note-left' ? <Recipients teams={widget.teams} nameOfTeam={nameOfTeam} /> : null}
       <LeadsTo />
       {suggestions.length === 0 ? null : (
-        <Section
-          title={
-            suggestions.length === 1
-              ? INSPECTOR_WORDS.suggestion
-              : INSPECTOR_WORDS.suggestionCount(suggestions.length)
-          }
-        >
+        <Section title={INSPECTOR_WORDS.suggestionCount(suggestions.length)}>
           <FindingsHere findings={suggestions} />
         </Section>
       )}

@@ -15,7 +15,8 @@ export const CONVERSATIONS_WORDS = {
   messages: 'Messages',
   yourAnswer: 'Your answer',
   write: 'Write',
-  tooLong: (over: number) => `${over} characters too many. Nothing is lost.`,
+  tooLong: (over: number) =>
+    over === 1 ? '1 character too many. Nothing is lost.' : `${over} characters too many. Nothing is lost.`,
   send: 'Send',
   end: 'End',
   forTeam: (team: string) => `for ${team}`,

@@ -1,6 +1,6 @@
 /** What *Design* says around its rooms: circumstances, cases, reasons, and the screen as a whole. */
 export const DESIGN_WORDS = {
-  notDrawn: (reason: string) => `The draft cannot be drawn: ${reason}. Undo the last change.`,
+  notDrawn: (reason: string) => `The draft can’t be shown: ${reason}. Undo the last change.`,
   designOf: (siteName: string) => `Design of ${siteName}`,
   versionNotLoaded: 'The version could not be loaded.',
   loadingVersion: 'Loading the version',

@@ -40,7 +40,7 @@ export const LOOK_PANEL_WORDS = {
   allColoursDerived: 'all colours derived',
   allBackToDerived: (count: number) => `All ${count} back to derived`,
   corner: 'Corner',
-  cornerHelp: 'Ours: small and out of the way, where people look for it. It may be left alone.',
+  cornerHelp: 'Our choice is small, out of the way and where people look for it. You can leave it as it is.',
   cornerDefault: 'Our default: lower right.',
   restoreOurDefault: 'Restore our default',
   mirrored: 'Mirrored in right-to-left languages.',
@@ -68,7 +68,7 @@ export const LOOK_PANEL_WORDS = {
   sampleQuestionOfTeam: (team: string) => `${team}: Are you open tonight?`,
   ownLink: 'Open it from your own link or button',
   ownLinkHelp:
-    'Any of them opens the window with this in its tag; before the colon a team, after it a first question. You can leave out both.',
+    'Add this to a link or a button, and it opens the window. Before the colon is a team, after it a first question; you can leave out both.',
   lookAndPlace: 'Look and place',
   brandColourEdit: 'brand colour',
   startingLook: 'Starting look',

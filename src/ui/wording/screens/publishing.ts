@@ -35,7 +35,7 @@ export const PUBLISHING_WORDS = {
   nothingChangedBecause: (count: number) =>
     count === 1 ? 'Nothing was changed. The reason:' : `Nothing was changed. ${count} reasons:`,
   whatDoesNotFit: 'What does not fit',
-  lineSign: (line: number, column: number) => `Line ${line}, sign ${column}`,
+  lineSign: (line: number, column: number) => `Line ${line}, character ${column}`,
   isPaused: 'The widget is paused. Visitors see this from now on.',
   isBack: 'The widget is back. Visitors see this from now on.',
   pause: 'Pause',

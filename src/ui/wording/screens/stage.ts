@@ -23,7 +23,8 @@ export const STAGE_WORDS = {
   wholePage: 'Whole page',
   restoreOurText: 'Restore our text',
   escCancels: ' · Esc cancels',
-  tooManyCharacters: (count: number) => `${count} too many characters. Not saved yet`,
+  tooManyCharacters: (count: number) =>
+    count === 1 ? '1 character too many. Not saved yet' : `${count} characters too many. Not saved yet`,
   lengthOfMost: (length: number, atMost: number) => `${length} of ${atMost}`,
   unknownName: (name: string, known: string) =>
     `{${name}} does not exist here. You can use ${known}. Not saved yet.`,
