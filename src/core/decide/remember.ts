@@ -42,10 +42,18 @@ export function remember(memory: Memory, event: MemoryEvent, level: Level): Memo
   if (event.kind === 'forgotten') return EMPTY_MEMORY;
   const next = after(withinLevel(memory, level), event, level === 'kept');
   if (level === 'kept') return fitted(next);
-  const { token, putAwayUntil, restUntil, trail } = next;
+  const own = withOwn(memory, next, followsOn(memory, level));
+  return own.trail === memory.trail ? own : fitted(own);
+}
+
+/** A memory with what any level keeps of another; [V9] whoever has written is followed from then on, and no further. */
+function withOwn(
+  memory: Memory,
+  { token, putAwayUntil, restUntil, trail }: Memory,
+  follows: boolean,
+): Memory {
   const own = { ...memory, token, putAwayUntil, restUntil };
-  // [V9] Whoever has written is followed from then on, and no further.
-  return followsOn(memory, level) && token !== null ? fitted({ ...own, trail }) : own;
+  return follows && token !== null ? { ...own, trail } : own;
 }
 
 function after(
@@ -66,12 +74,8 @@ function after(
       return { ...memory, replies: { ...memory.replies, ...event.replies } };
     case 'page-view':
       return keepsVisits ? afterPageView(memory, event) : { ...memory, trail: onward(memory, event) };
-    case 'seen':
-    case 'hidden':
-    case 'invitation-shown':
-    case 'invitation-left':
-      return memory.visit === null ? memory : afterInVisit(memory, memory.visit, event);
   }
+  return memory.visit === null ? memory : afterInVisit(memory, memory.visit, event);
 }
 
 /** [V9] Whether the trail is one that *asked* may have: what was gathered under an earlier consent is not. */
@@ -149,10 +153,7 @@ function upToDate(visit: VisitRecord, at: EpochMs): VisitRecord {
 
 /** [V7], [V8] What a level may keep of a memory; the rest is gone. */
 export function withinLevel(memory: Memory, level: Level): Memory {
-  if (level === 'kept') return memory;
-  const { token, putAwayUntil, restUntil, trail } = memory;
-  const kept = { ...EMPTY_MEMORY, token, putAwayUntil, restUntil };
-  return followsOn(memory, level) && token !== null ? { ...kept, trail } : kept;
+  return level === 'kept' ? memory : withOwn(EMPTY_MEMORY, memory, followsOn(memory, level));
 }
 
 /** [V8] Bounded: the oldest steps of the trail go first, then the oldest counters. */
