@@ -51,6 +51,18 @@ for (const { name, ...view } of VIEWS) {
   });
 }
 
+test('Today, Install, Team & hours, Versions and settings stand in one column: 960 px wide, with one left edge', async ({
+  browser,
+}) => {
+  const page = await enterAs(browser, testServer, 'today');
+  for (const screen of ['today', 'install', 'team', 'versions', 'settings', 'account']) {
+    await page.goto(`${testServer.app}/s/${testServer.siteKey}/${screen}`);
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    const column = await page.locator('main > *').first().boundingBox();
+    expect({ screen, x: column?.x, width: column?.width }).toEqual({ screen, x: 160, width: 960 });
+  }
+});
+
 /** Every text node and accessible name of the application's own, as it was put together; the stage's widget aside. */
 async function wordsOn(page: Page): Promise<string[]> {
   return page.evaluate(() => {
