@@ -6,6 +6,7 @@ import type { PointerV1 } from '../core/wire/pointer';
 import type { PublishedSite } from '../core/wire/published-site';
 import { chooseLocale } from '../core/words/locale';
 import type { ServerClock } from './clock';
+import { limitedFetch } from './limited-fetch';
 
 export const NO_SITE = 'Unknown data-site. Copy the snippet from Install again.';
 const FOREIGN = "This address is not on the site's list.";
@@ -63,7 +64,7 @@ async function getFile<T>(address: string): Promise<T> {
 
 /** An answer that can be read; whatever stands in the way is one of the three faults. */
 async function reach(address: string): Promise<Response> {
-  const response = await fetch(address, { credentials: 'omit' }).catch(() => null); // the line is cut: asked again
+  const response = await limitedFetch(address).catch(() => null); // the line is cut: asked again
   if (response?.ok) return response;
   throw new Error(response?.status === 404 ? NO_SITE : response?.status === 403 ? FOREIGN : UNREACHABLE);
 }

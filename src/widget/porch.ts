@@ -1,3 +1,4 @@
+import { SECOND_MS } from '../core/model/units';
 import { compileSite } from '../core/decide/compile-site';
 import type { Decision } from '../core/decide/decision';
 import { decideWith } from '../core/decide/decide-with';
@@ -96,7 +97,12 @@ function porch(tag: Tag, queue: CallQueue): void {
       const { mountPanel } = await fetchModule<PanelModule>(site.pointer.panel);
       return mountPanel({ ...panelPort, frame: own });
     },
-    askIfStale: asking.askIfStale,
+    askIfStale: () =>
+      Promise.race([
+        asking.askIfStale(),
+        // Longer nobody waits for a server that does not answer: the window says nothing of people then.
+        new Promise<void>((resolve) => surroundings.wakeAt(surroundings.now() + SECOND_MS, resolve)),
+      ]),
     look,
     sawAll: () => {
       state.unread = 0;

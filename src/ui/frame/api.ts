@@ -39,6 +39,9 @@ export function httpApi(siteKey: string): Api {
   };
 }
 
+/** What does not answer for so long does not answer; a picture on a slow line takes its time. */
+const ANSWER_WITHIN_MS = 60_000;
+
 function asJson(body: unknown): RequestInit {
   return { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) };
 }
@@ -49,7 +52,7 @@ async function ask(address: string, init: RequestInit): Promise<unknown> {
 
 async function send(address: string, init: RequestInit): Promise<Response> {
   try {
-    return await fetch(address, init);
+    return await fetch(address, { signal: AbortSignal.timeout(ANSWER_WITHIN_MS), ...init });
   } catch {
     // fetch tells nothing of why: the line, the server, or the page being left
     throw new PortError(
@@ -60,13 +63,13 @@ async function send(address: string, init: RequestInit): Promise<Response> {
 }
 
 async function read(response: Response): Promise<unknown> {
-  // What is not JSON comes from something in between, and says nothing.
-  const body = (await response.json().catch(() => null)) as { errors?: Record<string, string> } | null;
-  if (response.ok) return body;
-  const errors = body?.errors ?? {};
+  // What is not JSON comes from something in between, or broke off on the way, and says nothing.
+  const body: unknown = await response.json().catch(() => undefined);
+  if (response.ok && body !== undefined) return body;
+  const errors = (body as { errors?: Record<string, string> } | null | undefined)?.errors ?? {};
   const sentence = errors[''] ?? Object.values(errors)[0] ?? FRAME_WORDS.serverFailed;
   if (response.status === 401) throw new PortError('signed-out', sentence);
   if (response.status === 404) throw new PortError('missing', sentence);
-  if (response.status === 429 || response.status >= 500) throw new PortError('unreachable', sentence);
+  if (response.ok || response.status === 429 || response.status >= 500) throw new PortError('unreachable', sentence);
   throw new PortError('refused', sentence, errors);
 }

@@ -1,5 +1,6 @@
 import type { PublishedSite } from '../../core/wire/published-site';
 import type { ServerClock } from '../clock';
+import { limitedFetch } from '../limited-fetch';
 import type { Loader } from '../load';
 import { BAND } from './band-style';
 
@@ -19,10 +20,9 @@ export function draftLoader({ base, key, clock, live }: DraftPort): Loader {
   return {
     async load(preferredLocales) {
       if (previewToken === null) return live.load(preferredLocales);
-      const response = await fetch(
+      const response = await limitedFetch(
         `${base}/draft.json?wishes=${encodeURIComponent(preferredLocales.join())}`,
         {
-          credentials: 'omit',
           headers: { Authorization: `Bearer ${previewToken}` },
         },
       );

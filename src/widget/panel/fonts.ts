@@ -1,4 +1,5 @@
 import type { OwnFont } from '../../core/wire/design-file';
+import { limitedFetch } from '../limited-fetch';
 
 /** Of the packages that they come from; it is part of the files' names, so that they never change. */
 export const FONTS_VERSION = '5.3.0';
@@ -18,9 +19,7 @@ export function askFonts(load: readonly OwnFont[], base: string): void {
 }
 
 async function fetchFont(name: OwnFont, base: string): Promise<void> {
-  const response = await fetch(`${base.replace(/[^/]*$/, '')}font-${name}-${FONTS_VERSION}.woff2`, {
-    credentials: 'omit',
-  });
+  const response = await limitedFetch(`${base.replace(/[^/]*$/, '')}font-${name}-${FONTS_VERSION}.woff2`);
   if (!response.ok) throw new Error(String(response.status));
   document.fonts.add(
     await new FontFace(`Sunny Porch ${name}`, await response.arrayBuffer(), { weight: '300 900' }).load(),

@@ -1,6 +1,7 @@
 import type { DesignFileV1 } from '../../core/wire/design-file';
 import { type WindowFileV1, joinDesign } from '../../core/wire/split';
 import type { Surroundings } from '../surroundings';
+import { limitedFetch } from '../limited-fetch';
 import { pauseFor } from './retry';
 
 export interface WindowFiles {
@@ -14,7 +15,7 @@ export function windowFileLoader(surroundings: Surroundings, onCome: () => void)
   const fetchWindowFile = async (door: DesignFileV1, address: string): Promise<void> => {
     for (let tries = 0; ; tries++) {
       try {
-        const response = await fetch(address, { credentials: 'omit' });
+        const response = await limitedFetch(address);
         if (!response.ok) throw new Error(`it was answered ${response.status}`);
         known.set(address, joinDesign(door, (await response.json()) as WindowFileV1));
         break;

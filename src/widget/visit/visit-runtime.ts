@@ -17,6 +17,7 @@ import type { Circumstances, Level } from '../../core/model/circumstances';
 import type { WireInvitation } from '../../core/wire/design-file';
 import { limitsOf } from '../../core/wire/limits';
 import type { PublishedSite } from '../../core/wire/published-site';
+import { limitedFetch } from '../limited-fetch';
 import type { VisitRuntime, VisitRuntimePort } from '../port';
 import { claimed, pause } from './claim';
 import { viewOf } from './page-view';
@@ -133,11 +134,10 @@ export function startVisitRuntime(port: VisitRuntimePort): VisitRuntime {
     if (token === null) return;
     const asked = {
       method: 'POST',
-      credentials: 'omit',
       keepalive: true,
       headers: { Authorization: `Bearer ${token}` },
     } as const;
-    void fetch(`${port.base}/forget`, asked).catch(() => undefined); // the page cannot wait; this browser has forgotten
+    void limitedFetch(`${port.base}/forget`, asked).catch(() => undefined); // the page cannot wait; this browser has forgotten
   };
 
   return {

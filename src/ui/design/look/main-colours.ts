@@ -21,7 +21,7 @@ export async function mainColours(
   part: ColourShare = WHOLE,
   signal?: AbortSignal,
 ): Promise<readonly MainColour[]> {
-  const response = await fetch(address, signal === undefined ? {} : { signal });
+  const response = await fetch(address, { signal: signal ?? AbortSignal.timeout(SECONDS_MAX * 1000) });
   if (!response.ok) throw new Error(`The picture could not be read: ${response.status}.`);
   const picture = await createImageBitmap(await response.blob());
   const [left, top] = [part.left * picture.width, part.top * picture.height];
