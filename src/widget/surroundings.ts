@@ -41,6 +41,18 @@ export function listen(
   return () => target.removeEventListener(kind, call, options);
 }
 
+/** Calls when the page may have slept: it is seen again, comes back from the cache, or its line is back. */
+export function onWake(call: () => void): Off {
+  const offs = [
+    listen(document, 'visibilitychange', () => {
+      if (!document.hidden) call();
+    }),
+    listen(window, 'pageshow', call),
+    listen(window, 'online', call),
+  ];
+  return () => offs.forEach((off) => off());
+}
+
 /** Tells a phone from the rest by the space there is, not by its name. */
 export function deviceOf(width: number, height: number): Device {
   if (Math.min(width, height) < 500) return 'phone';

@@ -44,7 +44,7 @@ function serverWith(fates: readonly Fate[]) {
   const json = (status: number, value: unknown) =>
     Promise.resolve(new Response(JSON.stringify(value), { status }));
   const answer = (input: string, init: RequestInit = {}): Promise<Response> => {
-    if (input.endsWith('/stream')) return Promise.reject(new TypeError('cut'));
+    if (input.includes('/stream?')) return Promise.reject(new TypeError('cut'));
     if (input.endsWith('/conversation')) return json(200, { conversation: madeTalk(), entries });
     const fate = fates[turn++] ?? 'taken';
     const told = JSON.parse(init.body as string) as Told;

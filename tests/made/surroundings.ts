@@ -4,6 +4,8 @@ import type { Surroundings } from '../../src/widget/surroundings';
 export interface MadeSurroundings extends Pick<Surroundings, 'now' | 'wakeAt'> {
   /** Lets time pass, calling what was to be woken at its own instant, in order. */
   pass(ms: number): Promise<void>;
+  /** Time passes and no timer comes due, as while a computer sleeps; they are as late afterwards. */
+  sleep(ms: number): void;
   /** Instants that something waits for, in order. */
   awaited(): number[];
 }
@@ -31,6 +33,10 @@ export function madeSurroundings(start = 0): MadeSurroundings {
         await settled();
       }
       time = end;
+    },
+    sleep: (ms) => {
+      time += ms;
+      waiting = waiting.map((one) => ({ ...one, at: one.at + ms }));
     },
     awaited: () => waiting.map(({ at }) => at).sort((a, b) => a - b),
   };

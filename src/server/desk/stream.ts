@@ -1,7 +1,7 @@
 import { findDeskConversation } from '../conversations/desk-conversations.repository';
 import { listEntriesOfSite } from '../conversations/entries.repository';
 import { PING_EVERY_MS } from '../facts/presence-board';
-import { STREAM_HEADERS } from '../live/hub';
+import { STREAM_HEADERS, holderOf } from '../live/hub';
 import { deskChannel, teamStates } from '../facts/presence';
 import type { DeskCall } from './route';
 
@@ -12,6 +12,7 @@ export async function deskStream({ state, request, member }: DeskCall): Promise<
   let isOpen = true;
   const opened = state.hub.open({
     channels: [deskChannel(site.id)],
+    holder: holderOf(request, `${deskChannel(site.id)}:${person.id}`),
     onClose: () => {
       isOpen = false;
       leave();

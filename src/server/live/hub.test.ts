@@ -43,12 +43,24 @@ describe('the hub', () => {
     expect([onClose.mock.calls.length, hub.count('site:a')]).toEqual([1, 0]);
   });
 
+  it('keeps one stream of a holder: the one opened before may be on a dead line', () => {
+    const hub = makeHub(makeClock());
+    const onClose = vi.fn();
+    const before = hub.open({ channels: ['site:a'], holder: 'tab', onClose });
+    hub.open({ channels: ['site:a'], holder: 'tab' });
+    hub.open({ channels: ['site:a'], holder: 'another tab' });
+    before.close();
+    expect([hub.count('site:a'), hub.count('site:a', 'tab'), hub.count('site:b', 'tab')]).toEqual([2, 1, 0]);
+    hub.open({ channels: ['site:a'], holder: 'tab' });
+    expect([onClose.mock.calls.length, hub.count('site:a')]).toEqual([1, 2]);
+  });
+
   it('beats for all of them, by the server’s clock', async () => {
     const clock = makeClock();
     const hub = makeHub(clock);
     const { body } = hub.open({ channels: ['site:a'] });
     clock.moveTo(clock.now() + 16_000);
-    expect(await textOf(body, 1)).toBe(': beat\n\n');
+    expect(await textOf(body, 1)).toBe('event: beat\ndata: {}\n\n');
   });
 });
 

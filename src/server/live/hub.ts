@@ -1,4 +1,4 @@
-import { SECOND_MS } from '../../core/model/units';
+import { BEAT_EVERY_MS } from '../../core/wire/silence';
 import type { ServerTime } from './clock';
 
 /** One event of a stream. Only those with an id can be resumed from. */
@@ -12,11 +12,14 @@ export interface HubEvent {
 export interface Hub {
   open(options: {
     channels: readonly string[];
+    /** Whose stream it is: one that they opened before is closed, as its line may be dead without a sign. */
+    holder?: string | null;
     first?: readonly HubEvent[];
     onClose?: () => void;
   }): HubStream;
   send(channel: string, event: HubEvent): void;
-  count(channel: string): number;
+  /** Open streams of a channel; those of others, where a holder is named. */
+  count(channel: string, otherThan?: string | null): number;
   closeAll(): void;
 }
 
@@ -31,15 +34,15 @@ interface Listener {
   readonly close: () => void;
 }
 
-/** [S7] With the window open the stream tells within 5 s that what it said still holds; a word is fresh for 15 s ([S6]). */
-const BEAT_EVERY_MS = 5 * SECOND_MS;
 /** A reader that is this far behind is dropped; it resumes from its last id. */
 const BEHIND_BYTES_MAX = 256 * 1024;
-const BEAT = encode(': beat\n\n');
+/** [S7] What was said still holds. An event, no comment: a browser's own reader of streams tells of no comment. */
+const BEAT = encodeEvent({ name: 'beat', data: {} });
 
 export function makeHub(clock: ServerTime): Hub {
   const channels = new Map<string, Set<Listener>>();
   const all = new Set<Listener>();
+  const byHolder = new Map<string, Listener>();
   let isBeating = false;
 
   const beat = (): void => {
@@ -59,10 +62,12 @@ export function makeHub(clock: ServerTime): Hub {
   };
 
   return {
-    open: ({ channels: names, first = [], onClose }) => {
+    open: ({ channels: names, holder = null, first = [], onClose }) => {
+      if (holder !== null) byHolder.get(holder)?.close();
       let listener: Listener | null = null;
       const leave = (): void => {
         if (listener === null || !all.delete(listener)) return;
+        if (holder !== null && byHolder.get(holder) === listener) byHolder.delete(holder);
         for (const name of names) {
           channels.get(name)?.delete(listener);
           if (channels.get(name)?.size === 0) channels.delete(name);
@@ -82,6 +87,7 @@ export function makeHub(clock: ServerTime): Hub {
           start: (controller) => {
             listener = { controller, close };
             all.add(listener);
+            if (holder !== null) byHolder.set(holder, listener);
             for (const name of names) channels.set(name, (channels.get(name) ?? new Set()).add(listener));
             for (const event of first) controller.enqueue(encodeEvent(event));
           },
@@ -101,7 +107,11 @@ export function makeHub(clock: ServerTime): Hub {
       const bytes = encodeEvent(event);
       for (const listener of [...listeners]) push(listener, bytes);
     },
-    count: (channel) => channels.get(channel)?.size ?? 0,
+    count: (channel, otherThan = null) => {
+      const listeners = channels.get(channel);
+      const own = otherThan === null ? undefined : byHolder.get(otherThan);
+      return (listeners?.size ?? 0) - (own !== undefined && listeners?.has(own) ? 1 : 0);
+    },
     closeAll: () => {
       for (const listener of [...all]) listener.close();
     },
@@ -122,3 +132,9 @@ export const STREAM_HEADERS = {
   'Cache-Control': 'no-cache, no-transform',
   'X-Accel-Buffering': 'no',
 } as const;
+
+/** Whom a stream is for: somebody's tab, by the id it made up for itself. Null: it named none. */
+export function holderOf(request: Request, who: string): string | null {
+  const tab = new URL(request.url).searchParams.get('tab') ?? '';
+  return /^[a-z0-9]{26}$/.test(tab) ? `${who}:${tab}` : null;
+}

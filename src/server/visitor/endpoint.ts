@@ -12,7 +12,7 @@ import { UnwritableError } from '../db/transaction';
 import { readJson } from '../http/read-body';
 import { AfterInput, MessageInput, NoteInput } from '../input/visitor.input';
 import { parseInput } from '../input/parse-input';
-import { STREAM_HEADERS } from '../live/hub';
+import { STREAM_HEADERS, holderOf } from '../live/hub';
 import { pictureOf } from '../pictures/send-picture';
 import type { State } from '../state';
 import { getPointer } from '../designs/pointer';
@@ -294,13 +294,14 @@ async function stream(call: Call): Promise<Response> {
   const writer = writerOf(call);
   const visitor = writer.token === null ? null : await getTalk(state, writer);
   const own = visitor === null ? null : visitorChannel(site.id, visitor.visitorId);
-  if (own !== null && state.hub.count(own) >= STREAMS_PER_VISITOR)
+  const holder = holderOf(request, own ?? siteChannel(site.id));
+  if (own !== null && state.hub.count(own, holder) >= STREAMS_PER_VISITOR)
     return errorResponse(429, 'This visitor has enough streams.', {
       ...allowed.headers,
       'Retry-After': '30',
     });
   const channels = own === null ? [siteChannel(site.id)] : [siteChannel(site.id), own];
-  const opened = state.hub.open({ channels });
+  const opened = state.hub.open({ channels, holder });
   request.signal.addEventListener('abort', opened.close);
   opened.send({
     name: 'teams',

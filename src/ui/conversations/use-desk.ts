@@ -1,6 +1,7 @@
 'use client';
 
 import { useCallback, useEffect, useState } from 'react';
+import { gapAfter } from '../../core/wire/gap';
 import type { VisitorEntry } from '../../core/wire/talk';
 import type { DeskConversation, DeskTalk } from '../../core/wire/desk';
 import { PortError } from '../frame/api';
@@ -85,6 +86,10 @@ export function useDesk(chosen: string | null): Desk {
       }),
     [onEvent, loadList, loadTalk, chosen],
   );
+  const missingAfter = talk === null ? null : gapAfter(talk.entries);
+  useEffect(() => {
+    if (missingAfter !== null) void loadTalk();
+  }, [missingAfter, loadTalk]);
 
   return {
     list,

@@ -1,3 +1,5 @@
+import { type SilencePort, type SilenceWatch, watchSilence } from '../../core/wire/silence';
+
 /** One event of the desk's stream as it came: its name and its data, still as text. */
 export interface DeskStreamEvent {
   readonly name: string;
@@ -83,37 +85,76 @@ export function shareStream(
 /** Events that say how things stand, whenever they were sent. */
 const LASTING_EVENTS: ReadonlySet<string> = new Set(['teams']);
 
-/** The stream of this tab's own; one that the server refused is asked for again, later and later. */
+/** The stream of this tab's own; one that the server refused is asked for again, later and later, and one that has died without a sign at once. */
 function keepStream(
   address: string,
   names: readonly string[],
   hearer: StreamHearer,
   only: (event: DeskStreamEvent) => Promise<DeskStreamEvent | null>,
 ): () => void {
+  const tab = newTabId();
   let source: EventSource | null = null;
   let timer: ReturnType<typeof setTimeout> | undefined;
   let tries = 0;
+  let watch: SilenceWatch | null = null;
+  const leave = (): void => {
+    watch?.stop();
+    source?.close();
+  };
   const open = (): void => {
-    const own = (source = new EventSource(address));
+    leave();
+    const own = (source = new EventSource(`${address}?tab=${tab}`));
+    const watched = watchSilence(PAGE, () => {
+      hearer.connected(false);
+      open();
+    });
+    watch = watched;
+    const { heard } = watched;
     own.addEventListener('open', () => {
       tries = 0;
+      heard();
       hearer.connected(true);
     });
     own.addEventListener('error', () => {
       hearer.connected(false);
       if (own.readyState !== EventSource.CLOSED) return; // the browser tries again by itself
+      leave();
       timer = setTimeout(open, RETRY_MS[Math.min(tries++, RETRY_MS.length - 1)]);
     });
+    own.addEventListener('beat', heard);
     for (const name of names)
       own.addEventListener(name, (event) => {
-        const heard = { name, data: (event as MessageEvent<string>).data };
-        hearer.hear(heard);
-        void only(heard).then((more) => more !== null && source === own && hearer.hear(more));
+        heard();
+        const told = { name, data: (event as MessageEvent<string>).data };
+        hearer.hear(told);
+        void only(told).then((more) => more !== null && source === own && hearer.hear(more));
       });
   };
   open();
   return () => {
     clearTimeout(timer);
-    source?.close();
+    leave();
   };
+}
+
+/** Time as this page has it, and when it wakes. */
+const PAGE: SilencePort = {
+  now: () => performance.now(),
+  wakeAt: (instant, call) => {
+    const waits = setTimeout(call, Math.max(0, instant - performance.now()));
+    return () => clearTimeout(waits);
+  },
+  onWake: (call) => {
+    const stop = new AbortController();
+    const { signal } = stop;
+    document.addEventListener('visibilitychange', () => document.hidden || call(), { signal });
+    addEventListener('pageshow', call, { signal });
+    addEventListener('online', call, { signal });
+    return () => stop.abort();
+  },
+};
+
+/** Names this tab's stream to the server, which closes the one that the tab had before. */
+function newTabId(): string {
+  return Array.from(crypto.getRandomValues(new Uint8Array(26)), (byte) => (byte & 31).toString(32)).join('');
 }

@@ -3,9 +3,9 @@ import { describe, expect, it } from 'vitest';
 import { type StreamEvent, eventCutter } from './event-stream';
 
 const TEXT =
-  ': beat\n\nid: 7\nevent: entry\ndata: {"a":1}\n\nevent: teams\r\ndata:{}\r\n\r\ndata: one\ndata: two\n\nevent: half';
+  ': a comment\n\nevent: beat\ndata: {}\n\nid: 7\nevent: entry\ndata: {"a":1}\n\nevent: teams\r\ndata:{}\r\n\r\ndata: one\ndata: two\n\nevent: half';
 const EVENTS: StreamEvent[] = [
-  { name: 'beat', id: null, data: '' },
+  { name: 'beat', id: null, data: '{}' },
   { name: 'entry', id: '7', data: '{"a":1}' },
   { name: 'teams', id: null, data: '{}' },
   { name: 'message', id: null, data: 'one\ntwo' },

@@ -1,4 +1,4 @@
-/** One event of a stream; a comment (the server's beat) has the name `beat`. */
+/** One event of a stream. */
 export interface StreamEvent {
   readonly name: string;
   readonly id: string | null;
@@ -7,20 +7,21 @@ export interface StreamEvent {
 
 /**
  * Cuts the text of an event stream (HTML standard, "Server-sent events") into events, whatever the chunks. Lines end
- * with LF or CRLF; what stands after the last empty line waits for the next chunk.
+ * with LF or CRLF; what stands after the last empty line waits for the next chunk, and what holds no data is no event.
  */
 export function eventCutter(emit: (event: StreamEvent) => void): (chunk: string) => void {
   let rest = '';
   return (chunk) => {
     rest = (rest + chunk).replace(/\r\n/g, '\n');
     for (let end = rest.indexOf('\n\n'); end >= 0; end = rest.indexOf('\n\n')) {
-      emit(toEvent(rest.slice(0, end)));
+      const event = toEvent(rest.slice(0, end));
+      if (event !== null) emit(event);
       rest = rest.slice(end + 2);
     }
   };
 }
 
-function toEvent(block: string): StreamEvent {
+function toEvent(block: string): StreamEvent | null {
   const lines = block.split('\n');
   const value = (name: string): string | null => {
     const found = lines
@@ -29,5 +30,5 @@ function toEvent(block: string): StreamEvent {
     return found.length === 0 ? null : found.join('\n');
   };
   const data = value('data');
-  return { name: data === null ? 'beat' : (value('event') ?? 'message'), id: value('id'), data: data ?? '' };
+  return data === null ? null : { name: value('event') ?? 'message', id: value('id'), data };
 }

@@ -1,5 +1,7 @@
 import type { ConversationFacts } from '../../core/model/conversation';
+import { gapAfter } from '../../core/wire/gap';
 import type { VisitorEntry, VisitorTalk } from '../../core/wire/talk';
+import { limitedFetch } from '../limited-fetch';
 import type { PanelPort } from '../port';
 import { mergeEntries } from './merge';
 
@@ -19,6 +21,8 @@ export interface Session {
   take(talk: VisitorTalk): void;
   takeConversation(facts: ConversationFacts): void;
   takeEntry(entry: VisitorEntry, id: number): void;
+  /** Whether an entry is missing between those that are here. */
+  hasGap(): boolean;
   /** The whole conversation was read; what stood at the first reading counts as seen. */
   takeWhole(talk: VisitorTalk | { readonly conversation: null }): void;
   clear(): void;
@@ -48,8 +52,7 @@ export function sessionWith({ base, memory }: Pick<PanelPort, 'base' | 'memory'>
   };
   const ask = (path: string, { headers, ...options }: RequestInit = {}): Promise<Response> => {
     const kept = token();
-    return fetch(`${base}/${path}`, {
-      credentials: 'omit',
+    return limitedFetch(`${base}/${path}`, {
       ...options,
       headers: {
         ...(headers as Record<string, string>),
@@ -74,6 +77,7 @@ export function sessionWith({ base, memory }: Pick<PanelPort, 'base' | 'memory'>
       state.entries = mergeEntries(state.entries, [entry]);
       state.lastId = Math.max(state.lastId, id);
     },
+    hasGap: () => gapAfter(state.entries) !== null,
     takeWhole: (talk) => {
       if (talk.conversation !== null) take(talk);
       state.lastId = Math.max(state.lastId, ...state.entries.map(({ id }) => id));

@@ -1,6 +1,7 @@
+import { type SilencePort, watchSilence } from '../../core/wire/silence';
 import { type StreamEvent, eventCutter } from './event-stream';
 
-export interface StreamPort {
+export interface StreamPort extends SilencePort {
   open(signal: AbortSignal): Promise<Response>;
   hear(event: StreamEvent): void;
   setConnected(value: boolean): void;
@@ -15,24 +16,20 @@ export interface MessageStream {
   restart(): void;
 }
 
-/** One stream of events that resumes where it broke, later and later the more tries have failed. */
-export function messageStream({ open, hear, setConnected, pause }: StreamPort): MessageStream {
+/**
+ * One stream of events that resumes where it broke, later and later the more tries have failed; one that has gone silent
+ * counts as broken, and is opened again at once where it had been alive.
+ */
+export function messageStream(port: StreamPort): MessageStream {
   const state = { own: null as AbortController | null };
 
   const run = async ({ signal }: AbortController): Promise<void> => {
-    for (let failedTries = 0; !signal.aborted; failedTries++) {
-      try {
-        const { ok, status, body } = await open(signal);
-        if (!ok || body === null) throw new Error(`The stream answered ${status}.`);
-        failedTries = 0;
-        setConnected(true);
-        await readAll(body, hear);
-      } catch {
-        // Whatever broke it, it is opened again below.
-      }
+    for (let failedTries = 0; !signal.aborted;) {
+      const end = await oneLine(port, signal);
       if (signal.aborted) return;
-      setConnected(false);
-      await pause(failedTries);
+      port.setConnected(false);
+      if (end !== 'failed') failedTries = 0;
+      if (end !== 'silent') await port.pause(failedTries++);
     }
   };
 
@@ -56,10 +53,38 @@ export function messageStream({ open, hear, setConnected, pause }: StreamPort): 
   };
 }
 
-async function readAll(body: ReadableStream<Uint8Array>, hear: (event: StreamEvent) => void): Promise<void> {
+/** Opens the stream once and hears it to its end: it never came, it broke, or it fell silent after it had come. */
+async function oneLine(port: StreamPort, own: AbortSignal): Promise<'failed' | 'broken' | 'silent'> {
+  const line = new AbortController();
+  const watch = watchSilence(port, () => line.abort());
+  const stop = (): void => line.abort();
+  own.addEventListener('abort', stop);
+  let hasCome = false;
+  try {
+    const { ok, status, body } = await port.open(line.signal);
+    if (!ok || body === null) throw new Error(`The stream answered ${status}.`);
+    hasCome = true;
+    port.setConnected(true);
+    await readAll(body, port.hear, watch.heard);
+  } catch {
+    // Whatever broke it, it is opened again.
+  }
+  watch.stop();
+  own.removeEventListener('abort', stop);
+  if (!hasCome) return 'failed';
+  return line.signal.aborted ? 'silent' : 'broken';
+}
+
+async function readAll(
+  body: ReadableStream<Uint8Array>,
+  hear: (event: StreamEvent) => void,
+  heard: () => void,
+): Promise<void> {
   const cut = eventCutter(hear);
   const decoder = new TextDecoder();
   const reader = body.getReader();
-  for (let part = await reader.read(); !part.done; part = await reader.read())
+  for (let part = await reader.read(); !part.done; part = await reader.read()) {
+    heard();
     cut(decoder.decode(part.value, { stream: true }));
+  }
 }

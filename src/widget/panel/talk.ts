@@ -11,6 +11,7 @@ import { newEntryId } from './ids';
 import { type NoteReplies, type Outbox, type Outcome, type Outgoing, outboxWith } from './outbox';
 import { pauseFor } from './retry';
 import { type Session, sessionWith } from './session';
+import { onWake } from '../surroundings';
 import { type MessageStream, messageStream } from './stream';
 import { type UnsentStore, unsentStore } from './unsent';
 
@@ -55,7 +56,8 @@ export function talkWith(
   store: UnsentStore = unsentStore(port.memory.tabKey ?? '', port.memory.tabKey !== null),
 ): Talk {
   const session = sessionWith(port);
-  const state = { isConnected: true, afterId: null as string | null };
+  const state = { isConnected: true, afterId: null as string | null, isReading: false };
+  const tab = newEntryId();
   const pause = (failedTries: number): Promise<void> => pauseFor(port.surroundings, failedTries);
 
   const changed = (): void => {
@@ -72,17 +74,20 @@ export function talkWith(
   const stream = messageStream({
     open: async (signal) => {
       const headers = { 'Last-Event-ID': String(session.lastId()) };
-      const response = await session.fetch('stream', { signal, headers });
+      const response = await session.fetch(`stream?tab=${tab}`, { signal, headers });
       if (response.status === 401) becomeUnknown();
       return response;
     },
-    hear: (event) => hearEvent(event, { port, session, changed, begin }),
+    hear: (event) => hearEvent(event, { port, session, changed, readAnew }),
     setConnected: (value) => {
       if (state.isConnected === value) return;
       state.isConnected = value;
       changed();
     },
     pause,
+    now: port.surroundings.now,
+    wakeAt: port.surroundings.wakeAt,
+    onWake,
   });
   const outbox: Outbox = outboxWith({
     store,
@@ -93,10 +98,22 @@ export function talkWith(
   const begin = async (): Promise<void> => {
     if (session.token() === null) return;
     const response = await session.fetch('conversation');
-    if (response.status === 401) becomeUnknown();
-    if (!response.ok) return;
+    if (response.status === 401) return becomeUnknown();
+    if (!response.ok) throw new Error(`The conversation was answered ${response.status}.`);
     session.takeWhole((await response.json()) as VisitorTalk | { conversation: null });
     changed();
+  };
+  /** Something of it was missed: it is read anew, asked for later and later until it comes. */
+  const readAnew = async (): Promise<void> => {
+    if (state.isReading) return;
+    state.isReading = true;
+    for (let failedTries = 0; state.isReading;)
+      await begin().then(
+        () => {
+          state.isReading = false;
+        },
+        () => pause(failedTries++),
+      );
   };
   const add = (written: Pick<Outgoing, 'body' | 'note' | 'before' | 'trail'>): void => {
     if (session.token() === null) outbox.newToken();
@@ -196,23 +213,24 @@ interface HearPorts {
   readonly port: TalkPort;
   readonly session: Session;
   changed(): void;
-  begin(): Promise<void>;
+  readAnew(): Promise<void>;
 }
 
 /** [S7] What has changed is known within five seconds; open windows do not all ask at once. */
 const NEWS_SPREAD_MS = 3000;
 
 /** One event of the stream. */
-function hearEvent({ name, id, data }: StreamEvent, { port, session, changed, begin }: HearPorts): void {
+function hearEvent({ name, id, data }: StreamEvent, { port, session, changed, readAnew }: HearPorts): void {
   const { now, wakeAt } = port.surroundings;
   if (name === 'beat') return port.hearTeams(null, now());
   const told: unknown = JSON.parse(data);
   if (name === 'teams') return port.hearTeams((told as { teams: Record<string, TeamState> }).teams, now());
   if (name === 'news') return void wakeAt(now() + Math.random() * NEWS_SPREAD_MS, port.ask);
-  if (name === 'reload') return void begin();
+  if (name === 'reload') return void readAnew();
   if (name === 'forgotten') session.clear();
   if (name === 'conversation') session.takeConversation(told as ConversationFacts);
   if (name === 'entry') session.takeEntry(told as VisitorEntry, Number(id ?? 0));
+  if (session.hasGap()) void readAnew();
   changed();
 }
 
