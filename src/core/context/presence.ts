@@ -14,6 +14,8 @@ export interface Presence {
   readonly isKnown: boolean;
   /** What was told last, however long ago: invitations wait by it, and a fresh word decides ([I3], [S6]). */
   readonly lastReport: WidgetState;
+  /** Words inside an open window may tell of people: only on a word that is fresh. */
+  readonly isFresh: boolean;
   /** Null: it goes by who is in. */
   readonly hours: HoursNow | null;
   /** Somebody would be told to be there on a word that is no longer fresh: the pointer is to be asked first. */
@@ -37,7 +39,15 @@ export function stateOf(
   const hours = own && hoursAt(own, now, why);
   const changes = hours?.changesAt ?? Infinity;
   if (hours !== null && !hours.isOpen)
-    return { state: 'closed', isKnown: true, lastReport: 'closed', hours, wantsFresh: false, next: changes };
+    return {
+      state: 'closed',
+      isKnown: true,
+      lastReport: 'closed',
+      isFresh: true,
+      hours,
+      wantsFresh: false,
+      next: changes,
+    };
   const lastReport = bestOf(widget.teams.map((id) => site.pointer.teams[id] ?? 'nobody'));
   const heard = heardAt ?? -Infinity;
   const speaksOfPeople = now < heard + HELD_MS && lastReport !== 'nobody';
@@ -45,11 +55,13 @@ export function stateOf(
   const wouldLight = speaksOfPeople && !isLit && !isFresh;
   // That nobody is in needs no fresh word: it is what would be said without one.
   const isKnown = lastReport === 'nobody' ? heardAt !== null : speaksOfPeople && !wouldLight;
+  const state = isKnown ? lastReport : 'nobody';
   const minds = speaksOfPeople && (isWindowOpen || !isLit); // freshness
   return {
-    state: isKnown ? lastReport : 'nobody',
+    state,
     isKnown,
     lastReport: heardAt === null ? 'nobody' : lastReport,
+    isFresh: isFresh || !isWindowOpen || state === 'nobody',
     hours,
     wantsFresh: minds && !isFresh,
     next: Math.min(

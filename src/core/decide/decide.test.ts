@@ -5,9 +5,13 @@ import type { Circumstances } from '../model/circumstances';
 import { MINUTE_MS } from '../model/units';
 import type { ConditionBody } from '../model/condition';
 import type { PageRule } from '../model/page-rule';
+import type { WireCaseCondition, WireWidget } from '../wire/design-file';
+import { holds } from '../words/format-text';
 import { decide } from './decide';
+import type { Decision } from './decision';
 import { EMPTY_MEMORY } from '../model/memory';
 import { explain } from './explain';
+import { readerOf } from './reader';
 import { HELD_MS } from '../context/presence';
 
 const codes = (site: Parameters<typeof decide>[0], visit: Circumstances) =>
@@ -217,6 +221,50 @@ describe('which widget', () => {
         conversation: madeTalk({ waitingMs: null, standing: 'joined' }),
       }).lines.map(({ key }) => key),
     ).not.toContain('waiting.comfort');
+  });
+});
+
+describe('words about people inside an open window', () => {
+  const at = (seconds: number, conversation: Circumstances['conversation'] = null) =>
+    decide(
+      madeSite(),
+      madeVisit({
+        isWindowOpen: true,
+        isLit: true,
+        conversation,
+        now: EVENING + seconds * 1000,
+        heardAt: EVENING,
+      }),
+    );
+  const said = (decision: Decision) => decision.lines.map(({ key }) => key);
+
+  it('[S6] are said for fifteen seconds after what was heard last; the moment and the lamp hold for three minutes', () => {
+    expect(at(14)).toMatchObject({ isStateFresh: true, askAgainAt: EVENING + 15_000 });
+    expect(said(at(14))).toContain('status');
+    expect(at(15)).toMatchObject({
+      isStateFresh: false,
+      wantsFresh: true,
+      moment: 'at-the-door',
+      state: 'in',
+    });
+    expect(said(at(15))).toEqual(['window.title', 'greeting']);
+    expect(said(at(15, madeTalk()))).toEqual(['window.title']);
+    expect(said(at(14, madeTalk()))).toEqual(['window.title', 'waiting.status', 'waiting.first']);
+  });
+
+  it('[S6] [T4] a wording for a state is not said either; a closed window goes by what is held', () => {
+    const site = madeSite();
+    const [widget] = site.design.widgets as [WireWidget];
+    const hears = (seconds: number, condition: WireCaseCondition): boolean =>
+      holds(
+        condition,
+        readerOf({ site, widget, decision: at(seconds), circumstances: madeVisit() }, () => 0),
+      );
+    expect([14, 15].map((seconds) => hears(seconds, ['state', 'in']))).toEqual([true, false]);
+    expect(hears(15, ['state', 'nobody'])).toBe(false);
+    expect(
+      decide(madeSite(), madeVisit({ isLit: true, now: EVENING + 60_000, heardAt: EVENING })),
+    ).toMatchObject({ state: 'in', isStateFresh: true });
   });
 });
 

@@ -12,6 +12,8 @@ export interface Decision {
   readonly state: WidgetState;
   /** Whether what was heard about people still holds ([S6]). */
   readonly isStateKnown: boolean;
+  /** Whether words inside an open window may tell of people: what was heard is fresh, or nobody is there ([S6]). */
+  readonly isStateFresh: boolean;
   /** Why it is closed ([H15]); null: it is not. Cases ask for it ([T4]). */
   readonly closedBy: ClosedBy | null;
   readonly moment: Moment;

@@ -21,10 +21,22 @@ export const CLOSING_SHOWS_MS = 10 * MINUTE_MS;
 /** The texts that stand in a moment, in reading order. The furniture of the window (labels, errors) is said by the panel itself. */
 export function linesOf(moment: Moment, context: DecisionContext): TimedResult {
   const { now } = context.circumstances;
-  const timed = timedLines(moment, context);
+  const timed = timedLines(moment, context).filter(
+    ({ line: { key } }) => context.presence.isFresh || !TELL_OF_PEOPLE.has(key),
+  );
   const next = Math.min(Infinity, ...timed.map(({ from }) => from).filter((from) => from > now));
   return { said: timed.filter(({ from }) => from <= now).map(({ line: one }) => one), next };
 }
+
+/** Lines of the open window that say who is there, or will be: not said on a word that is not fresh ([S6]). */
+const TELL_OF_PEOPLE: ReadonlySet<Line['key']> = new Set<Line['key']>([
+  'status',
+  'status.until',
+  'waiting.status',
+  'waiting.first',
+  'waiting.place',
+  'waiting.comfort',
+]);
 
 interface Timed {
   readonly line: Line;

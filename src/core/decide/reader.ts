@@ -24,7 +24,7 @@ export function readerOf(
 ): Reader {
   const zone = site.facts.calendars[widget.calendar ?? '']?.zone ?? site.facts.zone;
   return {
-    state: decision.state,
+    state: decision.isStateFresh ? decision.state : null,
     closedBy: decision.closedBy,
     sendsLetters: site.facts.sendsLetters === true,
     visit: circumstances.visitor.visit,

@@ -7,7 +7,8 @@ import { CASE_KIND, CASE_VALUE } from '../wire/condition';
 
 /** What the cases of a text may ask ([T4]), and what times are told by ([T8]). */
 export interface Reader {
-  readonly state: WidgetState;
+  /** Null: not known well enough to be told ([S6]); wordings for a state do not apply. */
+  readonly state: WidgetState | null;
   readonly visit: 'first' | 'returning' | 'unknown';
   readonly locale: string;
   /** The team that is asked; null: none in particular. */
@@ -50,7 +51,8 @@ function isCased(text: WireText): text is Exclude<WireText, Message> {
 
 /** Whether a condition of a case holds; an unknown kind never does ([D4]). */
 export function holds(condition: WireCaseCondition, reader: Reader): boolean {
-  if (condition[CASE_KIND] === 'state') return condition.includes(reader.state, CASE_VALUE);
+  if (condition[CASE_KIND] === 'state')
+    return reader.state !== null && condition.includes(reader.state, CASE_VALUE);
   if (condition[CASE_KIND] === 'visit') return condition[CASE_VALUE] === reader.visit;
   if (condition[CASE_KIND] === 'language')
     return reader.locale === condition[CASE_VALUE] || reader.locale.startsWith(`${condition[CASE_VALUE]}-`);

@@ -1,5 +1,4 @@
 /** @jsxImportSource preact */
-import type { Decision } from '../../core/decide/decision';
 import { LAMP_OUTLINE, LAMP_PATHS, type LampSign, lampOf } from '../../core/model/lamp';
 import type { PaintedText } from '../../core/decide/reader';
 import { initialsOf } from '../../core/words/initials';
@@ -7,13 +6,15 @@ import { Picture } from './picture';
 import type { TextKey } from '../../core/model/text-keys';
 import type { FormatText } from '../format-text';
 
-const STATUS: Partial<Record<Decision['moment'], TextKey>> = {
-  waiting: 'waiting.status',
-  'slow-reply': 'waiting.status',
-  talking: 'talking.status',
-  goodbye: 'goodbye.status',
-  'note-left': 'noteLeft.status',
-};
+/** What may stand below the title, the more telling first. */
+const STATUS = [
+  'status.until',
+  'status',
+  'waiting.status',
+  'talking.status',
+  'goodbye.status',
+  'noteLeft.status',
+] as const satisfies readonly TextKey[];
 
 interface HeadProps {
   readonly painted: PaintedText;
@@ -26,8 +27,7 @@ interface HeadProps {
 export function Head({ painted, formatText, base, onClose }: HeadProps) {
   const { decision, widget } = painted;
   const { logo, headerPicture } = widget;
-  const isUntil = decision.lines.some(({ key: one }) => one === 'status.until');
-  const key = isUntil ? 'status.until' : (STATUS[decision.moment] ?? 'status');
+  const key = STATUS.find((one) => decision.lines.some((line) => line.key === one));
   return (
     <div class="head">
       {headerPicture === undefined ? null : (
@@ -46,9 +46,9 @@ export function Head({ painted, formatText, base, onClose }: HeadProps) {
           {formatText('window.title')}
         </h2>
         <div class="state">
-          <Lamp mark={lampOf(decision.state, decision.isStateKnown)} />
+          {decision.isStateFresh ? <Lamp mark={lampOf(decision.state, decision.isStateKnown)} /> : null}
           <span data-say={key} role="status">
-            {formatText(key)}
+            {key && formatText(key)}
           </span>
         </div>
       </div>

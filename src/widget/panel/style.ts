@@ -17,7 +17,7 @@ export const PANEL_CSS = `
 .logo { block-size: 32px; inline-size: auto; max-inline-size: 110px; object-fit: contain; flex: none; }
 .head-words { flex: 1; min-inline-size: 0; }
 .title { display: block; margin: 0; font-size: 16px; font-weight: 700; line-height: 1.3; }
-.state { display: flex; align-items: center; gap: 5px; font-size: 13px; line-height: 1.35; }
+.state { display: flex; align-items: center; gap: 5px; min-block-size: 18px; font-size: 13px; line-height: 1.35; }
 .state svg { inline-size: 17px; block-size: 17px; flex: none; }
 .button { all: unset; box-sizing: border-box; cursor: pointer; border-radius: var(--turn); text-align: center; font-weight: 600; }
 .button:focus-visible, .text:focus-visible, .link:focus-visible { outline: 2px solid var(--focus); outline-offset: 2px; }
