@@ -110,7 +110,7 @@ async function take(
         author: 'visitor',
         person_id: null,
         client_id: said.clientId,
-        body: cleaned(said.body),
+        body: said.body,
         page: said.page,
         written_ms: null,
       },
@@ -313,7 +313,7 @@ export async function replyTo(
           author: 'person',
           person_id: personId,
           client_id: said.clientId,
-          body: cleaned(said.body),
+          body: said.body,
           page: null,
           written_ms: null,
         },
@@ -333,11 +333,4 @@ export async function replyTo(
 
 function stateFrom(states: Readonly<Record<string, WidgetState>>, teamId: string | null): WidgetState {
   return (teamId === null ? undefined : states[teamId]) ?? 'nobody';
-}
-
-/** [threat 8] Control characters out; line breaks and tabs stay. */
-function cleaned(text: string): string {
-  return text
-    .replace(/\r\n?/g, '\n')
-    .replace(/[\u0000-\u0008\u000b-\u001f\u007f-\u009f\u202a-\u202e\u2066-\u2069]/g, '');
 }

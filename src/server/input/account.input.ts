@@ -13,8 +13,10 @@ import {
   ValidatorConstraint,
   type ValidatorConstraintInterface,
 } from './validators';
+import { CleanLine } from './clean';
 import { MailShaped } from './visitor.input';
 
+/** An address of mail is judged as it was typed: one with unseen signs is refused. */
 const trimmed = Transform(({ value }: { value: unknown }) =>
   typeof value === 'string' ? value.trim() : value,
 );
@@ -52,7 +54,7 @@ export class FirstRunInput {
   })
   @MinLength(1, { message: 'Give your site a name; visitors read it at the top of the window.' })
   @IsString()
-  @trimmed
+  @CleanLine
   siteName!: string;
   /** Empty: none yet. */
   @MaxLength(LIMITS.pageAddressChars) @Validate(AddressOrNone) @IsString() @withScheme siteAddress!: string;
@@ -61,7 +63,7 @@ export class FirstRunInput {
   brand!: string;
   @MaxLength(LIMITS.personNameChars, { message: `Keep it under ${LIMITS.personNameChars} characters.` })
   @IsString()
-  @trimmed
+  @CleanLine
   name!: string;
   @Validate(MailShaped) @trimmed mail!: string;
   @MaxLength(LIMITS.passwordCharsMax, { message: `Keep it under ${LIMITS.passwordCharsMax} characters.` })
@@ -81,7 +83,7 @@ export class SiteNameInput {
   @MaxLength(LIMITS.siteNameChars, { message: `Use at most ${LIMITS.siteNameChars} characters.` })
   @MinLength(1, { message: 'Give your site a name; visitors read it at the top of the window.' })
   @IsString()
-  @trimmed
+  @CleanLine
   name!: string;
 }
 
@@ -97,20 +99,20 @@ export class PlaceInput {
   locale!: string;
   @MaxLength(LIMITS.placeChars, { message: `Use at most ${LIMITS.placeChars} characters.` })
   @IsString()
-  @trimmed
+  @CleanLine
   place!: string;
 }
 
 /** An address as it was typed; what it comes to is worked out by `readOrigin`. */
 export class OriginInput {
-  @MaxLength(LIMITS.pageAddressChars) @IsString() @trimmed origin!: string;
+  @MaxLength(LIMITS.pageAddressChars) @IsString() @CleanLine origin!: string;
 }
 
 export class PersonNameInput {
   @MaxLength(LIMITS.personNameChars, { message: `Use at most ${LIMITS.personNameChars} characters.` })
   @MinLength(1, { message: 'Type your name; visitors read it next to your answers.' })
   @IsString()
-  @trimmed
+  @CleanLine
   name!: string;
 }
 

@@ -17,6 +17,7 @@ import { BEHAVIOURS, WIDGET_STATES, type WidgetState } from '../../core/model/mo
 import type { Condition } from '../../core/model/condition';
 import { OUR_TEXTS, entryOf, isCaseKey, textKeyOf } from '../../core/words/catalogue';
 import { WithinSetting } from './within-setting';
+import { CleanLine } from './clean';
 import {
   ArrayMaxSize,
   ArrayMinSize,
@@ -159,7 +160,7 @@ class WidgetInput implements Widget {
   @Matches(/^[a-z0-9-]{1,40}$/, { message: 'A widget key has small letters, digits and hyphens.' })
   @IsString()
   key!: string;
-  @MaxLength(60) @MinLength(1, { message: 'Give the widget a name.' }) @IsString() name!: string;
+  @MaxLength(60) @MinLength(1, { message: 'Give the widget a name.' }) @IsString() @CleanLine name!: string;
   @ArrayUnique() @Matches(ID, { each: true }) @ArrayMaxSize(50) @IsArray() teams!: string[];
   @Matches(ID) @IsString() @ValidateIf((widget: Widget) => widget.calendarId !== null) calendarId!:
     string | null;
@@ -190,7 +191,7 @@ class WidgetInput implements Widget {
 /** A whole design, as the draft holds it: judged anew after every change. */
 export class DesignInput implements Design {
   @Equals(1) v!: 1;
-  @MaxLength(LIMITS.siteNameChars) @MinLength(1) @IsString() siteName!: string;
+  @MaxLength(LIMITS.siteNameChars) @MinLength(1) @IsString() @CleanLine siteName!: string;
   @Matches(LOCALE) @IsString() defaultLocale!: string;
   @ArrayUnique()
   @Matches(LOCALE, { each: true })

@@ -4,6 +4,7 @@ import type { PatchPath } from '../../core/model/json';
 import type { Json } from '../../core/model/json';
 import { isMailShaped } from '../../core/forms/mail';
 import { LIMITS } from '../../core/limits';
+import { CleanText } from './clean';
 import { ID } from './shared.input';
 import {
   Allow,
@@ -157,6 +158,7 @@ export class ReplyInput {
   @MaxLength(LIMITS.messageChars, { message: `Keep it under ${LIMITS.messageChars} characters.` })
   @Matches(/\S/, { message: 'Write something first.' })
   @IsString({ message: 'Write something first.' })
+  @CleanText
   body!: string;
 }
 

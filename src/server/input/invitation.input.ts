@@ -17,6 +17,7 @@ import type { CaseKey } from '../../core/model/text-keys';
 import { isCaseKey, textKeyOf } from '../../core/words/catalogue';
 import type { TextKey } from '../../core/model/text-keys';
 import { isCaseWhen } from '../../core/words/check-case';
+import { CleanLine } from './clean';
 import { ID, KnownKey, wordsFit } from './shared.input';
 import {
   IsBoolean,
@@ -72,7 +73,11 @@ function isOncePer(value: unknown): boolean {
 
 export class InvitationInput implements Invitation {
   @Matches(ID) @IsString() id!: string;
-  @MaxLength(60) @MinLength(1, { message: 'Give the invitation a name.' }) @IsString() name!: string;
+  @MaxLength(60)
+  @MinLength(1, { message: 'Give the invitation a name.' })
+  @IsString()
+  @CleanLine
+  name!: string;
   @IsBoolean() isOn!: boolean;
   @IsIn(APPROACHES) approach!: Invitation['approach'];
   @IsBoolean() opensOnPhones!: boolean;

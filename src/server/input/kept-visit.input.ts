@@ -1,5 +1,6 @@
 import { DEVICES, type Device } from '../../core/model/device';
 import { isRecord } from '../../core/model/json';
+import { CleanLine } from './clean';
 import { ID } from './shared.input';
 import { LIMITS } from '../../core/limits';
 import { TEAM_STATES, type TeamState } from '../../core/model/moment';
@@ -52,7 +53,7 @@ class SituationInput extends CircumstancesInput {
 /** Circumstances to be kept under a name. */
 export class KeepSituationInput {
   @Matches(/^[\w-]{16,40}$/) @IsString() id!: string;
-  @MaxLength(80) @Matches(/\S/, { message: 'Give it a name.' }) @IsString() name!: string;
+  @MaxLength(80) @Matches(/\S/, { message: 'Give it a name.' }) @IsString() @CleanLine name!: string;
   @ValidateNested() @Type(() => SituationInput) @IsObject() assumptions!: SituationInput;
 }
 
@@ -73,7 +74,7 @@ class HeldFits implements ValidatorConstraintInterface {
 /** A visit to be kept as a check. */
 export class KeepInput {
   @Matches(/^[\w-]{16,40}$/) @IsString() id!: string;
-  @MaxLength(80) @Matches(/\S/, { message: 'Give it a name.' }) @IsString() name!: string;
+  @MaxLength(80) @Matches(/\S/, { message: 'Give it a name.' }) @IsString() @CleanLine name!: string;
   @ValidateNested() @Type(() => AssumptionsInput) @IsObject() assumptions!: AssumptionsInput;
   @Validate(HeldFits) held!: Readonly<Record<string, boolean>>;
   @MaxLength(8000) @IsString() steps!: string;

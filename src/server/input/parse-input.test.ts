@@ -5,12 +5,25 @@ import { newId } from '../ids';
 import { FirstRunInput, SignInInput } from './account.input';
 import { DesignInput } from './design.input';
 import { parseInput } from './parse-input';
+import { NoteInput } from './visitor.input';
 
 const good = () => defaultDesign('Farrow Isle', 'en', '#7a2e5d', () => newId(1));
 const errorsOf = (raw: unknown) => {
   const parsed = parseInput(DesignInput, raw);
   return parsed.ok ? {} : parsed.errors;
 };
+
+const madeNote = () => ({
+  clientId: 'a'.repeat(26),
+  body: 'Two of us, by the late ferry.',
+  page: 'https://farrowisle.example/tonight',
+  design: 'd1-0123456789abcdef',
+  locale: 'en',
+  widget: 'main',
+  mail: '',
+  name: '',
+  replies: { place: 'Corvo' },
+});
 
 describe('parseInput', () => {
   it('takes our own default design, and gives it back as it was', () => {
@@ -50,6 +63,33 @@ describe('parseInput', () => {
     );
     parseInput(DesignInput, raw);
     expect(({} as { polluted?: number }).polluted).toBeUndefined();
+  });
+
+  it.each(['constructor', '__proto__', 'prototype'])(
+    '[threat 22] refuses what is named %s, however deep',
+    (name) => {
+      const raw: unknown = JSON.parse(JSON.stringify(madeNote()).replace('"place"', `"${name}"`));
+      expect(parseInput(NoteInput, raw)).toEqual({
+        ok: false,
+        errors: { '': 'No field may have this name.' },
+      });
+    },
+  );
+
+  it('[threat 8] names, pages on the way and replies lose control and direction signs, too', () => {
+    const evil = {
+      name: ' Ana\u202e\nBraga\u0000 ',
+      replies: { place: 'Cor\u2066vo' },
+      page: 'https://farrowisle.example/\u202etonight',
+    };
+    const trail = [['farrowisle.example/\u202egroups', 1]];
+    const parsed = parseInput(NoteInput, { ...madeNote(), ...evil, trail });
+    expect(parsed.ok && parsed.value).toMatchObject({
+      name: 'Ana Braga',
+      replies: { place: 'Corvo' },
+      page: 'https://farrowisle.example/tonight',
+      trail: [['farrowisle.example/groups', 1]],
+    });
   });
 
   it('judges texts by their own bound, and knows only keys of the catalogue', () => {

@@ -10,6 +10,7 @@ export function parseInput<T extends object>(Class: ClassConstructor<T>, raw: un
   if (typeof raw !== 'object' || raw === null || Array.isArray(raw))
     return fail({ '': 'Expected an object with named fields.' });
   if (holdsNullItem(raw)) return fail({ '': 'A list holds an empty item.' });
+  if (holdsReservedName(raw)) return fail({ '': 'No field may have this name.' });
   const instance = plainToInstance(Class, raw);
   const faults = validateSync(instance, {
     whitelist: true,
@@ -25,6 +26,15 @@ export function parseInput<T extends object>(Class: ClassConstructor<T>, raw: un
 function holdsNullItem(node: unknown): boolean {
   if (Array.isArray(node)) return node.some((one) => one === null || holdsNullItem(one));
   return typeof node === 'object' && node !== null && Object.values(node).some(holdsNullItem);
+}
+
+/** Names that every object of the language has by itself; class-transformer stumbles over them. */
+const RESERVED = ['constructor', '__proto__', 'prototype'];
+
+function holdsReservedName(node: unknown): boolean {
+  if (Array.isArray(node)) return node.some(holdsReservedName);
+  if (typeof node !== 'object' || node === null) return false;
+  return RESERVED.some((name) => Object.hasOwn(node, name)) || Object.values(node).some(holdsReservedName);
 }
 
 function toFieldErrors(faults: readonly ValidationError[], path = ''): FieldErrors {

@@ -2,6 +2,7 @@ import { TRAIL_MAX } from '../../core/model/memory';
 import { LIMITS } from '../../core/limits';
 import type { Replies } from '../../core/model/form';
 import { isMailShaped } from '../../core/forms/mail';
+import { CleanLine, CleanText } from './clean';
 import {
   IsOptional,
   IsString,
@@ -79,10 +80,12 @@ export class MessageInput {
   @MaxLength(LIMITS.messageChars, { message: `Keep it under ${LIMITS.messageChars} characters.` })
   @Matches(/\S/, { message: 'Write a line or two first.' })
   @IsString({ message: 'Write a line or two first.' })
+  @CleanText
   body!: string;
   @MaxLength(LIMITS.pageAddressChars)
   @Matches(/^https?:\/\//i, { message: 'Name the page by its whole address.' })
   @IsString()
+  @CleanLine
   page!: string;
   @MaxLength(80) @IsString() design!: string;
   @MaxLength(LIMITS.localeChars)
@@ -102,8 +105,8 @@ export class MessageInput {
   @IsString()
   @IsOptional()
   newToken?: string;
-  @Validate(RepliesFit) @IsOptional() replies?: Replies;
-  @Validate(TrailFits) @IsOptional() trail?: readonly (readonly [address: string, at: number])[];
+  @Validate(RepliesFit) @IsOptional() @CleanText replies?: Replies;
+  @Validate(TrailFits) @IsOptional() @CleanLine trail?: readonly (readonly [address: string, at: number])[];
 }
 
 /** The form after a chat. */
@@ -117,14 +120,15 @@ export class AfterInput {
   @IsString()
   locale!: string;
   @MaxLength(80) @IsString() widget!: string;
-  @Validate(RepliesFit) replies!: Replies;
+  @Validate(RepliesFit) @CleanText replies!: Replies;
 }
 
 /** A note: the text may be empty where something was said before it. */
 export class NoteInput extends MessageInput {
-  @Matches(/^[^]*$/) @MaxLength(LIMITS.messageChars) @IsString() override body!: string;
+  @Matches(/^[^]*$/) @MaxLength(LIMITS.messageChars) @IsString() @CleanText override body!: string;
   @Validate(MailOrNone) mail!: string;
   @MaxLength(LIMITS.noteNameChars, { message: `Keep the name under ${LIMITS.noteNameChars} characters.` })
   @IsString()
+  @CleanLine
   name!: string;
 }
