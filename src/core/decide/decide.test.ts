@@ -269,6 +269,14 @@ describe('words about people inside an open window', () => {
 });
 
 describe('the line of who waits', () => {
+  it('[M7] while all are busy one sentence says so, not two', () => {
+    const waiting = decide(
+      madeSite({ teams: { [DESK]: 'busy' } }),
+      madeVisit({ conversation: madeTalk({ place: 3 }), isWindowOpen: true }),
+    );
+    expect(waiting.lines.map(({ key }) => key)).toEqual(['window.title', 'waiting.status', 'waiting.place']);
+  });
+
   it('[M7] the place is said where everybody is with someone, from the server’s count, and not once somebody joined', () => {
     const places = (teamState: 'busy' | 'in', standing: 'asked' | 'joined', place: number | null) =>
       decide(

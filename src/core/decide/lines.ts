@@ -112,8 +112,9 @@ function waitingLines(
   const since = talk?.waitingMs ?? talk?.askedMs ?? 0;
   const closes = closingIn(hours);
   return [
-    always(line('waiting.first')),
-    ...(state === 'busy' && talk?.place ? [always(line('waiting.place', { place: talk.place }))] : []),
+    always(
+      state === 'busy' && talk?.place ? line('waiting.place', { place: talk.place }) : line('waiting.first'),
+    ),
     { line: line('waiting.comfort'), from: since + comfortAfter * SECOND_MS },
     ...(closes === null || talks?.keepsWaiting === true
       ? []

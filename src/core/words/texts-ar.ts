@@ -56,7 +56,7 @@ export const TEXTS_AR: Readonly<Record<CaseKey, string>> = {
   'waiting.first#nearby': 'رسالتك لدينا. هناك من هو قريب.',
   'waiting.status': 'نبحث عمّن يجيب',
   'waiting.comfort': 'ما زلنا نبحث عمّن يجيب. شكرًا لانتظارك.',
-  'waiting.place': 'رقمك في الانتظار {place}.',
+  'waiting.place': 'وصلتنا رسالتك. رقمك في الانتظار {place}.',
   'waiting.minutes':
     'حوالي {minutes, plural, zero {# دقيقة} one {دقيقة واحدة} two {دقيقتين} few {# دقائق} many {# دقيقة} other {# دقيقة}}.',
   'waiting.closing':
@@ -109,7 +109,7 @@ export const TEXTS_AR: Readonly<Record<CaseKey, string>> = {
   'nobodyHome#break/without': 'في استراحة الآن.',
   'nobodyHome#holiday': '{holidayName}: نعود {openingTime}.',
   'nobodyHome#holiday/without': 'مغلق بسبب عطلة.',
-  'nobodyHome#busy': 'الجميع مشغولون. انتظر دورك أو اترك ملاحظة.',
+  'nobodyHome#busy': 'اترك ملاحظة ونجيبك حين يتفرغ أحدنا.',
   'nobodyHome#override': '{reason}. نعود {openingTime}.',
   'nobodyHome#override/without': 'نحن مغلقون الآن.',
   'nobodyHome.kept': 'ما كتبته محفوظ.',

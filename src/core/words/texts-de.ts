@@ -55,7 +55,7 @@ export const TEXTS_DE: Readonly<Record<CaseKey, string>> = {
   'waiting.first#nearby': 'Ihre Nachricht ist bei uns. Es ist jemand in der Nähe.',
   'waiting.status': 'Wir suchen jemanden',
   'waiting.comfort': 'Wir suchen noch jemanden. Danke fürs Warten.',
-  'waiting.place': 'Sie sind Nummer {place} in der Reihe.',
+  'waiting.place': 'Ihre Nachricht ist bei uns. Sie sind Nummer {place} in der Reihe.',
   'waiting.minutes': 'Etwa {minutes, plural, one {# Minute} other {# Minuten}}.',
   'waiting.closing':
     'Wir schließen um {closingTime, time, short}. Wenn es niemand schafft, bleibt Ihre Nachricht als Notiz bei uns.',
@@ -115,7 +115,7 @@ export const TEXTS_DE: Readonly<Record<CaseKey, string>> = {
   'nobodyHome#break/without': 'Gerade in der Pause.',
   'nobodyHome#holiday': '{holidayName}: zurück {openingTime}.',
   'nobodyHome#holiday/without': 'Wegen eines Feiertags geschlossen.',
-  'nobodyHome#busy': 'Alle sind im Gespräch. Warten Sie in der Reihe, oder hinterlassen Sie eine Notiz.',
+  'nobodyHome#busy': 'Hinterlassen Sie eine Notiz; wir antworten, sobald jemand frei ist.',
   'nobodyHome#override': '{reason}. Zurück {openingTime}.',
   'nobodyHome#override/without': 'Wir haben gerade geschlossen.',
   'nobodyHome.kept': 'Was Sie geschrieben haben, ist aufbewahrt.',

@@ -56,7 +56,7 @@ export const TEXTS_EN = {
   'waiting.first#nearby': 'Your message is with us. Somebody is nearby.',
   'waiting.status': 'Looking for somebody',
   'waiting.comfort': 'Still looking for somebody. Thank you for waiting.',
-  'waiting.place': 'You are number {place} in line.',
+  'waiting.place': 'Your message is with us. You are number {place} in line.',
   'waiting.minutes': 'About {minutes, plural, one {# minute} other {# minutes}}.',
   'waiting.closing':
     'We close at {closingTime, time, short}. If nobody makes it, your message stays with us as a note.',
@@ -108,7 +108,7 @@ export const TEXTS_EN = {
   'nobodyHome#break/without': 'On a break right now.',
   'nobodyHome#holiday': '{holidayName}: back {openingTime}.',
   'nobodyHome#holiday/without': 'Closed for a holiday.',
-  'nobodyHome#busy': 'Everyone is with somebody. Wait in line, or leave a note.',
+  'nobodyHome#busy': 'Leave a note, and we answer as soon as somebody is free.',
   'nobodyHome#override': '{reason}. Back {openingTime}.',
   'nobodyHome#override/without': 'We are closed right now.',
   'nobodyHome.kept': 'What you have written is kept.',

@@ -56,7 +56,7 @@ export const TEXTS_PT: Readonly<Record<CaseKey, string>> = {
   'waiting.first#nearby': 'A sua mensagem está connosco. Está alguém por perto.',
   'waiting.status': 'À procura de alguém',
   'waiting.comfort': 'Continuamos à procura de alguém. Obrigado por esperar.',
-  'waiting.place': 'É o número {place} na fila.',
+  'waiting.place': 'A sua mensagem está connosco. É o número {place} na fila.',
   'waiting.minutes': 'Cerca de {minutes, plural, one {# minuto} many {# minutos} other {# minutos}}.',
   'waiting.closing':
     'Fechamos às {closingTime, time, short}. Se ninguém conseguir, a sua mensagem fica connosco como nota.',
@@ -110,7 +110,7 @@ export const TEXTS_PT: Readonly<Record<CaseKey, string>> = {
   'nobodyHome#break/without': 'Em pausa neste momento.',
   'nobodyHome#holiday': '{holidayName}: voltamos {openingTime}.',
   'nobodyHome#holiday/without': 'Fechado por feriado.',
-  'nobodyHome#busy': 'Estamos todos com alguém. Espere na fila ou deixe uma nota.',
+  'nobodyHome#busy': 'Deixe uma nota; respondemos assim que alguém estiver livre.',
   'nobodyHome#override': '{reason}. Voltamos {openingTime}.',
   'nobodyHome#override/without': 'Estamos fechados neste momento.',
   'nobodyHome.kept': 'O que escreveu está guardado.',
