@@ -197,11 +197,13 @@ test('[V8] “Forget me”: asked once more, kept where the server was not reach
   await expect(visitor.window.getByRole('alert')).toContainText('It is still here');
   await expect(visitor.window).toContainText('Please send me the loan form.');
 
+  await choose(desk, 'Please send me the loan form.');
   await visitor.page.unroute('**/forget');
   await widgetScreen.forgetMe(visitor.window).click();
   await expect(visitor.window).toHaveAttribute('data-moment', 'nobody-home');
   await expect(widgetScreen.noteText(visitor.window)).toBeFocused();
-  await expect(desk.getByText('Please send me the loan form.')).toBeHidden();
+  await expect(desk.getByText('The visitor asked to be forgotten.')).toBeVisible();
+  await expect(desk.getByText('Please send me the loan form.')).toHaveCount(0);
   expect(await visitor.page.evaluate(() => JSON.stringify(localStorage))).not.toContain('"token":"');
   await visitor.page.reload();
   await visitor.launcher.click();

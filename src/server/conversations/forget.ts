@@ -15,7 +15,7 @@ export async function forgetVisitor(state: State, { siteId, token, at }: Writer)
     if (visitorId === null) throw new TokenError();
     return remove(tx, siteId, visitorId);
   });
-  await tellGone(state, siteId, gone);
+  await tellGone(state, siteId, gone, 'forgotten');
 }
 
 /** Deletes a conversation that was only practice, with the visitor who was oneself. Gives whether there was one. */
@@ -24,7 +24,7 @@ export async function removePractice(state: State, siteId: string, id: string): 
     const row = await findConversation(tx, siteId, id);
     return row === null || row.is_practice === 0 ? null : remove(tx, siteId, row.visitor_id);
   });
-  if (gone !== null) await tellGone(state, siteId, gone);
+  if (gone !== null) await tellGone(state, siteId, gone, 'practice');
   return gone !== null;
 }
 
@@ -39,9 +39,14 @@ async function remove(tx: Tx, siteId: string, visitorId: string): Promise<Gone> 
   return { visitorId, ids };
 }
 
-async function tellGone(state: State, siteId: string, gone: Gone): Promise<void> {
+async function tellGone(
+  state: State,
+  siteId: string,
+  gone: Gone,
+  why: 'forgotten' | 'practice',
+): Promise<void> {
   state.hub.send(visitorChannel(siteId, gone.visitorId), { name: 'forgotten', data: {} });
-  state.hub.send(deskChannel(siteId), { name: 'gone', data: { ids: gone.ids } });
+  state.hub.send(deskChannel(siteId), { name: 'gone', data: { ids: gone.ids, why } });
   await tellTeams(state, siteId);
   await tellPlaces(state, siteId);
 }

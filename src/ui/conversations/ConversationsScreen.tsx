@@ -12,7 +12,7 @@ import { useNow } from '../parts/use-now';
 import { HIDDEN } from '../theme/hidden';
 import { ConversationList } from './ConversationList';
 import { ConversationView } from './ConversationView';
-import { useDesk } from './use-desk';
+import { type Desk, useDesk } from './use-desk';
 import { useSite } from '../frame/SiteContext';
 import { useConnection } from '../frame/Connection';
 import { CONVERSATIONS_WORDS } from '../wording/screens/conversations';
@@ -34,7 +34,7 @@ export function ConversationsScreen() {
       </Box>
     );
   if (desk.list === null) return <LinearProgress aria-label={CONVERSATIONS_WORDS.loadingConversations} />;
-  if (desk.list.length === 0) return <Empty />;
+  if (desk.list.length === 0 && desk.gone === null) return <Empty />;
   const list = (
     <ConversationList
       list={desk.list}
@@ -48,7 +48,7 @@ export function ConversationsScreen() {
   const talk =
     desk.talk === null ? (
       <Box sx={{ display: 'grid', placeItems: 'center', height: '100%', p: 4, color: 'text.secondary' }}>
-        {chosen === null ? CONVERSATIONS_WORDS.chooseOne : CONVERSATIONS_WORDS.loading}
+        <span role="status">{insteadOfTalk(chosen, desk.gone)}</span>
       </Box>
     ) : (
       <ConversationView
@@ -94,6 +94,13 @@ export function ConversationsScreen() {
       </Box>
     </Box>
   );
+}
+
+/** What stands where no conversation is shown. */
+function insteadOfTalk(chosen: string | null, gone: Desk['gone']): string {
+  if (chosen === null) return CONVERSATIONS_WORDS.chooseOne;
+  if (gone === null) return CONVERSATIONS_WORDS.loading;
+  return gone === 'forgotten' ? CONVERSATIONS_WORDS.isForgotten : CONVERSATIONS_WORDS.wasPractice;
 }
 
 function Empty() {

@@ -15,6 +15,8 @@ export interface Desk {
   readonly failed: string | null;
   /** The chosen conversation; null while it loads or where none is chosen. */
   readonly talk: DeskTalk | null;
+  /** Why the chosen conversation is not there any more; null: it is. */
+  readonly gone: 'forgotten' | 'practice' | null;
   loadMore(): void;
   /** An entry that was acknowledged here. */
   add(entry: VisitorEntry): void;
@@ -28,6 +30,7 @@ export function useDesk(chosen: string | null): Desk {
   const [hasMore, setHasMore] = useState(false);
   const [failed, setFailed] = useState<string | null>(null);
   const [talk, setTalk] = useState<DeskTalk | null>(null);
+  const [gone, setGone] = useState<Desk['gone']>(null);
 
   const loadList = useCallback(async () => {
     try {
@@ -59,6 +62,7 @@ export function useDesk(chosen: string | null): Desk {
   useEffect(() => {
     if (isSignedOut) return;
     setTalk((before) => (before?.conversation.id === chosen ? before : null));
+    setGone(null);
     void loadTalk();
   }, [loadTalk, isSignedOut, chosen]);
   useEffect(
@@ -71,9 +75,9 @@ export function useDesk(chosen: string | null): Desk {
         if (event.kind === 'form' && event.conversation.id === chosen) void loadTalk();
         if (event.kind === 'gone') {
           setList((before) => before?.filter(({ id }) => !event.ids.includes(id)) ?? null);
-          setTalk((before) =>
-            before !== null && event.ids.includes(before.conversation.id) ? null : before,
-          );
+          if (chosen === null || !event.ids.includes(chosen)) return;
+          setTalk(null);
+          setGone(event.why);
         }
         if (event.kind !== 'entry') return;
         setList((before) => merge([event.conversation], before ?? []));
@@ -96,6 +100,7 @@ export function useDesk(chosen: string | null): Desk {
     hasMore,
     failed,
     talk,
+    gone,
     loadMore: () => {
       const last = list?.filter(({ status }) => status === 'ended').at(-1);
       if (last === undefined) return;

@@ -70,6 +70,7 @@ async function read(response: Response): Promise<unknown> {
   const sentence = errors[''] ?? Object.values(errors)[0] ?? FRAME_WORDS.serverFailed;
   if (response.status === 401) throw new PortError('signed-out', sentence);
   if (response.status === 404) throw new PortError('missing', sentence);
-  if (response.ok || response.status === 429 || response.status >= 500) throw new PortError('unreachable', sentence);
+  if (response.ok || response.status === 429 || response.status >= 500)
+    throw new PortError('unreachable', sentence);
   throw new PortError('refused', sentence, errors);
 }

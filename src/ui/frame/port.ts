@@ -20,8 +20,8 @@ export interface FramePort {
 export type DeskEvent =
   | { readonly kind: 'teams'; readonly teams: Readonly<Record<string, TeamState>> }
   | { readonly kind: 'entry'; readonly conversation: DeskConversation; readonly entry: VisitorEntry }
-  /** Visitors asked to be forgotten, and were. */
-  | { readonly kind: 'gone'; readonly ids: readonly string[] }
+  /** Conversations that are deleted: their visitor asked to be forgotten, or they were only practice. */
+  | { readonly kind: 'gone'; readonly ids: readonly string[]; readonly why: 'forgotten' | 'practice' }
   /** A form after the chat was given. */
   | { readonly kind: 'form'; readonly conversation: DeskConversation }
   | { readonly kind: 'connection'; readonly isOpen: boolean }
@@ -45,7 +45,7 @@ export function framePort({ base, get, post }: Api): FramePort {
   };
 }
 
-const STREAMED = ['ping', 'teams', 'gone', 'form', 'entry'] as const;
+const STREAMED = ['ping', 'signed-out', 'teams', 'gone', 'form', 'entry'] as const;
 
 /** The pong goes out from the stream's own handler: timers of hidden tabs sleep ([S2]). One tab answers for all; `pong` gives whether the session has ended. */
 function listenTo(
@@ -61,7 +61,8 @@ function listenTo(
       if (name === 'teams')
         hear({ kind: 'teams', teams: (told as { teams: Record<string, TeamState> }).teams });
       if (name === 'signed-out') hear({ kind: 'signed-out' });
-      if (name === 'gone') hear({ kind: 'gone', ids: (told as { ids: string[] }).ids });
+      if (name === 'gone')
+        hear({ kind: 'gone', ...(told as { ids: string[]; why: 'forgotten' | 'practice' }) });
       if (name === 'form')
         hear({ kind: 'form', conversation: (told as { conversation: DeskConversation }).conversation });
       if (name === 'entry')

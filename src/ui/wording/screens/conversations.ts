@@ -22,6 +22,7 @@ export const CONVERSATIONS_WORDS = {
   forTeam: (team: string) => `for ${team}`,
   sendAndEnd: 'Send and end',
   note: 'Note',
+  leftAddress: 'The visitor left the question as a note',
   visitor: 'Visitor',
   joined: (name: string) => `${name} joined`,
   somebody: 'Somebody',
@@ -31,6 +32,8 @@ export const CONVERSATIONS_WORDS = {
   loadingConversations: 'Loading the conversations',
   chooseOne: 'Choose a conversation. Longest waiting first.',
   loading: 'Loading…',
+  isForgotten: 'The visitor asked to be forgotten. Everything they wrote here has been deleted.',
+  wasPractice: 'This was practice. It has been deleted.',
   backToAll: '‹ All',
   connectionGone:
     'The connection to the server is gone. What is shown may be old; we try again by ourselves.',
