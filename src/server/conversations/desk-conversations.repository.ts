@@ -74,7 +74,7 @@ function deskQuery(db: Db, siteId: string) {
       selectFrom('entry')
         .select('entry.body')
         .whereRef('entry.conversation_id', '=', 'conversation.id')
-        .where('entry.kind', 'in', ['message', 'note'])
+        .where('entry.body', '!=', '') // an address left without words is not what was asked
         .orderBy('entry.seq', 'desc')
         .limit(1)
         .as('last_body'),

@@ -49,6 +49,25 @@ export async function appendEntry(
   return toEntry(row);
 }
 
+/** Whether it was said already that a person has joined a conversation. */
+export async function hasJoined(
+  db: Db,
+  siteId: string,
+  conversationId: string,
+  personId: string,
+): Promise<boolean> {
+  const row = await db
+    .selectFrom('entry')
+    .select('id')
+    .where('site_id', '=', siteId)
+    .where('conversation_id', '=', conversationId)
+    .where('kind', '=', 'joined')
+    .where('person_id', '=', personId)
+    .limit(1)
+    .executeTakeFirst();
+  return row !== undefined;
+}
+
 /** Entries of a conversation after an id, oldest first. */
 export async function listEntries(
   db: Db,

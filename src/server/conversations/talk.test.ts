@@ -9,6 +9,7 @@ import {
 } from '../../../tests/made/test-server';
 import type { Design } from '../../core/model/design';
 import type { PointerV1 } from '../../core/wire/pointer';
+import type { DeskConversation } from '../../core/wire/desk';
 import type { SentAnswer, VisitorTalk } from '../../core/wire/talk';
 import { newId, newSecret } from '../ids';
 import { setPresenceChoice } from '../facts/teams.repository';
@@ -111,6 +112,35 @@ describe('a conversation', () => {
       await porch.visit('POST messages', { token, body: madeMessage('One more thing') }),
     );
     expect(again.conversation).toMatchObject({ id, standing: 'asked', joinedMs: null, endedBy: null });
+  });
+
+  it('says once that somebody is here, however often they take turns', async () => {
+    const { token, id } = await ask();
+    const rui = await madeMember(testServer, porch, 'responder', 'rui@farrowisle.example');
+    await reply(id, 'From ten on.');
+    await porch.desk(
+      `POST conversations/${id}/entries`,
+      { clientId: newId(2), body: 'And it is free.' },
+      rui.secret,
+    );
+    await reply(id, 'For everybody.', newId(3));
+    await porch.desk(`POST conversations/${id}/end`);
+    await porch.visit('POST messages', { token, body: madeMessage('One more thing.') });
+    await reply(id, 'Yes?', newId(4));
+    const { entries } = await talkOf(token);
+    expect(entries.filter(({ kind }) => kind === 'joined')).toHaveLength(2);
+  });
+
+  it('an address that is left without words hides nothing of what was asked', async () => {
+    const { token, id } = await ask();
+    const note = madeMessage('', { mail: 'ana@farrowisle.example', name: '' });
+    expect((await porch.visit('POST notes', { token, body: note })).status).toBe(200);
+    const { conversations } = await read<{ conversations: DeskConversation[] }>(
+      await porch.desk('GET conversations'),
+    );
+    expect(conversations).toMatchObject([
+      { id, status: 'note', lastBody: 'Is it dark yet?', visitorMail: 'ana@farrowisle.example' },
+    ]);
   });
 
   it('ended twice has one end', async () => {

@@ -12,7 +12,13 @@ import {
   insertConversation,
   updateConversation,
 } from './conversations.repository';
-import { appendEntry, findEntryByClientId, listEntries } from './entries.repository';
+import {
+  type NewEntry,
+  appendEntry,
+  findEntryByClientId,
+  hasJoined,
+  listEntries,
+} from './entries.repository';
 import { findPreviewEnd } from '../designs/previews.repository';
 import { findVersionInForce } from '../designs/versions.repository';
 import { listTeams } from '../facts/teams.repository';
@@ -287,22 +293,8 @@ export async function replyTo(
         ended_by: null,
       });
       await markNotesAnswered(tx, siteId, id, at);
-      entries.push(
-        await appendEntry(
-          tx,
-          row,
-          {
-            kind: 'joined',
-            author: 'system',
-            person_id: personId,
-            client_id: null,
-            body: '',
-            page: null,
-            written_ms: null,
-          },
-          at,
-        ),
-      );
+      if (!(await hasJoined(tx, siteId, id, personId)))
+        entries.push(await appendEntry(tx, row, joinedBy(personId), at));
     }
     entries.push(
       await appendEntry(
@@ -329,6 +321,19 @@ export async function replyTo(
     await tellPlaces(state, siteId);
   }
   return outcome.entries.at(-1) ?? null;
+}
+
+/** Said once per person, however often they take turns. */
+function joinedBy(personId: string): NewEntry {
+  return {
+    kind: 'joined',
+    author: 'system',
+    person_id: personId,
+    client_id: null,
+    body: '',
+    page: null,
+    written_ms: null,
+  };
 }
 
 function stateFrom(states: Readonly<Record<string, WidgetState>>, teamId: string | null): WidgetState {

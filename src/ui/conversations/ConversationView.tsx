@@ -228,7 +228,7 @@ function Line({
 }) {
   const trail =
     page === undefined || page === before ? null : `${clockWords(entry.storedMs, zone)}  ${pageWords(page)}`;
-  const isSaid = entry.kind === 'message' || entry.kind === 'note';
+  const isSaid = entry.body !== '';
   const isOurs = entry.author === 'person';
   return (
     <Box component="li" data-entry={entry.id} sx={{ display: 'contents' }}>
@@ -284,6 +284,7 @@ function trailWords(address: string): string {
 
 function systemWords({ kind, author, name }: VisitorEntry): string {
   if (kind === 'joined') return CONVERSATIONS_WORDS.joined(name ?? CONVERSATIONS_WORDS.somebody);
+  if (kind === 'note') return CONVERSATIONS_WORDS.leftAddress;
   if (author === 'house') return CONVERSATIONS_WORDS.endedAfterSilence;
   return author === 'visitor'
     ? CONVERSATIONS_WORDS.endedByVisitor

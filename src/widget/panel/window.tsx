@@ -316,6 +316,7 @@ function Entry({ entry, before, formatText, locale, base }: EntryProps) {
       </p>
     );
   }
+  if (entry.body === '') return null; // an address left without words
   const isVisitor = entry.author === 'visitor';
   return (
     <div class={isVisitor ? 'card visitor' : 'card person'} data-entry={entry.id}>
