@@ -287,6 +287,16 @@ describe('the stream', () => {
     expect(text).not.toContain('Ana');
   });
 
+  it('[threat 15] an address has fifty at most of visitors that are not known, whatever they call themselves', async () => {
+    const open = (tab: number) => porch.visit(`GET stream?tab=${String(tab).padStart(26, 'a')}`);
+    for (let count = 0; count < 50; count++) expect((await open(count)).status).toBe(200);
+    expect((await open(50)).status).toBe(429);
+    expect((await open(49)).status).toBe(200); // a tab that comes again takes its own place
+    expect((await porch.visit('GET stream', { token: newSecret() })).status).toBe(401);
+    const { token } = await ask();
+    expect((await porch.visit('GET stream', { token })).status).toBe(200);
+  });
+
   it('[threat 15] a visitor has three at most', async () => {
     const { token } = await ask();
     const statuses: number[] = [];

@@ -285,6 +285,8 @@ async function conversation(call: Call): Promise<Response> {
 }
 
 const STREAMS_PER_VISITOR = 3;
+/** Of visitors that are not known. */
+const STREAMS_PER_ADDRESS = 50;
 
 /** The visitor's stream: how the teams stand and, with a token, what was said after `Last-Event-ID`. */
 async function stream(call: Call): Promise<Response> {
@@ -294,13 +296,19 @@ async function stream(call: Call): Promise<Response> {
   const writer = writerOf(call);
   const visitor = writer.token === null ? null : await getTalk(state, writer);
   const own = visitor === null ? null : visitorChannel(site.id, visitor.visitorId);
-  const holder = holderOf(request, own ?? siteChannel(site.id));
+  const atAddress = `address:${peer}`;
+  const holder = holderOf(request, own ?? `${siteChannel(site.id)}:${peer}`);
+  if (own === null && state.hub.count(atAddress, holder) >= STREAMS_PER_ADDRESS)
+    return errorResponse(429, 'This address has enough streams.', {
+      ...allowed.headers,
+      'Retry-After': '30',
+    });
   if (own !== null && state.hub.count(own, holder) >= STREAMS_PER_VISITOR)
     return errorResponse(429, 'This visitor has enough streams.', {
       ...allowed.headers,
       'Retry-After': '30',
     });
-  const channels = own === null ? [siteChannel(site.id)] : [siteChannel(site.id), own];
+  const channels = [siteChannel(site.id), own ?? atAddress];
   const opened = state.hub.open({ channels, holder });
   request.signal.addEventListener('abort', opened.close);
   opened.send({
