@@ -1,7 +1,8 @@
 'use server';
 
 import { redirect } from 'next/navigation';
-import { deleteSession, findPersonByMail } from '../server/accounts/persons.repository';
+import { findPersonByMail } from '../server/accounts/persons.repository';
+import { endSession } from '../server/accounts/sign-out';
 import { inTransaction } from '../server/db/transaction';
 import { hashOf } from '../server/ids';
 import { FirstRunInput, SignInInput } from '../server/input/account.input';
@@ -40,7 +41,7 @@ export async function signInAction(_before: SignInState, form: FormData): Promis
 
 export async function signOutAction(): Promise<void> {
   const secret = await currentSecret();
-  if (secret !== undefined) await deleteSession(state().db, hashOf(secret));
+  if (secret !== undefined) await endSession(state(), hashOf(secret));
   await clearSession();
   redirect('/signin');
 }

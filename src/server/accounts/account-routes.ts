@@ -3,13 +3,8 @@ import { type DeskCall, type DeskRoutes, route, routeWith } from '../desk/route'
 import { errorResponse, json } from '../http/replies';
 import { MailChangeInput, PasswordChangeInput, PersonNameInput } from '../input/account.input';
 import { NothingInput } from '../input/desk.input';
-import {
-  deleteOtherSessions,
-  findCredentials,
-  findPersonByMail,
-  listSessions,
-  writePerson,
-} from './persons.repository';
+import { findCredentials, findPersonByMail, listSessions, writePerson } from './persons.repository';
+import { endOtherSessions } from './sign-out';
 
 /** What the desk asks about whoever asks: nobody reads or changes another account. */
 export const ACCOUNT_ROUTES: DeskRoutes = {
@@ -66,12 +61,12 @@ async function handlePassword(call: DeskCall, asked: PasswordChangeInput): Promi
   if (refused !== null) return refused;
   const passwordHash = await state.passwords.hash(asked.newPassword);
   await writePerson(state.db, member.person.id, { passwordHash });
-  await deleteOtherSessions(state.db, member.person.id, sessionHash);
+  await endOtherSessions(state, member.person.id, sessionHash);
   return handleAccount(call);
 }
 
 async function handleEndOthers(call: DeskCall): Promise<Response> {
-  await deleteOtherSessions(call.state.db, call.member.person.id, call.sessionHash);
+  await endOtherSessions(call.state, call.member.person.id, call.sessionHash);
   return handleAccount(call);
 }
 

@@ -43,7 +43,19 @@ export async function findMember(
   siteKey: string,
   atLeast: Role,
 ): Promise<Member | 'signed-out' | 'not-found' | 'not-allowed'> {
-  const person = await findPersonBySecret(state, secret);
+  return secret === undefined || secret === ''
+    ? 'signed-out'
+    : findMemberBySession(state, hashOf(secret), siteKey, atLeast);
+}
+
+/** The same, by what a session is kept under. */
+export async function findMemberBySession(
+  state: Pick<State, 'db' | 'clock'>,
+  sessionHash: string,
+  siteKey: string,
+  atLeast: Role,
+): Promise<Member | 'signed-out' | 'not-found' | 'not-allowed'> {
+  const person = await findSessionPerson(state.db, sessionHash, state.clock.now());
   if (person === null) return 'signed-out';
   const site = await findSiteByKey(state.db, siteKey);
   const role = site === null ? null : await findRole(state.db, site.id, person.id);

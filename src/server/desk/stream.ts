@@ -1,17 +1,19 @@
 import { findDeskConversation } from '../conversations/desk-conversations.repository';
 import { listEntriesOfSite } from '../conversations/entries.repository';
 import { PING_EVERY_MS } from '../facts/presence-board';
+import { findMemberBySession } from '../accounts/who';
+import { SIGNED_OUT, sessionChannel } from '../accounts/sign-out';
 import { STREAM_HEADERS, holderOf } from '../live/hub';
 import { deskChannel, teamStates } from '../facts/presence';
 import type { DeskCall } from './route';
 
 /** The desk's stream: what was said on the site, how the teams stand, and the pings that presence lives on ([S2]). */
-export async function deskStream({ state, request, member }: DeskCall): Promise<Response> {
+export async function deskStream({ state, request, member, sessionHash }: DeskCall): Promise<Response> {
   const { site, person } = member;
   const leave = state.board.arrive(person.id);
   let isOpen = true;
   const opened = state.hub.open({
-    channels: [deskChannel(site.id)],
+    channels: [deskChannel(site.id), sessionChannel(sessionHash)],
     holder: holderOf(request, `${deskChannel(site.id)}:${person.id}`),
     onClose: () => {
       isOpen = false;
@@ -22,7 +24,14 @@ export async function deskStream({ state, request, member }: DeskCall): Promise<
   const ping = (): void => {
     if (!isOpen) return;
     opened.send({ name: 'ping', data: {} });
-    state.clock.wakeAt(state.clock.now() + PING_EVERY_MS, ping);
+    state.clock.wakeAt(state.clock.now() + PING_EVERY_MS, () => void pingMember());
+  };
+  /** A session runs out, and a role is taken away, without a word on this stream. */
+  const pingMember = async (): Promise<void> => {
+    const still = await findMemberBySession(state, sessionHash, site.key, 'responder').catch(() => null); // asked again at the next ping
+    if (typeof still !== 'string') return ping();
+    opened.send(SIGNED_OUT);
+    opened.close();
   };
   ping();
   opened.send({ name: 'teams', data: { teams: await teamStates(state, site.id) } });

@@ -20,6 +20,8 @@ export interface Hub {
   send(channel: string, event: HubEvent): void;
   /** Open streams of a channel; those of others, where a holder is named. */
   count(channel: string, otherThan?: string | null): number;
+  /** Says one thing more to the streams of a channel, and ends them. */
+  end(channel: string, last: HubEvent): void;
   closeAll(): void;
 }
 
@@ -111,6 +113,13 @@ export function makeHub(clock: ServerTime): Hub {
       const listeners = channels.get(channel);
       const own = otherThan === null ? undefined : byHolder.get(otherThan);
       return (listeners?.size ?? 0) - (own !== undefined && listeners?.has(own) ? 1 : 0);
+    },
+    end: (channel, last) => {
+      const bytes = encodeEvent(last);
+      for (const listener of [...(channels.get(channel) ?? [])]) {
+        push(listener, bytes);
+        listener.close();
+      }
     },
     closeAll: () => {
       for (const listener of [...all]) listener.close();
