@@ -6,7 +6,6 @@ import { PEER_HEADER, clientAddress } from './http/address';
 import { health } from './http/health';
 import { sendWebResponse, toWebRequest } from './http/node-bridge';
 import { ORIGIN_ERROR, passesOriginGate } from './http/origin-gate';
-import { takeLock } from './lock';
 import { log, loggedPath, watchFailures } from './log';
 import { type Pages, makePages } from './pages';
 import { startState } from './start-state';
@@ -19,7 +18,6 @@ import { errorResponse } from './http/replies';
 async function main(): Promise<void> {
   watchFailures();
   const env = readEnv();
-  const letGo = takeLock(env.dataDir);
   const state = await startState(env);
   const pages = makePages();
   const server = createServer((request, response) => {
@@ -41,7 +39,7 @@ async function main(): Promise<void> {
   });
   listenForMoves(state);
   for (const signal of ['SIGTERM', 'SIGINT'] as const)
-    process.once(signal, () => void close(state, server, letGo));
+    process.once(signal, () => void close(state, server));
 }
 
 /** Loading Next keeps the process busy for a second: whoever waited for the restart is answered first. */
@@ -124,14 +122,14 @@ function listenForMoves(state: State): void {
   });
 }
 
-async function close(state: State, server: Server, letGo: () => void): Promise<void> {
+async function close(state: State, server: Server): Promise<void> {
   state.hub.closeAll();
   server.closeAllConnections();
   server.close();
   await closeDatabase(state.db).catch((error: unknown) =>
     log.error({ error }, 'Closing the database failed.'),
   );
-  letGo();
+  state.letGo();
   process.exit(0);
 }
 

@@ -9,6 +9,7 @@ import { makeFactsCache } from './facts/facts-cache';
 import { makeHub } from './live/hub';
 import { makePresenceBoard } from './facts/presence-board';
 import { makeLimits } from './live/rates';
+import { takeLock } from './lock';
 import { type State, hasState, setState, state } from './state';
 import { watchQuiet } from './conversations/end-talk';
 import { watchFacts } from './facts/renew-facts';
@@ -18,15 +19,17 @@ import { makePasswords } from './accounts/passwords';
 import { keepGuest } from './visitor/kept-guest';
 import { makeWidgetFiles } from './visitor/widget-files';
 
-/** Opens the database, brings it up to date, and makes what lives longer than a request. Harmless when done already. */
+/** Takes the data for this process, brings them up to date, and makes what lives longer than a request. Harmless when done already. Throws LockedError. */
 export async function startState(env: Env): Promise<State> {
   if (hasState()) return state();
+  const clock = makeClock();
+  const letGo = takeLock(env.dataDir, clock.now());
   const db = openDatabase(join(env.dataDir, 'sunny-porch.db'));
   await migrateDatabase(db, join(env.dataDir, 'backups'));
-  const clock = makeClock();
   const made: State = {
     env,
     db,
+    letGo,
     clock,
     hub: makeHub(clock),
     board: makePresenceBoard(clock),

@@ -1,5 +1,6 @@
 import { existsSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { spawnSync } from 'node:child_process';
+import { hostname, tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { readEnv } from './env';
@@ -24,16 +25,28 @@ describe('the environment', () => {
 });
 
 describe('the lock', () => {
-  it('is held by one process, named to the next, and taken over from one that is gone', () => {
+  it('is held by one process, which is named to the next with since when', () => {
     const dir = mkdtempSync(join(tmpdir(), 'porch-lock-'));
-    writeFileSync(join(dir, 'lock'), '1');
-    expect(() => takeLock(dir)).toThrow(LockedError);
-    expect(() => takeLock(dir)).toThrow(/process 1,/);
-    writeFileSync(join(dir, 'lock'), '4194303');
-    const letGo = takeLock(dir);
-    expect(readFileSync(join(dir, 'lock'), 'utf8')).toBe(String(process.pid));
+    const letGo = takeLock(dir, 0);
+    expect(() => takeLock(dir, 1)).toThrow(LockedError);
+    expect(() => takeLock(dir, 1)).toThrow(
+      `process ${process.pid} on ${hostname()} since 1970-01-01T00:00:00.000Z`,
+    );
     letGo();
     expect(existsSync(join(dir, 'lock'))).toBe(false);
+    takeLock(dir, 2)();
+  });
+
+  it('goes by no process’s number: what a process that was killed has left keeps nobody out', () => {
+    const dir = mkdtempSync(join(tmpdir(), 'porch-lock-'));
+    writeFileSync(join(dir, 'lock'), 'process 1 on another computer since 1970-01-01T00:00:00.000Z');
+    const hold = `const held = new (require('better-sqlite3'))(${JSON.stringify(join(dir, 'lock.db'))});
+      held.pragma('locking_mode = EXCLUSIVE'); held.exec('BEGIN EXCLUSIVE'); held.pragma('user_version = 1');
+      process.kill(process.pid, 'SIGKILL')`;
+    expect(spawnSync(process.execPath, ['-e', hold]).signal).toBe('SIGKILL');
+    const letGo = takeLock(dir, 0);
+    expect(readFileSync(join(dir, 'lock'), 'utf8')).toContain(`process ${process.pid}`);
+    letGo();
   });
 });
 

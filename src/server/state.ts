@@ -12,6 +12,8 @@ import type { WidgetFiles } from './visitor/widget-files';
 export interface State {
   readonly env: Env;
   readonly db: Db;
+  /** Lets go of the data, which one process has at a time. */
+  letGo(): void;
   readonly clock: ServerTime;
   readonly hub: Hub;
   readonly board: PresenceBoard;

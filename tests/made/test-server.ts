@@ -57,6 +57,7 @@ export async function makeTestServer(file = ':memory:'): Promise<TestServer> {
     db,
     clock,
     hub: makeHub(clock),
+    letGo: () => undefined,
     board: makePresenceBoard(clock),
     rates: makeLimits(),
     widgetFiles: makeWidgetFiles(),

@@ -86,6 +86,24 @@ function withPrepared(database: Database.Database): SqliteDatabase {
   };
 }
 
+/**
+ * Holds a small file of its own for as long as this process lives, and for this process alone; the system lets go of it
+ * when the process ends, however it ends. Gives the way to let go; null: another process holds it.
+ */
+export function holdAlone(file: string): (() => void) | null {
+  const held = new Database(file, { timeout: 0 });
+  try {
+    held.pragma('locking_mode = EXCLUSIVE');
+    held.exec('BEGIN EXCLUSIVE');
+    held.pragma('user_version = 1'); // an open write: the lock is not let go of before it ends
+    return () => held.close();
+  } catch (error) {
+    held.close();
+    if (error instanceof Database.SqliteError && error.code.startsWith('SQLITE_BUSY')) return null;
+    throw error;
+  }
+}
+
 const RAW = new WeakMap<Db, Database.Database>();
 
 /** The connection under a database, for what Kysely has no word for: pragmas and backup. */
