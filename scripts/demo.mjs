@@ -1,5 +1,6 @@
 // The demo: installs, builds, fills a database of its own once, and starts the application and the observatory's site.
 import { execFileSync, fork } from 'node:child_process';
+import { randomBytes } from 'node:crypto';
 import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { build } from './build.mjs';
@@ -22,6 +23,7 @@ const env = {
   PORT: String(appPort),
   HOST: '127.0.0.1',
   PORCH_DATA: dataDir,
+  PORCH_DEMO: randomBytes(32).toString('base64url'), // opens the one-click door for as long as this demo runs
   LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn', // whoever looks at the demo reads sentences
 };
 delete env.PUBLIC_URL;

@@ -10,6 +10,8 @@ export interface Env {
   readonly widgetDir: string;
   /** Addresses of proxies whose `X-Forwarded-For` is believed. */
   readonly trustedProxies: readonly string[];
+  /** What the demo gives the server it starts, and nothing else does ([threat 6]); null: this is no demo. */
+  readonly demoSecret: string | null;
 }
 
 /** Throws with a sentence where a variable cannot be used. */
@@ -24,6 +26,7 @@ export function readEnv(from: NodeJS.ProcessEnv = process.env): Env {
       .split(',')
       .map((one) => one.trim())
       .filter(Boolean),
+    demoSecret: /^[\w-]{43}$/.test(from.PORCH_DEMO ?? '') ? (from.PORCH_DEMO ?? null) : null,
   };
 }
 

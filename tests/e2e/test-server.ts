@@ -72,6 +72,7 @@ export class TestServer {
       ...process.env,
       NODE_ENV: 'production',
       PORCH_DATA: this.dataDir,
+      PORCH_DEMO: 'a'.repeat(43),
       PORT: String(port),
       HOST: '127.0.0.1',
     };

@@ -53,6 +53,7 @@ export async function makeTestServer(file = ':memory:'): Promise<TestServer> {
       dataDir: mkdtempSync(join(tmpdir(), 'porch-data-')),
       widgetDir,
       trustedProxies: [],
+      demoSecret: null,
     },
     db,
     clock,

@@ -61,10 +61,12 @@ describe('signing in', () => {
 });
 
 describe('the demo’s door', () => {
-  it('[threat 6] stands only with the mark, on loopback, for a loopback name', async () => {
-    const { state, db } = await makeTestServer();
+  it('[threat 6] stands only in the demo’s own process, with the mark, on loopback, for a loopback name', async () => {
+    const { state: real, db } = await makeTestServer();
+    const state = { ...real, env: { ...real.env, demoSecret: 'a'.repeat(43) } };
     expect(await isDemoDoorOpen(state, '127.0.0.1:4310')).toBe(false);
     await setInstanceValue(db, 'demo', 'yes');
+    expect(await isDemoDoorOpen(real, '127.0.0.1:4310')).toBe(false);
     expect(await isDemoDoorOpen(state, '127.0.0.1:4310')).toBe(true);
     for (const host of ['porch.example', null, '127.0.0.1.evil.example'])
       expect(await isDemoDoorOpen(state, host)).toBe(false);
