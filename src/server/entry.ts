@@ -1,12 +1,15 @@
 import { type IncomingMessage, type Server, type ServerResponse, createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { closeDatabase } from './db/open';
+import { isSecure } from './accounts/who';
+import { isUnavailable } from './db/transaction';
 import { readEnv } from './env';
 import { PEER_HEADER, clientAddress } from './http/address';
 import { health } from './http/health';
 import { sendWebResponse, toWebRequest } from './http/node-bridge';
 import { ORIGIN_ERROR, passesOriginGate } from './http/origin-gate';
 import { log, loggedPath, watchFailures } from './log';
+import { faultOfRequest } from './http/well-formed';
 import { type Pages, makePages } from './pages';
 import { startState } from './start-state';
 import type { State } from './state';
@@ -38,8 +41,7 @@ async function main(): Promise<void> {
     );
   });
   listenForMoves(state);
-  for (const signal of ['SIGTERM', 'SIGINT'] as const)
-    process.once(signal, () => void close(state, server));
+  for (const signal of ['SIGTERM', 'SIGINT'] as const) process.once(signal, () => void close(state, server));
 }
 
 /** Loading Next keeps the process busy for a second: whoever waited for the restart is answered first. */
@@ -51,6 +53,9 @@ async function answer(
   request: IncomingMessage,
   response: ServerResponse,
 ): Promise<void> {
+  if (isSecure(state.env)) response.setHeader('Strict-Transport-Security', 'max-age=31536000');
+  const fault = faultOfRequest(request);
+  if (fault !== null) return sendWebResponse(errorResponse(fault[0], fault[1], {}), response);
   const path = (request.url ?? '/').split('?')[0] ?? '/';
   const host = request.headers.host ?? null;
   const method = request.method ?? 'GET';
@@ -84,16 +89,17 @@ function peerOf(request: IncomingMessage, { env }: State): string {
 
 function fall(error: unknown, request: IncomingMessage, response: ServerResponse): void {
   log.error({ method: request.method, path: loggedPath(request.url), error }, 'A request failed.');
-  if (!response.headersSent)
-    void sendWebResponse(
-      errorResponse(
+  if (response.headersSent) return void response.destroy();
+  const answer = isUnavailable(error)
+    ? errorResponse(503, 'The data cannot be reached just now. Keep what you sent and try again.', {
+        'Retry-After': '5',
+      })
+    : errorResponse(
         500,
         'Something broke on our side. Nothing you sent was acknowledged; keep it and try again.',
         {},
-      ),
-      response,
-    );
-  else response.destroy();
+      );
+  void sendWebResponse(answer, response);
 }
 
 function greet(state: State, server: Server): void {

@@ -1,5 +1,6 @@
 import { spawn } from 'node:child_process';
 import { cpSync, mkdtempSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
+import { request } from 'node:http';
 import { createServer } from 'node:net';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -132,6 +133,33 @@ test('a broken request for a site’s files answers, and never with a page', asy
     ['/api/s', 404],
   ] as const)
     expect([path, (await fetch(testServer.app + path)).status]).toEqual([path, status]);
+});
+
+test('[threat 15] what nobody can read is refused, and the next request is answered', async () => {
+  const { hostname, port } = new URL(testServer.app);
+  const statusOf = (
+    method: string,
+    path: string,
+    host = `${hostname}:${port}`,
+  ): Promise<number | undefined> =>
+    new Promise((resolve, reject) => {
+      const options = { hostname, port, method, path, headers: { host } };
+      request(options, (answer) => {
+        answer.resume();
+        resolve(answer.statusCode);
+      })
+        .on('error', reject)
+        .end();
+    });
+  for (const [status, method, path, host] of [
+    [405, 'TRACE', '/'],
+    [400, 'OPTIONS', '*'],
+    [400, 'GET', '/w/%zz/live.json'],
+    [400, 'GET', '/s/%E0%A4%A/today'],
+    [400, 'GET', '/', 'a b'],
+    [200, 'GET', '/health'],
+  ] as const)
+    expect([method, path, await statusOf(method, path, host)]).toEqual([method, path, status]);
 });
 
 test('[L9] a page opened before an upgrade opens its window after it, with the window it was made for', async ({

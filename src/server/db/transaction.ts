@@ -15,9 +15,13 @@ export async function inTransaction<T>(db: Db, work: (tx: Tx) => Promise<T>): Pr
   try {
     return await db.transaction().execute(work);
   } catch (error) {
-    const code = (error as { code?: unknown }).code;
-    if (typeof code === 'string' && /^SQLITE_(FULL|BUSY|READONLY|IOERR|CANTOPEN|LOCKED)/.test(code))
-      throw new UnwritableError(error);
-    throw error;
+    throw isUnavailable(error) ? new UnwritableError(error) : error;
   }
+}
+
+/** Whether the database said that it cannot be read or written now; later it may be. */
+export function isUnavailable(error: unknown): boolean {
+  if (error instanceof UnwritableError) return true;
+  const code = (error as { code?: unknown } | null)?.code;
+  return typeof code === 'string' && /^SQLITE_(FULL|BUSY|READONLY|IOERR|CANTOPEN|LOCKED)/.test(code);
 }

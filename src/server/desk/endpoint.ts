@@ -4,7 +4,7 @@ import { ACCOUNT_ROUTES } from '../accounts/account-routes';
 import { SETTINGS_ROUTES } from '../accounts/settings-routes';
 import { hashOf } from '../ids';
 import { CONVERSATION_ROUTES } from '../conversations/routes';
-import { UnwritableError } from '../db/transaction';
+import { isUnavailable } from '../db/transaction';
 import { DESIGN_ROUTES } from '../designs/routes';
 import { FACTS_ROUTES } from '../facts/routes';
 import { errorResponse } from '../http/replies';
@@ -41,7 +41,7 @@ export async function deskEndpoint(state: State, request: Request): Promise<Resp
     const sessionHash = hashOf(secret ?? '');
     return await found.answer({ state, request, member, sessionHash, id: rest[1] ?? '' });
   } catch (error) {
-    if (error instanceof UnwritableError)
+    if (isUnavailable(error))
       return errorResponse(503, 'This could not be stored just now. It is kept here, and sent again.', {
         'Retry-After': '2',
       });

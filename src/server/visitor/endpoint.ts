@@ -8,7 +8,7 @@ import { LIMITS } from '../../core/limits';
 import { findEntriesAfter } from '../conversations/resume';
 import { findFileBody } from '../designs/publications.repository';
 import { type Site, findSiteByKey, listDomains } from '../accounts/sites.repository';
-import { UnwritableError } from '../db/transaction';
+import { isUnavailable } from '../db/transaction';
 import { readJson } from '../http/read-body';
 import { AfterInput, MessageInput, NoteInput } from '../input/visitor.input';
 import { parseInput } from '../input/parse-input';
@@ -51,7 +51,7 @@ export async function visitorEndpoint(state: State, request: Request, peer: stri
     return await handler({ state, site, request, peer, allowed });
   } catch (error) {
     if (error instanceof TokenError) return errorResponse(401, error.message, allowed.headers);
-    if (error instanceof UnwritableError)
+    if (isUnavailable(error))
       return errorResponse(503, 'This could not be stored just now. Keep it and send it again.', {
         ...allowed.headers,
         'Retry-After': '5',
