@@ -54,14 +54,19 @@ export async function updateConversation(
 
 /** Conversations of all sites that run and have been quiet since before an instant; the server looks after each of them. */
 export async function listRunning(db: Db, quietSince: EpochMs): Promise<ConversationRow[]> {
-  return db
-    .selectFrom('conversation')
-    .selectAll()
-    .where('status', 'in', ['asked', 'joined'])
-    .where('last_entry_ms', '<=', quietSince)
-    .orderBy('last_entry_ms')
-    .limit(500)
-    .execute();
+  const quiet = await Promise.all(
+    (['asked', 'joined'] as const).map((status) =>
+      db
+        .selectFrom('conversation')
+        .selectAll()
+        .where('status', '=', status)
+        .where('last_entry_ms', '<=', quietSince)
+        .orderBy('last_entry_ms')
+        .limit(500)
+        .execute(),
+    ),
+  );
+  return quiet.flat();
 }
 
 export async function listConversationIds(db: Db, siteId: string, visitorId: string): Promise<string[]> {

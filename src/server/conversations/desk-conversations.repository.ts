@@ -9,13 +9,18 @@ export async function listOpenDeskConversations(
   siteId: string,
   limit: number,
 ): Promise<DeskConversation[]> {
-  const query = deskQuery(db, siteId).where('conversation.status', 'in', ['asked', 'joined', 'note']);
-  const rows = await query
-    .orderBy(sql`conversation.status = 'asked'`, 'desc')
-    .orderBy('conversation.last_entry_ms', 'desc')
-    .limit(limit)
-    .execute();
-  return rows.map(toDesk);
+  const [asked, joined, notes] = await Promise.all(
+    // One status at a time comes in its order, however many there are of the others.
+    (['asked', 'joined', 'note'] as const).map((status) =>
+      deskQuery(db, siteId)
+        .where('conversation.status', '=', status)
+        .orderBy('conversation.last_entry_ms', 'desc')
+        .limit(limit)
+        .execute(),
+    ),
+  );
+  const others = [...(joined ?? []), ...(notes ?? [])].sort((a, b) => b.last_entry_ms - a.last_entry_ms);
+  return [...(asked ?? []), ...others].slice(0, limit).map(toDesk);
 }
 
 /** Ended ones, newest first; `before` pages back. */

@@ -129,6 +129,7 @@ describe('migrateDatabase', () => {
       '202611290001-plain-names',
       '202612010001-edit-ids',
       '202612010002-place-names',
+      '202612010003-straight-plans',
     ]);
     expect(await migrateDatabase(db, '')).toEqual([]);
   });

@@ -13,6 +13,7 @@ import * as faces from './migrations/202611260009-faces';
 import * as plainNames from './migrations/202611290001-plain-names';
 import * as editIds from './migrations/202612010001-edit-ids';
 import * as placeNames from './migrations/202612010002-place-names';
+import * as straightPlans from './migrations/202612010003-straight-plans';
 import { type Db, appliedMigrations, backUpTo, brokenReferences, withoutForeignKeys } from './open';
 
 const MIGRATIONS: Readonly<Record<string, Migration>> = {
@@ -29,6 +30,7 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '202611290001-plain-names': plainNames,
   '202612010001-edit-ids': editIds,
   '202612010002-place-names': placeNames,
+  '202612010003-straight-plans': straightPlans,
 };
 
 /** A migration that failed; the database is as it was before. */

@@ -118,14 +118,15 @@ export async function listPlanned(db: Db, siteId: string, at: EpochMs): Promise<
     .where('site_id', '=', siteId)
     .where('cancelled_ms', 'is', null)
     .where(({ eb, or }) => or([eb('from_ms', '>', at), eb('until_ms', '>', at)]))
-    .orderBy('from_ms')
-    .execute();
-  return rows.map((row) => ({
-    id: row.id,
-    version: row.version_number,
-    from: row.from_ms,
-    until: row.until_ms,
-  }));
+    .execute(); // sorted here: asked for their order, SQLite would walk over all that ever were
+  return rows
+    .map((row) => ({
+      id: row.id,
+      version: row.version_number,
+      from: row.from_ms,
+      until: row.until_ms,
+    }))
+    .sort((a, b) => a.from - b.from);
 }
 
 export interface NewPublication {
