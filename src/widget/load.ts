@@ -10,7 +10,7 @@ import { limitedFetch } from './limited-fetch';
 
 export const NO_SITE = 'Unknown data-site. Copy the snippet from Install again.';
 const FOREIGN = "This address is not on the site's list.";
-const UNREACHABLE = 'The server cannot be reached.';
+export const UNREACHABLE = 'The server cannot be reached.';
 
 export interface Loader {
   /** Reads the pointer, and the files it names that are not here yet. Null: nothing is published. Throws with a sentence for the webmaster’s console. */

@@ -9,7 +9,7 @@ import { askingWith } from './asking';
 import { serverClock } from './clock';
 import { guarded, inBackground, warn } from './guard';
 import { type GuestState, hereWith } from './here';
-import { NO_SITE, siteLoader } from './load';
+import { NO_SITE, UNREACHABLE, siteLoader } from './load';
 import { loopWith } from './loop';
 import { openingWith } from './opening';
 import { type CallQueue, answerCalls, listenToPage, pageQueue, tell } from './page-api';
@@ -20,6 +20,9 @@ import { type Tag, readTag } from './tag';
 import { visitLoader } from './visit-loader';
 import { visitorStoreFor } from './visitor-store';
 import { whenIdle } from './when-idle';
+
+const RETRY_SECONDS = [5, 15, 60];
+const RETRY_SECONDS_MAX = 300;
 
 /** The whole guest: what each machine lends the others. What they do stands with each of them. */
 function porch(tag: Tag, queue: CallQueue): void {
@@ -169,12 +172,26 @@ function porch(tag: Tag, queue: CallQueue): void {
     else if (site !== null) inBackground(fetchVisitRuntime(site).then(() => runtime()?.call(name, value)));
   };
 
+  /** A server that is down when the page loads is asked again; what it refuses, it refuses for good. */
+  const askUntilHeard = async (tries = 0): Promise<void> => {
+    try {
+      await asking.ask();
+    } catch (error) {
+      const { message } = error as Error;
+      if (message !== UNREACHABLE) throw error;
+      if (tries === 0) warn(message);
+      const pause = (RETRY_SECONDS[tries] ?? RETRY_SECONDS_MAX) * SECOND_MS;
+      await new Promise<void>((resolve) => surroundings.wakeAt(clock.now() + pause, resolve));
+      return askUntilHeard(tries + 1);
+    }
+  };
+
   const start = async (): Promise<void> => {
     if (hasPass(passKey)) {
       const { draftLoader } = await fetchModule<DraftModule>('draft.js');
       loader = draftLoader({ base, key: passKey, clock, live: loader });
     }
-    await asking.ask();
+    await askUntilHeard();
     listenToPage({
       look,
       askIfStale: asking.askIfStale,

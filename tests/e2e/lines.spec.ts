@@ -66,3 +66,17 @@ test('[S6] a server that accepts and does not answer: no word of people stands i
   await expect(visitor.window).toContainText('We are here', { timeout: 40_000 });
   line.close();
 });
+
+test('a server that is down when the page loads is asked again, and the launcher comes', async ({
+  browser,
+}) => {
+  const page = await (await browser.newContext()).newPage();
+  const lines: string[] = [];
+  page.on('console', (message) => lines.push(message.text()));
+  await page.route('**/live.json', (route) => route.abort());
+  await page.goto(`${testServer.site}/tonight`);
+  await expect.poll(() => lines.filter((one) => one.includes('cannot be reached'))).toHaveLength(1);
+  await page.unroute('**/live.json');
+  await expect(page.locator('sunny-porch .launcher')).toBeVisible({ timeout: 20_000 });
+  expect(lines.filter((one) => one.includes('cannot be reached'))).toHaveLength(1);
+});
