@@ -44,6 +44,7 @@ export const LIMITS = {
   keptSituations: 50,
   recipients: 10,
   domains: 50,
+  retentionDaysMax: 3650,
   ownCssChars: 8000,
   selectorChars: 200,
 } as const;

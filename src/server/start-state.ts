@@ -12,6 +12,7 @@ import { makeLimits } from './live/rates';
 import { takeLock } from './lock';
 import { type State, hasState, setState, state } from './state';
 import { watchQuiet } from './conversations/end-talk';
+import { watchSweep } from './conversations/sweep';
 import { watchFacts } from './facts/renew-facts';
 import { watchPresence } from './facts/presence';
 import { newSecret } from './ids';
@@ -44,6 +45,7 @@ export async function startState(env: Env): Promise<State> {
   setState(made);
   watchPresence(made);
   watchQuiet(made);
+  watchSweep(made);
   watchFacts(made);
   return made;
 }

@@ -1,4 +1,5 @@
 import { circumstancesScreen } from './screens/circumstances';
+import { conversationsScreen } from './screens/conversations';
 import { frameScreen } from './screens/frame';
 import { publishingScreen } from './screens/publishing';
 import { accountScreen, settingsScreen } from './screens/settings';
@@ -67,4 +68,29 @@ test('one’s own name is changed, and a wrong password is told at its field', a
   await expect(page.getByText('This is not your password.')).toBeVisible();
   await expectNoAxe(page, 'my account');
   await expect(accountScreen.sessions(page)).toContainText('This browser');
+});
+
+test('a shorter time for conversations says how many it would delete, and deletes them only when told to', async ({
+  browser,
+}) => {
+  const page = await enterAs(browser, testServer, 'settings');
+  await settingsScreen.keptDays(page).fill('5');
+  await settingsScreen.saveDays(page).click();
+  const question = page.getByRole('main').getByRole('alert');
+  await expect(question).toContainText(/is older than 5 days\. It would be deleted within the hour/);
+  await settingsScreen.keepAsBefore(page).click();
+  await expect(question).toHaveCount(0);
+  await expect(settingsScreen.keptDays(page)).toHaveValue('365');
+
+  await settingsScreen.keptDays(page).fill('5');
+  await settingsScreen.saveDays(page).click();
+  await expectNoAxe(page, 'the question before conversations are deleted');
+  await settingsScreen.deleteOlder(page).click();
+  await expect(question).toHaveCount(0);
+  await expect(settingsScreen.keptDays(page)).toHaveValue('5');
+  const desk = await enterAs(browser, testServer, 'conversations');
+  await expect(desk.getByText('Lovely, then we come on Saturday. Thank you!')).toBeVisible();
+  await conversationsScreen.list(desk).getByText('Lovely, then we come on Saturday. Thank you!').click();
+  await testServer.moveTo(Date.now() + 3_700_000);
+  await expect(desk.getByText('This conversation was older than you keep them.')).toBeVisible();
 });

@@ -67,6 +67,15 @@ export interface SettingsView {
   readonly locales: readonly Locale[];
   /** Addresses whose pages may carry the widget; `https://*.` stands for all subdomains. */
   readonly domains: readonly string[];
+  /** Conversations in which nothing was said for so long are deleted. */
+  readonly retentionDays: number;
+}
+
+/** What became of another time for which conversations are kept. */
+export interface RetentionAnswer {
+  /** So many are older, and are deleted only where that is confirmed; 0: it holds since. */
+  readonly olderCount: number;
+  readonly view: SettingsView;
 }
 
 /** One's own account, the same on every site. */

@@ -1,6 +1,8 @@
 import { LIMITS } from '../../core/limits';
 import { isTestOrigin, readOrigin } from '../../core/pages/origins';
-import type { SettingsView } from '../../core/wire/desk';
+import { DAY_MS } from '../../core/model/units';
+import type { RetentionAnswer, SettingsView } from '../../core/wire/desk';
+import { countOlderThan } from '../conversations/sweep.repository';
 import { inTransaction } from '../db/transaction';
 import { getDraft, saveChange } from '../designs/draft';
 import { type DeskCall, type DeskRoutes, actorOf, route, routeWith } from '../desk/route';
@@ -8,13 +10,15 @@ import { listCalendars, writeCalendar } from '../facts/calendars.repository';
 import { writeFacts } from '../facts/facts';
 import { errorResponse, json } from '../http/replies';
 import { newId } from '../ids';
-import { OriginInput, PlaceInput, SiteNameInput, ZoneInput } from '../input/account.input';
+import { OriginInput, PlaceInput, RetentionInput, SiteNameInput, ZoneInput } from '../input/account.input';
 import {
   deleteDomain,
+  getRetention,
   getSite,
   insertDomain,
   listDomains,
   writePlaces,
+  writeRetention,
   writeSiteName,
   writeZone,
 } from './sites.repository';
@@ -25,18 +29,34 @@ export const SETTINGS_ROUTES: DeskRoutes = {
   'POST settings/name': routeWith('owner', SiteNameInput, handleName),
   'POST settings/zone': routeWith('owner', ZoneInput, handleZone),
   'POST settings/place': routeWith('owner', PlaceInput, handlePlace),
+  'POST settings/retention': routeWith('owner', RetentionInput, handleRetention),
   'POST settings/domains': routeWith('owner', OriginInput, handleAddDomain),
   'POST settings/domains/remove': routeWith('owner', OriginInput, handleRemoveDomain),
 };
 
-async function handleSettings({ state, member }: DeskCall): Promise<Response> {
-  const [{ name, zone, places }, { design }, domains] = await Promise.all([
-    getSite(state.db, member.site.id),
-    getDraft(state.db, member.site.id),
-    listDomains(state.db, member.site.id),
+async function handleSettings(call: DeskCall): Promise<Response> {
+  return json(200, await viewOf(call), {});
+}
+
+async function viewOf({ state: { db }, member }: DeskCall): Promise<SettingsView> {
+  const { id } = member.site;
+  const [{ name, zone, places }, { design }, domains, retentionDays] = await Promise.all([
+    getSite(db, id),
+    getDraft(db, id),
+    listDomains(db, id),
+    getRetention(db, id),
   ]);
-  const view: SettingsView = { name, zone, places, locales: design.locales, domains };
-  return json(200, view, {});
+  return { name, zone, places, locales: design.locales, domains, retentionDays };
+}
+
+/** A shorter time deletes what is older: how much that is, is told first. The next sweep does it. */
+async function handleRetention(call: DeskCall, { days, isSure }: RetentionInput): Promise<Response> {
+  const { siteId, at } = actorOf(call);
+  const { db } = call.state;
+  const olderCount = isSure ? 0 : await countOlderThan(db, siteId, at - days * DAY_MS);
+  if (olderCount === 0) await writeRetention(db, siteId, days);
+  const answer: RetentionAnswer = { olderCount, view: await viewOf(call) };
+  return json(200, answer, {});
 }
 
 /** The site is called so here at once; visitors read it with the next version. */

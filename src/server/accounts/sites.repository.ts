@@ -50,6 +50,26 @@ export async function getSite(db: Db, siteId: string): Promise<Site> {
   return toSite(await db.selectFrom('site').selectAll().where('id', '=', siteId).executeTakeFirstOrThrow());
 }
 
+/** For how many days each site keeps its conversations. */
+export async function listRetention(db: Db): Promise<{ siteId: string; days: number }[]> {
+  const rows = await db.selectFrom('site').select(['id', 'retention_days']).execute();
+  return rows.map((row) => ({ siteId: row.id, days: row.retention_days }));
+}
+
+/** For how many days a site keeps its conversations. */
+export async function getRetention(db: Db, siteId: string): Promise<number> {
+  const row = await db
+    .selectFrom('site')
+    .select('retention_days')
+    .where('id', '=', siteId)
+    .executeTakeFirstOrThrow();
+  return row.retention_days;
+}
+
+export async function writeRetention(db: Db, siteId: string, days: number): Promise<void> {
+  await db.updateTable('site').set({ retention_days: days }).where('id', '=', siteId).execute();
+}
+
 /** Whether somebody has confirmed the zone that was guessed when the site was made. */
 export async function isZoneConfirmed(db: Db, siteId: string): Promise<boolean> {
   const { zone_confirmed } = await db

@@ -81,6 +81,7 @@ const BODIES: Readonly<Record<string, object>> = {
   'POST conversations/*/remove-practice': {},
   'POST settings/name': { name: 'Taken over' },
   'POST settings/place': { locale: 'en', place: 'the Azores' },
+  'POST settings/retention': { days: 1, isSure: true },
   'POST settings/zone': { zone: 'Europe/Lisbon' },
   'POST settings/domains': { origin: 'https://elsewhere.example' },
   'POST settings/domains/remove': { origin: 'https://elsewhere.example' },

@@ -2,11 +2,14 @@ import { readOrigin } from '../../core/pages/origins';
 import { LIMITS } from '../../core/limits';
 import {
   IsBoolean,
+  IsInt,
   IsOptional,
   IsString,
   IsTimeZone,
   Matches,
+  Max,
   MaxLength,
+  Min,
   MinLength,
   Transform,
   Validate,
@@ -134,4 +137,13 @@ export class PasswordChangeInput {
   @MinLength(LIMITS.passwordCharsMin, { message: `Use ${LIMITS.passwordCharsMin} characters or more.` })
   @IsString()
   newPassword!: string;
+}
+
+/** For how long conversations are kept; `isSure`: also where that deletes some. */
+export class RetentionInput {
+  @Max(LIMITS.retentionDaysMax, { message: 'Ten years at most: 3650 days.' })
+  @Min(1, { message: 'Keep them for a day at least.' })
+  @IsInt({ message: 'Type a number of days.' })
+  days!: number;
+  @IsBoolean() isSure!: boolean;
 }

@@ -100,7 +100,7 @@ export function ConversationsScreen() {
 function insteadOfTalk(chosen: string | null, gone: Desk['gone']): string {
   if (chosen === null) return CONVERSATIONS_WORDS.chooseOne;
   if (gone === null) return CONVERSATIONS_WORDS.loading;
-  return gone === 'forgotten' ? CONVERSATIONS_WORDS.isForgotten : CONVERSATIONS_WORDS.wasPractice;
+  return CONVERSATIONS_WORDS.gone[gone];
 }
 
 function Empty() {

@@ -6,6 +6,7 @@ import type { VisitorEntry } from '../../core/wire/talk';
 import type { DeskConversation, DeskTalk } from '../../core/wire/desk';
 import { PortError } from '../frame/api';
 import { useConnection, usePort } from '../frame/Connection';
+import type { GoneWhy } from '../frame/port';
 import { conversationsPort } from './port';
 import { CONVERSATIONS_WORDS } from '../wording/screens/conversations';
 
@@ -16,7 +17,7 @@ export interface Desk {
   /** The chosen conversation; null while it loads or where none is chosen. */
   readonly talk: DeskTalk | null;
   /** Why the chosen conversation is not there any more; null: it is. */
-  readonly gone: 'forgotten' | 'practice' | null;
+  readonly gone: GoneWhy | null;
   loadMore(): void;
   /** An entry that was acknowledged here. */
   add(entry: VisitorEntry): void;

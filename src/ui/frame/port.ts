@@ -17,11 +17,14 @@ export interface FramePort {
   listen(personId: string, hear: (event: DeskEvent) => void): () => void;
 }
 
+/** Why conversations were deleted: their visitor asked for it, they were only practice, or are older than they are kept. */
+export type GoneWhy = 'forgotten' | 'practice' | 'old';
+
 export type DeskEvent =
   | { readonly kind: 'teams'; readonly teams: Readonly<Record<string, TeamState>> }
   | { readonly kind: 'entry'; readonly conversation: DeskConversation; readonly entry: VisitorEntry }
-  /** Conversations that are deleted: their visitor asked to be forgotten, or they were only practice. */
-  | { readonly kind: 'gone'; readonly ids: readonly string[]; readonly why: 'forgotten' | 'practice' }
+  /** Conversations that are deleted. */
+  | { readonly kind: 'gone'; readonly ids: readonly string[]; readonly why: GoneWhy }
   /** A form after the chat was given. */
   | { readonly kind: 'form'; readonly conversation: DeskConversation }
   | { readonly kind: 'connection'; readonly isOpen: boolean }
@@ -61,8 +64,7 @@ function listenTo(
       if (name === 'teams')
         hear({ kind: 'teams', teams: (told as { teams: Record<string, TeamState> }).teams });
       if (name === 'signed-out') hear({ kind: 'signed-out' });
-      if (name === 'gone')
-        hear({ kind: 'gone', ...(told as { ids: string[]; why: 'forgotten' | 'practice' }) });
+      if (name === 'gone') hear({ kind: 'gone', ...(told as { ids: string[]; why: GoneWhy }) });
       if (name === 'form')
         hear({ kind: 'form', conversation: (told as { conversation: DeskConversation }).conversation });
       if (name === 'entry')

@@ -16,6 +16,7 @@ import { SavedField } from '../parts/SavedField';
 import { Addresses } from './Addresses';
 import { Languages } from './Languages';
 import { settingsPort } from './port';
+import { Retention } from './Retention';
 import { TimeZone } from './TimeZone';
 import { SETTINGS_WORDS } from '../wording/screens/settings';
 import { SHARED_WORDS } from '../wording/screens/shared';
@@ -66,6 +67,9 @@ export function SettingsScreen() {
           </Part>
           <Part title={SETTINGS_WORDS.languages} lead={SETTINGS_WORDS.languagesHelp}>
             <Languages onChanged={() => port.getSettings().then(setView, notice)} />
+          </Part>
+          <Part title={SETTINGS_WORDS.keeping} lead={SETTINGS_WORDS.keepingHelp}>
+            <Retention days={view.retentionDays} port={port} onView={setView} />
           </Part>
         </>
       )}

@@ -14,6 +14,10 @@ export const settingsScreen = {
   languages: list('Languages'),
   addLanguage: combobox('Add a language'),
   spanish: option('español'),
+  keptDays: label('Days', { exact: true }),
+  saveDays: button('Save: days'),
+  deleteOlder: button('Delete for good'),
+  keepAsBefore: button('Keep 365 days'),
 };
 
 export const accountScreen = {

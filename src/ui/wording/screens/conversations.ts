@@ -32,8 +32,11 @@ export const CONVERSATIONS_WORDS = {
   loadingConversations: 'Loading the conversations',
   chooseOne: 'Choose a conversation. Longest waiting first.',
   loading: 'Loading…',
-  isForgotten: 'The visitor asked to be forgotten. Everything they wrote here has been deleted.',
-  wasPractice: 'This was practice. It has been deleted.',
+  gone: {
+    forgotten: 'The visitor asked to be forgotten. Everything they wrote here has been deleted.',
+    practice: 'This was practice. It has been deleted.',
+    old: 'This conversation was older than you keep them. It has been deleted.',
+  },
   backToAll: '‹ All',
   connectionGone:
     'The connection to the server is gone. What is shown may be old; we try again by ourselves.',

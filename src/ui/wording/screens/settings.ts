@@ -1,3 +1,7 @@
+function dayCount(days: number): string {
+  return days === 1 ? '1 day' : `${days} days`;
+}
+
 /** What *Site settings* says. */
 export const SETTINGS_WORDS = {
   notRemoved: 'Nothing was removed. Try again.',
@@ -26,6 +30,17 @@ export const SETTINGS_WORDS = {
   addressesHelp: 'The widget shows on pages at these addresses, and nowhere else. It takes effect at once.',
   timeZoneHelp: 'Opening hours and everything with a date use this clock. It takes effect at once.',
   languagesHelp: 'Visitors read the widget in the first of these that their browser asks for.',
+  keeping: 'How long conversations are kept',
+  keepingHelp:
+    'A conversation in which nothing was written for this long is deleted, with all that the visitor wrote. This is checked every hour.',
+  keptDays: 'Days',
+  saveDays: 'Save: days',
+  olderOnes: (count: number, days: number) =>
+    count === 1
+      ? `One conversation is older than ${dayCount(days)}. It would be deleted within the hour, and cannot be brought back.`
+      : `${count} conversations are older than ${dayCount(days)}. They would be deleted within the hour, and cannot be brought back.`,
+  deleteOlder: 'Delete for good',
+  keepOlder: (days: number) => `Keep ${dayCount(days)}`,
   placeHelp: (place: string) =>
     `Visitors in another time zone read their own time first, then yours with its place: “20:30 (19:30, ${place})”. What is your place called?`,
   inLanguage: (languageName: string) => `In ${languageName}`,
