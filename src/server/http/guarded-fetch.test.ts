@@ -75,6 +75,21 @@ describe('guardedFetch', () => {
     expect(await said(byName)).toBe('inside');
   });
 
+  it('[threat 14] a refusal tells nothing of which ports are open inside', async () => {
+    const open = (await served((_, response) => void response.end('inside'))).replace(
+      '127.0.0.1',
+      'localhost',
+    );
+    const closed = (await served(() => undefined)).replace('127.0.0.1', 'localhost');
+    closers.pop()?.(); // nothing listens there any more
+    const [ofOpen, ofClosed] = [
+      await said(open, { allowsLoopback: false }),
+      await said(closed, { allowsLoopback: false }),
+    ];
+    expect(ofOpen).toMatch(PRIVATE);
+    expect(ofClosed).toBe(ofOpen);
+  });
+
   it('[threat 14] each hop is judged anew: by the site it belongs to, and by where it leads', async () => {
     const inner = await served((_, response) => void response.end('secret'));
     const outer = await served(

@@ -1,3 +1,5 @@
+import { lookup } from 'node:dns';
+import type { LookupFunction } from 'node:net';
 import ipaddr from 'ipaddr.js';
 import { Agent, type Response, buildConnector, fetch } from 'undici';
 import { type Result, fail, ok } from '../../core/result';
@@ -110,9 +112,25 @@ function isCausedBy(error: unknown, kind: typeof InsideError): boolean {
   );
 }
 
+/**
+ * A name that leads inside is refused before anything is connected to: else a refusal would tell which ports are open
+ * there. The system's own lookup, with its options.
+ */
+function judgedLookup(guard: FetchGuard): LookupFunction {
+  return (hostname, options, callback) =>
+    lookup(hostname, { ...options, all: true }, (error, found) => {
+      if (error !== null) return callback(error, '');
+      if (found.some(({ address }) => isInside(address, guard, false)))
+        return callback(new InsideError('The address is not a public one.'), '');
+      const [first] = found;
+      if (options.all || first === undefined) callback(null, found);
+      else callback(null, first.address, first.family);
+    });
+}
+
 /** Judges the address of the socket itself: whatever the name said before, or says next time ([threat 14], rebinding). */
 function judgedConnect(guard: FetchGuard): buildConnector.connector {
-  const connect = buildConnector({ timeout: guard.msMax });
+  const connect = buildConnector({ timeout: guard.msMax, lookup: judgedLookup(guard) });
   return (options, callback) =>
     connect(options, (error, socket) => {
       if (error !== null) return callback(error, null);
