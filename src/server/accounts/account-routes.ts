@@ -3,6 +3,7 @@ import { type DeskCall, type DeskRoutes, route, routeWith } from '../desk/route'
 import { errorResponse, json } from '../http/replies';
 import { MailChangeInput, PasswordChangeInput, PersonNameInput } from '../input/account.input';
 import { NothingInput } from '../input/desk.input';
+import { waitWords } from '../live/rates';
 import { findCredentials, findPersonByMail, listSessions, writePerson } from './persons.repository';
 import { endOtherSessions } from './sign-out';
 
@@ -73,8 +74,8 @@ async function handleEndOthers(call: DeskCall): Promise<Response> {
 /** An open screen is not enough to take an account over: as many tries as at the sign-in. Null: it is the right one. */
 async function passwordFault({ state, member }: DeskCall, password: string): Promise<Response | null> {
   const { mail } = member.person;
-  if (!(await state.rates.allows('signIn', `${mail} account`)))
-    return errorResponse(429, 'Too many tries. Wait a quarter of an hour, then try again.', {});
+  const wait = await state.rates.take('signIn', `${mail} account`);
+  if (wait > 0) return errorResponse(429, `Too many tries. Wait ${waitWords(wait)}, then try again.`, {});
   const known = await findCredentials(state.db, mail);
   const isRight = known !== null && (await state.passwords.isRight(known.passwordHash, password));
   return isRight ? null : json(400, { errors: { password: 'This is not your password.' } }, {});

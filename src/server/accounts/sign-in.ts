@@ -3,6 +3,7 @@ import { type Result, fail, ok } from '../../core/result';
 import { findCredentials, insertSession } from './persons.repository';
 import { hashOf, newSecret } from '../ids';
 import type { SignInInput } from '../input/account.input';
+import { waitWords } from '../live/rates';
 import type { State } from '../state';
 
 export const SESSION_MS = 30 * DAY_MS;
@@ -15,11 +16,11 @@ export async function signIn(
   at: EpochMs,
 ): Promise<Result<string>> {
   const mail = asked.mail.toLowerCase();
-  const isAllowed =
-    (await state.rates.allows('signIn', `${mail} ${from.address}`)) &&
-    (await state.rates.allows('signInFromAddress', from.address));
-  if (!isAllowed)
-    return fail({ '': 'Too many tries. Wait a quarter of an hour, then try again. Your account is safe.' });
+  const wait =
+    (await state.rates.take('signIn', `${mail} ${from.address}`)) ||
+    (await state.rates.take('signInFromAddress', from.address));
+  if (wait > 0)
+    return fail({ '': `Too many tries. Wait ${waitWords(wait)}, then try again. Your account is safe.` });
   const found = await findCredentials(state.db, mail);
   const straw = await state.passwords.strawHash(); // made for known mails too: the first try must not take longer
   const isRight = await state.passwords.isRight(found?.passwordHash ?? straw, asked.password);

@@ -4,6 +4,7 @@ import { type Result, fail } from '../../core/result';
 import { type Site, listDomains } from '../accounts/sites.repository';
 import { type Fetched, guardedFetch } from '../http/guarded-fetch';
 import { isLoopbackHost } from '../http/origin-gate';
+import { waitWords } from '../live/rates';
 import type { State } from '../state';
 
 const BYTES_MAX = 2 * 1024 * 1024;
@@ -15,8 +16,9 @@ export async function pageSource(
   site: Site,
   address: string,
 ): Promise<Result<Fetched>> {
-  if (!(await rates.allows('pageSource', site.id)))
-    return fail({ '': 'That were many pages at once. Nothing was changed; go on in a minute.' });
+  const wait = await rates.take('pageSource', site.id);
+  if (wait > 0)
+    return fail({ '': `That were many pages at once. Nothing was changed; go on in ${waitWords(wait)}.` });
   const own = site.address !== null && URL.canParse(site.address) ? [new URL(site.address).origin] : [];
   const origins = [...own, ...(await listDomains(db, site.id))];
   return guardedFetch(address, {

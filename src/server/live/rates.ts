@@ -1,9 +1,19 @@
-import { RateLimiterMemory } from 'rate-limiter-flexible';
+import { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible';
+import { SECOND_MS } from '../../core/model/units';
 
 /** What one visitor, address or account may do in a while. Counted in memory: a restart forgives. */
 export interface Limits {
+  /** Counts one more. Gives 0 where it is allowed; else after how many seconds it will be. */
+  take(kind: LimitKind, who: string): Promise<number>;
   /** Whether one more is allowed; counts it. */
   allows(kind: LimitKind, who: string): Promise<boolean>;
+}
+
+/** A time to wait, in words: `40 seconds`, `12 minutes`. */
+export function waitWords(seconds: number): string {
+  const minutes = Math.ceil(seconds / 60);
+  if (seconds <= 90) return seconds === 1 ? '1 second' : `${seconds} seconds`;
+  return `${minutes} minutes`;
 }
 
 const KINDS = {
@@ -28,14 +38,14 @@ export function makeLimits(): Limits {
   const limiters = Object.fromEntries(
     Object.entries(KINDS).map(([kind, options]) => [kind, new RateLimiterMemory(options)]),
   ) as Record<LimitKind, RateLimiterMemory>;
-  return {
-    allows: async (kind, who) => {
-      try {
-        await limiters[kind].consume(who);
-        return true;
-      } catch {
-        return false; // how the limiter says that there were too many
-      }
-    },
+  const take = async (kind: LimitKind, who: string): Promise<number> => {
+    try {
+      await limiters[kind].consume(who);
+      return 0;
+    } catch (refusal) {
+      if (!(refusal instanceof RateLimiterRes)) throw refusal;
+      return Math.max(1, Math.ceil(refusal.msBeforeNext / SECOND_MS));
+    }
   };
+  return { take, allows: async (kind, who) => (await take(kind, who)) === 0 };
 }

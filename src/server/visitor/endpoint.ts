@@ -14,6 +14,7 @@ import { AfterInput, MessageInput, NoteInput } from '../input/visitor.input';
 import { parseInput } from '../input/parse-input';
 import { STREAM_HEADERS, holderOf } from '../live/hub';
 import { pictureOf } from '../pictures/send-picture';
+import { waitWords } from '../live/rates';
 import type { State } from '../state';
 import { getPointer } from '../designs/pointer';
 import { previewFor } from '../designs/previews';
@@ -199,15 +200,11 @@ async function messages(call: Call): Promise<Response> {
   const parsed = await bodyOf(request, MessageInput);
   if (!parsed.ok) return json(400, { errors: parsed.errors }, allowed.headers);
   const writer = writerOf(call);
-  const isAllowed =
+  const wait =
     writer.token === null
-      ? await state.rates.allows('newVisitor', peer)
-      : await state.rates.allows('message', writer.token);
-  if (!isAllowed)
-    return errorResponse(429, 'That was a lot at once. Keep it and send it in a minute.', {
-      ...allowed.headers,
-      'Retry-After': '60',
-    });
+      ? await state.rates.take('newVisitor', peer)
+      : await state.rates.take('message', writer.token);
+  if (wait > 0) return tooMany(wait, allowed);
   // Who has a token has written before: both are made together.
   const { faults } =
     writer.token !== null ? NO_FAULTS : await checkForm(state, call.site.id, 'before', parsed.value);
@@ -220,14 +217,10 @@ async function notes(call: Call): Promise<Response> {
   const parsed = await bodyOf(request, NoteInput);
   if (!parsed.ok) return json(400, { errors: parsed.errors }, allowed.headers);
   const writer = writerOf(call);
-  const isAllowed =
-    (await state.rates.allows('noteFromAddress', peer)) &&
-    (await state.rates.allows('note', writer.token ?? parsed.value.newToken ?? peer));
-  if (!isAllowed)
-    return errorResponse(429, 'That was a lot of notes. Keep it and send it in an hour.', {
-      ...allowed.headers,
-      'Retry-After': '3600',
-    });
+  const wait =
+    (await state.rates.take('noteFromAddress', peer)) ||
+    (await state.rates.take('note', writer.token ?? parsed.value.newToken ?? peer));
+  if (wait > 0) return tooMany(wait, allowed);
   const hasSaid = writer.token !== null && (await getTalk(state, writer)).talk !== null;
   if (saysNothing(parsed.value.body, parsed.value.replies) && !hasSaid)
     return json(400, { errors: { body: 'Write a line or two first.' } }, allowed.headers);
@@ -248,11 +241,8 @@ async function after(call: Call): Promise<Response> {
   if (!parsed.ok) return json(400, { errors: parsed.errors }, allowed.headers);
   const writer = writerOf(call);
   if (writer.token === null) throw new TokenError();
-  if (!(await state.rates.allows('message', writer.token)))
-    return errorResponse(429, 'That was a lot at once. Keep it and send it in a minute.', {
-      ...allowed.headers,
-      'Retry-After': '60',
-    });
+  const wait = await state.rates.take('message', writer.token);
+  if (wait > 0) return tooMany(wait, allowed);
   const { faults } = await checkForm(state, call.site.id, 'after', parsed.value);
   if (Object.keys(faults).length > 0) return unfit(faults, allowed);
   const talk = await takeAfter(state, writer, parsed.value);
@@ -264,6 +254,14 @@ async function after(call: Call): Promise<Response> {
 async function forget(call: Call): Promise<Response> {
   await forgetVisitor(call.state, writerOf(call));
   return json(200, {}, call.allowed.headers);
+}
+
+/** Refused for now, with the time after which it will be taken. */
+function tooMany(seconds: number, { headers }: Allowed): Response {
+  return errorResponse(429, `That was a lot at once. Keep it, and send it in ${waitWords(seconds)}.`, {
+    ...headers,
+    'Retry-After': String(seconds),
+  });
 }
 
 const NO_FAULTS = { faults: {} };
@@ -291,8 +289,8 @@ const STREAMS_PER_ADDRESS = 50;
 /** The visitor's stream: how the teams stand and, with a token, what was said after `Last-Event-ID`. */
 async function stream(call: Call): Promise<Response> {
   const { state, site, request, peer, allowed } = call;
-  if (!(await state.rates.allows('stream', peer)))
-    return errorResponse(429, 'Too many streams at once.', { ...allowed.headers, 'Retry-After': '60' });
+  const wait = await state.rates.take('stream', peer);
+  if (wait > 0) return tooMany(wait, allowed);
   const writer = writerOf(call);
   const visitor = writer.token === null ? null : await getTalk(state, writer);
   const own = visitor === null ? null : visitorChannel(site.id, visitor.visitorId);
