@@ -3,11 +3,13 @@
 import { redirect } from 'next/navigation';
 import { findPersonByMail } from '../server/accounts/persons.repository';
 import { endSession } from '../server/accounts/sign-out';
+import { mayOpenSites } from '../server/accounts/opening-sites';
 import { inTransaction } from '../server/db/transaction';
 import { hashOf } from '../server/ids';
 import { FirstRunInput, SignInInput } from '../server/input/account.input';
 import { parseInput } from '../server/input/parse-input';
 import { now } from '../server/live/clock';
+import { waitWords } from '../server/live/rates';
 import { state } from '../server/state';
 import { isDemoDoorOpen } from '../server/accounts/demo-door';
 import { openPorch, openSite } from '../server/accounts/first-run';
@@ -63,7 +65,8 @@ export async function startAction(_before: StartState, form: FormData): Promise<
   const shared = state();
   const { address, agent } = await origin();
   const parsed = parseInput(FirstRunInput, { ...fields(form, START_FIELDS), zoneConfirmed: true });
-  if (!(await shared.rates.allows('setup', address))) return { errors: { '': ENTRANCE_WORDS.tooManyTries } };
+  const wait = await shared.rates.take('setup', address);
+  if (wait > 0) return { errors: { '': ENTRANCE_WORDS.tooManyTries(waitWords(wait)) } };
   if (shared.setupCode === null) return { errors: { '': ENTRANCE_WORDS.ownerAlready } };
   if (form.get('code') !== shared.setupCode) return { errors: { code: ENTRANCE_WORDS.typeCode } };
   if (!parsed.ok) return { errors: parsed.errors };
@@ -81,6 +84,7 @@ export async function startAction(_before: StartState, form: FormData): Promise<
 export async function newSiteAction(_before: StartState, form: FormData): Promise<StartState> {
   const person = await currentPerson();
   if (person === null) redirect('/signin?next=/new');
+  if (!(await mayOpenSites(state(), person.id))) return { errors: { '': ENTRANCE_WORDS.ownerOpensSites } };
   const parsed = parseInput(FirstRunInput, {
     ...fields(form, START_FIELDS),
     name: person.name,

@@ -1,5 +1,9 @@
+import Button from '@mui/material/Button';
 import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
+import { mayOpenSites } from '../../server/accounts/opening-sites';
+import { state } from '../../server/state';
+import { EntranceLayout } from '../../ui/entrance/EntranceLayout';
 import { StartForm } from '../../ui/entrance/StartForm';
 import { newSiteAction } from '../entrance-actions';
 import { currentPerson } from '../session';
@@ -9,6 +13,15 @@ export const metadata: Metadata = { title: ENTRANCE_WORDS.anotherSite };
 export const dynamic = 'force-dynamic';
 
 export default async function NewSitePage() {
-  if ((await currentPerson()) === null) redirect('/signin?next=/new');
+  const person = await currentPerson();
+  if (person === null) redirect('/signin?next=/new');
+  if (!(await mayOpenSites(state(), person.id)))
+    return (
+      <EntranceLayout title={ENTRANCE_WORDS.anotherSite} lead={ENTRANCE_WORDS.ownerOpensSites}>
+        <Button href="/" variant="contained">
+          {ENTRANCE_WORDS.openYourSite}
+        </Button>
+      </EntranceLayout>
+    );
   return <StartForm action={newSiteAction} asksAccount={false} />;
 }

@@ -41,6 +41,8 @@ export interface Overview {
   /** Calendars by id, as they are called here. */
   readonly calendars: Readonly<Record<string, string>>;
   readonly presenceChoice: 'in' | 'out';
+  /** Whether whoever looks may open more sites in this installation. */
+  readonly mayOpenSites: boolean;
   /** What is live, or will be, where no period is: with it a draft is compared. Null: nothing was published yet. */
   readonly publishedDesign: Design | null;
   /** The end of the period that runs; what is published meanwhile comes after it ([L6]). Null: none does. */

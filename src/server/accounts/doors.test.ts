@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { makeTestServer, madePorch } from '../../../tests/made/test-server';
+import { madeMember, madePorch, makeTestServer } from '../../../tests/made/test-server';
 import { setInstanceValue } from './persons.repository';
 import { findMember } from './who';
 import { makePasswords } from './passwords';
 import { isDemoDoorOpen } from './demo-door';
+import { mayOpenSites } from './opening-sites';
 import { openPorch } from './first-run';
 import { signIn } from './sign-in';
 
@@ -73,6 +74,23 @@ describe('the demo’s door', () => {
     expect(await isDemoDoorOpen({ ...state, env: { ...state.env, host: '0.0.0.0' } }, '127.0.0.1:4310')).toBe(
       false,
     );
+  });
+});
+
+describe('another site', () => {
+  it('[threat 5] is opened by the owner of the first one, and in the demo by everybody', async () => {
+    const testServer = await makeTestServer();
+    const { state } = testServer;
+    const first = await madePorch(testServer, 'farrowisle');
+    const second = await madePorch(testServer, 'elsewhere');
+    const { personId } = await madeMember(testServer, first, 'designer', 'rui@farrowisle.example');
+    const may = (id: string, env = state.env) => mayOpenSites({ ...state, env }, id);
+    expect([await may(first.ownerId), await may(second.ownerId), await may(personId)]).toEqual([
+      true,
+      false,
+      false,
+    ]);
+    expect(await may(personId, { ...state.env, demoSecret: 'a'.repeat(43) })).toBe(true);
   });
 });
 

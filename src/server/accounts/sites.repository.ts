@@ -50,6 +50,18 @@ export async function getSite(db: Db, siteId: string): Promise<Site> {
   return toSite(await db.selectFrom('site').selectAll().where('id', '=', siteId).executeTakeFirstOrThrow());
 }
 
+/** The site that was made first; null: there is none. */
+export async function findFirstSiteId(db: Db): Promise<string | null> {
+  const row = await db
+    .selectFrom('site')
+    .select('id')
+    .orderBy('created_ms')
+    .orderBy('id')
+    .limit(1)
+    .executeTakeFirst();
+  return row?.id ?? null;
+}
+
 /** For how many days each site keeps its conversations. */
 export async function listRetention(db: Db): Promise<{ siteId: string; days: number }[]> {
   const rows = await db.selectFrom('site').select(['id', 'retention_days']).execute();

@@ -1,6 +1,7 @@
 import type { Overview } from '../../core/wire/desk';
 import { periodAt, versionInForce } from '../../core/publish/in-force';
 import { findFace } from '../accounts/members.repository';
+import { mayOpenSites } from '../accounts/opening-sites';
 import type { Member } from '../accounts/who';
 import { listPublications } from '../designs/publications.repository';
 import { findLastingDesign, findNewestNumber } from '../designs/versions.repository';
@@ -16,24 +17,37 @@ export async function overviewOf(
   { site, person }: Pick<Member, 'site' | 'person'>,
 ): Promise<Overview> {
   const at = state.clock.now();
-  const [teams, states, choice, lasting, newestVersion, publications, facts, overrides, calendars, face] =
-    await Promise.all([
-      listTeams(state.db, site.id),
-      teamStates(state, site.id),
-      findPresenceChoice(state.db, site.id, person.id),
-      findLastingDesign(state.db, site.id),
-      findNewestNumber(state.db, site.id),
-      listPublications(state.db, site.id, at),
-      readFacts(state.db, state.facts, site.id),
-      listOverrides(state.db, site.id, at),
-      listCalendars(state.db, site.id),
-      findFace(state.db, site.id, person.id),
-    ]);
+  const [
+    teams,
+    states,
+    choice,
+    lasting,
+    newestVersion,
+    publications,
+    facts,
+    overrides,
+    calendars,
+    face,
+    mayOpen,
+  ] = await Promise.all([
+    listTeams(state.db, site.id),
+    teamStates(state, site.id),
+    findPresenceChoice(state.db, site.id, person.id),
+    findLastingDesign(state.db, site.id),
+    findNewestNumber(state.db, site.id),
+    listPublications(state.db, site.id, at),
+    readFacts(state.db, state.facts, site.id),
+    listOverrides(state.db, site.id, at),
+    listCalendars(state.db, site.id),
+    findFace(state.db, site.id, person.id),
+    mayOpenSites(state, person.id),
+  ]);
   return {
     teams: teams.map((team) => ({ ...team, state: states[team.id] ?? 'nobody' })),
     you: { name: person.name, face },
     calendars: Object.fromEntries(calendars.map(({ id, name }) => [id, name])),
     presenceChoice: choice,
+    mayOpenSites: mayOpen,
     publishedDesign: lasting,
     newestVersion,
     pausedAt: site.pausedAt,

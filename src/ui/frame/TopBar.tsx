@@ -211,7 +211,7 @@ function Count({ count, of }: { count: number; of: string }) {
 }
 
 function SitePicker({ sites }: Pick<TopBarProps, 'sites'>) {
-  const { siteKey, siteName } = useSite();
+  const { siteKey, siteName, overview } = useSite();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   return (
     <Box sx={{ display: { xs: 'none', md: 'block' } }}>
@@ -246,10 +246,12 @@ function SitePicker({ sites }: Pick<TopBarProps, 'sites'>) {
             {site.name}
           </MenuItem>
         ))}
-        <Divider />
-        <MenuItem component={Link} href="/new" onClick={() => setAnchor(null)}>
-          {FRAME_WORDS.addASite}
-        </MenuItem>
+        {overview.mayOpenSites ? <Divider /> : null}
+        {overview.mayOpenSites ? (
+          <MenuItem component={Link} href="/new" onClick={() => setAnchor(null)}>
+            {FRAME_WORDS.addASite}
+          </MenuItem>
+        ) : null}
       </Menu>
     </Box>
   );

@@ -1,6 +1,6 @@
 /** What is said before somebody is signed in, and where a page is missing or broken. */
 export const ENTRANCE_WORDS = {
-  tooManyTries: 'Too many tries. Wait a quarter of an hour.',
+  tooManyTries: (wait: string) => `Too many tries. Wait ${wait}.`,
   ownerAlready: 'This server has an owner already. Sign in instead.',
   typeCode: 'Type the code that was printed where Sunny Porch was started.',
   notAskedHere: 'not asked here',
@@ -14,6 +14,8 @@ export const ENTRANCE_WORDS = {
   pageNotFoundHelp: 'Check the address. If somebody sent it to you, ask them whether you may see that site.',
   openYourSite: 'Open your site',
   anotherSite: 'Another site',
+  ownerOpensSites:
+    'Only the owner of the first site in this installation can add more. Ask them to add one for you.',
   signIn: 'Sign in',
   goodToSeeYou: 'Good to see you',
   demoHelp:
