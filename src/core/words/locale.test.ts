@@ -14,6 +14,20 @@ describe('chooseLocale', () => {
     expect(chooseLocale(['fr', 'ar-EG', 'pt'], OFFERED, 'en')).toBe('ar');
   });
 
+  it('[T1] a script goes before a region: Hong Kong reads traditional signs', () => {
+    expect(chooseLocale(['zh-HK'], ['en', 'zh', 'zh-Hant'], 'en')).toBe('zh-Hant');
+    expect(chooseLocale(['zh-HK'], ['en', 'zh-CN', 'zh-TW'], 'en')).toBe('zh-TW');
+    expect(chooseLocale(['zh-SG'], ['en', 'zh-TW', 'zh-CN'], 'en')).toBe('zh-CN');
+    expect(chooseLocale(['zh-Hant-HK'], ['en', 'zh'], 'en')).toBe('zh');
+    expect(chooseLocale(['sr-Latn'], ['en', 'sr'], 'en')).toBe('sr');
+  });
+
+  it('[T1] reads what is written with an underscore, and is not led astray by what is no tag', () => {
+    expect(chooseLocale(['pt_BR'], OFFERED, 'en')).toBe('pt-BR');
+    expect(chooseLocale(['*', 'constructor', '-', 'pt'], OFFERED, 'en')).toBe('pt');
+    expect(chooseLocale(['de_AT.UTF-8', 'pt'], OFFERED, 'en')).toBe('de');
+  });
+
   it('[T1] then any locale of the same language in the site’s order, else the site’s default', () => {
     expect(chooseLocale(['pt-PT'], ['en', 'pt-BR', 'pt-AO'], 'en')).toBe('pt-BR');
     expect(chooseLocale(['fr'], OFFERED, 'de')).toBe('de');

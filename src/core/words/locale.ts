@@ -1,8 +1,9 @@
 import type { Locale } from '../model/units';
 
 /**
- * [T1] The offered locale for an ordered list of wishes: each looked up as RFC 4647 says (exact, then shorter), then
- * any offered locale of the same language in the site's order; else the site's default.
+ * [T1] The offered locale for an ordered list of wishes: each looked up as RFC 4647 says (exact, then shorter) among
+ * those of its script, then any offered locale of the same language, of its script first, in the site's order; else the
+ * site's default. `pt_BR` is read as `pt-BR`.
  */
 export function chooseLocale(
   preferredLocales: readonly string[],
@@ -10,7 +11,7 @@ export function chooseLocale(
   siteDefault: Locale,
 ): Locale {
   for (const preferred of preferredLocales) {
-    const found = lookUp(preferred.toLowerCase(), offered);
+    const found = lookUp(preferred.toLowerCase().replace(/_/g, '-'), offered);
     if (found !== undefined) return found;
   }
   return siteDefault;
@@ -18,11 +19,23 @@ export function chooseLocale(
 
 function lookUp(preferred: string, offered: readonly Locale[]): Locale | undefined {
   const subtags = preferred.split('-');
+  const script = scriptOf(preferred);
+  // Whoever reads one script of a language may not read another: Hong Kong's Chinese is not that of zh.
+  const readable = offered.filter((locale) => scriptOf(locale) === script);
   for (let count = subtags.length; count > 0; count--) {
     if (subtags[count - 1]?.length === 1) continue;
     const range = subtags.slice(0, count).join('-');
-    const exact = offered.find((locale) => locale.toLowerCase() === range);
+    const exact = readable.find((locale) => locale.toLowerCase() === range);
     if (exact !== undefined) return exact;
   }
-  return offered.find((locale) => locale.toLowerCase().split('-')[0] === subtags[0]);
+  return [...readable, ...offered].find((locale) => locale.toLowerCase().split('-')[0] === subtags[0]);
+}
+
+/** The script that a locale is most likely written in, by CLDR; undefined where it is no locale. */
+function scriptOf(tag: string): string | undefined {
+  try {
+    return new Intl.Locale(tag).maximize().script;
+  } catch {
+    return undefined; // no well-formed tag
+  }
 }
