@@ -37,6 +37,8 @@ describe('say', () => {
     expect(
       formatText(compiled('{count, selectordinal, two {#nd} other {#th}}'), { count: 2 }, reader()),
     ).toBe('2nd');
+    for (const name of ['constructor', '__proto__', 'toString'])
+      expect(formatText(compiled('{name, select, ana {she} other {they}}'), { name }, reader())).toBe('they');
     expect(formatText(compiled('{name, select, ana {she} other {they}}'), { name: 'rui' }, reader())).toBe(
       'they',
     );

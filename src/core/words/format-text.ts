@@ -102,7 +102,8 @@ function putPiece(piece: Piece, values: Values, reader: Reader, count: number): 
     case 'w':
       return whenText(number, reader);
     case 's':
-      return put(piece[2][String(value)] ?? piece[2]['other'] ?? '', values, reader, count);
+      // The value is a visitor's, and may be the name of what every object has.
+      return put(piece[2][Object.hasOwn(piece[2], value) ? value : 'other'] ?? '', values, reader, count);
   }
   const [kind, , offset, forms] = piece;
   const form =
