@@ -55,8 +55,7 @@ export async function findFirstSiteId(db: Db): Promise<string | null> {
   const row = await db
     .selectFrom('site')
     .select('id')
-    .orderBy('created_ms')
-    .orderBy('id')
+    .orderBy('id') // ids sort by time
     .limit(1)
     .executeTakeFirst();
   return row?.id ?? null;

@@ -104,6 +104,22 @@ describe('a conversation', () => {
     ]);
   });
 
+  it('[M8] a pause is kept by the server: who talks goes on, and what is new is kept as a note', async () => {
+    const { token, id } = await ask();
+    await porch.desk('POST pause', { isPaused: true });
+    await porch.visit('POST messages', { token, body: madeMessage('Are you there?') });
+    expect((await talkOf(token)).conversation.standing).toBe('asked');
+    const other = await ask('Nobody saw the pause yet.');
+    expect((await talkOf(other.token)).conversation.standing).toBe('note');
+    await porch.desk(`POST conversations/${id}/end`);
+    await porch.visit('POST messages', { token, body: madeMessage('And now?') });
+    expect((await talkOf(token)).conversation.standing).toBe('note');
+    expect(await testServer.db.selectFrom('note').select('state').execute()).toEqual([
+      { state: 'new' },
+      { state: 'new' },
+    ]);
+  });
+
   it('[M4] writing after the end reopens the same conversation, waiting anew', async () => {
     const { token, id } = await ask();
     await reply(id, 'From ten on.');

@@ -21,6 +21,7 @@ import {
 } from './entries.repository';
 import { findPreviewEnd } from '../designs/previews.repository';
 import { findVersionInForce } from '../designs/versions.repository';
+import { getSite } from '../accounts/sites.repository';
 import { listTeams } from '../facts/teams.repository';
 import {
   findVisitorByToken,
@@ -193,49 +194,57 @@ async function conversationFor(
   replies: Replies | null,
 ): Promise<ConversationRow> {
   const { siteId, at } = begin;
-  const isPractice = begin.isPractice ? 1 : 0;
   // [M4] Twelve quiet hours have ended it, whether the server has looked yet or not.
   const isOver = known !== null && (known.status === 'ended' || isQuiet(known, begin));
   if (known !== null && replies === null && !isOver) return known;
-  if (known !== null) {
-    const status = replies === null ? 'asked' : 'note';
-    const way = begin.said.trail === undefined ? {} : { trail_json: JSON.stringify(begin.said.trail) };
-    const change = {
-      status,
-      asked_ms: at,
-      joined_ms: null,
-      ended_ms: null,
-      ended_by: null,
-      assigned_to: null,
-      is_practice: isPractice,
-      ...way,
-    } as const;
-    await updateConversation(tx, siteId, known.id, change);
-    return { ...known, ...change };
-  }
-  const row: ConversationRow = {
-    site_id: siteId,
-    id: newId(at),
-    visitor_id: begin.visitorId,
-    team_id: begin.teamId,
-    widget_key: begin.said.widget,
-    design_file: begin.said.design,
-    is_practice: isPractice,
-    status: replies === null ? 'asked' : 'note',
-    state_at_start: begin.state,
-    page: begin.said.page,
+  // [M8] What reaches a paused site all the same begins no chat, and is kept.
+  const isKept = replies === null && (await getSite(tx, siteId)).pausedAt !== null;
+  const status = replies === null && !isKept ? 'asked' : 'note';
+  const row = known === null ? newRow(begin, status) : { ...known, ...askedAnew(begin, status) };
+  if (known === null) await insertConversation(tx, row);
+  else await updateConversation(tx, siteId, known.id, askedAnew(begin, status));
+  if (isKept) await insertNoteOf(tx, row, at);
+  return row;
+}
+
+function askedAnew({ at, isPractice, said }: Beginning, status: 'asked' | 'note') {
+  return {
+    status,
     asked_ms: at,
     joined_ms: null,
     ended_ms: null,
     ended_by: null,
+    assigned_to: null,
+    is_practice: isPractice ? 1 : 0,
+    ...(said.trail === undefined ? {} : { trail_json: JSON.stringify(said.trail) }),
+  };
+}
+
+function newRow(begin: Beginning, status: 'asked' | 'note'): ConversationRow {
+  const { siteId, visitorId, teamId, said, state, at } = begin;
+  return {
+    site_id: siteId,
+    id: newId(at),
+    visitor_id: visitorId,
+    team_id: teamId,
+    widget_key: said.widget,
+    design_file: said.design,
+    state_at_start: state,
+    page: said.page,
     last_entry_ms: at,
     last_seq: 0,
-    assigned_to: null,
     answers_json: null,
-    trail_json: begin.said.trail === undefined ? null : JSON.stringify(begin.said.trail),
+    trail_json: null,
+    ...askedAnew(begin, status),
   };
-  await insertConversation(tx, row);
-  return row;
+}
+
+async function insertNoteOf(
+  tx: Tx,
+  { site_id: siteId, id, team_id: teamId }: ConversationRow,
+  at: EpochMs,
+): Promise<void> {
+  await insertNote(tx, siteId, { id: newId(at), conversationId: id, teamId });
 }
 
 async function keepNote(
@@ -248,7 +257,7 @@ async function keepNote(
   const { site_id: siteId, id } = conversation;
   await setVisitorReplies(tx, siteId, visitorId, replies);
   await updateConversation(tx, siteId, id, { status: 'note', answers_json: JSON.stringify(replies) });
-  await insertNote(tx, siteId, { id: newId(at), conversationId: id, teamId: conversation.team_id });
+  await insertNoteOf(tx, conversation, at);
 }
 
 /** All that a visitor's conversation holds; null where they have none. Throws TokenError. */
