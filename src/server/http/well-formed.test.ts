@@ -11,6 +11,7 @@ describe('a request', () => {
     ['POST', '/s/caf%C3%A9', '[::1]:4310'],
     ['OPTIONS', '/w/abc/messages', 'xn--stio-vpa.example.'],
     ['HEAD', '/health', undefined],
+    ['GET', '/health', 'porch_app:4310'],
   ])('may be %s %s at %s', (method, url, host) => {
     expect(statusOf(method, url, host)).toBeNull();
   });

@@ -2,8 +2,8 @@ import type { IncomingMessage } from 'node:http';
 
 const METHODS = new Set(['GET', 'HEAD', 'POST', 'OPTIONS', 'PUT', 'PATCH', 'DELETE']);
 
-/** A name or address, with a port or none; what else browsers send as `Host` there is not. */
-const HOST = /^([a-z0-9]([a-z0-9.-]*[a-z0-9])?\.?|\[[0-9a-f:.]+\])(:\d{1,5})?$/i;
+/** A name or address, with a port or none; proxies and containers have names with an underscore. */
+const HOST = /^([a-z0-9_]([a-z0-9._-]*[a-z0-9_])?\.?|\[[0-9a-f:.]+\])(:\d{1,5})?$/i;
 
 /** The status that a request which nobody can read is refused with, and why; null: it can be read. */
 export function faultOfRequest({
