@@ -137,6 +137,52 @@ describe('the visitor’s side of a conversation', () => {
     vi.unstubAllGlobals();
   });
 
+  it('[M7] an entry that was missed is seen by its number, and asked for once', async () => {
+    const { entries, answer } = serverWith([]);
+    const keep = { memory: { ...EMPTY_MEMORY, token: 'a'.repeat(43) } };
+    const written = (seq: number): VisitorEntry => ({
+      id: seq * 3,
+      seq,
+      kind: 'message',
+      author: 'person',
+      clientId: null,
+      name: 'Inês',
+      body: `no. ${seq}`,
+      storedMs: 1,
+    });
+    const asked: string[] = [];
+    let say = (_entry: VisitorEntry): void => undefined;
+    newPage((input, init) => {
+      asked.push(input.replace(/.*\//, '').replace(/\?.*/, ''));
+      if (!input.includes('/stream?')) return answer(input, init);
+      const body = new ReadableStream<Uint8Array>({
+        start: (controller) => {
+          say = (entry) =>
+            controller.enqueue(
+              new TextEncoder().encode(`id: ${entry.id}\nevent: entry\ndata: ${JSON.stringify(entry)}\n\n`),
+            );
+        },
+      });
+      return Promise.resolve(new Response(body));
+    });
+    for (const target of ['document', 'window']) vi.stubGlobal(target, new EventTarget());
+    entries.push(written(1));
+    const talk = talkWith(portWith(keep), madeStore());
+    await talk.begin();
+    talk.setListening(true);
+    await vi.advanceTimersByTimeAsync(10);
+    entries.push(written(2), written(3));
+    say(written(3)); // the second never came
+    await vi.advanceTimersByTimeAsync(10);
+    expect(talk.picture().entries.map(({ seq }) => seq)).toEqual([1, 2, 3]);
+    entries.pop();
+    say(written(5)); // and the fourth is not to be had
+    say(written(6));
+    await vi.advanceTimersByTimeAsync(10);
+    expect(asked.filter((one) => one === 'conversation')).toHaveLength(3);
+    talk.setListening(false);
+  });
+
   it('law: whatever is cut and however often the page is left, each message ends on the server once, in order, and both lists are equal', async () => {
     await fc.assert(
       fc.asyncProperty(

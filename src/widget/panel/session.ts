@@ -21,8 +21,8 @@ export interface Session {
   take(talk: VisitorTalk): void;
   takeConversation(facts: ConversationFacts): void;
   takeEntry(entry: VisitorEntry, id: number): void;
-  /** Whether an entry is missing between those that are here. */
-  hasGap(): boolean;
+  /** After which entry one is missing; null: none is. */
+  gap(): number | null;
   /** The whole conversation was read; what stood at the first reading counts as seen. */
   takeWhole(talk: VisitorTalk | { readonly conversation: null }): void;
   clear(): void;
@@ -77,7 +77,7 @@ export function sessionWith({ base, memory }: Pick<PanelPort, 'base' | 'memory'>
       state.entries = mergeEntries(state.entries, [entry]);
       state.lastId = Math.max(state.lastId, id);
     },
-    hasGap: () => gapAfter(state.entries) !== null,
+    gap: () => gapAfter(state.entries),
     takeWhole: (talk) => {
       if (talk.conversation !== null) take(talk);
       state.lastId = Math.max(state.lastId, ...state.entries.map(({ id }) => id));

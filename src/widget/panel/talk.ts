@@ -56,7 +56,12 @@ export function talkWith(
   store: UnsentStore = unsentStore(port.memory.tabKey ?? '', port.memory.tabKey !== null),
 ): Talk {
   const session = sessionWith(port);
-  const state = { isConnected: true, afterId: null as string | null, isReading: false };
+  const state = {
+    isConnected: true,
+    afterId: null as string | null,
+    isReading: false,
+    gap: null as number | null,
+  };
   const tab = newEntryId();
   const pause = (failedTries: number): Promise<void> => pauseFor(port.surroundings, failedTries);
 
@@ -78,7 +83,7 @@ export function talkWith(
       if (response.status === 401) becomeUnknown();
       return response;
     },
-    hear: (event) => hearEvent(event, { port, session, changed, readAnew }),
+    hear: (event) => hearEvent(event, { port, session, changed, readAnew, mindGap }),
     setConnected: (value) => {
       if (state.isConnected === value) return;
       state.isConnected = value;
@@ -114,6 +119,12 @@ export function talkWith(
         },
         () => pause(failedTries++),
       );
+  };
+  /** What is missing is read once; where it is missing still, the server has no more. */
+  const mindGap = (): void => {
+    const gap = session.gap();
+    if (gap !== null && gap !== state.gap) void readAnew();
+    state.gap = gap;
   };
   const add = (written: Pick<Outgoing, 'body' | 'note' | 'before' | 'trail'>): void => {
     if (session.token() === null) outbox.newToken();
@@ -214,13 +225,17 @@ interface HearPorts {
   readonly session: Session;
   changed(): void;
   readAnew(): Promise<void>;
+  mindGap(): void;
 }
 
 /** [S7] What has changed is known within five seconds; open windows do not all ask at once. */
 const NEWS_SPREAD_MS = 3000;
 
 /** One event of the stream. */
-function hearEvent({ name, id, data }: StreamEvent, { port, session, changed, readAnew }: HearPorts): void {
+function hearEvent(
+  { name, id, data }: StreamEvent,
+  { port, session, changed, readAnew, mindGap }: HearPorts,
+): void {
   const { now, wakeAt } = port.surroundings;
   if (name === 'beat') return port.hearTeams(null, now());
   const told: unknown = JSON.parse(data);
@@ -230,7 +245,7 @@ function hearEvent({ name, id, data }: StreamEvent, { port, session, changed, re
   if (name === 'forgotten') session.clear();
   if (name === 'conversation') session.takeConversation(told as ConversationFacts);
   if (name === 'entry') session.takeEntry(told as VisitorEntry, Number(id ?? 0));
-  if (session.hasGap()) void readAnew();
+  mindGap();
   changed();
 }
 
