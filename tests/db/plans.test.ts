@@ -1,6 +1,8 @@
 import { beforeAll, describe, expect, it, vi } from 'vitest';
 import { connectionOf } from '../../src/server/db/open';
 import { endQuiet } from '../../src/server/conversations/end-talk';
+import { sweep } from '../../src/server/conversations/sweep';
+import { DAY_MS } from '../../src/core/model/units';
 import { DESK_ROUTES } from '../../src/server/desk/endpoint';
 import { newId, newSecret } from '../../src/server/ids';
 import type { SentAnswer } from '../../src/core/wire/talk';
@@ -50,6 +52,9 @@ async function busyHour(porch: MadePorch): Promise<void> {
   await porch.visit('POST end', { token, body: {} });
   await endQuiet(server.state);
   await porch.visit('POST forget', { token, body: {} });
+  await porch.visit('POST messages', { body: madeMessage('Still there?', { newToken: newSecret() }) });
+  server.state.clock.moveTo(server.state.clock.now() + 400 * DAY_MS);
+  await sweep(server.state);
 }
 
 /** Two sites with years of talk. */

@@ -1,5 +1,6 @@
-import { DAY_MS, HOUR_MS } from '../../core/model/units';
+import { DAY_MS, type EpochMs, HOUR_MS } from '../../core/model/units';
 import { listRetention } from '../accounts/sites.repository';
+import type { Tx } from '../db/open';
 import { inTransaction } from '../db/transaction';
 import { deskChannel } from '../facts/presence';
 import { runAside } from '../log';
@@ -17,17 +18,22 @@ export async function sweep(state: State): Promise<number> {
   let count = 0;
   for (const { siteId, days } of await listRetention(db))
     for (;;) {
-      const old = await listOlderThan(db, siteId, at - days * DAY_MS, AT_ONCE);
-      if (old.length === 0) break;
-      const ids = old.map(({ id }) => id);
-      await inTransaction(db, async (tx) => {
-        await deleteConversations(tx, siteId, ids);
-        await deleteSilentVisitors(tx, siteId, [...new Set(old.map(({ visitor_id: id }) => id))]);
-      });
+      const ids = await inTransaction(db, (tx) => deleteOld(tx, siteId, at - days * DAY_MS));
+      if (ids.length === 0) break;
       state.hub.send(deskChannel(siteId), { name: 'gone', data: { ids, why: 'old' } });
       count += ids.length;
     }
   return count;
+}
+
+/** Some of a site's old conversations; looked for and deleted in one go, so that a word which comes meanwhile keeps its own. */
+async function deleteOld(tx: Tx, siteId: string, before: EpochMs): Promise<string[]> {
+  const old = await listOlderThan(tx, siteId, before, AT_ONCE);
+  const ids = old.map(({ id }) => id);
+  if (ids.length === 0) return ids;
+  await deleteConversations(tx, siteId, ids);
+  await deleteSilentVisitors(tx, siteId, [...new Set(old.map(({ visitor_id: id }) => id))]);
+  return ids;
 }
 
 /** Sweeps each hour, for as long as the server runs. */

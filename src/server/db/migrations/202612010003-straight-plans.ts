@@ -13,6 +13,8 @@ const STATEMENTS = [
   `CREATE INDEX entry_conversation ON entry (site_id, conversation_id, seq)`,
   `DROP INDEX conversation_visitor`,
   `CREATE INDEX conversation_visitor ON conversation (site_id, visitor_id, id)`,
+  `CREATE INDEX visitor_token_expires ON visitor_token (expires_ms)`,
+  `CREATE INDEX preview_expires ON preview (expires_ms)`,
   `CREATE INDEX note_conversation ON note (site_id, conversation_id)`,
 ];
 
