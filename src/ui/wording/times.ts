@@ -46,10 +46,14 @@ export function wallWords(wall: string): string {
   return `${day.format(Date.parse(`${wall.slice(0, 10)}T00:00Z`)).replace(',', '')}, ${wall.slice(11)}`;
 }
 
-/** An instant to come, by a zone's clock, as short as it is clear: `01:00` within a day, `Wed 17:30` within a week, else with its date. */
+/** So far ahead a time needs no day: tonight until one is not taken for another night. */
+const NIGHT_MS = 12 * HOUR_MS;
+
+/** An instant to come, by a zone's clock, as short as it is clear: `01:00` on the same day or in the night after it, `Wed 17:30` within a week, else with its date. */
 export function untilWords(zone: Zone, now: number, instant: number): string {
   const wall = wallOf(zone, instant);
-  if (instant - now < DAY_MS) return wall.slice(11);
+  const isToday = wall.slice(0, 10) === wallOf(zone, now).slice(0, 10);
+  if (isToday || instant - now < NIGHT_MS) return wall.slice(11);
   if (instant - now >= 6 * DAY_MS) return wallWords(wall);
   const day = new Intl.DateTimeFormat('en-GB', { weekday: 'short', timeZone: 'UTC' });
   return `${day.format(Date.parse(`${wall.slice(0, 10)}T00:00Z`))} ${wall.slice(11)}`;

@@ -195,9 +195,10 @@ describe('times', () => {
     const zone = toZone([0, 60]); // an hour east of UTC
     const now = Date.UTC(2026, 10, 25, 22);
     const until = (hours: number) => untilWords(zone, now, now + hours * 3_600_000);
-    expect([until(2), until(23.5), until(26), until(24 * 6)]).toEqual([
+    expect([until(0.5), until(2), until(12), until(26), until(24 * 6)]).toEqual([
+      '23:30',
       '01:00',
-      '22:30',
+      'Thu 11:00', // no hour of the night that follows
       'Fri 01:00',
       'Tue 1 Dec, 23:00',
     ]);
