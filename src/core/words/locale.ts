@@ -20,7 +20,7 @@ export function chooseLocale(
 function lookUp(preferred: string, offered: readonly Locale[]): Locale | undefined {
   const subtags = preferred.split('-');
   const script = scriptOf(preferred);
-  // Whoever reads one script of a language may not read another: Hong Kong's Chinese is not that of zh.
+  // A language may be written in two scripts, and few read both: Chinese is written otherwise in Hong Kong than in Beijing.
   const readable = offered.filter((locale) => scriptOf(locale) === script);
   for (let count = subtags.length; count > 0; count--) {
     if (subtags[count - 1]?.length === 1) continue;

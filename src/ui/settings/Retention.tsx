@@ -3,7 +3,7 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import type { SettingsView } from '../../core/wire/desk';
 import { SavedField } from '../parts/SavedField';
 import { useAttempt } from '../parts/use-attempt';
@@ -21,13 +21,20 @@ interface RetentionProps {
 export function Retention({ days, port, onView }: RetentionProps) {
   const [asked, setAsked] = useState<{ readonly days: number; readonly olderCount: number } | null>(null);
   const { isBusy, fault, run } = useAttempt(SHARED_WORDS.notSaved);
+  const box = useRef<HTMLDivElement>(null);
+  /** The question goes, and the keyboard is back at the field. */
+  const close = (): void => {
+    setAsked(null);
+    box.current?.querySelector('input')?.focus();
+  };
   const save = async (wanted: number, isSure: boolean): Promise<void> => {
     const { olderCount, view } = await port.setRetention({ days: wanted, isSure });
-    setAsked(olderCount === 0 ? null : { days: wanted, olderCount });
     onView(view);
+    if (olderCount > 0) setAsked({ days: wanted, olderCount });
+    else close();
   };
   return (
-    <>
+    <Box ref={box}>
       <SavedField
         name="days"
         label={SETTINGS_WORDS.keptDays}
@@ -49,13 +56,13 @@ export function Retention({ days, port, onView }: RetentionProps) {
             >
               {SETTINGS_WORDS.deleteOlder}
             </Button>
-            <Button size="small" onClick={() => setAsked(null)}>
+            <Button size="small" onClick={close}>
               {SETTINGS_WORDS.keepOlder(days)}
             </Button>
           </Box>
           {fault}
         </Alert>
       )}
-    </>
+    </Box>
   );
 }

@@ -15,7 +15,7 @@ export const ENTRANCE_WORDS = {
   openYourSite: 'Open your site',
   anotherSite: 'Another site',
   ownerOpensSites:
-    'Only the owner of the first site in this installation can add more. Ask them to add one for you.',
+    'Only the owner of the first site on this server can add more. Ask them to add one for you.',
   signIn: 'Sign in',
   goodToSeeYou: 'Good to see you',
   demoHelp:
