@@ -1,4 +1,4 @@
-import { spawn } from 'node:child_process';
+import { fork, spawn } from 'node:child_process';
 import { cpSync, mkdtempSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
 import { request } from 'node:http';
 import { createServer } from 'node:net';
@@ -199,6 +199,29 @@ test('GET /health answers a supervisor before and after pages are served, and wh
   expect(testServer.printed).toContain('"msg":"Listening."');
   for (const line of testServer.printed.split('\n').filter((one) => one.startsWith('{')))
     expect(() => JSON.parse(line) as unknown, line).not.toThrow();
+});
+
+test('browsers are told to keep to TLS where the address is https, and nowhere else', async () => {
+  const dir = mkdtempSync(join(tmpdir(), 'porch-tls-'));
+  const env = {
+    ...process.env,
+    NODE_ENV: 'production' as const,
+    PORCH_DATA: dir,
+    PORT: '0',
+    PUBLIC_URL: 'https://porch.example',
+  };
+  const behindTls = fork('dist/server/entry.mjs', [], { env, silent: true });
+  const port = await new Promise<number>((resolve) =>
+    behindTls.on(
+      'message',
+      (told: { kind: string; port: number }) => told.kind === 'listening' && resolve(told.port),
+    ),
+  );
+  const told = async (origin: string) =>
+    (await fetch(`${origin}/health`)).headers.get('Strict-Transport-Security');
+  expect(await told(`http://127.0.0.1:${port}`)).toBe('max-age=31536000');
+  expect(await told(testServer.app)).toBeNull();
+  behindTls.kill('SIGKILL');
 });
 
 test('plain next start serves the same: the gate, the tag, and a question that is kept', async ({

@@ -8,7 +8,7 @@ describe('limits', () => {
     const wait = await limits.take('message', 'ana');
     expect(wait).toBeGreaterThan(55);
     expect(wait).toBeLessThanOrEqual(60);
-    expect([await limits.take('message', 'rui'), await limits.allows('message', 'ana')]).toEqual([0, false]);
+    expect(await limits.take('message', 'rui')).toBe(0);
     for (let count = 0; count < 3; count++) await limits.take('note', 'ana');
     expect(await limits.take('note', 'ana')).toBeGreaterThan(3500);
   });

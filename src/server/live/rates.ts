@@ -5,8 +5,6 @@ import { SECOND_MS } from '../../core/model/units';
 export interface Limits {
   /** Counts one more. Gives 0 where it is allowed; else after how many seconds it will be. */
   take(kind: LimitKind, who: string): Promise<number>;
-  /** Whether one more is allowed; counts it. */
-  allows(kind: LimitKind, who: string): Promise<boolean>;
 }
 
 /** A time to wait, in words: `40 seconds`, `12 minutes`. */
@@ -38,14 +36,15 @@ export function makeLimits(): Limits {
   const limiters = Object.fromEntries(
     Object.entries(KINDS).map(([kind, options]) => [kind, new RateLimiterMemory(options)]),
   ) as Record<LimitKind, RateLimiterMemory>;
-  const take = async (kind: LimitKind, who: string): Promise<number> => {
-    try {
-      await limiters[kind].consume(who);
-      return 0;
-    } catch (refusal) {
-      if (!(refusal instanceof RateLimiterRes)) throw refusal;
-      return Math.max(1, Math.ceil(refusal.msBeforeNext / SECOND_MS));
-    }
+  return {
+    take: async (kind, who) => {
+      try {
+        await limiters[kind].consume(who);
+        return 0;
+      } catch (refusal) {
+        if (!(refusal instanceof RateLimiterRes)) throw refusal;
+        return Math.max(1, Math.ceil(refusal.msBeforeNext / SECOND_MS));
+      }
+    },
   };
-  return { take, allows: async (kind, who) => (await take(kind, who)) === 0 };
 }

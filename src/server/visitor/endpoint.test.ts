@@ -1,4 +1,4 @@
-import { beforeEach, describe, expect, it } from 'vitest';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
 import {
   type TestServer,
   type MadePorch,
@@ -144,6 +144,18 @@ describe('a message', () => {
     const { errors } = await read<{ errors: Record<string, string> }>(response);
     expect(Object.keys(errors)).toEqual([field]);
     expect(errors[field]?.length).toBeGreaterThan(8);
+  });
+
+  it('is told to come again where the data are locked, also outside of a transaction', async () => {
+    const connection = connectionOf(testServer.db);
+    const prepare = connection.prepare.bind(connection);
+    vi.spyOn(connection, 'prepare').mockImplementation((text: string) => {
+      if (text.includes('visitor_token')) throw Object.assign(new Error('locked'), { code: 'SQLITE_BUSY' });
+      return prepare(text);
+    });
+    const response = await porch.visit('GET conversation', { token: newSecret() });
+    expect([response.status, response.headers.get('Retry-After')]).toEqual([503, '5']);
+    expect(response.headers.get('Access-Control-Allow-Origin')).toBe(porch.origin);
   });
 
   it('[threat 15] of 65 KB stops being read there', async () => {
