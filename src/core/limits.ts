@@ -24,6 +24,7 @@ export const LIMITS = {
   designDepth: 12,
   designFileChars: 400_000,
   entriesPerResume: 500,
+  entriesPerPage: 1000,
   draftChanges: 2000,
   invitations: 30,
   invitationChars: 120,

@@ -11,6 +11,16 @@ export function newId(at: EpochMs): string {
   return time + Array.from(randomBytes(16), (byte) => CHARACTERS[byte % 32]).join('');
 }
 
+/** An id that sorts after another one, also where both are made in the same millisecond. */
+export function newIdAfter(before: string | null, at: EpochMs): string {
+  const id = newId(at);
+  return before === null || id > before ? id : newId(timeOf(before) + 1);
+}
+
+function timeOf(id: string): EpochMs {
+  return [...id.slice(0, 10)].reduce((time, character) => time * 32 + CHARACTERS.indexOf(character), 0);
+}
+
 /** A site's public key: 12 characters. */
 export function newSiteKey(): string {
   return Array.from(randomBytes(12), (byte) => CHARACTERS[byte % 32]).join('');

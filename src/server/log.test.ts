@@ -3,7 +3,8 @@ import { makeTestServer, madePorch } from '../../tests/made/test-server';
 import { closeDatabase } from './db/open';
 import { inTransaction } from './db/transaction';
 import { insertMember } from './accounts/sites.repository';
-import { siteChannel, watchPresence } from './facts/presence';
+import { watchPresence } from './conversations/leaving';
+import { siteChannel } from './facts/presence';
 import { health } from './http/health';
 import { log, loggedPath, runAside } from './log';
 

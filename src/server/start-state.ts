@@ -14,7 +14,7 @@ import { type State, hasState, setState, state } from './state';
 import { watchQuiet } from './conversations/end-talk';
 import { watchSweep } from './conversations/sweep';
 import { watchFacts } from './facts/renew-facts';
-import { watchPresence } from './facts/presence';
+import { watchPresence } from './conversations/leaving';
 import { newSecret } from './ids';
 import { makePasswords } from './accounts/passwords';
 import { keepGuest } from './visitor/kept-guest';

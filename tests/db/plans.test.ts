@@ -1,5 +1,6 @@
 import { beforeAll, describe, expect, it, vi } from 'vitest';
 import { connectionOf } from '../../src/server/db/open';
+import { choosePresence } from '../../src/server/conversations/leaving';
 import { endQuiet } from '../../src/server/conversations/end-talk';
 import { sweep } from '../../src/server/conversations/sweep';
 import { DAY_MS } from '../../src/core/model/units';
@@ -42,7 +43,7 @@ async function busyHour(porch: MadePorch): Promise<void> {
   for (const route of Object.keys(DESK_ROUTES).filter((one) => one.startsWith('GET ')))
     await (await porch.desk(route.replace('*', id))).body?.cancel();
   await (await porch.desk('GET conversations?before=9007199254740000')).body?.cancel();
-  for (const route of ['GET conversation', 'GET stream', 'GET live.json'])
+  for (const route of ['GET conversation', 'GET conversation?before=9', 'GET stream', 'GET live.json'])
     await (await porch.visit(route, { token, headers: { 'Last-Event-ID': '1' } })).body?.cancel();
   await porch.desk(`POST conversations/${id}/end`, {});
   await porch.visit('POST notes', {
@@ -50,6 +51,10 @@ async function busyHour(porch: MadePorch): Promise<void> {
     body: madeMessage('Call me.', { mail: 'ana@isle.example', name: 'Ana' }),
   });
   await porch.visit('POST end', { token, body: {} });
+  await endQuiet(server.state);
+  await porch.visit('POST messages', { token, body: madeMessage('And this?', { anew: true }) });
+  await choosePresence(server.state, porch.siteId, porch.ownerId, 'out');
+  server.state.clock.moveTo(server.state.clock.now() + DAY_MS);
   await endQuiet(server.state);
   await porch.visit('POST forget', { token, body: {} });
   await porch.visit('POST messages', { body: madeMessage('Still there?', { newToken: newSecret() }) });

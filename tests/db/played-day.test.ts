@@ -79,6 +79,7 @@ function underTodaysNames(json: unknown): string {
 const ADDED: Readonly<Record<string, Row>> = {
   draft_change: { edit_id: null },
   site: { places_json: '{}' },
+  conversation: { left_ms: null, missed_ms: null },
 };
 
 function asToday(table: string, row: Row): Row {
@@ -88,7 +89,8 @@ function asToday(table: string, row: Row): Row {
       VALUES[`${table}.${column}`]?.(value) ?? value,
     ]),
   );
-  return { ...renamed, ...ADDED[table] };
+  const isDone = table === 'conversation' ? { is_done: row['standing'] === 'ended' ? 1 : 0 } : {};
+  return { ...renamed, ...ADDED[table], ...isDone };
 }
 
 /** Rows in an order of their own, whatever they are called. */

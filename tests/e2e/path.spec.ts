@@ -18,9 +18,9 @@ test('the whole path: every moment as it looks and every way with all its words,
   await expect(designScreen.stage(page)).toHaveCount(0);
   await expect(whole(page).locator('sunny-porch')).toHaveCount(9);
   const transitions = pathScreen.transitions(whole(page)).getByRole('button');
-  await expect(transitions).toHaveCount(19);
+  await expect(transitions).toHaveCount(20);
   const texts = await transitions.evaluateAll((all) => all.map((one) => one.textContent));
-  expect(new Set(texts).size).toBe(19);
+  expect(new Set(texts).size).toBe(20);
   await expect(whole(page)).not.toContainText('An e-mail to the visitor'); // none can be sent yet
   await expectNoAxe(page, 'the whole path');
 

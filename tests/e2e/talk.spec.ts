@@ -91,7 +91,9 @@ test('a question travels through the whole house and back, without a reload on e
   expect(visitor.errors).toEqual([]);
 });
 
-test('the visitor ends it, asks something else, and the same conversation goes on', async ({ browser }) => {
+test('[M4] the visitor ends it and asks something else: a conversation of its own, under a dated line, with the earlier one above it on both sides', async ({
+  browser,
+}) => {
   const desk = await openDesk(browser);
   const visitor = await visit(browser, `${testServer.site}/volunteer`);
   await visitor.launcher.click();
@@ -104,7 +106,14 @@ test('the visitor ends it, asks something else, and the same conversation goes o
   await widgetScreen.askAgain(visitor.window).click();
   await expect(visitor.window).toHaveAttribute('data-moment', 'at-the-door');
   await visitor.say('And the small one?');
-  await expect(desk.getByRole('log').getByText('And the small one?')).toBeVisible();
+  await choose(desk, 'And the small one?');
+  await expect(conversationsScreen.messages(desk).getByText('Sixty centimetres.')).toBeVisible();
+  await expectEqualLists(visitor, desk);
+  await expect(widgetScreen.datedLines(visitor.window)).toHaveCount(1);
+  await answer(desk, 'Twenty.');
+  await visitor.page.reload();
+  await visitor.launcher.click();
+  await expect(visitor.window.getByText('Twenty.')).toBeVisible();
   await expectEqualLists(visitor, desk);
 });
 
@@ -247,7 +256,7 @@ test('[V9] whoever has written is followed from then on: the pages on the way st
   await visitor.launcher.click();
   await widgetScreen.askAgain(visitor.window).click();
   await visitor.say('And tea?');
-  await expect(conversationsScreen.messages(desk).getByText('And tea?')).toBeVisible();
+  await choose(desk, 'And tea?');
   await expect(seen).toContainText('Pages: /tonight → /sky-log.');
   expect(JSON.stringify(await visitor.page.evaluate(() => ({ ...localStorage })))).not.toContain(
     'utm_source',

@@ -26,31 +26,31 @@ function nextAct(dice: Dice, simulation: VisitSimulation): VisitStep | null {
     conversation: { ...(talk ?? madeTalk({ askedMs: now, lastMs: now, waitingMs: now })), ...change },
   });
   // Twelve quiet hours have ended it, whether the server has looked yet or not.
-  const isQuiet = talk !== null && now - talk.lastMs >= 12 * HOUR_MS;
-  const isRunning = !isQuiet && (talk?.standing === 'asked' || talk?.standing === 'joined');
+  const isOpen = talk?.standing === 'asked' || talk?.standing === 'joined';
+  const isQuiet = isOpen && now - talk.lastMs >= 12 * HOUR_MS;
+  const isRunning = isOpen && !isQuiet;
+  // [M4] What is settled stays as it is: another conversation begins, or the ended one goes on within ten minutes.
   const says = (): VisitStep => {
-    if (talk?.standing === 'note' || isRunning)
+    if (isRunning || (talk !== null && talk.standing === 'note' && !talk.isAnswered))
       return told({ lastMs: now, waitingMs: talk?.waitingMs ?? now });
-    return told({ standing: 'asked', askedMs: now, lastMs: now, waitingMs: now, endedBy: null });
+    return { kind: 'told', conversation: madeTalk({ askedMs: now, lastMs: now, waitingMs: now }) };
   };
   const acts: (() => VisitStep | null)[] = [
     () => ({ kind: 'open' }),
     () => (isWindowOpen ? { kind: 'close' } : null),
     () => (moment === 'invited' ? { kind: dice.pick(['accept', 'decline'] as const) } : null),
     () => ({ kind: 'teams', teams: { [DESK]: dice.pick(['in', 'nearby', 'nobody', 'busy'] as const) } }),
-    () => (moment === 'at-the-door' || moment === 'talking' || moment === 'waiting' ? says() : null),
-    // A responder answers: who writes has joined, and nothing waits any more.
-    () =>
-      talk === null
-        ? null
-        : told({
-            standing: 'joined',
-            joinedMs: now,
-            waitingMs: null,
-            lastMs: now,
-            responderName: 'Inês',
-            isAnswered: true,
-          }),
+    () => (moment !== null && SAYS_AT.includes(moment) ? says() : null),
+    // A responder answers: in what runs they have joined; to a note, or after the end, the answer is only added.
+    () => {
+      if (talk === null) return null;
+      const answered = { waitingMs: null, lastMs: now, isAnswered: talk.standing === 'note' };
+      return isRunning
+        ? told({ ...answered, standing: 'joined', joinedMs: now, leftMs: null, responderName: 'Inês' })
+        : told(isQuiet ? { ...answered, standing: 'ended', endedMs: now, endedBy: 'silence' } : answered);
+    },
+    // [M3] Whoever has joined is not there any more.
+    () => (talk?.standing === 'joined' ? told({ standing: 'asked', joinedMs: null, leftMs: now }) : null),
     () =>
       isRunning
         ? told({ standing: 'ended', endedMs: now, endedBy: dice.pick(['visitor', 'person'] as const) })
@@ -65,6 +65,8 @@ function nextAct(dice: Dice, simulation: VisitSimulation): VisitStep | null {
   return dice.pick(acts)();
 }
 
+const SAYS_AT: readonly Moment[] = ['at-the-door', 'talking', 'waiting', 'goodbye', 'note-left'];
+
 /**
  * Not transitions, and outside of the law ([M6], docs/rules.md): closing the window, opening it where a conversation stands,
  * an end before anybody joined, and a person who answers, or is back, where a question stands: they are never hidden.
@@ -74,12 +76,12 @@ function isOutsideOfTheLaw(from: Moment, to: Moment, hadTalk: boolean): boolean 
     return true;
   if (to === 'goodbye')
     return ['waiting', 'slow-reply', 'nobody-home', 'note-left', 'at-the-door'].includes(from);
-  if (to === 'talking') return ['nobody-home', 'at-the-door', 'goodbye'].includes(from);
+  if (to === 'talking') return ['nobody-home', 'at-the-door'].includes(from);
   return from === 'nobody-home' && to === 'waiting';
 }
 
 describe('moments', () => {
-  it('[M6] two successive moments are equal or joined by one of the transitions, and each of the nineteen is walked', () => {
+  it('[M6] two successive moments are equal or joined by one of the transitions, and each of the twenty is walked', () => {
     const visited = new Set<string>();
     const design = madeDesign({
       ...invitations(

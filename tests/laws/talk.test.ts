@@ -30,6 +30,7 @@ function serverWith(fates: readonly Fate[]) {
     const seq = entries.length + 1;
     const entry: VisitorEntry = {
       id: seq * 3,
+      conversationId: 'talk',
       seq,
       kind: 'message',
       author: 'visitor',
@@ -142,6 +143,7 @@ describe('the visitor’s side of a conversation', () => {
     const keep = { memory: { ...EMPTY_MEMORY, token: 'a'.repeat(43) } };
     const written = (seq: number): VisitorEntry => ({
       id: seq * 3,
+      conversationId: 'talk',
       seq,
       kind: 'message',
       author: 'person',
@@ -247,6 +249,7 @@ describe('mergeEntries', () => {
   it('law: merging in any order, any number of times, ends equal', () => {
     const all = Array.from({ length: 12 }, (_, index): VisitorEntry => ({
       id: index * 2 + 1,
+      conversationId: 'talk',
       seq: index + 1,
       kind: 'message',
       author: 'visitor',

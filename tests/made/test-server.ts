@@ -176,3 +176,13 @@ export function madeMessage(body: string, change: Record<string, unknown> = {}):
     ...change,
   };
 }
+
+/** Reads a stream until what came is enough. */
+export async function readFor(response: Response, isEnough: (text: string) => boolean): Promise<string> {
+  const reader = response.body?.getReader();
+  const decoder = new TextDecoder();
+  let text = '';
+  while (reader !== undefined && !isEnough(text)) text += decoder.decode((await reader.read()).value);
+  await reader?.cancel();
+  return text;
+}

@@ -3,6 +3,7 @@ import type { DecisionContext } from '../context/decision-context';
 import type { HoursNow } from '../hours/hours-now';
 import type { Presence } from '../context/presence';
 import type { Circumstances } from '../model/circumstances';
+import { isUnsettled } from '../model/conversation';
 import type { Moment, WidgetState } from '../model/moment';
 import { type EpochMs, HOUR_MS, MINUTE_MS, SECOND_MS } from '../model/units';
 import type { WireWidget } from '../wire/design-file';
@@ -65,8 +66,12 @@ function openLines(moment: Moment, { presence, widget, circumstances }: Decision
         always(line('greeting')),
       ];
     case 'waiting':
-    case 'slow-reply':
-      return [always(line('waiting.status')), ...waitingLines(moment, presence, widget, circumstances)];
+    case 'slow-reply': {
+      // Nobody is being looked for where nobody is to be found.
+      const isAway = moment === 'slow-reply' && (state === 'nobody' || state === 'closed');
+      const status = isAway ? line('status', opening(hours)) : line('waiting.status');
+      return [always(status), ...waitingLines(moment, presence, widget, circumstances)];
+    }
     case 'talking':
       return [line('talking.status', { responderName }), line('talking.joined', { responderName })].map(
         always,
@@ -79,12 +84,12 @@ function openLines(moment: Moment, { presence, widget, circumstances }: Decision
       return [
         line('status', opening(hours)),
         line('nobodyHome', opening(hours)),
-        ...(talk === null ? [] : [line('nobodyHome.kept')]),
+        ...(isUnsettled(talk) ? [line('nobodyHome.kept')] : []),
       ].map(always);
     case 'note-left':
       return [
         line('noteLeft.status'),
-        line('noteLeft.got', talk?.noteMail ? { email: talk.noteMail } : {}),
+        ...(talk?.isAnswered ? [] : [line('noteLeft.got', talk?.noteMail ? { email: talk.noteMail } : {})]),
         line('noteLeft.add'),
       ].map(always);
     case 'passing-by':
@@ -102,13 +107,12 @@ function waitingLines(
 ): Timed[] {
   if (moment === 'slow-reply')
     return [
-      always(
-        line(
-          talk?.noteMail ? 'slowReply.done' : 'slowReply.offer',
-          talk?.noteMail ? { email: talk.noteMail } : {},
-        ),
+      ...(talk?.leftMs ? [line('talking.stepped', { responderName: talk.responderName ?? '' })] : []),
+      line(
+        talk?.noteMail ? 'slowReply.done' : 'slowReply.offer',
+        talk?.noteMail ? { email: talk.noteMail } : {},
       ),
-    ];
+    ].map(always);
   const since = talk?.waitingMs ?? talk?.askedMs ?? 0;
   const closes = closingIn(hours);
   return [

@@ -1,8 +1,8 @@
 import type { Circumstances } from '../model/circumstances';
 import type { Behaviour, Moment, WidgetState } from '../model/moment';
-import { type EpochMs, MINUTE_MS, SECOND_MS } from '../model/units';
+import { type EpochMs, SECOND_MS } from '../model/units';
 import type { WireWidget } from '../wire/design-file';
-import type { ConversationFacts } from '../model/conversation';
+import { type ConversationFacts, RESUMES_WITHIN_MS } from '../model/conversation';
 import type { ReasonCode } from './reason';
 
 export interface MomentVerdict {
@@ -20,9 +20,6 @@ export interface MomentGround {
   readonly talks?: WireWidget['talks'];
 }
 
-/** [M4] Where nothing else may be asked at once, the door is open again so long after a conversation ended. */
-export const GOODBYE_HOLDS_MS = 10 * MINUTE_MS;
-
 /** Where a visitor stands ([M1]–[M5]), from the conversation's facts, the behaviour of the state and the widget's timings. */
 export function momentOf(circumstances: Circumstances, ground: MomentGround): MomentVerdict {
   const { conversation, invited, isWindowOpen, now } = circumstances;
@@ -30,6 +27,9 @@ export function momentOf(circumstances: Circumstances, ground: MomentGround): Mo
     return invited === null ? verdict('passing-by', 'window-closed') : verdict('invited', 'invitation-shown');
   if (conversation === null) return byBehaviour(circumstances, ground, 'deed-of-state');
   const standing = hasGoneQuiet(conversation, ground.timings, now) ? 'ended' : conversation.standing;
+  // [M6] What is written at a goodbye, or under an answered note, waits first, however soon somebody joins.
+  if ((standing === 'asked' || standing === 'joined') && isSettled(circumstances))
+    return verdict('waiting', 'asked');
   switch (standing) {
     case 'joined':
       return whileTalking(conversation, ground, now);
@@ -42,6 +42,10 @@ export function momentOf(circumstances: Circumstances, ground: MomentGround): Mo
   }
 }
 
+function isSettled({ moment }: Circumstances): boolean {
+  return moment === 'goodbye' || moment === 'note-left';
+}
+
 /** [M4] Something else may be asked at once, or, where that is not offered, once goodbye was said a while ago. */
 function afterGoodbye(
   conversation: ConversationFacts,
@@ -50,7 +54,7 @@ function afterGoodbye(
 ): MomentVerdict {
   if (circumstances.asksAgain) return byBehaviour(circumstances, ground, 'asks-again');
   if (ground.talks?.offersAgain !== false) return verdict('goodbye', 'ended');
-  const opens = (conversation.endedMs ?? quietAt(conversation, ground)) + GOODBYE_HOLDS_MS;
+  const opens = (conversation.endedMs ?? quietAt(conversation, ground)) + RESUMES_WITHIN_MS;
   return circumstances.now < opens
     ? verdict('goodbye', 'ended', opens)
     : byBehaviour(circumstances, ground, 'asks-again');
@@ -87,7 +91,8 @@ function whileTalking(conversation: ConversationFacts, ground: MomentGround, now
 }
 
 /**
- * [M3], [M5] *Slow reply* has asked for an address already and stays until the answer, also when nobody can give it any
+ * [M3] Whoever is left by their responder is at *slow reply* at once, with no delay and whatever is switched on.
+ * [M5] *Slow reply* has asked for an address already, and stays until the answer, also when nobody can give it any
  * more. Who stands at *nobody home* with a question goes back to waiting first (*answer overdue* leads on from there).
  */
 function whileWaiting(
@@ -96,6 +101,7 @@ function whileWaiting(
   ground: MomentGround,
 ): MomentVerdict {
   const ends = quietAt(conversation, ground);
+  if (conversation.leftMs) return verdict('slow-reply', 'responder-left', ends);
   if (moment === 'slow-reply') return verdict('slow-reply', 'no-reply-yet', ends);
   if (!canBeAnswered(ground.behaviour))
     return ground.talks?.keepsWaiting === true

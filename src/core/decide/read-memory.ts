@@ -21,6 +21,7 @@ export function readMemory(text: string | null, now: EpochMs): Memory {
     return {
       v: 1,
       token: typeof token === 'string' && /^[\w-]{20,80}$/.test(token) ? token : null,
+      seenId: typeof kept['seenId'] === 'number' ? count(kept['seenId']) : null,
       putAwayUntil: instantUpTo(kept['putAwayUntil'], now + DAY_MS),
       restUntil: instantUpTo(kept['restUntil'], now + 366 * DAY_MS),
       visit: readVisit(kept['visit'], now),

@@ -32,6 +32,7 @@ export const REASON_CODES = [
   'joined',
   'ended',
   'no-reply-yet',
+  'responder-left',
   'note-sent',
   'nobody-left-to-answer',
   'asks-again',

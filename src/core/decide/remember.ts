@@ -49,10 +49,10 @@ export function remember(memory: Memory, event: MemoryEvent, level: Level): Memo
 /** A memory with what any level keeps of another; [V9] whoever has written is followed from then on, and no further. */
 function withOwn(
   memory: Memory,
-  { token, putAwayUntil, restUntil, trail }: Memory,
+  { token, seenId, putAwayUntil, restUntil, trail }: Memory,
   follows: boolean,
 ): Memory {
-  const own = { ...memory, token, putAwayUntil, restUntil };
+  const own = { ...memory, token, seenId, putAwayUntil, restUntil };
   return follows && token !== null ? { ...own, trail } : own;
 }
 

@@ -6,6 +6,8 @@ export interface Memory {
   readonly v: 1;
   /** Only once they have written. */
   readonly token: string | null;
+  /** Of what was said to them, the last that was before their eyes; null: it is not known, and all counts as seen. */
+  readonly seenId: number | null;
   /** Until when the launcher stays put away; null: it does not. */
   readonly putAwayUntil: EpochMs | null;
   /** Until when all invitations rest after a *No, thanks* ([I7]). */
@@ -43,6 +45,7 @@ export interface VisitRecord {
 export const EMPTY_MEMORY: Memory = {
   v: 1,
   token: null,
+  seenId: null,
   putAwayUntil: null,
   restUntil: null,
   visit: null,

@@ -18,6 +18,7 @@ export type CaseKey =
   | 'invitation.backAgain'
   | 'window.title'
   | 'window.close'
+  | 'window.earlier'
   | 'window.messages'
   | 'status'
   | 'status#in'

@@ -21,9 +21,10 @@ const TRANSITION_ENDS = {
   'reply-overdue': ['talking', 'slow-reply'],
   'conversation-ended': ['talking', 'goodbye'],
   'asked-again': ['goodbye', 'at-the-door'],
+  'conversation-resumed': ['goodbye', 'waiting'],
   'note-sent': ['nobody-home', 'note-left'],
   'availability-gained': ['nobody-home', 'at-the-door'],
-  'returned-after-answer': ['note-left', 'talking'],
+  'answer-replied-to': ['note-left', 'waiting'],
 } as const satisfies Readonly<Record<string, readonly [from: Moment, to: Moment]>>;
 
 /** A transition by its name. */

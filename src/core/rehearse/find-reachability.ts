@@ -235,14 +235,16 @@ function stepsFrom(simulation: VisitSimulation, frozen: FrozenSite): Step[] {
   });
   const canAnswer = state === 'in' || state === 'nearby' || state === 'busy';
   const isRunning = talk?.standing === 'asked' || talk?.standing === 'joined';
+  const canAsk =
+    (moment === 'at-the-door' && !isRunning) ||
+    moment === 'goodbye' ||
+    (moment === 'note-left' && talk?.isAnswered === true);
   return [
     ...(wait === null ? [] : [{ wait }]),
     ...(talk === null ? pageSteps(circumstances, frozen) : []),
     ...(talk === null || !isWindowOpen ? [{ kind: isWindowOpen ? 'close' : 'open' } as const] : []),
     ...(moment === 'invited' ? ([{ kind: 'accept' }, { kind: 'decline' }] as const) : []),
-    ...(moment === 'at-the-door' && (!isRunning || talk === null)
-      ? [told({ standing: 'asked', askedMs: now, lastMs: now, waitingMs: now, endedBy: null })]
-      : []),
+    ...(canAsk ? [{ kind: 'told', conversation: newTalk(simulation) } as const] : []),
     ...(talk?.standing === 'asked' && canAnswer
       ? [told({ standing: 'joined', joinedMs: now, lastMs: now, waitingMs: null, responderName: 'x' })]
       : []),
@@ -254,16 +256,7 @@ function stepsFrom(simulation: VisitSimulation, frozen: FrozenSite): Step[] {
       ? [told({ standing: 'note', noteMail: 'x', lastMs: now, waitingMs: now })]
       : []),
     ...(talk?.standing === 'note' && canAnswer
-      ? [
-          told({
-            standing: 'joined',
-            joinedMs: now,
-            waitingMs: null,
-            lastMs: now,
-            responderName: 'x',
-            isAnswered: true,
-          }),
-        ]
+      ? [told({ waitingMs: null, lastMs: now, isAnswered: true })]
       : []),
     ...(moment === 'goodbye' ? [{ kind: 'ask-again' } as const] : []),
   ];
@@ -316,6 +309,7 @@ function keyOf({ circumstances, openedByItselfAt, site }: VisitSimulation, { sec
       asksAgain,
       talk.standing,
       talk.noteMail === null,
+      talk.isAnswered,
       waitedPast(talk, now, site),
     ]);
   const clocks = seconds.map(({ kind, ms }) => clockMs(kind, circumstances) >= ms);

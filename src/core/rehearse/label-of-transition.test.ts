@@ -23,7 +23,7 @@ const headline = (when: When) => {
 const hours = { calendarId: 'night' };
 
 describe('labelOfTransition', () => {
-  it('has a label for each of the 19 transitions but one that no setting makes', () => {
+  it('has a label for each of the 20 transitions but one that no setting makes', () => {
     expect(TRANSITIONS.filter(({ id }) => label(id) === null).map(({ id }) => id)).toEqual([
       'opened-by-invitation',
     ]);
@@ -137,7 +137,7 @@ describe('labelOfTransition', () => {
       code: 'no-answer',
       seconds: 75,
     });
-    expect(label('reply-overdue')).toEqual({ code: 'never-slow' });
+    expect(label('reply-overdue')).toEqual({ code: 'only-if-left' });
     expect(label('reply-overdue', { timings: { ...timings, slowReplyTalkingAfter: 600 } })).toEqual({
       code: 'no-reply',
       seconds: 600,
@@ -159,10 +159,16 @@ describe('labelOfTransition', () => {
 
   it('a click on the launcher, an answer after all, an address left, a return have nothing to set', () => {
     expect(
-      (['launcher-clicked', 'answer-after-all', 'address-left', 'returned-after-answer'] as const).map(
-        (transition) => label(transition)?.code,
-      ),
-    ).toEqual(['by-hand', 'answered', 'leaves-address', 'comes-back']);
+      (
+        [
+          'launcher-clicked',
+          'answer-after-all',
+          'address-left',
+          'conversation-resumed',
+          'answer-replied-to',
+        ] as const
+      ).map((transition) => label(transition)?.code),
+    ).toEqual(['by-hand', 'answered', 'leaves-address', 'writes-again', 'replies-to-answer']);
   });
 });
 

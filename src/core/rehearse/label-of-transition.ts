@@ -29,7 +29,7 @@ export type TransitionLabel =
   | { readonly code: 'leave' | 'leave-meanwhile'; readonly closes: boolean; readonly leaves: boolean }
   | { readonly code: 'joins'; readonly teams: readonly string[] }
   | { readonly code: 'no-answer' | 'no-reply'; readonly seconds: number }
-  | { readonly code: 'never-slow' }
+  | { readonly code: 'only-if-left' }
   | { readonly code: 'answered' }
   | { readonly code: 'leaves-address' }
   | { readonly code: 'ends'; readonly quietSeconds: number }
@@ -38,7 +38,8 @@ export type TransitionLabel =
   | { readonly code: 'asks-nothing-else' }
   | { readonly code: 'sends-note'; readonly asksMail: boolean }
   | { readonly code: 'returns-open'; readonly opens: boolean }
-  | { readonly code: 'comes-back' };
+  | { readonly code: 'writes-again' }
+  | { readonly code: 'replies-to-answer' };
 
 /**
  * The label of a transition of a widget, from the settings that make it. It never looks at a visitor: what cannot happen
@@ -92,15 +93,16 @@ const LABELS: { readonly [K in TransitionId]: LabelFrom } = {
   'answer-after-all': () => ({ code: 'answered' }),
   'address-left': () => ({ code: 'leaves-address' }),
   'reply-overdue': ({ timings: { slowReplyTalkingAfter: seconds } }) =>
-    seconds === null ? { code: 'never-slow' } : { code: 'no-reply', seconds },
+    seconds === null ? { code: 'only-if-left' } : { code: 'no-reply', seconds },
   'conversation-ended': ({ timings }) => ({ code: 'ends', quietSeconds: timings.endsAfterQuiet }),
   'asked-again': ({ talks }) => ({ code: talks.offersAgain ? 'asks-again' : 'asks-nothing-else' }),
+  'conversation-resumed': () => ({ code: 'writes-again' }),
   'note-sent': ({ forms }) => ({
     code: 'sends-note',
     asksMail: forms.note.some(({ kind }) => kind === 'email'),
   }),
   'availability-gained': (widget) => ({ code: 'returns-open', opens: unavailabilityOf(widget).closes }),
-  'returned-after-answer': () => ({ code: 'comes-back' }),
+  'answer-replied-to': () => ({ code: 'replies-to-answer' }),
 };
 
 /** What can make a widget unable to answer: its hours, or that nobody is there. */

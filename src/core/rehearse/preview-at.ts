@@ -187,6 +187,7 @@ export function entriesAt(site: PublishedSite, moment: DrawnMoment, now: number)
   const answerer = answererOf(site);
   const entry = (seq: number, part: Pick<VisitorEntry, 'kind' | 'author' | 'body'>): VisitorEntry => ({
     id: seq,
+    conversationId: 'sample',
     seq,
     clientId: null,
     ...(part.author === 'visitor' ? { name: null } : answerer),

@@ -1,9 +1,10 @@
 import { decide } from '../decide/decide';
 import { explain, type Verdict } from '../decide/explain';
 import type { Circumstances } from '../model/circumstances';
+import type { Moment } from '../model/moment';
 import { DAY_MS, type EpochMs, type Seconds } from '../model/units';
 import type { PublishedSite } from '../wire/published-site';
-import type { ConversationFacts } from '../model/conversation';
+import { type ConversationFacts, isUnsettled } from '../model/conversation';
 import { launcherHere } from './launcher-here';
 import { frozenSite, newTalk, soonest } from './find-reachability';
 import { answererOf } from './samples';
@@ -74,9 +75,11 @@ function stepped(simulation: VisitSimulation, step: TriedStep): VisitSimulation 
         simulation,
         simulation.circumstances.moment === 'nobody-home'
           ? told({ standing: 'note', noteMail: 'visitor@example.org', lastMs: now, waitingMs: now })
-          : told({ standing: 'asked', askedMs: now, lastMs: now, waitingMs: now, endedBy: null }),
+          : written(simulation),
       );
     case 'answer':
+      if (talk?.standing === 'note')
+        return takeStep(simulation, told({ isAnswered: true, lastMs: now, waitingMs: null }));
       return takeStep(
         simulation,
         told({
@@ -97,6 +100,17 @@ function stepped(simulation: VisitSimulation, step: TriedStep): VisitSimulation 
     case 'close':
       return takeStep(simulation, { kind: step.kind });
   }
+}
+
+/** [M4] Words go into what is not settled yet, or begin another conversation. */
+function written(simulation: VisitSimulation): VisitStep {
+  const { conversation, now } = simulation.circumstances;
+  if (conversation === null || !isUnsettled(conversation))
+    return { kind: 'told', conversation: newTalk(simulation) };
+  return {
+    kind: 'told',
+    conversation: { ...conversation, lastMs: now, waitingMs: conversation.waitingMs ?? now },
+  };
 }
 
 /** The tab is closed; the same browser comes to the same page a day later, with what it remembers. */
@@ -123,17 +137,26 @@ export function doableSteps(simulation: VisitSimulation): PlainStep[] {
   const canOpen = launcherHere(simulation).kind === 'there';
   const canAnswer = state === 'in' || state === 'nearby' || state === 'busy';
   const isAsked = conversation?.standing === 'asked';
+  const isNote = conversation?.standing === 'note' && !conversation.isAnswered;
   return [
     'hide',
     'leave',
     ...(canOpen && !isWindowOpen ? (['open'] as const) : []),
     ...(moment === 'invited' ? (['yes', 'no'] as const) : []),
     ...(isWindowOpen ? (['close'] as const) : []),
-    ...(moment === 'at-the-door' || moment === 'nobody-home' ? (['write'] as const) : []),
-    ...(isAsked && canAnswer ? (['answer'] as const) : []),
+    ...(moment !== null && WRITES_AT.has(moment) ? (['write'] as const) : []),
+    ...((isAsked && canAnswer) || isNote ? (['answer'] as const) : []),
     ...(isAsked || conversation?.standing === 'joined' ? (['end'] as const) : []),
   ];
 }
+
+/** Where a word leads on; in a conversation that goes on it does not. */
+const WRITES_AT: ReadonlySet<Moment> = new Set<Moment>([
+  'at-the-door',
+  'nobody-home',
+  'goodbye',
+  'note-left',
+]);
 
 /** What time alone brings next. */
 export interface NextThing {

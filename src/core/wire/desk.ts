@@ -9,7 +9,7 @@ import type { EpochMs, Locale } from '../model/units';
 import type { FactsFileV1 } from './facts-file';
 import type { PointerV1 } from './pointer';
 import type { Answerer } from './published-site';
-import type { Face, VisitorEntry } from './talk';
+import type { EntryPage, Face, VisitorEntry } from './talk';
 import type { ConversationStatus } from '../model/conversation';
 
 /** What the desk's screens and the server say to each other. */
@@ -206,6 +206,12 @@ export interface DeskConversation {
   readonly lastBody: string;
   /** Since when the visitor has been waiting for a word of ours; null: they are not. */
   readonly waitingSinceMs: EpochMs | null;
+  /** Since when whoever had joined is not there any more; null: that is not so. */
+  readonly leftMs: EpochMs | null;
+  /** Since when it is a question that nobody answered in time; null: it is not. */
+  readonly missedMs: EpochMs | null;
+  /** Nothing is left to be done: it was answered and is over, or somebody of ours has said so. */
+  readonly isDone: boolean;
 }
 
 /** A form that was filled in, with its labels; for the desk only. */
@@ -220,9 +226,10 @@ export interface FilledForm {
   }[];
 }
 
-export interface DeskTalk {
+export interface DeskTalk extends EntryPage {
   readonly conversation: DeskConversation;
-  readonly entries: readonly VisitorEntry[];
+  /** What was said in the visitor's conversations before this one, from the oldest of `entries` on. */
+  readonly earlier: readonly VisitorEntry[];
   /** [V9] Pages on the way to the question, oldest first; empty where none may be known. */
   readonly trail: readonly (readonly [address: string, at: EpochMs])[];
   /** Oldest first. */

@@ -1,8 +1,12 @@
-/** The place in a conversation after which something is missing; null: nothing is, from the first entry here to the last. */
-export function gapAfter(entries: readonly { readonly seq: number }[]): number | null {
-  const before = entries.find(({ seq }, index) => {
-    const next = entries[index + 1];
-    return next !== undefined && next.seq !== seq + 1;
-  });
-  return before?.seq ?? null;
+/** The entry after which one of its conversation is missing; null: none is, of each from its first entry here to its last. */
+export function gapAfter(
+  entries: readonly { readonly id: number; readonly conversationId: string; readonly seq: number }[],
+): number | null {
+  const last = new Map<string, { readonly id: number; readonly seq: number }>();
+  for (const { id, conversationId, seq } of entries) {
+    const before = last.get(conversationId);
+    if (before !== undefined && seq !== before.seq + 1) return before.id;
+    last.set(conversationId, { id, seq });
+  }
+  return null;
 }

@@ -11,6 +11,7 @@ export type Face = readonly [once: string, twice: string];
 /** One line of a conversation as a visitor may see it. `id` orders the stream, `seq` the conversation. */
 export interface VisitorEntry {
   readonly id: number;
+  readonly conversationId: string;
   readonly seq: number;
   readonly kind: EntryKind;
   readonly author: Author;
@@ -24,10 +25,18 @@ export interface VisitorEntry {
   readonly storedMs: EpochMs;
 }
 
-/** What a visitor is told of the conversation: on load, on resuming, and in each answer. */
-export interface VisitorTalk {
-  readonly conversation: ConversationFacts;
+/** A run of entries, oldest first. */
+export interface EntryPage {
   readonly entries: readonly VisitorEntry[];
+  /** Whether there are entries before these. */
+  readonly hasEarlier?: boolean;
+}
+
+/** What a visitor is told of the conversation they stand in: on load, on resuming, and in each answer. */
+export interface VisitorTalk extends EntryPage {
+  readonly conversation: ConversationFacts;
+  /** Entries of their other conversations, from the oldest of `entries` on; absent where no whole page is told. */
+  readonly earlier?: readonly VisitorEntry[];
 }
 
 /** The answer to anything a visitor sends ([S8]); `entries` holds that one entry. */
@@ -35,7 +44,7 @@ export interface SentAnswer extends VisitorTalk {
   readonly state: WidgetState;
 }
 
-/** Events of the visitor's stream by name; `entry` alone carries an id to resume from. */
+/** Events of the visitor's stream by name; entries alone carry an id to resume from. */
 export interface VisitorEvents {
   readonly teams: {
     readonly teams: Readonly<Record<string, string>>;
@@ -43,6 +52,8 @@ export interface VisitorEvents {
     readonly now: EpochMs;
   };
   readonly entry: VisitorEntry;
+  /** In another conversation of theirs than the one they stand in. */
+  readonly 'earlier-entry': VisitorEntry;
   readonly conversation: ConversationFacts;
   /** More than could be sent: read the conversation anew. */
   readonly reload: Record<string, never>;

@@ -14,6 +14,7 @@ const LATER: Readonly<Record<DrawnMoment, readonly TextKey[]>> = {
     'input.refused',
     'window.close',
     'window.messages',
+    'window.earlier',
     'talking.you',
   ],
   waiting: [
@@ -33,7 +34,7 @@ const LATER: Readonly<Record<DrawnMoment, readonly TextKey[]>> = {
     'noteLeft.forgetNo',
   ],
   'nobody-home': ['nobodyHome.kept'],
-  'slow-reply': ['slowReply.done', 'note.noEmail', 'note.badEmail'],
+  'slow-reply': ['talking.stepped', 'slowReply.done', 'note.noEmail', 'note.badEmail'],
   'note-left': ['noteLeft.forgetAsk', 'noteLeft.forgetNo', 'form.notSent'],
 };
 

@@ -59,7 +59,6 @@ export const NOT_PUBLISHED: ReadonlySet<TextKey> = new Set<TextKey>([
   'waiting.minutes',
   'talking.joinedTeam',
   'talking.passedOn',
-  'talking.stepped',
   'talking.writing',
   'talking.sent',
   'talking.seen',

@@ -20,6 +20,7 @@ export const TEXTS_DE: Readonly<Record<CaseKey, string>> = {
   'invitation.backAgain': 'Schön, Sie wiederzusehen. Können wir etwas für Sie klären?',
   'window.title': '{siteName}',
   'window.close': 'Schließen',
+  'window.earlier': 'Frühere Nachrichten zeigen',
   'window.messages': 'Nachrichten',
   status: 'Gerade ist niemand erreichbar',
   'status#in': 'Wir sind da',
@@ -72,7 +73,7 @@ export const TEXTS_DE: Readonly<Record<CaseKey, string>> = {
   'talking.joinedTeam': '{responderName} von {teamName} ist da.',
   'talking.passedOn':
     '{responderName} hat Sie an {teamName} weitergegeben. Dort kann man alles bisher lesen.',
-  'talking.stepped': '{responderName} musste kurz weg. Wir suchen jemand anderen.',
+  'talking.stepped': '{responderName} musste weg. Ihr Gespräch bleibt erhalten.',
   'talking.status': '{responderName}',
   'talking.writing': '{responderName} schreibt',
   'talking.sent': 'Gesendet',
@@ -88,7 +89,7 @@ export const TEXTS_DE: Readonly<Record<CaseKey, string>> = {
   'goodbye.byResponder': '{responderName} hat sich verabschiedet.',
   'goodbye.byVisitor': 'Sie haben das Gespräch beendet.',
   'goodbye.bySilence':
-    'Nach {hours, plural, one {# Stunde} other {# Stunden}} ohne Nachricht geschlossen. Schreiben Sie, und es geht weiter.',
+    'Nach {hours, plural, one {# Stunde} other {# Stunden}} ohne Nachricht geschlossen. Sie können jederzeit wieder schreiben.',
   'goodbye.status': 'Bis zum nächsten Mal',
   'goodbye.ask': 'Hat das geholfen?',
   'goodbye.yes': 'Ja',

@@ -6,7 +6,8 @@ import type { AfterInput } from '../input/visitor.input';
 import type { State } from '../state';
 import { checkForm } from './forms';
 import { deskChannel, visitorChannel } from '../facts/presence';
-import { type Writer, getTalk } from './talk';
+import { getTalk } from './talk';
+import type { Writer } from './writer';
 
 /** The form after a chat: stored, then told. Null where the visitor has no conversation. Throws TokenError. */
 export async function takeAfter(state: State, writer: Writer, said: AfterInput): Promise<VisitorTalk | null> {

@@ -1,16 +1,15 @@
-import { type ExpressionBuilder, sql } from 'kysely';
+import type { Selectable } from 'kysely';
 import type { EpochMs } from '../../core/model/units';
-import type { ConversationFacts } from '../../core/model/conversation';
 import type { Db } from '../db/open';
 import type { Schema } from '../db/schema';
 
-export type ConversationRow = Schema['conversation'];
+export type ConversationRow = Selectable<Schema['conversation']>;
 
 export async function insertConversation(db: Db, row: ConversationRow): Promise<void> {
   await db.insertInto('conversation').values(row).execute();
 }
 
-/** The one conversation a visitor stands in: their newest. */
+/** The conversation a visitor stands in: their newest; if any of theirs runs, it is this one ([M4]). */
 export async function findConversationOf(
   db: Db,
   siteId: string,
@@ -69,14 +68,97 @@ export async function listRunning(db: Db, quietSince: EpochMs): Promise<Conversa
   return quiet.flat();
 }
 
+/** A visitor's conversations, oldest first. */
 export async function listConversationIds(db: Db, siteId: string, visitorId: string): Promise<string[]> {
   const rows = await db
     .selectFrom('conversation')
     .select('id')
     .where('site_id', '=', siteId)
     .where('visitor_id', '=', visitorId)
+    .orderBy('id')
     .execute();
   return rows.map(({ id }) => id);
+}
+
+/** Conversations of a site that a person has joined and that run. */
+export async function listJoinedBy(db: Db, siteId: string, personId: string): Promise<ConversationRow[]> {
+  return db
+    .selectFrom('conversation')
+    .selectAll()
+    .where('site_id', '=', siteId)
+    .where('assigned_to', '=', personId)
+    .where('status', '=', 'joined')
+    .execute();
+}
+
+/** Whoever has joined a conversation that runs, on all sites. */
+export async function listJoinedPersons(db: Db): Promise<{ siteId: string; personId: string }[]> {
+  const rows = await db
+    .selectFrom('conversation')
+    .select(['site_id', 'assigned_to'])
+    .distinct()
+    .where('status', '=', 'joined')
+    .execute();
+  return rows.flatMap(({ site_id: siteId, assigned_to: personId }) =>
+    personId === null ? [] : [{ siteId, personId }],
+  );
+}
+
+/** Questions of a site that nobody has joined, longest waiting first; at most so many. */
+export async function listAskedRows(db: Db, siteId: string, limit: number): Promise<ConversationRow[]> {
+  return db
+    .selectFrom('conversation')
+    .selectAll()
+    .where('site_id', '=', siteId)
+    .where('status', '=', 'asked')
+    .orderBy('asked_ms')
+    .limit(limit)
+    .execute();
+}
+
+/** Sites on which a question waits that nobody has joined. */
+export async function listSitesAsked(db: Db): Promise<string[]> {
+  const rows = await db
+    .selectFrom('conversation')
+    .select('site_id')
+    .distinct()
+    .where('status', '=', 'asked')
+    .execute();
+  return rows.map(({ site_id: siteId }) => siteId);
+}
+
+/** [M4] Whether all notes of a conversation are answered. */
+export async function isNoteAnswered(db: Db, siteId: string, id: string): Promise<boolean> {
+  const open = await db
+    .selectFrom('note')
+    .select('id')
+    .where('site_id', '=', siteId)
+    .where('conversation_id', '=', id)
+    .where('state', '!=', 'done')
+    .limit(1)
+    .executeTakeFirst();
+  return open === undefined;
+}
+
+/** Whether the visitor asked something and none of ours has written since; where they left, since the visitor's last word. */
+export async function isUnanswered(
+  db: Db,
+  { site_id: siteId, id, asked_ms: askedMs, left_ms: leftMs }: ConversationRow,
+): Promise<boolean> {
+  const said = db
+    .selectFrom('entry')
+    .select(['author', 'stored_ms'])
+    .where('site_id', '=', siteId)
+    .where('conversation_id', '=', id)
+    .where('kind', 'in', ['message', 'note'])
+    .orderBy('seq', 'desc')
+    .limit(1);
+  const [last, ours] = await Promise.all([
+    said.executeTakeFirst(),
+    said.where('author', '=', 'person').executeTakeFirst(),
+  ]);
+  if (last?.author !== 'visitor') return false;
+  return leftMs !== null || ours === undefined || ours.stored_ms < askedMs;
 }
 
 /** Questions of a site that nobody has joined yet, longest waiting first; of them at most so many. */
@@ -93,87 +175,4 @@ export async function listAsked(
     .orderBy('asked_ms')
     .limit(limit)
     .execute();
-}
-
-/** The conversation's facts as its visitor may know them. */
-export async function getFacts(db: Db, siteId: string, id: string): Promise<ConversationFacts> {
-  const row = await db
-    .selectFrom('conversation')
-    .leftJoin('person', 'person.id', 'conversation.assigned_to')
-    .leftJoin('visitor', (on) =>
-      on
-        .onRef('visitor.site_id', '=', 'conversation.site_id')
-        .onRef('visitor.id', '=', 'conversation.visitor_id'),
-    )
-    .selectAll('conversation')
-    .select(['person.name as responder', 'visitor.mail as mail'])
-    .select((expression) => waitingSince(expression, siteId, id).as('waiting'))
-    .select(({ selectFrom }) =>
-      selectFrom('form_reply')
-        .select(({ fn }) => fn.countAll<number>().as('given'))
-        .where('form_reply.site_id', '=', siteId)
-        .where('form_reply.conversation_id', '=', id)
-        .where('form_reply.place', '=', 'after')
-        .whereRef('form_reply.stored_ms', '>=', 'conversation.asked_ms')
-        .as('after_given'),
-    )
-    .select(({ selectFrom }) =>
-      selectFrom('conversation as earlier')
-        .select(({ fn }) => fn.countAll<number>().as('before'))
-        .whereRef('earlier.site_id', '=', 'conversation.site_id')
-        .where('earlier.status', '=', 'asked')
-        .whereRef('earlier.team_id', 'is', 'conversation.team_id')
-        .where('earlier.is_practice', '=', 0)
-        .where((eb) =>
-          eb.or([
-            eb('earlier.asked_ms', '<', eb.ref('conversation.asked_ms')),
-            eb.and([
-              eb('earlier.asked_ms', '=', eb.ref('conversation.asked_ms')),
-              eb('earlier.id', '<', eb.ref('conversation.id')),
-            ]),
-          ]),
-        )
-        .as('earlier'),
-    )
-    .where('conversation.site_id', '=', siteId)
-    .where('conversation.id', '=', id)
-    .executeTakeFirstOrThrow();
-  return {
-    id: row.id,
-    standing: row.status,
-    widgetKey: row.widget_key,
-    askedMs: row.asked_ms,
-    joinedMs: row.joined_ms,
-    endedMs: row.ended_ms,
-    endedBy: row.ended_by,
-    responderName: row.responder,
-    noteMail: row.answers_json === null ? null : row.mail,
-    isAnswered: row.answers_json !== null && row.joined_ms !== null,
-    lastMs: row.last_entry_ms,
-    waitingMs: row.waiting,
-    teamId: row.team_id,
-    place: row.status === 'asked' ? (row.earlier ?? 0) + 1 : null,
-    isAfterGiven: (row.after_given ?? 0) > 0,
-  };
-}
-
-/** [M3] When the oldest message of the visitor was stored that no responder has written after; lines of the server answer nothing. */
-function waitingSince({ selectFrom }: ExpressionBuilder<Schema, 'conversation'>, siteId: string, id: string) {
-  const ofThis = () =>
-    selectFrom('entry').where('entry.site_id', '=', siteId).where('entry.conversation_id', '=', id);
-  return ofThis()
-    .where('entry.author', '=', 'visitor')
-    .where('entry.kind', 'in', ['message', 'note'])
-    .whereRef('entry.stored_ms', '>=', 'conversation.asked_ms')
-    .where(({ eb }) =>
-      eb(
-        'entry.seq',
-        '>',
-        ofThis()
-          .where('entry.author', '=', 'person')
-          .where('entry.kind', '=', 'message')
-          .select(({ fn }) => fn.coalesce(fn.max('entry.seq'), sql<number>`0`).as('answered')),
-      ),
-    )
-    .select(({ fn: { min } }) => min('entry.stored_ms').as('since'));
 }

@@ -9,29 +9,31 @@ export async function listOpenDeskConversations(
   siteId: string,
   limit: number,
 ): Promise<DeskConversation[]> {
-  const [asked, joined, notes] = await Promise.all(
-    // One status at a time comes in its order, however many there are of the others.
-    (['asked', 'joined', 'note'] as const).map((status) =>
-      deskQuery(db, siteId)
-        .where('conversation.status', '=', status)
-        .orderBy('conversation.last_entry_ms', 'desc')
-        .limit(limit)
-        .execute(),
-    ),
-  );
-  const others = [...(joined ?? []), ...(notes ?? [])].sort((a, b) => b.last_entry_ms - a.last_entry_ms);
-  return [...(asked ?? []), ...others].slice(0, limit).map(toDesk);
+  const [asked, open] = await Promise.all([
+    deskQuery(db, siteId)
+      .where('conversation.status', '=', 'asked')
+      .orderBy('conversation.asked_ms')
+      .limit(limit)
+      .execute(),
+    deskQuery(db, siteId)
+      .where('conversation.is_done', '=', 0)
+      .orderBy('conversation.last_entry_ms', 'desc')
+      .limit(limit)
+      .execute(),
+  ]);
+  const others = open.filter(({ status }) => status !== 'asked');
+  return [...asked, ...others].slice(0, limit).map(toDesk);
 }
 
-/** Ended ones, newest first; `before` pages back. */
-export async function listEndedDeskConversations(
+/** What is done, newest first; `before` pages back. */
+export async function listDoneDeskConversations(
   db: Db,
   siteId: string,
   before: EpochMs | null,
   limit: number,
 ): Promise<DeskConversation[]> {
   let query = deskQuery(db, siteId)
-    .where('conversation.status', '=', 'ended')
+    .where('conversation.is_done', '=', 1)
     .orderBy('conversation.last_entry_ms', 'desc')
     .limit(limit);
   if (before !== null) query = query.where('conversation.last_entry_ms', '<', before);
@@ -65,6 +67,9 @@ function deskQuery(db: Db, siteId: string) {
       'conversation.assigned_to',
       'conversation.asked_ms',
       'conversation.last_entry_ms',
+      'conversation.left_ms',
+      'conversation.missed_ms',
+      'conversation.is_done',
       'visitor.name as visitor_name',
       'visitor.mail as visitor_mail',
       'visitor.locale',
@@ -101,12 +106,11 @@ function deskQuery(db: Db, siteId: string) {
 type DeskRow = Awaited<ReturnType<ReturnType<typeof deskQuery>['execute']>>[number];
 
 function toDesk(row: DeskRow): DeskConversation {
-  const isOpen = row.status !== 'ended';
   return {
     id: row.id,
     status: row.status,
     visitorName: row.visitor_name,
-    visitorMail: row.visitor_mail,
+    visitorMail: row.visitor_mail === '' ? null : row.visitor_mail,
     locale: row.locale,
     page: row.page,
     isPractice: row.is_practice === 1,
@@ -117,6 +121,9 @@ function toDesk(row: DeskRow): DeskConversation {
     lastEntryMs: row.last_entry_ms,
     lastAuthor: row.last_author ?? 'visitor',
     lastBody: row.last_body ?? '',
-    waitingSinceMs: isOpen ? row.waiting_since : null,
+    waitingSinceMs: row.is_done === 1 ? null : row.waiting_since,
+    leftMs: row.left_ms,
+    missedMs: row.missed_ms,
+    isDone: row.is_done === 1,
   };
 }

@@ -1,17 +1,26 @@
-import { hasGoneQuiet } from '../../core/decide/moment';
 import { MINUTE_MS, type EpochMs } from '../../core/model/units';
-import type { VisitorTalk } from '../../core/wire/talk';
-import { findConversation, listRunning, updateConversation } from './conversations.repository';
+import type { VisitorEntry, VisitorTalk } from '../../core/wire/talk';
+import {
+  type ConversationRow,
+  findConversation,
+  listRunning,
+  listSitesAsked,
+  updateConversation,
+} from './conversations.repository';
 import { appendEntry } from './entries.repository';
-import { findVersionInForce } from '../designs/versions.repository';
 import { markNotesAnswered } from './visitors.repository';
+import type { Tx } from '../db/open';
 import { inTransaction } from '../db/transaction';
 import { runAside } from '../log';
 import type { State } from '../state';
-import { tellTeams } from '../facts/presence';
-import { type Writer, getTalk } from './talk';
+import { deskChannel, tellTeams } from '../facts/presence';
+import { findDeskConversation } from './desk-conversations.repository';
+import { getTalk } from './talk';
 import { tellEntry } from './tell-entry';
 import { tellPlaces } from './tell-places';
+import { miss, missUnanswerable } from './missed';
+import { findWidget, quietSince } from './widget-asked';
+import type { Writer } from './writer';
 
 /** The visitor ends their conversation; harmless where it has ended. Throws TokenError. */
 export async function endByVisitor(state: State, writer: Writer): Promise<VisitorTalk | null> {
@@ -28,7 +37,7 @@ export async function endByVisitor(state: State, writer: Writer): Promise<Visito
   return (await getTalk(state, writer)).talk;
 }
 
-/** A responder ends a conversation; false where it is not on this site. */
+/** A responder ends a conversation, or is done with one that was missed; false where it is not on this site. */
 export async function endByPerson(
   state: State,
   actor: { siteId: string; personId: string; at: EpochMs },
@@ -36,16 +45,50 @@ export async function endByPerson(
 ): Promise<boolean> {
   const row = await findConversation(state.db, actor.siteId, id);
   if (row === null) return false;
+  const { siteId, personId, at } = actor;
   if (row.status !== 'ended')
-    await end(
-      state,
-      actor.siteId,
-      id,
-      row.visitor_id,
-      { author: 'person', personId: actor.personId },
-      actor.at,
-    );
+    await end(state, siteId, id, row.visitor_id, { author: 'person', personId }, at);
+  else await settle(state, siteId, id, at);
   return true;
+}
+
+/** Who ends a conversation: the system where nobody has written for as long as is set. */
+interface Ender {
+  readonly author: 'visitor' | 'person' | 'system';
+  readonly personId: string | null;
+}
+
+/** Ends a conversation inside of a transaction; what nobody of ours has answered is missed, unless it was one of ours who ended it. Null where it has ended. */
+export async function endIn(
+  tx: Tx,
+  row: ConversationRow,
+  { author, personId }: Ender,
+  at: EpochMs,
+): Promise<VisitorEntry | null> {
+  const { site_id: siteId, id } = row;
+  if (row.status === 'ended') return null;
+  const isMissed = author !== 'person' && (await miss(tx, row, at));
+  await updateConversation(tx, siteId, id, {
+    status: 'ended',
+    ended_ms: at,
+    ended_by: author === 'system' ? 'silence' : author,
+    ...(isMissed ? {} : { missed_ms: null, is_done: 1 }),
+  });
+  if (!isMissed) await markNotesAnswered(tx, siteId, id, at);
+  return appendEntry(
+    tx,
+    row,
+    {
+      kind: 'ended',
+      author,
+      person_id: personId,
+      client_id: null,
+      body: '',
+      page: null,
+      written_ms: null,
+    },
+    at,
+  );
 }
 
 async function end(
@@ -53,37 +96,29 @@ async function end(
   siteId: string,
   id: string,
   visitorId: string,
-  by: { author: 'visitor' | 'person' | 'system'; personId: string | null },
+  by: Ender,
   at: EpochMs,
 ): Promise<void> {
   const entry = await inTransaction(state.db, async (tx) => {
     const row = await findConversation(tx, siteId, id);
-    if (row === null || row.status === 'ended') return null;
-    await updateConversation(tx, siteId, id, {
-      status: 'ended',
-      ended_ms: at,
-      ended_by: by.author === 'system' ? 'silence' : by.author,
-    });
-    await markNotesAnswered(tx, siteId, id, at);
-    return appendEntry(
-      tx,
-      row,
-      {
-        kind: 'ended',
-        author: by.author,
-        person_id: by.personId,
-        client_id: null,
-        body: '',
-        page: null,
-        written_ms: null,
-      },
-      at,
-    );
+    return row === null ? null : endIn(tx, row, by, at);
   });
   if (entry === null) return;
-  await tellEntry(state, siteId, visitorId, id, entry);
+  await tellEntry(state, siteId, visitorId, entry);
   await tellTeams(state, siteId);
   await tellPlaces(state, siteId);
+}
+
+/** What was missed is done with, though nobody has answered. */
+async function settle(state: State, siteId: string, id: string, at: EpochMs): Promise<void> {
+  await inTransaction(state.db, async (tx) => {
+    await updateConversation(tx, siteId, id, { missed_ms: null, is_done: 1 });
+    await markNotesAnswered(tx, siteId, id, at);
+  });
+  state.hub.send(deskChannel(siteId), {
+    name: 'conversation',
+    data: { conversation: await findDeskConversation(state.db, siteId, id) },
+  });
 }
 
 /** [M4] What has been quiet for as long as its widget allows is ended by the system. Gives how many. */
@@ -91,14 +126,8 @@ export async function endQuiet(state: State): Promise<number> {
   const at = state.clock.now();
   let count = 0;
   for (const row of await listRunning(state.db, at - QUIET_LEAST_MS)) {
-    const version = await findVersionInForce(state.db, row.site_id, at);
-    const widget =
-      version?.design.widgets.find(({ key }) => key === row.widget_key) ?? version?.design.widgets[0];
-    if (
-      widget === undefined ||
-      !hasGoneQuiet({ standing: row.status, lastMs: row.last_entry_ms }, widget.timings, at)
-    )
-      continue;
+    const widget = await findWidget(state.db, row.site_id, row.widget_key, at);
+    if (quietSince(row, widget, at) === null) continue;
     await end(state, row.site_id, row.id, row.visitor_id, { author: 'system', personId: null }, at);
     count++;
   }
@@ -109,10 +138,16 @@ export async function endQuiet(state: State): Promise<number> {
 const QUIET_LEAST_MS = 10 * MINUTE_MS;
 const LOOK_EVERY_MS = 10 * MINUTE_MS;
 
-/** Looks for quiet conversations now and then, for as long as the server runs. */
+/** What time alone does to conversations. */
+export async function lookAfter(state: State): Promise<void> {
+  await endQuiet(state);
+  for (const siteId of await listSitesAsked(state.db)) await missUnanswerable(state, siteId);
+}
+
+/** Looks for quiet conversations, and for questions that nobody can answer any more, now and then, for as long as the server runs. */
 export function watchQuiet(state: State): void {
   state.clock.wakeAt(state.clock.now() + LOOK_EVERY_MS, () => {
-    runAside('quiet conversations', endQuiet(state)); // the next look tries again
+    runAside('quiet conversations', lookAfter(state)); // the next look tries again
     watchQuiet(state);
   });
 }

@@ -1,3 +1,4 @@
+import { sql } from 'kysely';
 import type { EpochMs } from '../../core/model/units';
 import type { VisitorEntry } from '../../core/wire/talk';
 import type { Db } from '../db/open';
@@ -20,6 +21,27 @@ export async function findEntryByClientId(
   const row = await entryQuery(db, siteId)
     .where('entry.conversation_id', '=', conversationId)
     .where('entry.author', '=', author as 'visitor')
+    .where('entry.client_id', '=', clientId)
+    .executeTakeFirst();
+  return row === undefined ? null : toEntry(row);
+}
+
+/** What a visitor has sent under an id of their browser's, in whichever of their conversations. */
+export async function findEntryOfVisitor(
+  db: Db,
+  siteId: string,
+  visitorId: string,
+  clientId: string,
+): Promise<VisitorEntry | null> {
+  const row = await entryQuery(db, siteId)
+    .innerJoin('conversation', (on) =>
+      on
+        .onRef('conversation.site_id', '=', 'entry.site_id')
+        .onRef('conversation.id', '=', 'entry.conversation_id'),
+    )
+    .where('conversation.site_id', '=', siteId)
+    .where('conversation.visitor_id', '=', visitorId)
+    .where('entry.author', '=', 'visitor')
     .where('entry.client_id', '=', clientId)
     .executeTakeFirst();
   return row === undefined ? null : toEntry(row);
@@ -68,34 +90,68 @@ export async function hasJoined(
   return row !== undefined;
 }
 
-/** Entries of a conversation after an id, oldest first. */
-export async function listEntries(
+/** Entries of several conversations after an id, oldest first; at most so many. */
+export async function listEntriesAfter(
   db: Db,
   siteId: string,
-  conversationId: string,
+  conversationIds: readonly string[],
   afterId: number,
   limit: number,
 ): Promise<VisitorEntry[]> {
-  const rows = await entryQuery(db, siteId)
-    .where('entry.conversation_id', '=', conversationId)
-    .where('entry.id', '>', afterId)
-    .orderBy('entry.id')
-    .limit(limit)
-    .execute();
-  return rows.map(toEntry);
+  const entries = await ofEach(db, siteId, conversationIds, (query) =>
+    query.where(ENTRY_ID, '>', afterId).orderBy('entry.seq').limit(limit),
+  );
+  return entries.slice(0, limit);
 }
 
-/** Pages the visitor wrote from, by entry id; for the desk only. */
+/** The newest entries of several conversations, before an id where one is given, oldest first; at most so many. */
+export async function listEntriesBefore(
+  db: Db,
+  siteId: string,
+  conversationIds: readonly string[],
+  beforeId: number | null,
+  limit: number,
+): Promise<VisitorEntry[]> {
+  const entries = await ofEach(db, siteId, conversationIds, (query) => {
+    const newest = query.orderBy('entry.seq', 'desc').limit(limit);
+    return beforeId === null ? newest : newest.where(ENTRY_ID, '<', beforeId);
+  });
+  return entries.slice(-limit);
+}
+
+/** Not looked up by itself: entries of one conversation stand in the order of their ids. */
+const ENTRY_ID = sql<number>`+entry.id`;
+
+/** Each conversation is read in its own order, which an index holds; then they are put in the order in which they were said. */
+async function ofEach(
+  db: Db,
+  siteId: string,
+  conversationIds: readonly string[],
+  narrow: (query: ReturnType<typeof entryQuery>) => ReturnType<typeof entryQuery>,
+): Promise<VisitorEntry[]> {
+  const rows = await Promise.all(
+    conversationIds.map((id) =>
+      narrow(entryQuery(db, siteId).where('entry.conversation_id', '=', id)).execute(),
+    ),
+  );
+  return rows
+    .flat()
+    .sort((a, b) => a.id - b.id)
+    .map(toEntry);
+}
+
+/** Pages the visitor wrote from, by entry id, of a run of entries; for the desk only. */
 export async function listEntryPages(
   db: Db,
   siteId: string,
-  conversationId: string,
+  ids: readonly number[],
 ): Promise<Record<number, string>> {
+  if (ids.length === 0) return {};
   const rows = await db
     .selectFrom('entry')
     .select(['id', 'page'])
     .where('site_id', '=', siteId)
-    .where('conversation_id', '=', conversationId)
+    .where('id', 'in', ids)
     .where('page', 'is not', null)
     .execute();
   return Object.fromEntries(rows.map(({ id, page }) => [id, page ?? '']));
@@ -112,6 +168,7 @@ function entryQuery(db: Db, siteId: string) {
     )
     .select([
       'entry.id',
+      'entry.conversation_id',
       'entry.seq',
       'entry.kind',
       'entry.author',
@@ -128,6 +185,7 @@ type EntryRow = Awaited<ReturnType<ReturnType<typeof entryQuery>['execute']>>[nu
 function toEntry(row: EntryRow): VisitorEntry {
   return {
     id: row.id,
+    conversationId: row.conversation_id,
     seq: row.seq,
     kind: row.kind,
     author: row.author === 'system' ? 'house' : row.author, // version 1 of the wire calls it so
@@ -145,12 +203,11 @@ export async function listEntriesOfSite(
   siteId: string,
   afterId: number,
   limit: number,
-): Promise<{ conversationId: string; entry: VisitorEntry }[]> {
+): Promise<VisitorEntry[]> {
   const rows = await entryQuery(db, siteId)
-    .select('entry.conversation_id')
     .where('entry.id', '>', afterId)
     .orderBy('entry.id')
     .limit(limit)
     .execute();
-  return rows.map((row) => ({ conversationId: row.conversation_id, entry: toEntry(row) }));
+  return rows.map(toEntry);
 }

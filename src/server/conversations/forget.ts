@@ -1,19 +1,17 @@
 import { findConversation, listConversationIds } from './conversations.repository';
-import { deleteVisitor, findVisitorByToken } from './visitors.repository';
+import { deleteVisitor } from './visitors.repository';
 import type { Tx } from '../db/open';
 import { inTransaction } from '../db/transaction';
-import { hashOf } from '../ids';
 import type { State } from '../state';
 import { deskChannel, tellTeams, visitorChannel } from '../facts/presence';
-import { TokenError, type Writer } from './talk';
+import { type Writer, knownVisitor } from './writer';
 import { tellPlaces } from './tell-places';
 
 /** [V8] Deletes a visitor with all they have said and filled in; desks and their own windows are told. Throws TokenError. */
-export async function forgetVisitor(state: State, { siteId, token, at }: Writer): Promise<void> {
+export async function forgetVisitor(state: State, writer: Writer): Promise<void> {
+  const { siteId } = writer;
   const gone = await inTransaction(state.db, async (tx) => {
-    const visitorId = token === null ? null : await findVisitorByToken(tx, siteId, hashOf(token), at);
-    if (visitorId === null) throw new TokenError();
-    return remove(tx, siteId, visitorId);
+    return remove(tx, siteId, await knownVisitor(tx, writer));
   });
   await tellGone(state, siteId, gone, 'forgotten');
 }

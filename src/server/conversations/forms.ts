@@ -38,16 +38,31 @@ export async function checkForm(
   );
 }
 
-/** Stores what of a form fits its fields; nothing where nothing was filled in. */
+/** A form as far as it fits its fields. */
+export interface GivenForm {
+  readonly place: FormPlace;
+  readonly replies: Replies;
+  /** The team that was chosen in it, by its id; null: none was. */
+  readonly team: string | null;
+}
+
+/** What was given with a message or a note, as far as it fits. */
+export async function givenForm(tx: Tx, siteId: string, place: FormPlace, said: Asked): Promise<GivenForm> {
+  const { replies } = await checkForm({ db: tx }, siteId, place, said, true);
+  const choice = (await formOf(tx, siteId, place, said)).find(({ kind }) => kind === 'team');
+  const team = choice === undefined ? undefined : replies[choice.id];
+  return { place, replies, team: typeof team === 'string' ? team : null };
+}
+
+/** Stores a form; nothing where nothing was filled in. */
 export async function keepForm(
   tx: Tx,
   siteId: string,
   conversationId: string,
-  place: FormPlace,
+  { place, replies }: GivenForm,
   said: Asked & { readonly clientId: string },
   at: number,
 ): Promise<void> {
-  const { replies } = await checkForm({ db: tx }, siteId, place, said, true);
   if (Object.keys(replies).length === 0) return;
   const { clientId, design, locale, widget } = said;
   await insertFormReply(tx, siteId, conversationId, {

@@ -1,23 +1,29 @@
 import { LIMITS } from '../../core/limits';
-import { findConversationOf, getFacts } from './conversations.repository';
-import { listEntries } from './entries.repository';
+import { findConversationOf, listConversationIds } from './conversations.repository';
+import { getFacts } from './facts.repository';
+import { listEntriesAfter } from './entries.repository';
 import type { HubEvent } from '../live/hub';
 import type { State } from '../state';
 
-/** What a visitor's stream missed: entries after an id, and how the conversation stands. More than 500: `reload`. */
+/** What a visitor's stream missed: entries of all their conversations after an id, and how the current one stands. More than 500: `reload`. */
 export async function findEntriesAfter(
-  state: Pick<State, 'db'>,
+  { db }: Pick<State, 'db'>,
   siteId: string,
   visitorId: string,
   afterId: number,
 ): Promise<HubEvent[]> {
-  const row = await findConversationOf(state.db, siteId, visitorId);
-  if (row === null) return [];
+  const current = await findConversationOf(db, siteId, visitorId);
+  if (current === null) return [];
   const after = Number.isSafeInteger(afterId) && afterId > 0 ? afterId : 0;
-  const entries = await listEntries(state.db, siteId, row.id, after, LIMITS.entriesPerResume + 1);
+  const ids = await listConversationIds(db, siteId, visitorId);
+  const entries = await listEntriesAfter(db, siteId, ids, after, LIMITS.entriesPerResume + 1);
   if (entries.length > LIMITS.entriesPerResume) return [{ name: 'reload', data: {} }];
   return [
-    { name: 'conversation', data: await getFacts(state.db, siteId, row.id) },
-    ...entries.map((entry): HubEvent => ({ name: 'entry', id: entry.id, data: entry })),
+    { name: 'conversation', data: await getFacts(db, siteId, current.id) },
+    ...entries.map((entry): HubEvent => ({
+      name: entry.conversationId === current.id ? 'entry' : 'earlier-entry',
+      id: entry.id,
+      data: entry,
+    })),
   ];
 }

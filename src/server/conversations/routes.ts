@@ -2,17 +2,18 @@ import type { DeskTalk } from '../../core/wire/desk';
 import { type DeskCall, type DeskRoutes, actorOf, route, routeWith } from '../desk/route';
 import { errorResponse, json } from '../http/replies';
 import { NothingInput, ReplyInput } from '../input/desk.input';
-import { findConversation } from './conversations.repository';
+import { findConversation, listConversationIds } from './conversations.repository';
 import {
   findDeskConversation,
-  listEndedDeskConversations,
+  listDoneDeskConversations,
   listOpenDeskConversations,
 } from './desk-conversations.repository';
 import { endByPerson } from './end-talk';
-import { listEntries, listEntryPages } from './entries.repository';
+import { listEntryPages } from './entries.repository';
 import { removePractice } from './forget';
 import { describeForms } from './forms';
-import { replyTo } from './talk';
+import { replyTo } from './reply';
+import { pageOf, partedAt } from './talk';
 
 /** What the desk asks about conversations. */
 export const CONVERSATION_ROUTES: DeskRoutes = {
@@ -26,35 +27,51 @@ export const CONVERSATION_ROUTES: DeskRoutes = {
 const PER_PAGE = 100;
 const OPEN_MAX = 1000;
 
-/** The first page holds everything that waits for somebody, whatever came since; ended ones are paged. */
+/** The first page holds everything that waits for somebody, whatever came since; what is done is paged. */
 async function handleListConversations({ state, request, member }: DeskCall): Promise<Response> {
-  const asked = Number(new URL(request.url).searchParams.get('before') ?? '');
-  const before = Number.isSafeInteger(asked) && asked > 0 ? asked : null;
-  const [open, ended] = await Promise.all([
+  const before = idIn(request, 'before');
+  const [open, done] = await Promise.all([
     before === null ? listOpenDeskConversations(state.db, member.site.id, OPEN_MAX) : [],
-    listEndedDeskConversations(state.db, member.site.id, before, PER_PAGE + 1),
+    listDoneDeskConversations(state.db, member.site.id, before, PER_PAGE + 1),
   ]);
   return json(
     200,
-    { conversations: [...open, ...ended.slice(0, PER_PAGE)], hasMore: ended.length > PER_PAGE },
+    { conversations: [...open, ...done.slice(0, PER_PAGE)], hasMore: done.length > PER_PAGE },
     {},
   );
 }
 
-async function handleGetConversation({ state, member, id }: DeskCall): Promise<Response> {
-  const conversation = await findDeskConversation(state.db, member.site.id, id);
-  if (conversation === null) return errorResponse(404, 'There is no such conversation.', {});
-  const [row, entries, pages, forms] = await Promise.all([
-    findConversation(state.db, member.site.id, id),
-    listEntries(state.db, member.site.id, id, 0, 5000),
-    listEntryPages(state.db, member.site.id, id),
-    describeForms(state.db, member.site.id, id),
+/** The newest of what was said, here and in the visitor's conversations before; `before` an entry it pages back. */
+async function handleGetConversation({ state: { db }, request, member, id }: DeskCall): Promise<Response> {
+  const siteId = member.site.id;
+  const [row, conversation] = await Promise.all([
+    findConversation(db, siteId, id),
+    findDeskConversation(db, siteId, id),
   ]);
-  return json(
-    200,
-    { conversation, entries, pages, forms, trail: JSON.parse(row?.trail_json ?? '[]') as DeskTalk['trail'] },
-    {},
+  if (row === null || conversation === null) return errorResponse(404, 'There is no such conversation.', {});
+  const all = await listConversationIds(db, siteId, row.visitor_id);
+  const [page, forms] = await Promise.all([
+    pageOf(
+      db,
+      siteId,
+      all.filter((one) => one <= id),
+      idIn(request, 'before'),
+    ),
+    describeForms(db, siteId, id),
+  ]);
+  const pages = await listEntryPages(
+    db,
+    siteId,
+    page.entries.map((entry) => entry.id),
   );
+  const trail = JSON.parse(row.trail_json ?? '[]') as DeskTalk['trail'];
+  return json(200, { conversation, ...partedAt(id, page), pages, forms, trail } satisfies DeskTalk, {});
+}
+
+/** A whole number above 0 in the query of a request; null: none is there. */
+function idIn(request: Request, name: string): number | null {
+  const asked = Number(new URL(request.url).searchParams.get(name) ?? '');
+  return Number.isSafeInteger(asked) && asked > 0 ? asked : null;
 }
 
 async function handleRemovePractice({ state, member, id }: DeskCall): Promise<Response> {

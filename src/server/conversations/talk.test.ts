@@ -6,6 +6,7 @@ import {
   madeMember,
   madeMessage,
   madePorch,
+  readFor,
 } from '../../../tests/made/test-server';
 import type { Design } from '../../core/model/design';
 import type { PointerV1 } from '../../core/wire/pointer';
@@ -120,16 +121,6 @@ describe('a conversation', () => {
     ]);
   });
 
-  it('[M4] writing after the end reopens the same conversation, waiting anew', async () => {
-    const { token, id } = await ask();
-    await reply(id, 'From ten on.');
-    await porch.visit('POST end', { token, body: {} });
-    const again = await read<SentAnswer>(
-      await porch.visit('POST messages', { token, body: madeMessage('One more thing') }),
-    );
-    expect(again.conversation).toMatchObject({ id, standing: 'asked', joinedMs: null, endedBy: null });
-  });
-
   it('says once that somebody is here, however often they take turns', async () => {
     const { token, id } = await ask();
     const rui = await madeMember(testServer, porch, 'responder', 'rui@farrowisle.example');
@@ -189,15 +180,6 @@ describe('a conversation', () => {
     expect(entries.map(({ seq }) => seq)).toEqual(entries.map((_, index) => index + 1));
     expect([...entries].sort((a, b) => a.id - b.id)).toEqual(entries);
   });
-
-  it('a note that is answered is done, and its visitor comes back to a talk', async () => {
-    const token = newSecret();
-    const note = madeMessage('Please write', { newToken: token, mail: 'joana@example.org', name: 'Joana' });
-    const { conversation } = await read<SentAnswer>(await porch.visit('POST notes', { body: note }));
-    await reply(conversation.id, 'With pleasure.');
-    expect((await talkOf(token)).conversation).toMatchObject({ standing: 'joined', isAnswered: true });
-    expect(await testServer.db.selectFrom('note').select('state').execute()).toEqual([{ state: 'done' }]);
-  });
 });
 
 describe('forget', () => {
@@ -256,15 +238,6 @@ describe('the line', () => {
     expect(answer.conversation.place).toBe(1);
   });
 });
-
-const readFor = async (response: Response, isEnough: (text: string) => boolean): Promise<string> => {
-  const reader = response.body?.getReader();
-  const decoder = new TextDecoder();
-  let text = '';
-  while (reader !== undefined && !isEnough(text)) text += decoder.decode((await reader.read()).value);
-  await reader?.cancel();
-  return text;
-};
 
 describe('the stream', () => {
   it('resumes after the last id: what was missed, no more and no less', async () => {

@@ -1,4 +1,5 @@
-import { getFacts, listAsked } from './conversations.repository';
+import { listAsked } from './conversations.repository';
+import { getFacts } from './facts.repository';
 import type { State } from '../state';
 import { visitorChannel } from '../facts/presence';
 

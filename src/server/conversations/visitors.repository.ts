@@ -89,7 +89,10 @@ export async function setVisitorReplies(
 ): Promise<void> {
   await db
     .updateTable('visitor')
-    .set((eb) => ({ mail: replies.mail, name: replies.name ?? eb.ref('name') }))
+    .set((eb) => ({
+      mail: replies.mail === '' ? eb.ref('mail') : replies.mail,
+      name: replies.name ?? eb.ref('name'),
+    }))
     .where('site_id', '=', siteId)
     .where('id', '=', visitorId)
     .execute();
@@ -113,6 +116,17 @@ export async function insertNote(
       due_ms: null,
     })
     .execute();
+}
+
+/** Where a visitor can be written to; null: they have not said. */
+export async function findVisitorMail(db: Db, siteId: string, visitorId: string): Promise<string | null> {
+  const row = await db
+    .selectFrom('visitor')
+    .select('mail')
+    .where('site_id', '=', siteId)
+    .where('id', '=', visitorId)
+    .executeTakeFirst();
+  return row?.mail || null;
 }
 
 export async function markNotesAnswered(

@@ -130,6 +130,7 @@ describe('migrateDatabase', () => {
       '202612010001-edit-ids',
       '202612010002-place-names',
       '202612010003-straight-plans',
+      '202612010004-own-conversations',
     ]);
     expect(await migrateDatabase(db, '')).toEqual([]);
   });

@@ -14,6 +14,7 @@ import * as plainNames from './migrations/202611290001-plain-names';
 import * as editIds from './migrations/202612010001-edit-ids';
 import * as placeNames from './migrations/202612010002-place-names';
 import * as straightPlans from './migrations/202612010003-straight-plans';
+import * as ownConversations from './migrations/202612010004-own-conversations';
 import { type Db, appliedMigrations, backUpTo, brokenReferences, withoutForeignKeys } from './open';
 
 const MIGRATIONS: Readonly<Record<string, Migration>> = {
@@ -31,6 +32,7 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '202612010001-edit-ids': editIds,
   '202612010002-place-names': placeNames,
   '202612010003-straight-plans': straightPlans,
+  '202612010004-own-conversations': ownConversations,
 };
 
 /** A migration that failed; the database is as it was before. */

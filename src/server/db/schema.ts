@@ -171,6 +171,9 @@ export interface Schema {
     assigned_to: string | null;
     answers_json: string | null;
     trail_json: string | null;
+    left_ms: number | null;
+    missed_ms: number | null;
+    is_done: Generated<number>;
   };
   entry: {
     id: Generated<number>;

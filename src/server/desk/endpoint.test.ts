@@ -276,6 +276,7 @@ describe('the list of conversations', () => {
           ...row,
           id: `ended${count}`,
           status: 'ended',
+          is_done: 1,
           last_entry_ms: Number(row.last_entry_ms) + count,
         }),
       );

@@ -37,11 +37,11 @@ export async function deskStream({ state, request, member, sessionHash }: DeskCa
   opened.send({ name: 'teams', data: { teams: await teamStates(state, site.id) } });
   const after = Number(request.headers.get('Last-Event-ID') ?? 0);
   if (after > 0) {
-    for (const { conversationId, entry } of await listEntriesOfSite(state.db, site.id, after, 500)) {
+    for (const entry of await listEntriesOfSite(state.db, site.id, after, 500)) {
       opened.send({
         name: 'entry',
         id: entry.id,
-        data: { conversation: await findDeskConversation(state.db, site.id, conversationId), entry },
+        data: { conversation: await findDeskConversation(state.db, site.id, entry.conversationId), entry },
       });
     }
   }

@@ -13,7 +13,7 @@ export interface PresenceBoard {
 }
 
 export const PING_EVERY_MS = 20 * SECOND_MS;
-const SILENT_AFTER_MS = 60 * SECOND_MS;
+export const SILENT_AFTER_MS = 60 * SECOND_MS;
 /** A page that is loaded anew closes its stream for a moment; that is not going away. */
 const RELOAD_MS = 3 * SECOND_MS;
 

@@ -1,8 +1,6 @@
 import { type TeamState } from '../../core/model/moment';
 import { teamStateOf } from '../../core/context/team-state';
-import { listSitesOf } from '../accounts/sites.repository';
-import { runAside } from '../log';
-import { listMembersIn, listTeams, setPresenceChoice } from './teams.repository';
+import { listMembersIn, listTeams } from './teams.repository';
 import type { State } from '../state';
 
 export const siteChannel = (siteId: string): string => `site:${siteId}`;
@@ -27,17 +25,6 @@ export async function teamStates(
   );
 }
 
-/** Says that a person is in, or is not any more; everybody who looks is told. */
-export async function choosePresence(
-  state: State,
-  siteId: string,
-  personId: string,
-  choice: 'in' | 'out',
-): Promise<void> {
-  await setPresenceChoice(state.db, siteId, personId, choice);
-  await tellTeams(state, siteId);
-}
-
 /** [S7] Something published or told by hand has changed: open windows read the pointer anew. */
 export function tellNews({ hub }: Pick<State, 'hub'>, siteId: string): void {
   hub.send(siteChannel(siteId), { name: 'news', data: {} });
@@ -49,14 +36,4 @@ export async function tellTeams(state: State, siteId: string): Promise<void> {
   const teams = await teamStates(state, siteId);
   hub.send(siteChannel(siteId), { name: 'teams', data: { teams, now: clock.now() } });
   hub.send(deskChannel(siteId), { name: 'teams', data: { teams } });
-}
-
-/** Whoever comes or goes is told on to everybody who looks at their sites; one site that cannot be told keeps no other back. */
-export function watchPresence(state: State): void {
-  state.board.onChange((personId) => {
-    const tellSites = async (): Promise<void> => {
-      for (const { id } of await listSitesOf(state.db, personId)) runAside('presence', tellTeams(state, id));
-    };
-    runAside('presence', tellSites());
-  });
 }

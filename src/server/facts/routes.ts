@@ -3,7 +3,7 @@ import { type DeskCall, type DeskRoutes, route, routeWith } from '../desk/route'
 import { errorResponse, json } from '../http/replies';
 import { NothingInput, PresenceChoiceInput, RecipientsInput } from '../input/desk.input';
 import { overviewOf } from './overview';
-import { choosePresence } from './presence';
+import { choosePresence } from '../conversations/leaving';
 import { listRecipients, writeRecipients } from './teams.repository';
 
 /** What the desk asks about teams, hours and who is in. */

@@ -4,6 +4,7 @@ import type { Replies } from '../../core/model/form';
 import { isMailShaped } from '../../core/forms/mail';
 import { CleanLine, CleanText } from './clean';
 import {
+  IsBoolean,
   IsOptional,
   IsString,
   Matches,
@@ -95,6 +96,8 @@ export class MessageInput {
   @MaxLength(80) @IsString() widget!: string;
   /** The team that is asked for, by its id; one that does not answer there is none. */
   @MaxLength(40) @IsString() @IsOptional() asks?: string;
+  /** Something else is asked: it begins another conversation, however soon after the last one ([M4]). */
+  @IsBoolean() @IsOptional() anew?: boolean;
   /** Of a private view: what is said under it is a try ([threat 18]). */
   @Matches(/^[\w-]{43}$/, { message: 'The pass of a private view is 43 signs.' })
   @IsString()

@@ -10,7 +10,7 @@ import type { PointerV1 } from '../../core/wire/pointer';
 import type { SentAnswer, VisitorTalk } from '../../core/wire/talk';
 import { connectionOf } from '../db/open';
 import { newSecret } from '../ids';
-import { choosePresence } from '../facts/presence';
+import { choosePresence } from '../conversations/leaving';
 import { visitorEndpoint } from './endpoint';
 
 let testServer: TestServer;

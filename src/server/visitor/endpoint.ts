@@ -23,7 +23,10 @@ import { takeAfter } from '../conversations/after-form';
 import { checkForm } from '../conversations/forms';
 import { endByVisitor } from '../conversations/end-talk';
 import { forgetVisitor } from '../conversations/forget';
-import { TokenError, type Writer, getTalk, takeMessage, takeNote } from '../conversations/talk';
+import { getStanding, getTalk } from '../conversations/talk';
+import { takeMessage, takeNote } from '../conversations/take-message';
+import { TokenError, type Writer, knownVisitor } from '../conversations/writer';
+import { isUnsettled } from '../../core/model/conversation';
 import { PART_NAME, keptGuestDir } from './kept-guest';
 import { practicePage } from './practice-page';
 import { type ShelvedFile, codedFor } from './widget-files';
@@ -205,9 +208,9 @@ async function messages(call: Call): Promise<Response> {
       ? await state.rates.take('newVisitor', peer)
       : await state.rates.take('message', writer.token);
   if (wait > 0) return tooMany(wait, allowed);
-  // Who has a token has written before: both are made together.
-  const { faults } =
-    writer.token !== null ? NO_FAULTS : await checkForm(state, call.site.id, 'before', parsed.value);
+  // Who has a token may be in the midst of a conversation; a form that begins another one comes with replies.
+  const isAsked = writer.token === null || parsed.value.replies !== undefined;
+  const { faults } = isAsked ? await checkForm(state, call.site.id, 'before', parsed.value) : NO_FAULTS;
   if (Object.keys(faults).length > 0) return unfit(faults, allowed);
   return json(200, await takeMessage(state, writer, parsed.value), allowed.headers);
 }
@@ -221,7 +224,7 @@ async function notes(call: Call): Promise<Response> {
     (await state.rates.take('noteFromAddress', peer)) ||
     (await state.rates.take('note', writer.token ?? parsed.value.newToken ?? peer));
   if (wait > 0) return tooMany(wait, allowed);
-  const hasSaid = writer.token !== null && (await getTalk(state, writer)).talk !== null;
+  const hasSaid = writer.token !== null && isUnsettled(await getStanding(state, writer));
   if (saysNothing(parsed.value.body, parsed.value.replies) && !hasSaid)
     return json(400, { errors: { body: 'Write a line or two first.' } }, allowed.headers);
   if (SENDS_LETTERS && parsed.value.replies === undefined && parsed.value.mail === '')
@@ -278,7 +281,9 @@ async function endTalk(call: Call): Promise<Response> {
 }
 
 async function conversation(call: Call): Promise<Response> {
-  const { talk } = await getTalk(call.state, writerOf(call));
+  const before = Number(new URL(call.request.url).searchParams.get('before') ?? '');
+  const isPlace = Number.isSafeInteger(before) && before > 0;
+  const { talk } = await getTalk(call.state, writerOf(call), isPlace ? before : null);
   return json(200, talk ?? { conversation: null, entries: [] }, call.allowed.headers);
 }
 
@@ -292,8 +297,8 @@ async function stream(call: Call): Promise<Response> {
   const wait = await state.rates.take('stream', peer);
   if (wait > 0) return tooMany(wait, allowed);
   const writer = writerOf(call);
-  const visitor = writer.token === null ? null : await getTalk(state, writer);
-  const own = visitor === null ? null : visitorChannel(site.id, visitor.visitorId);
+  const visitorId = writer.token === null ? null : await knownVisitor(state.db, writer);
+  const own = visitorId === null ? null : visitorChannel(site.id, visitorId);
   const atAddress = `address:${peer}`;
   const holder = holderOf(request, own ?? `${siteChannel(site.id)}:${peer}`);
   if (own === null && state.hub.count(atAddress, holder) >= STREAMS_PER_ADDRESS)
@@ -313,14 +318,9 @@ async function stream(call: Call): Promise<Response> {
     name: 'teams',
     data: { teams: await teamStates(state, site.id), paused: site.pausedAt !== null, now: state.clock.now() },
   });
-  if (visitor !== null)
-    for (const event of await findEntriesAfter(
-      state,
-      site.id,
-      visitor.visitorId,
-      Number(request.headers.get('Last-Event-ID') ?? 0),
-    ))
-      opened.send(event);
+  const after = Number(request.headers.get('Last-Event-ID') ?? 0);
+  if (visitorId !== null)
+    for (const event of await findEntriesAfter(state, site.id, visitorId, after)) opened.send(event);
   return new Response(opened.body, { headers: { ...STREAM_HEADERS, ...allowed.headers } });
 }
 

@@ -12,6 +12,8 @@ import { SHARED_WORDS } from '../wording/screens/shared';
 
 interface ConversationListProps {
   readonly list: readonly DeskConversation[];
+  /** Whoever looks. */
+  readonly youId: string;
   readonly chosen: string | null;
   readonly now: number;
   readonly hasMore: boolean;
@@ -20,7 +22,15 @@ interface ConversationListProps {
 }
 
 /** All conversations, grouped by whose turn it is. */
-export function ConversationList({ list, chosen, now, hasMore, onChoose, onMore }: ConversationListProps) {
+export function ConversationList({
+  list,
+  youId,
+  chosen,
+  now,
+  hasMore,
+  onChoose,
+  onMore,
+}: ConversationListProps) {
   return (
     <Box
       component="nav"
@@ -32,7 +42,7 @@ export function ConversationList({ list, chosen, now, hasMore, onChoose, onMore 
         borderRight: { md: '1px solid var(--porch-rail)' },
       }}
     >
-      {groupsOf(list).map(({ title, conversations }) =>
+      {groupsOf(list, youId).map(({ title, conversations }) =>
         conversations.length === 0 ? null : (
           <Box key={title} component="section" aria-label={`${title}, ${conversations.length}`}>
             <Typography
@@ -86,7 +96,6 @@ function Row({
   now: number;
   onChoose: (id: string) => void;
 }) {
-  const since = one.waitingSinceMs === null ? null : lengthWords(now - one.waitingSinceMs);
   return (
     <ButtonBase
       data-conversation={one.id}
@@ -119,9 +128,7 @@ function Row({
             fontVariantNumeric: 'tabular-nums',
           }}
         >
-          {since === null
-            ? lengthWords(now - one.lastEntryMs) + CONVERSATIONS_WORDS.ago
-            : CONVERSATIONS_WORDS.waits(since)}
+          {sinceWords(one, now)}
         </Box>
       </Box>
       <Box
@@ -139,6 +146,16 @@ function Row({
       </Box>
     </ButtonBase>
   );
+}
+
+function sinceWords(
+  { waitingSinceMs, missedMs, leftMs, lastEntryMs }: DeskConversation,
+  now: number,
+): string {
+  if (missedMs !== null) return CONVERSATIONS_WORDS.missed(lengthWords(now - missedMs));
+  if (waitingSinceMs !== null) return CONVERSATIONS_WORDS.waits(lengthWords(now - waitingSinceMs));
+  if (leftMs !== null) return CONVERSATIONS_WORDS.left(lengthWords(now - leftMs));
+  return lengthWords(now - lastEntryMs) + CONVERSATIONS_WORDS.ago;
 }
 
 /** Somebody of ours tried the draft by a private link. */
@@ -165,5 +182,5 @@ export function Practice() {
 /** What a visitor is called: their name, their mail, or the page they asked on. */
 export function visitorName({ visitorName: name, visitorMail, page, isPractice }: DeskConversation): string {
   if (isPractice) return CONVERSATIONS_WORDS.practiceVisitor;
-  return name ?? visitorMail ?? CONVERSATIONS_WORDS.visitorOn(pageWords(page));
+  return name || visitorMail || CONVERSATIONS_WORDS.visitorOn(pageWords(page));
 }

@@ -5,21 +5,24 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { type ReactNode, useEffect, useRef, useState } from 'react';
+import { Fragment, type ReactNode, useEffect, useRef, useState } from 'react';
 import { LIMITS } from '../../core/limits';
 import type { VisitorEntry } from '../../core/wire/talk';
 import { newClientId } from '../parts/new-client-id';
-import type { DeskTalk } from '../../core/wire/desk';
+import type { Moment } from '../../core/model/moment';
+import type { DeskConversation, DeskTalk } from '../../core/wire/desk';
 import { PortError } from '../frame/api';
 import { languageName } from '../wording/languages';
 import { MOMENT_WORDS } from '../wording/moments';
-import { clockWords, dayWords, pageWords } from '../wording/times';
+import { clockWords, dayWords } from '../wording/times';
 import { Practice, visitorName } from './ConversationList';
 import { EndDialog } from './EndDialog';
+import { Dated, EntryLine, beginsAnother } from './EntryLine';
 import { FilledForms } from './FilledForms';
 import { useSite } from '../frame/SiteContext';
 import { useConnection, usePort } from '../frame/Connection';
 import { conversationsPort } from './port';
+import { saidOf } from './use-desk';
 import { CONVERSATIONS_WORDS } from '../wording/screens/conversations';
 
 interface ConversationViewProps {
@@ -28,14 +31,21 @@ interface ConversationViewProps {
   readonly firstDraft: string;
   readonly onDraft: (draft: string) => void;
   readonly onSent: (entry: VisitorEntry) => void;
+  readonly onEarlier: () => void;
   readonly onBack: ReactNode;
 }
 
-const SEEN_NOW = { asked: 'waiting', joined: 'talking', ended: 'goodbye', note: 'note-left' } as const;
-
 /** One conversation: who it is, what they see now, what was said on which page, and the answer. */
-export function ConversationView({ talk, firstDraft, onDraft, onSent, onBack }: ConversationViewProps) {
-  const { conversation, entries, pages, forms, trail } = talk;
+export function ConversationView({
+  talk,
+  firstDraft,
+  onDraft,
+  onSent,
+  onEarlier,
+  onBack,
+}: ConversationViewProps) {
+  const { conversation, pages, forms, trail } = talk;
+  const said = saidOf(talk);
   const { zone, overview } = useSite();
   const { notice } = useConnection();
   const port = usePort(conversationsPort);
@@ -48,9 +58,10 @@ export function ConversationView({ talk, firstDraft, onDraft, onSent, onBack }: 
   const [asksEnd, setAsksEnd] = useState(false);
   const sending = useRef<{ body: string; clientId: string } | null>(null);
   const log = useRef<HTMLDivElement>(null);
+  const newestId = said.at(-1)?.id;
   useEffect(() => {
     if (log.current !== null) log.current.scrollTop = log.current.scrollHeight;
-  }, [entries.length, forms.length]);
+  }, [newestId, forms.length]);
   const team = overview.teams.find(({ id }) => id === conversation.teamId);
   const over = draft.length - LIMITS.messageChars;
 
@@ -73,10 +84,7 @@ export function ConversationView({ talk, firstDraft, onDraft, onSent, onBack }: 
     }
   };
 
-  const waits =
-    conversation.status === 'note' && overview.facts?.sendsLetters !== true
-      ? CONVERSATIONS_WORDS.noEmailYet
-      : undefined;
+  const help = helpFor(conversation, overview.facts?.sendsLetters === true);
   return (
     <Box
       component="section"
@@ -123,8 +131,17 @@ export function ConversationView({ talk, firstDraft, onDraft, onSent, onBack }: 
           flex: 'none',
         }}
       >
-        {CONVERSATIONS_WORDS.theVisitorSees} <b>{MOMENT_WORDS[SEEN_NOW[conversation.status]].name}</b>
+        {CONVERSATIONS_WORDS.theVisitorSees} <b>{MOMENT_WORDS[seenNow(conversation)].name}</b>
         {CONVERSATIONS_WORDS.since(dayWords(conversation.askedMs, zone))}
+        {conversation.leftMs === null ? null : (
+          <>
+            {' '}
+            {CONVERSATIONS_WORDS.responderLeft(
+              conversation.responderName ?? CONVERSATIONS_WORDS.somebody,
+              clockWords(conversation.leftMs, zone),
+            )}
+          </>
+        )}
         {trail.length < 2 ? null : (
           <Box component="span" sx={{ overflowWrap: 'anywhere' }}>
             {' '}
@@ -140,6 +157,11 @@ export function ConversationView({ talk, firstDraft, onDraft, onSent, onBack }: 
         tabIndex={0}
         sx={{ flex: 1, overflow: 'auto', p: 2, minHeight: 0 }}
       >
+        {talk.hasEarlier === true ? (
+          <Button size="small" onClick={onEarlier} sx={{ mb: 1 }}>
+            {CONVERSATIONS_WORDS.showEarlier}
+          </Button>
+        ) : null}
         <FilledForms forms={forms.filter(({ place }) => place !== 'after')} zone={zone} />
         <Box
           component="ol"
@@ -154,14 +176,16 @@ export function ConversationView({ talk, firstDraft, onDraft, onSent, onBack }: 
             rowGap: 1,
           }}
         >
-          {entries.map((entry, index) => (
-            <Line
-              key={entry.id}
-              entry={entry}
-              page={pages[entry.id]}
-              before={pages[entries[index - 1]?.id ?? -1]}
-              zone={zone}
-            />
+          {said.map((entry, index) => (
+            <Fragment key={entry.id}>
+              {beginsAnother(entry, said[index - 1]) ? <Dated at={entry.storedMs} zone={zone} /> : null}
+              <EntryLine
+                entry={entry}
+                page={pages[entry.id]}
+                before={pages[said[index - 1]?.id ?? -1]}
+                zone={zone}
+              />
+            </Fragment>
           ))}
         </Box>
         <FilledForms forms={forms.filter(({ place }) => place === 'after')} zone={zone} />
@@ -188,7 +212,7 @@ export function ConversationView({ talk, firstDraft, onDraft, onSent, onBack }: 
           value={draft}
           onChange={(event) => setDraft(event.target.value)}
           error={over > 0}
-          helperText={over > 0 ? CONVERSATIONS_WORDS.tooLong(over) : waits}
+          helperText={over > 0 ? CONVERSATIONS_WORDS.tooLong(over) : help}
           onKeyDown={(event) => {
             if (event.key !== 'Enter' || event.shiftKey || event.nativeEvent.isComposing) return;
             event.preventDefault();
@@ -199,13 +223,14 @@ export function ConversationView({ talk, firstDraft, onDraft, onSent, onBack }: 
           <Button type="submit" variant="contained" disabled={draft.trim() === '' || over > 0}>
             {CONVERSATIONS_WORDS.send}
           </Button>
-          {conversation.status === 'ended' ? null : (
-            <Button
-              onClick={() => (draft.trim() === '' ? setAsksEnd(true) : void send(true))}
-              disabled={over > 0}
-            >
-              {draft.trim() === '' ? CONVERSATIONS_WORDS.end : CONVERSATIONS_WORDS.sendAndEnd}
-            </Button>
+          {conversation.isDone ? null : (
+            <EndButton
+              conversation={conversation}
+              hasDraft={draft.trim() !== ''}
+              isDisabled={over > 0}
+              onAsk={() => setAsksEnd(true)}
+              onEnd={() => void send(true)}
+            />
           )}
         </Box>
         <EndDialog isOpen={asksEnd} onClose={() => setAsksEnd(false)} onEnd={() => void send(true)} />
@@ -214,79 +239,39 @@ export function ConversationView({ talk, firstDraft, onDraft, onSent, onBack }: 
   );
 }
 
-/** One line, with the page it was written on beside it where that changed. */
-function Line({
-  entry,
-  page,
-  before,
-  zone,
-}: {
-  entry: VisitorEntry;
-  page: string | undefined;
-  before: string | undefined;
-  zone: string;
-}) {
-  const trail =
-    page === undefined || page === before ? null : `${clockWords(entry.storedMs, zone)}  ${pageWords(page)}`;
-  const isSaid = entry.body !== '';
-  const isOurs = entry.author === 'person';
+interface EndButtonProps {
+  readonly conversation: DeskConversation;
+  readonly hasDraft: boolean;
+  readonly isDisabled: boolean;
+  readonly onAsk: () => void;
+  readonly onEnd: () => void;
+}
+
+/** Ends what runs, asked once where nothing is said; what is over already is marked as done. */
+function EndButton({ conversation, hasDraft, isDisabled, onAsk, onEnd }: EndButtonProps) {
+  if (conversation.status === 'ended')
+    return hasDraft ? null : <Button onClick={onEnd}>{CONVERSATIONS_WORDS.markDone}</Button>;
   return (
-    <Box component="li" data-entry={entry.id} sx={{ display: 'contents' }}>
-      <Box
-        sx={{
-          fontSize: '0.8125rem',
-          color: 'text.secondary',
-          textAlign: { md: 'end' },
-          pt: { md: 1 },
-          overflowWrap: 'anywhere',
-          display: { xs: trail === null ? 'none' : 'block', md: 'block' },
-        }}
-      >
-        {trail}
-      </Box>
-      {isSaid ? (
-        <Box
-          sx={{
-            maxWidth: 560,
-            px: 1.5,
-            py: 1,
-            borderRadius: '10px',
-            whiteSpace: 'pre-wrap',
-            overflowWrap: 'anywhere',
-            bgcolor: isOurs ? 'var(--porch-lane)' : 'background.paper',
-            border: '1px solid var(--porch-rail)',
-            borderInlineStart: isOurs ? '3px solid var(--porch-door)' : '1px solid var(--porch-rail)',
-          }}
-        >
-          <Box sx={{ fontSize: '0.8125rem', color: 'text.secondary' }}>
-            {isOurs
-              ? entry.name
-              : entry.kind === 'note'
-                ? CONVERSATIONS_WORDS.note
-                : CONVERSATIONS_WORDS.visitor}{' '}
-            · {clockWords(entry.storedMs, zone)}
-          </Box>
-          <bdi>{entry.body}</bdi>
-        </Box>
-      ) : (
-        <Box sx={{ fontSize: '0.8125rem', color: 'text.secondary' }}>
-          {systemWords(entry)} · {clockWords(entry.storedMs, zone)}
-        </Box>
-      )}
-    </Box>
+    <Button onClick={hasDraft ? onEnd : onAsk} disabled={isDisabled}>
+      {hasDraft ? CONVERSATIONS_WORDS.sendAndEnd : CONVERSATIONS_WORDS.end}
+    </Button>
   );
+}
+
+/** What the visitor's window shows of a conversation. */
+function seenNow({ status, leftMs }: DeskConversation): Moment {
+  if (status === 'asked') return leftMs === null ? 'waiting' : 'slow-reply';
+  return ({ joined: 'talking', ended: 'goodbye', note: 'note-left' } as const)[status];
+}
+
+/** What becomes of an answer, where it is not read at once. */
+function helpFor({ status, missedMs }: DeskConversation, sendsLetters: boolean): string | undefined {
+  if (status === 'note') return sendsLetters ? undefined : CONVERSATIONS_WORDS.noEmailYet;
+  if (status !== 'ended') return undefined;
+  return missedMs === null ? CONVERSATIONS_WORDS.overAlready : CONVERSATIONS_WORDS.wasMissed;
 }
 
 /** A step of the trail is an address without its scheme. */
 function trailWords(address: string): string {
   return address.slice(Math.max(0, address.indexOf('/')));
-}
-
-function systemWords({ kind, author, name }: VisitorEntry): string {
-  if (kind === 'joined') return CONVERSATIONS_WORDS.joined(name ?? CONVERSATIONS_WORDS.somebody);
-  if (kind === 'note') return CONVERSATIONS_WORDS.leftAddress;
-  if (author === 'house') return CONVERSATIONS_WORDS.endedAfterSilence;
-  return author === 'visitor'
-    ? CONVERSATIONS_WORDS.endedByVisitor
-    : CONVERSATIONS_WORDS.endedBy(name ?? CONVERSATIONS_WORDS.somebody);
 }

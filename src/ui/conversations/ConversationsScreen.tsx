@@ -9,6 +9,7 @@ import useMediaQuery from '@mui/material/useMediaQuery';
 import { useRef, useState } from 'react';
 import { SECOND_MS } from '../../core/model/units';
 import { useNow } from '../parts/use-now';
+import { useToastsAbove } from '../parts/use-toasts-above';
 import { HIDDEN } from '../theme/hidden';
 import { ConversationList } from './ConversationList';
 import { ConversationView } from './ConversationView';
@@ -18,12 +19,16 @@ import { useConnection } from '../frame/Connection';
 import { CONVERSATIONS_WORDS } from '../wording/screens/conversations';
 import { SHARED_WORDS } from '../wording/screens/shared';
 
+/** Where one writes, at the foot of the screen. */
+const COMPOSER_PX = 136;
+
 /** The responders' desk: whose turn it is, and the conversation itself. */
 export function ConversationsScreen() {
-  const { overview } = useSite();
+  const { overview, personId } = useSite();
   const { isConnected } = useConnection();
   const [chosen, setChosen] = useState<string | null>(null);
   const desk = useDesk(chosen);
+  useToastsAbove(COMPOSER_PX);
   const drafts = useRef(new Map<string, string>());
   const isPhone = useMediaQuery('(max-width: 56.2em)', { noSsr: true });
   const now = useNow(overview.now, 10 * SECOND_MS);
@@ -38,6 +43,7 @@ export function ConversationsScreen() {
   const list = (
     <ConversationList
       list={desk.list}
+      youId={personId}
       chosen={chosen}
       now={now}
       hasMore={desk.hasMore}
@@ -57,6 +63,7 @@ export function ConversationsScreen() {
         firstDraft={drafts.current.get(desk.talk.conversation.id) ?? ''}
         onDraft={(draft) => desk.talk !== null && drafts.current.set(desk.talk.conversation.id, draft)}
         onSent={desk.add}
+        onEarlier={desk.readEarlier}
         onBack={
           isPhone ? (
             <Button size="small" onClick={() => setChosen(null)}>

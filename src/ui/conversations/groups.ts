@@ -7,19 +7,33 @@ export interface ConversationGroup {
   readonly conversations: readonly DeskConversation[];
 }
 
-/** Grouped by whose turn it is; who waits longest stands first. */
-export function groupsOf(list: readonly DeskConversation[]): ConversationGroup[] {
-  const isRunning = ({ status }: DeskConversation): boolean => status === 'asked' || status === 'joined';
-  const forUs = list
-    .filter((one) => isRunning(one) && one.waitingSinceMs !== null)
-    .sort((a, b) => (a.waitingSinceMs ?? 0) - (b.waitingSinceMs ?? 0));
-  const forThem = list.filter((one) => isRunning(one) && one.waitingSinceMs === null);
-  const notes = list.filter(({ status }) => status === 'note').sort((a, b) => a.askedMs - b.askedMs);
-  const done = list.filter(({ status }) => status === 'ended');
+/** Whether somebody of ours is to say or do something: a visitor waits, whoever answered has left, or a question was missed. */
+export function isOurTurn(one: DeskConversation): boolean {
+  if (one.isDone || isNote(one)) return false;
+  return one.status === 'asked' || one.waitingSinceMs !== null;
+}
+
+/** A note, or a question that was missed and can be answered by e-mail. */
+function isNote({ status, visitorMail }: DeskConversation): boolean {
+  return status === 'note' || (status === 'ended' && visitorMail !== null);
+}
+
+/** Grouped by whose turn it is; first what was left by whoever looks, then who waits longest. */
+export function groupsOf(
+  list: readonly DeskConversation[],
+  youId: string | null = null,
+): ConversationGroup[] {
+  const isLeft = ({ leftMs, responderId }: DeskConversation): number =>
+    leftMs !== null && responderId === youId ? 0 : 1;
+  const since = ({ waitingSinceMs, leftMs, askedMs }: DeskConversation): number =>
+    waitingSinceMs ?? leftMs ?? askedMs;
+  const forUs = list.filter(isOurTurn).sort((a, b) => isLeft(a) - isLeft(b) || since(a) - since(b));
+  const open = list.filter((one) => !one.isDone && !isOurTurn(one));
+  const notes = open.filter(isNote).sort((a, b) => a.askedMs - b.askedMs);
   return [
     { title: SHARED_WORDS.yourTurn, conversations: forUs },
-    { title: CONVERSATIONS_WORDS.theirTurn, conversations: forThem },
+    { title: CONVERSATIONS_WORDS.theirTurn, conversations: open.filter((one) => !isNote(one)) },
     { title: SHARED_WORDS.notes, conversations: notes },
-    { title: CONVERSATIONS_WORDS.done, conversations: done },
+    { title: CONVERSATIONS_WORDS.done, conversations: list.filter(({ isDone }) => isDone) },
   ];
 }

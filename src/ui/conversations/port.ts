@@ -7,8 +7,10 @@ import type { Api } from '../frame/api';
 export interface ConversationsPort {
   /** The newest first, before an instant. */
   listConversations(before: EpochMs | null): Promise<{ conversations: DeskConversation[]; hasMore: boolean }>;
-  getConversation(id: string): Promise<DeskTalk>;
+  /** The newest of what was said, or the page before an entry. */
+  getConversation(id: string, before?: number): Promise<DeskTalk>;
   reply(id: string, said: { clientId: string; body: string }): Promise<VisitorEntry>;
+  /** Ends a conversation; one that was missed is done with. */
   end(id: string): Promise<void>;
   /** Deletes a conversation that was only practice. */
   removePractice(id: string): Promise<void>;
@@ -17,7 +19,8 @@ export interface ConversationsPort {
 export function conversationsPort({ get, post }: Api): ConversationsPort {
   return {
     listConversations: (before) => get(before === null ? 'conversations' : `conversations?before=${before}`),
-    getConversation: (id) => get(`conversations/${id}`),
+    getConversation: (id, before) =>
+      get(`conversations/${id}${before === undefined ? '' : `?before=${before}`}`),
     reply: async (id, said) =>
       (await post<{ entry: VisitorEntry }>(`conversations/${id}/entries`, said)).entry,
     end: async (id) => void (await post(`conversations/${id}/end`, {})),

@@ -1,13 +1,19 @@
 import { describe, expect, it } from 'vitest';
 import type { DeskConversation, DeskTalk } from '../../core/wire/desk';
 import type { VisitorEntry } from '../../core/wire/talk';
-import { freshest, merge } from './use-desk';
+import { freshest, merge, withEarlier } from './use-desk';
 
 const conversation = (id: string, lastEntryMs: number, lastWords = '') =>
   ({ id, lastEntryMs, lastWords }) as unknown as DeskConversation;
-const entry = (seq: number) => ({ id: seq, seq, body: `no. ${seq}` }) as unknown as VisitorEntry;
+const entry = (seq: number) =>
+  ({ id: seq, conversationId: 'a', seq, body: `no. ${seq}` }) as unknown as VisitorEntry;
 const talk = (id: string, ...seqs: number[]) =>
-  ({ conversation: conversation(id, seqs.at(-1) ?? 0), entries: seqs.map(entry) }) as unknown as DeskTalk;
+  ({
+    conversation: conversation(id, seqs.at(-1) ?? 0),
+    earlier: [],
+    entries: seqs.map(entry),
+    pages: {},
+  }) as unknown as DeskTalk;
 
 describe('what is read and what is heard', () => {
   it('a list that was on its way takes nothing back that was heard meanwhile', () => {
@@ -28,5 +34,14 @@ describe('what is read and what is heard', () => {
     expect(freshest(talk('a', 1, 2, 3), talk('a', 1)).entries).toHaveLength(3);
     expect(freshest(talk('a', 1), talk('b', 1, 2))).toEqual(talk('a', 1));
     expect(freshest(talk('a', 1), null)).toEqual(talk('a', 1));
+  });
+
+  it('a page that was read before stays where the newest is read anew', () => {
+    const paged = withEarlier(
+      { ...talk('a', 3, 4), hasEarlier: true },
+      { ...talk('a', 1, 2), hasEarlier: false },
+    );
+    const { entries, hasEarlier } = freshest({ ...talk('a', 3, 4, 5), hasEarlier: true }, paged);
+    expect([entries.map(({ seq }) => seq), hasEarlier]).toEqual([[1, 2, 3, 4, 5], false]);
   });
 });

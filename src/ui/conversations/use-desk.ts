@@ -19,6 +19,8 @@ export interface Desk {
   /** Why the chosen conversation is not there any more; null: it is. */
   readonly gone: GoneWhy | null;
   loadMore(): void;
+  /** Reads what was said before what is shown. */
+  readEarlier(): void;
   /** An entry that was acknowledged here. */
   add(entry: VisitorEntry): void;
 }
@@ -74,6 +76,14 @@ export function useDesk(chosen: string | null): Desk {
           void loadTalk();
         }
         if (event.kind === 'form' && event.conversation.id === chosen) void loadTalk();
+        if (event.kind === 'conversation') {
+          setList((before) => merge([event.conversation], before ?? []));
+          setTalk((before) =>
+            before?.conversation.id === event.conversation.id
+              ? { ...before, conversation: event.conversation }
+              : before,
+          );
+        }
         if (event.kind === 'gone') {
           setList((before) => before?.filter(({ id }) => !event.ids.includes(id)) ?? null);
           if (chosen === null || !event.ids.includes(chosen)) return;
@@ -103,30 +113,63 @@ export function useDesk(chosen: string | null): Desk {
     talk,
     gone,
     loadMore: () => {
-      const last = list?.filter(({ status }) => status === 'ended').at(-1);
+      const last = list?.filter(({ isDone }) => isDone).at(-1);
       if (last === undefined) return;
       port.listConversations(last.lastEntryMs).then((page) => {
         setList((before) => merge(page.conversations, before ?? []));
         setHasMore(page.hasMore);
       }, notice);
     },
+    readEarlier: () => {
+      const oldest = talk === null ? undefined : saidOf(talk)[0];
+      if (talk === null || oldest === undefined) return;
+      port
+        .getConversation(talk.conversation.id, oldest.id)
+        .then((page) => setTalk((before) => (before === null ? before : withEarlier(before, page))), notice);
+    },
     add: (entry) => setTalk((before) => (before === null ? before : withEntry(before, entry))),
   };
 }
 
 function withEntry(talk: DeskTalk, entry: VisitorEntry): DeskTalk {
-  const entries = [...talk.entries.filter(({ id }) => id !== entry.id), entry].sort((a, b) => a.seq - b.seq);
-  return { ...talk, entries };
+  return { ...talk, entries: joined(talk.entries, [entry]) };
 }
 
-/** A conversation as it was read, with what was heard of it while it was on its way. */
+/** All that was said to one visitor, as far as it is here, in the order in which it was said. */
+export function saidOf({ earlier, entries }: DeskTalk): VisitorEntry[] {
+  return joined(earlier, entries);
+}
+
+/** A conversation with the page before it. */
+export function withEarlier(talk: DeskTalk, page: DeskTalk): DeskTalk {
+  return {
+    ...talk,
+    earlier: joined(talk.earlier, page.earlier),
+    entries: joined(talk.entries, page.entries),
+    pages: { ...page.pages, ...talk.pages },
+    hasEarlier: page.hasEarlier === true,
+  };
+}
+
+/** A conversation as it was read, with what was heard of it while it was on its way, and what of it was read before. */
 export function freshest(read: DeskTalk, heard: DeskTalk | null): DeskTalk {
   if (heard?.conversation.id !== read.conversation.id) return read;
-  const last = read.entries.at(-1)?.seq ?? 0;
-  const later = heard.entries.filter(({ seq }) => seq > last);
-  return later.length === 0
-    ? read
-    : { ...read, conversation: heard.conversation, entries: [...read.entries, ...later] };
+  const isBehind = (read.entries.at(-1)?.id ?? 0) < (heard.entries.at(-1)?.id ?? 0);
+  const isLonger = (saidOf(heard)[0]?.id ?? Infinity) < (saidOf(read)[0]?.id ?? Infinity);
+  return {
+    ...read,
+    conversation: isBehind ? heard.conversation : read.conversation,
+    earlier: joined(heard.earlier, read.earlier),
+    entries: joined(heard.entries, read.entries),
+    pages: { ...heard.pages, ...read.pages },
+    hasEarlier: (isLonger ? heard : read).hasEarlier === true,
+  };
+}
+
+/** Entries of both, each once, the second's word of it, in the order in which they were said. */
+function joined(some: readonly VisitorEntry[], more: readonly VisitorEntry[]): VisitorEntry[] {
+  const byId = new Map([...some, ...more].map((entry) => [entry.id, entry]));
+  return [...byId.values()].sort((a, b) => a.id - b.id);
 }
 
 /** Both lists, each conversation once, the newer word of it: a list may have been read before what was heard meanwhile; newest first. */

@@ -2,7 +2,7 @@
 
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
-import { useEffect } from 'react';
+import { useToastsAbove } from '../parts/use-toasts-above';
 import type { Overview } from '../../core/wire/desk';
 import { useSite } from '../frame/SiteContext';
 import { HIDDEN } from '../theme/hidden';
@@ -29,7 +29,8 @@ interface DesignDeskProps {
 /** The screen nobody else has: circumstances, stage, inspector, Because and path over one draft. */
 export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
   const { siteName } = useSite();
-  useToastsAbovePath();
+  // Below the stage there are reasons and path, which a toast would cover.
+  useToastsAbove(PATH_HEIGHT + WHY_PX + 12);
   const shared = useDesignState(saver, draft, overview);
   if (typeof shared === 'string') return <Alert severity="error">{DESIGN_WORDS.notDrawn(shared)}</Alert>;
   if (shared === null) return null;
@@ -58,15 +59,6 @@ export function DesignDesk({ saver, draft, overview }: DesignDeskProps) {
       </Box>
     </DesignProvider>
   );
-}
-
-/** Below the stage there are reasons and path, which a toast would cover. */
-function useToastsAbovePath(): void {
-  useEffect(() => {
-    const { style } = document.documentElement;
-    style.setProperty('--porch-toast-bottom', `${PATH_HEIGHT + WHY_PX + 12}px`);
-    return () => void style.removeProperty('--porch-toast-bottom');
-  }, []);
 }
 
 /** The server does not know how wide the screen is: what it drew for a wide one waits unseen on a phone until the browser has. */

@@ -21,6 +21,7 @@ export interface SiteShared {
   readonly siteName: string;
   readonly zone: string;
   readonly role: Role;
+  readonly personId: string;
   readonly personName: string;
   readonly overview: Overview;
   reload(): Promise<void>;
@@ -46,7 +47,7 @@ function withTeams(overview: Overview, teams: TeamsTold): Overview {
 
 interface SiteProviderProps extends Pick<
   SiteShared,
-  'siteKey' | 'siteName' | 'zone' | 'role' | 'personName'
+  'siteKey' | 'siteName' | 'zone' | 'role' | 'personId' | 'personName'
 > {
   /** The overview as it was when the page was asked for. */
   readonly first: Overview;
@@ -61,6 +62,7 @@ export function SiteProvider({
   siteName,
   zone,
   role,
+  personId,
   personName,
 }: SiteProviderProps) {
   const { notice, onEvent, isSignedOut } = useConnection();
@@ -97,8 +99,8 @@ export function SiteProvider({
     [port, reload],
   );
   const shared = useMemo<SiteShared>(
-    () => ({ siteKey, siteName, zone, role, personName, overview, reload, setPresenceChoice }),
-    [siteKey, siteName, zone, role, personName, overview, reload, setPresenceChoice],
+    () => ({ siteKey, siteName, zone, role, personId, personName, overview, reload, setPresenceChoice }),
+    [siteKey, siteName, zone, role, personId, personName, overview, reload, setPresenceChoice],
   );
   return <Context value={shared}>{children}</Context>;
 }

@@ -15,8 +15,7 @@ import { ConnectionProvider } from './Connection';
 import { SiteProvider, type SiteShared } from './SiteContext';
 
 interface SiteFrameProps extends Pick<TopBarProps, 'sites' | 'signOut'> {
-  readonly site: Pick<SiteShared, 'siteKey' | 'siteName' | 'zone' | 'role' | 'personName'>;
-  readonly personId: string;
+  readonly site: Pick<SiteShared, 'siteKey' | 'siteName' | 'zone' | 'role' | 'personId' | 'personName'>;
   /** As the page was asked for. */
   readonly overview: Overview;
   readonly signIn: SignInAction;
@@ -24,7 +23,7 @@ interface SiteFrameProps extends Pick<TopBarProps, 'sites' | 'signOut'> {
 }
 
 /** Top bar, search and key sheet around every screen of a site. */
-export function SiteFrame({ children, sites, signOut, signIn, personId, site, overview }: SiteFrameProps) {
+export function SiteFrame({ children, sites, signOut, signIn, site, overview }: SiteFrameProps) {
   const [isSearchOpen, setSearchOpen] = useState(false);
   const [isSheetOpen, setSheetOpen] = useState(false);
   const router = useRouter();
@@ -42,7 +41,7 @@ export function SiteFrame({ children, sites, signOut, signIn, personId, site, ov
     [],
   );
   return (
-    <ConnectionProvider siteKey={site.siteKey} personId={personId}>
+    <ConnectionProvider siteKey={site.siteKey} personId={site.personId}>
       <SiteProvider {...site} first={overview}>
         <FindingsProvider>
           <Box sx={{ minHeight: '100vh', display: 'flex', flexDirection: 'column' }}>

@@ -25,6 +25,8 @@ export type DeskEvent =
   | { readonly kind: 'entry'; readonly conversation: DeskConversation; readonly entry: VisitorEntry }
   /** Conversations that are deleted. */
   | { readonly kind: 'gone'; readonly ids: readonly string[]; readonly why: GoneWhy }
+  /** How a conversation stands has changed, though nothing was said. */
+  | { readonly kind: 'conversation'; readonly conversation: DeskConversation }
   /** A form after the chat was given. */
   | { readonly kind: 'form'; readonly conversation: DeskConversation }
   | { readonly kind: 'connection'; readonly isOpen: boolean }
@@ -48,7 +50,7 @@ export function framePort({ base, get, post }: Api): FramePort {
   };
 }
 
-const STREAMED = ['ping', 'signed-out', 'teams', 'gone', 'form', 'entry'] as const;
+const STREAMED = ['ping', 'signed-out', 'teams', 'gone', 'form', 'conversation', 'entry'] as const;
 
 /** The pong goes out from the stream's own handler: timers of hidden tabs sleep ([S2]). One tab answers for all; `pong` gives whether the session has ended. */
 function listenTo(
@@ -65,8 +67,8 @@ function listenTo(
         hear({ kind: 'teams', teams: (told as { teams: Record<string, TeamState> }).teams });
       if (name === 'signed-out') hear({ kind: 'signed-out' });
       if (name === 'gone') hear({ kind: 'gone', ...(told as { ids: string[]; why: GoneWhy }) });
-      if (name === 'form')
-        hear({ kind: 'form', conversation: (told as { conversation: DeskConversation }).conversation });
+      if (name === 'form' || name === 'conversation')
+        hear({ kind: name, conversation: (told as { conversation: DeskConversation }).conversation });
       if (name === 'entry')
         hear({ kind: 'entry', ...(told as { conversation: DeskConversation; entry: VisitorEntry }) });
     },

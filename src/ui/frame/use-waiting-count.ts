@@ -3,6 +3,7 @@
 import { useEffect, useState } from 'react';
 import type { DeskConversation } from '../../core/wire/desk';
 import { useConnection, usePort } from './Connection';
+import { isOurTurn } from '../conversations/groups';
 import { conversationsPort } from '../conversations/port';
 
 /** How many visitors wait for a word of ours right now. */
@@ -27,7 +28,8 @@ export function useWaitingCount(): number {
     load();
     let opened = 0;
     return onEvent((event) => {
-      if (event.kind === 'entry') setWaiting((before) => apply(before, event.conversation));
+      if (event.kind === 'entry' || event.kind === 'conversation')
+        setWaiting((before) => apply(before, event.conversation));
       // Somebody was forgotten, or the stream was opened again: something may have been said meanwhile.
       const isAgain = event.kind === 'connection' && event.isOpen && opened++ > 0;
       if (event.kind === 'gone' || isAgain) load();
@@ -36,6 +38,6 @@ export function useWaitingCount(): number {
   return waiting.size;
 }
 
-function isWaiting({ status, waitingSinceMs, isPractice }: DeskConversation): boolean {
-  return !isPractice && waitingSinceMs !== null && (status === 'asked' || status === 'joined');
+function isWaiting(one: DeskConversation): boolean {
+  return !one.isPractice && isOurTurn(one);
 }

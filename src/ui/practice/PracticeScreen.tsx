@@ -135,6 +135,7 @@ function BothSides({ pass }: { readonly pass: string }) {
               firstDraft=""
               onDraft={() => undefined}
               onSent={desk.add}
+              onEarlier={desk.readEarlier}
               onBack={null}
             />
           )}

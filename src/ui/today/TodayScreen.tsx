@@ -129,7 +129,10 @@ function useToday(): { list: readonly DeskConversation[] | null; draft: DraftVie
     load();
     return onEvent(
       (event) =>
-        (event.kind === 'entry' || event.kind === 'gone' || (event.kind === 'connection' && event.isOpen)) &&
+        (event.kind === 'entry' ||
+          event.kind === 'conversation' ||
+          event.kind === 'gone' ||
+          (event.kind === 'connection' && event.isOpen)) &&
         load(),
     );
   }, [port, notice, onEvent]);

@@ -142,6 +142,7 @@ const PLAIN_REASONS = {
   'nobody-left-to-answer': 'everybody stopped answering before anybody joined',
   'asks-again': 'the visitor asks something else',
   'no-reply-yet': 'nobody has answered for a while',
+  'responder-left': 'the responder has left, and nobody has taken over yet',
   'invitation-shown': 'an invitation is showing',
   'invitation-due': 'an invitation shows now',
   'invitation-withdrawn': 'an invitation is withdrawn',

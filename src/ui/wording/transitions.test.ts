@@ -41,13 +41,14 @@ describe('the words of transitions', () => {
       'we close or stop answering; the question becomes a note',
     ],
     ['answer-after-all', 'answered', 'somebody answers after all'],
-    ['address-left', 'stops', 'stops waiting; the question becomes a note'],
-    ['reply-overdue', 'off', 'never: switched off'],
+    ['address-left', 'stops', 'leaves a note'],
+    ['reply-overdue', 'we leave', 'responder leaves'],
     ['conversation-ended', 'ends', 'either side ends it, or nobody writes for 12 h'],
     ['asked-again', 'again', 'asks something else'],
     ['note-sent', 'note', 'sends the note'],
     ['availability-gained', 'we open', 'we open, or somebody starts answering'],
-    ['returned-after-answer', 'returns', 'comes back and finds an answer'],
+    ['conversation-resumed', 'more', 'writes again within ten minutes'],
+    ['answer-replied-to', 'replies', 'reads our answer and replies'],
   ] as const)('%s: %s, %s', (transition, short, full) => {
     expect(words(transition, THREE)).toEqual({ short, full });
   });

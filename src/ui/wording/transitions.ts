@@ -88,13 +88,16 @@ export function transitionWords(label: TransitionLabel, { teamName }: Transition
     case 'no-answer':
       return { short: secondsWords(label.seconds), full: `no answer after ${secondsWords(label.seconds)}` };
     case 'no-reply':
-      return { short: secondsWords(label.seconds), full: `no reply for ${secondsWords(label.seconds)}` };
-    case 'never-slow':
-      return { short: 'off', full: 'never: switched off' };
+      return {
+        short: secondsWords(label.seconds),
+        full: `no reply for ${secondsWords(label.seconds)}, or responder leaves`,
+      };
+    case 'only-if-left':
+      return { short: 'we leave', full: 'responder leaves' };
     case 'answered':
       return { short: 'answered', full: 'somebody answers after all' };
     case 'leaves-address':
-      return { short: 'stops', full: 'stops waiting; the question becomes a note' };
+      return { short: 'stops', full: 'leaves a note' };
     case 'ends':
       return {
         short: 'ends',
@@ -119,8 +122,10 @@ export function transitionWords(label: TransitionLabel, { teamName }: Transition
         short: label.opens ? 'we open' : 'we answer',
         full: label.opens ? 'we open, or somebody starts answering' : 'somebody starts answering',
       };
-    case 'comes-back':
-      return { short: 'returns', full: 'comes back and finds an answer' };
+    case 'writes-again':
+      return { short: 'more', full: 'writes again within ten minutes' };
+    case 'replies-to-answer':
+      return { short: 'replies', full: 'reads our answer and replies' };
   }
 }
 

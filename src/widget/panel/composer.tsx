@@ -1,5 +1,6 @@
 /** @jsxImportSource preact */
 import { LIMITS } from '../../core/limits';
+import type { Moment } from '../../core/model/moment';
 import type { TextKey } from '../../core/model/text-keys';
 import type { FormatText } from '../format-text';
 import type { WindowProps } from './window';
@@ -8,8 +9,7 @@ import type { WindowProps } from './window';
 export function Composer({ painted, formatText, talk, draft, acts }: WindowProps) {
   const { decision } = painted;
   const over = draft.length - LIMITS.messageChars;
-  const label: TextKey =
-    decision.moment === 'at-the-door' || decision.moment === 'talking' ? 'input.label' : 'input.add';
+  const label: TextKey = addsTo(decision.moment, talk) ? 'input.add' : 'input.label';
   const send = ({ currentTarget }: Event): void => {
     const isTaken = draft.trim() !== '' && over <= 0 && acts.send(draft);
     // A form that does not fit has the focus on its fault.
@@ -44,6 +44,13 @@ export function Composer({ painted, formatText, talk, draft, acts }: WindowProps
         </button>
       ) : null}
     </>
+  );
+}
+
+/** Whether what is written here is added to what waits already. */
+function addsTo(moment: Moment, { conversation }: WindowProps['talk']): boolean {
+  return (
+    moment === 'waiting' || moment === 'slow-reply' || (moment === 'note-left' && !conversation?.isAnswered)
   );
 }
 

@@ -9,6 +9,8 @@ export interface Outgoing {
   readonly clientId: string;
   readonly body: string;
   readonly note: NoteReplies | null;
+  /** Something else is asked, however soon after a goodbye. */
+  readonly anew?: boolean;
   /** The form before a chat, given with its first words. */
   readonly before?: Replies;
   /** [V9] Pages on the way, with the first words. */

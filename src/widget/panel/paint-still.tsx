@@ -26,6 +26,7 @@ const NO_ACTS = {
   forget: () => Promise.resolve(),
   end: NOTHING,
   askAgain: NOTHING,
+  readEarlier: NOTHING,
   close: NOTHING,
   accept: NOTHING,
   decline: NOTHING,
@@ -43,7 +44,7 @@ export function paintStill(root: ShadowRoot, place: HTMLElement, picture: StillP
   }
   const { painted, formatText, entries, base } = picture;
   const { conversation, isWindowOpen } = painted.circumstances;
-  const talk = { conversation, entries, outbox: [], isConnected: true, refused: null };
+  const talk = { conversation, entries, hasEarlier: false, outbox: [], isConnected: true, refused: null };
   render(
     <PorchWindow
       painted={painted}

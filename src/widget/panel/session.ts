@@ -1,14 +1,16 @@
 import type { ConversationFacts } from '../../core/model/conversation';
 import { gapAfter } from '../../core/wire/gap';
-import type { VisitorEntry, VisitorTalk } from '../../core/wire/talk';
+import type { EntryPage, VisitorEntry, VisitorTalk } from '../../core/wire/talk';
 import { limitedFetch } from '../limited-fetch';
 import type { PanelPort } from '../port';
 import { mergeEntries } from './merge';
 
-/** Who this visitor is to the server, and what both said: the token, the conversation, and where the stream resumes. */
+/** Who this visitor is to the server, and what both said: the token, the conversation they stand in, the entries of all, and where the stream resumes. */
 export interface Session {
   conversation(): ConversationFacts | null;
   entries(): readonly VisitorEntry[];
+  /** Whether there are entries before those that are here. */
+  hasEarlier(): boolean;
   /** Entries of people that were not before the visitor's eyes yet. */
   unread(): number;
   /** Id of the last entry that came, for the stream to resume after. */
@@ -23,8 +25,10 @@ export interface Session {
   takeEntry(entry: VisitorEntry, id: number): void;
   /** After which entry one is missing; null: none is. */
   gap(): number | null;
-  /** The whole conversation was read; what stood at the first reading counts as seen. */
+  /** The newest page of all that was said. */
   takeWhole(talk: VisitorTalk | { readonly conversation: null }): void;
+  /** The page before what is here. */
+  takeEarlier(page: EntryPage): void;
   clear(): void;
   fetch(path: string, options?: RequestInit): Promise<Response>;
   post(path: string, body: unknown): Promise<Response>;
@@ -35,20 +39,27 @@ export function sessionWith({ base, memory }: Pick<PanelPort, 'base' | 'memory'>
     conversation: null as ConversationFacts | null,
     entries: [] as readonly VisitorEntry[],
     lastId: 0,
-    seenSeq: 0,
+    hasEarlier: false,
   };
-  const state = { ...empty, isFirstReading: true };
+  const state = { ...empty };
 
   const token = (): string | null => memory.read().token;
   const setToken = (value: string | null): void => memory.write({ ...memory.read(), token: value });
   if (!isToken(token())) setToken(null);
 
+  /** What another tab has shown counts too. */
+  const seenId = (): number => memory.read().seenId ?? Infinity;
+  const newestId = (): number => state.entries.at(-1)?.id ?? 0;
   const sawAll = (): void => {
-    state.seenSeq = Math.max(state.seenSeq, ...state.entries.map(({ seq }) => seq));
+    const kept = memory.read();
+    if (kept.token !== null && (kept.seenId ?? 0) < newestId()) memory.write({ ...kept, seenId: newestId() });
+  };
+  const add = ({ entries, earlier = [] }: Pick<VisitorTalk, 'entries' | 'earlier'>): void => {
+    state.entries = mergeEntries(state.entries, [...earlier, ...entries]);
   };
   const take = (talk: VisitorTalk): void => {
     state.conversation = talk.conversation;
-    state.entries = mergeEntries(state.entries, talk.entries);
+    add(talk);
   };
   const ask = (path: string, { headers, ...options }: RequestInit = {}): Promise<Response> => {
     const kept = token();
@@ -63,8 +74,8 @@ export function sessionWith({ base, memory }: Pick<PanelPort, 'base' | 'memory'>
   return {
     conversation: () => state.conversation,
     entries: () => state.entries,
-    unread: () =>
-      state.entries.filter(({ author, seq }) => author === 'person' && seq > state.seenSeq).length,
+    hasEarlier: () => state.hasEarlier,
+    unread: () => state.entries.filter(({ author, id }) => author === 'person' && id > seenId()).length,
     lastId: () => state.lastId,
     token,
     setToken,
@@ -79,10 +90,19 @@ export function sessionWith({ base, memory }: Pick<PanelPort, 'base' | 'memory'>
     },
     gap: () => gapAfter(state.entries),
     takeWhole: (talk) => {
-      if (talk.conversation !== null) take(talk);
-      state.lastId = Math.max(state.lastId, ...state.entries.map(({ id }) => id));
-      if (state.isFirstReading) sawAll();
-      state.isFirstReading = false;
+      const oldest = state.entries[0];
+      if (talk.conversation !== null) {
+        take(talk);
+        // Where more was read already than this page holds, it is known what comes before.
+        if (oldest === undefined || state.entries[0]?.id !== oldest.id)
+          state.hasEarlier = talk.hasEarlier === true;
+      }
+      state.lastId = Math.max(state.lastId, newestId());
+      if (memory.read().seenId === null) sawAll(); // kept by an earlier program
+    },
+    takeEarlier: (page) => {
+      add(page);
+      state.hasEarlier = page.hasEarlier === true;
     },
     clear: () => {
       Object.assign(state, empty);

@@ -1,6 +1,6 @@
 import type { CheckedReplies } from '../../core/forms/check';
 import { withinLevel } from '../../core/decide/remember';
-import type { ConversationFacts } from '../../core/model/conversation';
+import { type ConversationFacts, isUnsettled } from '../../core/model/conversation';
 import type { Replies } from '../../core/model/form';
 import { EMPTY_MEMORY } from '../../core/model/memory';
 import type { TeamState } from '../../core/model/moment';
@@ -18,18 +18,31 @@ import { type UnsentStore, unsentStore } from './unsent';
 export interface TalkPicture {
   readonly conversation: ConversationFacts | null;
   readonly entries: readonly VisitorEntry[];
+  /** Whether there are entries before those that are here. */
+  readonly hasEarlier: boolean;
   readonly outbox: readonly Outgoing[];
   readonly isConnected: boolean;
   /** What the server would not take: back to the field it came from. */
   readonly refused: Outgoing | null;
 }
 
+/** What goes along with what is written. */
+interface HowSent {
+  /** The form before a chat. */
+  readonly before?: Replies | undefined;
+  /** It may begin a conversation: the pages on the way go along. */
+  readonly isFirst?: boolean;
+  /** Something else is asked, however soon after a goodbye. */
+  readonly anew?: boolean;
+}
+
 export interface Talk {
   picture(): TalkPicture;
   /** Reads what stands, if this visitor has written before. */
   begin(): Promise<void>;
-  /** `isFirst`: the pages on the way go along. */
-  send(body: string, before?: Replies, isFirst?: boolean): void;
+  send(body: string, how?: HowSent): void;
+  /** Reads the page before what is here. */
+  readEarlier(): void;
   /** The form after a chat; throws where it could not be taken. */
   giveAfter(replies: Replies): Promise<void>;
   leaveNote(body: string, replies: NoteReplies): void;
@@ -126,7 +139,7 @@ export function talkWith(
     if (gap !== null && gap !== state.gap) void readAnew();
     state.gap = gap;
   };
-  const add = (written: Pick<Outgoing, 'body' | 'note' | 'before' | 'trail'>): void => {
+  const add = (written: Pick<Outgoing, 'body' | 'note' | 'before' | 'trail' | 'anew'>): void => {
     if (session.token() === null) outbox.newToken();
     outbox.add({ ...written, page: port.page().slice(0, 2048) });
   };
@@ -135,14 +148,24 @@ export function talkWith(
     picture: () => ({
       conversation: session.conversation(),
       entries: session.entries(),
+      hasEarlier: session.hasEarlier(),
       outbox: outbox.items(),
       isConnected: state.isConnected,
       refused: outbox.refused(),
     }),
     begin,
-    send: (body, before, isFirst = false) => {
+    send: (body, { before, isFirst = false, anew = false } = {}) => {
       const { trail } = withinLevel(port.memory.read(), port.memory.level());
-      add({ body, note: null, ...(before && { before }), ...(isFirst && { trail }) });
+      add({ body, note: null, ...(before && { before }), ...(isFirst && { trail }), ...(anew && { anew }) });
+    },
+    readEarlier: () => {
+      const before = session.entries()[0]?.id ?? 0;
+      const read = async (): Promise<void> => {
+        const response = await session.fetch(`conversation?before=${before}`);
+        if (response.ok) session.takeEarlier((await response.json()) as VisitorTalk);
+        changed();
+      };
+      read().catch(() => undefined); // it can be asked for again
     },
     leaveNote: (body, note) => add({ body, note }),
     giveAfter: async (replies) => {
@@ -186,13 +209,13 @@ interface OfferPorts {
 async function offer(one: Outgoing, ports: OfferPorts): Promise<Outcome> {
   const { port, session, outbox, stream, becomeUnknown } = ports;
   const newToken = session.token() === null ? outbox.newToken() : undefined;
-  const { clientId, body, page, note, before, trail } = one;
-  const team = session.conversation() === null ? port.asksFor() : null; // whom a conversation that begins is for
+  const { clientId, body, page, note, before, trail, anew } = one;
+  const team = isUnsettled(session.conversation()) ? null : port.asksFor(); // whom a conversation that begins is for
   const asks = team === null ? {} : { asks: team };
   const message = { ...under(port), ...asks, ...previewPass(port), newToken, clientId, body, page };
   try {
     const response = await (note === null
-      ? session.post('messages', { ...message, replies: before, trail })
+      ? session.post('messages', { ...message, replies: before, trail, anew })
       : session.post('notes', { ...message, ...note }));
     if (response.status === 401) {
       becomeUnknown();
@@ -244,7 +267,7 @@ function hearEvent(
   if (name === 'reload') return void readAnew();
   if (name === 'forgotten') session.clear();
   if (name === 'conversation') session.takeConversation(told as ConversationFacts);
-  if (name === 'entry') session.takeEntry(told as VisitorEntry, Number(id ?? 0));
+  if (name === 'entry' || name === 'earlier-entry') session.takeEntry(told as VisitorEntry, Number(id ?? 0));
   mindGap();
   changed();
 }

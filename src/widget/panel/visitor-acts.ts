@@ -1,6 +1,8 @@
 import { remember } from '../../core/decide/remember';
 import { asksBefore, fieldsOf, toKept, wordsField } from '../../core/forms/fill';
+import { type ConversationFacts, RESUMES_WITHIN_MS, isUnsettled } from '../../core/model/conversation';
 import type { FormPlace, Replies } from '../../core/model/form';
+import type { EpochMs } from '../../core/model/units';
 import type { PanelPicture, PanelPort } from '../port';
 import type { FormStore } from './form-state';
 import { toNote } from './note-form';
@@ -53,12 +55,20 @@ export function visitorActs(acting: ActingPort): WindowActions {
     },
     send: (body) => {
       const { conversation, outbox } = talk.picture();
-      const hasSaid = conversation !== null || outbox.length > 0;
-      const asks = state.picture !== null && asksBefore(state.picture.widget, hasSaid);
-      const before = asks ? given('before', acting) : undefined;
+      const { picture } = state;
+      const hasSaid = isUnsettled(conversation) || outbox.length > 0;
+      const asks = picture !== null && asksBefore(picture.widget, hasSaid);
+      const isAtDoor = picture?.decision.moment === 'at-the-door';
+      // [M4] What begins another conversation is asked at the door; the words stay.
+      if (asks && !isAtDoor && isLongOver(conversation, port.surroundings.now())) {
+        port.setAsksAgain(true);
+        return false;
+      }
+      const before = asks && isAtDoor ? given('before', acting) : undefined;
       if (before === null) return false;
       setDraft('');
-      talk.send(body, before, !hasSaid || conversation?.standing === 'ended');
+      const anew = picture?.circumstances.asksAgain === true;
+      talk.send(body, { before, isFirst: !hasSaid, anew });
       return true;
     },
     leaveNote: () => {
@@ -93,6 +103,7 @@ export function visitorActs(acting: ActingPort): WindowActions {
       focus();
     },
     askAgain: () => port.setAsksAgain(true),
+    readEarlier: talk.readEarlier,
     close: port.close,
     accept: port.accept,
     decline: port.decline,
@@ -103,11 +114,16 @@ export function visitorActs(acting: ActingPort): WindowActions {
   };
 }
 
+/** [M4] Whether a conversation ended so long ago that it does not go on any more. */
+function isLongOver(conversation: ConversationFacts | null, now: EpochMs): boolean {
+  return conversation?.standing === 'ended' && now - (conversation.endedMs ?? 0) >= RESUMES_WITHIN_MS;
+}
+
 /** The replies of a form that fits; else the focus is on what does not, and null. */
 function given(place: FormPlace, { port, state, forms, talk, paint }: ActingPort): Replies | null {
   const { picture, draft } = state;
   if (picture === null) return null;
-  const replies = forms.check(place, picture, draft, talk.picture().conversation !== null);
+  const replies = forms.check(place, picture, draft, isUnsettled(talk.picture().conversation));
   if (replies !== null) {
     // [V7] Fields to remember, where the visitor has agreed to that.
     const kept = toKept(fieldsOf(picture.widget, place), replies);

@@ -1,5 +1,6 @@
 /** @jsxImportSource preact */
 import { Component, type TargetedKeyboardEvent, createRef } from 'preact';
+import { isUnsettled } from '../../core/model/conversation';
 import { asksAfter, asksBefore } from '../../core/forms/fill';
 import type { FormPlace } from '../../core/model/form';
 import type { VisitorEntry } from '../../core/wire/talk';
@@ -59,6 +60,8 @@ export interface WindowActions {
   /** [V8] Removes the visitor here and on the server; throws where that did not go through, and then nothing is removed. */
   forget(): Promise<void>;
   askAgain(): void;
+  /** Shows what was said before what is here. */
+  readEarlier(): void;
   close(): void;
   accept(): void;
   decline(): void;
@@ -112,12 +115,14 @@ function Body(props: WindowProps) {
     return (
       <div class="note">
         <Card say="nobodyHome" formatText={formatText} />
-        {talk.conversation === null && talk.outbox.length === 0 ? null : (
+        {talk.entries.length + talk.outbox.length === 0 ? null : (
           <div class="said">
             <Entries {...props} />
-            <p class="line" data-say="nobodyHome.kept">
-              {formatText('nobodyHome.kept')}
-            </p>
+            {isUnsettled(talk.conversation) || talk.outbox.length > 0 ? (
+              <p class="line" data-say="nobodyHome.kept">
+                {formatText('nobodyHome.kept')}
+              </p>
+            ) : null}
           </div>
         )}
         <NoteForm
@@ -125,7 +130,7 @@ function Body(props: WindowProps) {
           form={props.forms.note}
           formatText={formatText}
           draft={draft}
-          hasSaid={talk.conversation !== null}
+          hasSaid={isUnsettled(talk.conversation)}
           acts={acts}
           refused={talk.refused}
         />
@@ -149,15 +154,12 @@ function Body(props: WindowProps) {
             {formatText('talking.lost')}
           </p>
         )}
-        {decision.moment === 'goodbye' ? (
-          widget.talks?.offersAgain === false ? null : (
-            <button type="button" class="button send wide" data-say="goodbye.again" onClick={acts.askAgain}>
-              {formatText('goodbye.again')}
-            </button>
-          )
-        ) : (
-          <Composer {...props} />
-        )}
+        <Composer {...props} />
+        {decision.moment === 'goodbye' && widget.talks?.offersAgain !== false ? (
+          <button type="button" class="button quiet wide" data-say="goodbye.again" onClick={acts.askAgain}>
+            {formatText('goodbye.again')}
+          </button>
+        ) : null}
         {decision.moment === 'goodbye' || decision.moment === 'note-left' ? (
           <ForgetMe formatText={formatText} onForget={acts.forget} />
         ) : null}
@@ -192,7 +194,7 @@ class Log extends Component<WindowProps> {
   };
 
   override render(props: WindowProps) {
-    const { painted, formatText, talk } = props;
+    const { painted, formatText, talk, acts } = props;
     const { decision } = painted;
     const isAtDoor = decision.moment === 'at-the-door';
     return (
@@ -205,6 +207,7 @@ class Log extends Component<WindowProps> {
         aria-label={formatText('window.messages')}
         tabIndex={0}
       >
+        {talk.hasEarlier ? <Earlier formatText={formatText} onRead={acts.readEarlier} /> : null}
         {isAtDoor && talk.entries.length === 0 ? <Card say="greeting" formatText={formatText} /> : null}
         <Entries {...props} />
         {isAtDoor && talk.entries.length > 0 ? <Card say="greeting" formatText={formatText} /> : null}
@@ -213,7 +216,9 @@ class Log extends Component<WindowProps> {
           .map(({ key }) => (
             <Card key={key} say={key as TextKey} formatText={formatText} />
           ))}
-        {decision.moment === 'note-left' ? <Card say="noteLeft.got" formatText={formatText} /> : null}
+        {decision.moment === 'note-left' && talk.conversation?.isAnswered !== true ? (
+          <Card say="noteLeft.got" formatText={formatText} />
+        ) : null}
         <ChatForms {...props} />
       </div>
     );
@@ -224,7 +229,7 @@ class Log extends Component<WindowProps> {
 function ChatForms({ painted, formatText, talk, acts, forms, view }: WindowProps) {
   const { widget, decision } = painted;
   const { conversation, outbox } = talk;
-  if (decision.moment === 'at-the-door' && asksBefore(widget, conversation !== null || outbox.length > 0))
+  if (decision.moment === 'at-the-door' && asksBefore(widget, isUnsettled(conversation) || outbox.length > 0))
     return (
       <BeforeForm
         painted={painted}
@@ -251,6 +256,7 @@ function ChatForms({ painted, formatText, talk, acts, forms, view }: WindowProps
 
 /** [M7] Lines of the house that stand in the log, from the conversation's own times. */
 const HOUSE: readonly string[] = [
+  'talking.stepped',
   'waiting.first',
   'waiting.place',
   'waiting.comfort',
@@ -259,11 +265,21 @@ const HOUSE: readonly string[] = [
   'slowReply.done',
 ];
 
+/** A text that the published version does not have yet is not said. */
 function Card({ say, formatText }: { say: TextKey; formatText: FormatText }) {
-  return (
+  const text = formatText(say);
+  return text === '' ? null : (
     <div class="card house" data-say={say}>
-      {formatText(say)}
+      {text}
     </div>
+  );
+}
+
+function Earlier({ formatText, onRead }: { formatText: FormatText; onRead: () => void }) {
+  return (
+    <button type="button" class="link" data-say="window.earlier" onClick={onRead}>
+      {formatText('window.earlier') || '↑'}
+    </button>
   );
 }
 
@@ -296,7 +312,19 @@ interface EntryProps {
   readonly base: string;
 }
 
-function Entry({ entry, before, formatText, locale, base }: EntryProps) {
+/** An entry; where another conversation begins or goes on, under a line with day and hour. */
+function Entry(props: EntryProps) {
+  const { entry, before, locale } = props;
+  if (before === undefined || before.conversationId === entry.conversationId) return <Said {...props} />;
+  return (
+    <>
+      <p class="line dated">{dateOf(entry.storedMs, locale)}</p>
+      <Said {...props} />
+    </>
+  );
+}
+
+function Said({ entry, before, formatText, locale, base }: EntryProps) {
   if (entry.kind === 'joined')
     return (
       <p class="line" data-entry={entry.id} data-say="talking.joined">
@@ -352,6 +380,15 @@ function timeOf(at: number, locale: string): string {
   const clock = clocks.get(locale) ?? new Intl.DateTimeFormat(locale, { hour: '2-digit', minute: '2-digit' });
   clocks.set(locale, clock);
   return clock.format(at);
+}
+
+const days = new Map<string, Intl.DateTimeFormat>();
+
+function dateOf(at: number, locale: string): string {
+  const day =
+    days.get(locale) ?? new Intl.DateTimeFormat(locale, { dateStyle: 'medium', timeStyle: 'short' });
+  days.set(locale, day);
+  return day.format(at);
 }
 
 function Waiting({ one, formatText }: { one: Outgoing; formatText: FormatText }) {

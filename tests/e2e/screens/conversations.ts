@@ -9,6 +9,9 @@ export const conversationsScreen = {
   confirmEnd: button('End conversation'),
   formAfter: region('Filled in after the chat'),
   messages: log('Messages'),
+  yourTurn: region(/^Your turn/),
   notes: region(/^Notes/),
+  done: region(/^Done/),
+  markDone: button('Mark as done'),
   withSomebody: region(/^Conversation with/),
 };

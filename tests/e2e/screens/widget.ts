@@ -1,6 +1,6 @@
 import { TEXTS_EN } from '../../../src/core/words/texts-en';
 import { TEXTS_PT } from '../../../src/core/words/texts-pt';
-import { button, group, label, text } from './find';
+import { type Scope, button, group, label, text } from './find';
 
 export const widgetScreen = {
   close: button(TEXTS_EN['window.close']),
@@ -15,6 +15,7 @@ export const widgetScreen = {
   noteLeft: text('Got it. Come back', { exact: false }),
   endConversation: button(TEXTS_EN['talking.end']),
   askAgain: button(TEXTS_EN['goodbye.again']),
+  datedLines: (within: Scope) => within.locator('.line.dated'),
   forgetMe: button('Forget me'),
   forgetGroup: group(/^Remove this conversation here and at/),
   keepConversation: button('Keep it'),

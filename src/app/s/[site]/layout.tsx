@@ -28,8 +28,10 @@ export default async function SiteLayout({
   ]);
   return (
     <SiteFrame
-      site={{ siteKey: site.key, siteName: site.name, zone: site.zone, role, personName: person.name }}
-      personId={person.id}
+      site={{
+        ...{ siteKey: site.key, siteName: site.name, zone: site.zone, role },
+        ...{ personId: person.id, personName: person.name },
+      }}
       overview={overview}
       sites={sites.map(({ key, name }) => ({ key, name }))}
       signOut={signOutAction}

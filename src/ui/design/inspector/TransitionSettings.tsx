@@ -133,7 +133,8 @@ function Own({ transition }: TransitionSettingsProps) {
       return toStage('goodbye', INSPECTOR_WORDS.editText);
     case 'launcher-clicked':
     case 'answer-after-all':
-    case 'returned-after-answer':
+    case 'conversation-resumed':
+    case 'answer-replied-to':
       return (
         <Typography variant="body2" color="text.secondary">
           {INSPECTOR_WORDS.nothingToSetHere}

@@ -180,5 +180,4 @@ const DRAWINGS: Partial<Record<TransitionId, (measures: PathMeasures) => Drawing
       isLow: true,
     };
   },
-  'returned-after-answer': between('note-left', 'talking'),
 };

@@ -35,7 +35,6 @@ export const TRANSITIONS_AT_REST: readonly TransitionId[] = [
   'address-left',
   'conversation-ended',
   'note-sent',
-  'returned-after-answer',
 ];
 
 export interface PathMeasures {

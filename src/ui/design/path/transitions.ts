@@ -50,7 +50,6 @@ export function transitionsOf(
 /** Labels of transitions that lead nowhere as things are set. */
 const IDLE: ReadonlySet<TransitionLabel['code']> = new Set([
   'no-invitations',
-  'never-slow',
   'stays-waiting',
   'asks-nothing-else',
 ]);

@@ -147,11 +147,16 @@ export function wholeDrawings(measures: WholeMeasures): Readonly<Record<Transiti
       words: { left: slow.right + 6, width: gap - 10, y: slow.top + 34, side: 'below', align: 'center' },
     },
     'conversation-ended': along(talking, goodbye, middle),
-    // Over the top of all that lies between.
-    'asked-again': {
-      d: `M${goodbye.centre} ${goodbye.top}C${goodbye.centre} ${goodbye.top - 18} ${goodbye.centre - 20} ${goodbye.top - 18} ${goodbye.centre - 60} ${goodbye.top - 18}H${door.centre + 60}C${door.centre + 20} ${door.top - 18} ${door.centre} ${door.top - 18} ${door.centre} ${door.top}`,
-      words: { left: waiting.right, width: 200, y: goodbye.top - 18, side: 'on', align: 'center' },
-    },
+    'asked-again': overTheTop(goodbye, door, {
+      aside: 0,
+      above: 30,
+      middle: (door.right + waiting.left) / 2,
+    }),
+    'conversation-resumed': overTheTop(goodbye, waiting, {
+      aside: -20,
+      above: 12,
+      middle: (talking.right + goodbye.left) / 2 - 20,
+    }),
     'note-sent': {
       d: `M${home.right} ${home.foot - 12}C${home.right + 60} ${home.bottom + 40} ${note.left - 60} ${home.bottom + 40} ${note.left} ${note.foot - 12}`,
       words: {
@@ -166,10 +171,29 @@ export function wholeDrawings(measures: WholeMeasures): Readonly<Record<Transiti
       d: `M${home.left + 30} ${home.top}C${home.left + 26} ${home.top - 30} ${door.left + 34} ${door.bottom + 30} ${door.left + 30} ${door.bottom}`,
       words: { left: home.left - 112, width: 106, y: home.top + 6, side: 'below', align: 'end' },
     },
-    'returned-after-answer': {
+    // Up, and back under Talking.
+    'answer-replied-to': {
       ...down(talking, note, talking.centre + 24),
-      d: `M${talking.centre + 24} ${note.top}V${talking.bottom}`,
+      d: `M${note.centre + 24} ${note.top}V${talking.bottom + 30}C${note.centre + 24} ${talking.bottom + 12} ${note.centre + 10} ${talking.bottom + 12} ${note.centre - 10} ${talking.bottom + 12}H${waiting.right + 20}C${waiting.right} ${waiting.bottom + 12} ${waiting.right - 12} ${waiting.bottom + 8} ${waiting.right - 16} ${waiting.bottom}`,
     },
+  };
+}
+
+interface Over {
+  /** From the middle of the picture it begins at. */
+  readonly aside: Px;
+  readonly above: Px;
+  /** Of its words. */
+  readonly middle: Px;
+}
+
+/** Over the top of all that lies between: from a picture back to an earlier one, so far above them. */
+function overTheTop(from: Edges, to: Edges, { aside, above, middle }: Over): WholeDrawing {
+  const y = from.top - above;
+  const start = from.centre + aside;
+  return {
+    d: `M${start} ${from.top}C${start} ${y} ${start - 20} ${y} ${start - 60} ${y}H${to.centre + 60}C${to.centre + 20} ${y} ${to.centre} ${y} ${to.centre} ${to.top}`,
+    words: { left: middle - 110, width: 220, y, side: 'on', align: 'center' },
   };
 }
 

@@ -3,6 +3,15 @@ export const CONVERSATIONS_WORDS = {
   showOlder: 'Show older',
   ago: ' ago',
   waits: (since: string) => `waits ${since}`,
+  missed: (since: string) => `missed ${since} ago`,
+  left: (since: string) => `left ${since} ago`,
+  showEarlier: 'Show earlier messages',
+  markDone: 'Mark as done',
+  wasMissed:
+    'Nobody answered this question in time. Your answer is added, and the visitor reads it when they come back to the page.',
+  overAlready:
+    'This conversation is over. Your answer is added, and the visitor reads it when they come back to the page.',
+  responderLeft: (name: string, since: string) => `${name} left at ${since}, and nobody has taken over yet.`,
   practice: 'Practice',
   practiceVisitor: 'Practice visitor',
   visitorOn: (page: string) => `Visitor on ${page}`,

@@ -1,0 +1,104 @@
+import { type ExpressionBuilder, sql } from 'kysely';
+import type { ConversationFacts } from '../../core/model/conversation';
+import type { Db } from '../db/open';
+import type { Schema } from '../db/schema';
+
+/** The conversation's facts as its visitor may know them. */
+export async function getFacts(db: Db, siteId: string, id: string): Promise<ConversationFacts> {
+  return toFacts(await factsQuery(db, siteId, id).executeTakeFirstOrThrow());
+}
+
+function factsQuery(db: Db, siteId: string, id: string) {
+  return db
+    .selectFrom('conversation')
+    .leftJoin('person', 'person.id', 'conversation.assigned_to')
+    .leftJoin('visitor', (on) =>
+      on
+        .onRef('visitor.site_id', '=', 'conversation.site_id')
+        .onRef('visitor.id', '=', 'conversation.visitor_id'),
+    )
+    .selectAll('conversation')
+    .select(['person.name as responder', 'visitor.mail as mail'])
+    .select((expression) => waitingSince(expression, siteId, id).as('waiting'))
+    .select(({ selectFrom }) =>
+      selectFrom('note')
+        .select(({ fn }) => fn.countAll<number>().as('open'))
+        .where('note.site_id', '=', siteId)
+        .where('note.conversation_id', '=', id)
+        .where('note.state', '!=', 'done')
+        .as('open_notes'),
+    )
+    .select(({ selectFrom }) =>
+      selectFrom('form_reply')
+        .select(({ fn }) => fn.countAll<number>().as('given'))
+        .where('form_reply.site_id', '=', siteId)
+        .where('form_reply.conversation_id', '=', id)
+        .where('form_reply.place', '=', 'after')
+        .whereRef('form_reply.stored_ms', '>=', 'conversation.asked_ms')
+        .as('after_given'),
+    )
+    .select(({ selectFrom }) =>
+      selectFrom('conversation as earlier')
+        .select(({ fn }) => fn.countAll<number>().as('before'))
+        .whereRef('earlier.site_id', '=', 'conversation.site_id')
+        .where('earlier.status', '=', 'asked')
+        .whereRef('earlier.team_id', 'is', 'conversation.team_id')
+        .where('earlier.is_practice', '=', 0)
+        .where((eb) =>
+          eb.or([
+            eb('earlier.asked_ms', '<', eb.ref('conversation.asked_ms')),
+            eb.and([
+              eb('earlier.asked_ms', '=', eb.ref('conversation.asked_ms')),
+              eb('earlier.id', '<', eb.ref('conversation.id')),
+            ]),
+          ]),
+        )
+        .as('earlier'),
+    )
+    .where('conversation.site_id', '=', siteId)
+    .where('conversation.id', '=', id);
+}
+
+type FactsRow = Awaited<ReturnType<ReturnType<typeof factsQuery>['executeTakeFirstOrThrow']>>;
+
+function toFacts(row: FactsRow): ConversationFacts {
+  return {
+    id: row.id,
+    standing: row.status,
+    widgetKey: row.widget_key,
+    askedMs: row.asked_ms,
+    joinedMs: row.joined_ms,
+    leftMs: row.left_ms,
+    endedMs: row.ended_ms,
+    endedBy: row.ended_by,
+    responderName: row.responder,
+    noteMail: row.answers_json === null ? null : row.mail,
+    isAnswered: row.status === 'note' && row.open_notes === 0,
+    lastMs: row.last_entry_ms,
+    waitingMs: row.waiting,
+    teamId: row.team_id,
+    place: row.status === 'asked' ? (row.earlier ?? 0) + 1 : null,
+    isAfterGiven: (row.after_given ?? 0) > 0,
+  };
+}
+
+/** [M3] When the oldest message of the visitor was stored that no responder has written after; lines of the server answer nothing. */
+function waitingSince({ selectFrom }: ExpressionBuilder<Schema, 'conversation'>, siteId: string, id: string) {
+  const ofThis = () =>
+    selectFrom('entry').where('entry.site_id', '=', siteId).where('entry.conversation_id', '=', id);
+  return ofThis()
+    .where('entry.author', '=', 'visitor')
+    .where('entry.kind', 'in', ['message', 'note'])
+    .whereRef('entry.stored_ms', '>=', 'conversation.asked_ms')
+    .where(({ eb }) =>
+      eb(
+        'entry.seq',
+        '>',
+        ofThis()
+          .where('entry.author', '=', 'person')
+          .where('entry.kind', '=', 'message')
+          .select(({ fn }) => fn.coalesce(fn.max('entry.seq'), sql<number>`0`).as('answered')),
+      ),
+    )
+    .select(({ fn: { min } }) => min('entry.stored_ms').as('since'));
+}

@@ -1,0 +1,61 @@
+import { listSitesOf } from '../accounts/sites.repository';
+import { tellTeams } from '../facts/presence';
+import { SILENT_AFTER_MS } from '../facts/presence-board';
+import { setPresenceChoice } from '../facts/teams.repository';
+import { inTransaction } from '../db/transaction';
+import { runAside } from '../log';
+import type { State } from '../state';
+import { listJoinedBy, listJoinedPersons, updateConversation } from './conversations.repository';
+import { missUnanswerable } from './missed';
+import { tellStanding } from './tell-entry';
+import { tellPlaces } from './tell-places';
+
+/** Says that a person is in, or is not any more; everybody who looks is told, and whoever talked with them. */
+export async function choosePresence(
+  state: State,
+  siteId: string,
+  personId: string,
+  choice: 'in' | 'out',
+): Promise<void> {
+  await setPresenceChoice(state.db, siteId, personId, choice);
+  if (choice === 'out') await leave(state, siteId, personId);
+  await tellTeams(state, siteId);
+}
+
+/** Whoever comes or goes is told on to everybody who looks at their sites; one site that cannot be told keeps no other back. */
+export function watchPresence(state: State): void {
+  state.board.onChange((personId) => {
+    const tellSite = async (siteId: string): Promise<void> => {
+      if (!state.board.isThere(personId)) await leave(state, siteId, personId);
+      await tellTeams(state, siteId);
+    };
+    const tellSites = async (): Promise<void> => {
+      for (const { id } of await listSitesOf(state.db, personId)) runAside('presence', tellSite(id));
+    };
+    runAside('presence', tellSites());
+  });
+  // Who was there before the server was started, and has not come back since, has left.
+  state.clock.wakeAt(state.clock.now() + SILENT_AFTER_MS, () => runAside('presence', leaveAbsent(state)));
+}
+
+async function leaveAbsent(state: State): Promise<void> {
+  for (const { siteId, personId } of await listJoinedPersons(state.db))
+    if (!state.board.isThere(personId)) await leave(state, siteId, personId);
+}
+
+/**
+ * [M3] A person is not there any more: whatever they had joined waits for somebody again, with its team and its place by
+ * when it was asked; its visitors are told, and what nobody can answer is missed.
+ */
+async function leave(state: State, siteId: string, personId: string): Promise<void> {
+  const at = state.clock.now();
+  const left = await inTransaction(state.db, async (tx) => {
+    const rows = await listJoinedBy(tx, siteId, personId);
+    for (const { id } of rows)
+      await updateConversation(tx, siteId, id, { status: 'asked', joined_ms: null, left_ms: at });
+    return rows;
+  });
+  for (const row of left) await tellStanding(state, siteId, row.visitor_id, row.id);
+  await missUnanswerable(state, siteId);
+  if (left.length > 0) await tellPlaces(state, siteId);
+}
