@@ -18,6 +18,7 @@ import { watchPresence } from './conversations/leaving';
 import { newSecret } from './ids';
 import { makePasswords } from './accounts/passwords';
 import { keepGuest } from './visitor/kept-guest';
+import { makeWhereabouts } from './live/whereabouts';
 import { makeWidgetFiles } from './visitor/widget-files';
 
 /** Takes the data for this process, brings them up to date, and makes what lives longer than a request. Harmless when done already. Throws LockedError. */
@@ -34,6 +35,7 @@ export async function startState(env: Env): Promise<State> {
     clock,
     hub: makeHub(clock),
     board: makePresenceBoard(clock),
+    whereabouts: makeWhereabouts(),
     rates: makeLimits(),
     widgetFiles: makeWidgetFiles(),
     facts: makeFactsCache(),

@@ -6,6 +6,7 @@ import type { Hub } from './live/hub';
 import type { Limits } from './live/rates';
 import type { PresenceBoard } from './facts/presence-board';
 import type { Passwords } from './accounts/passwords';
+import type { WhereaboutsBoard } from './live/whereabouts';
 import type { WidgetFiles } from './visitor/widget-files';
 
 /** Whatever lives longer than a request. The entry and Next are two bundles in one process and share this one. */
@@ -17,6 +18,7 @@ export interface State {
   readonly clock: ServerTime;
   readonly hub: Hub;
   readonly board: PresenceBoard;
+  readonly whereabouts: WhereaboutsBoard;
   readonly rates: Limits;
   readonly widgetFiles: WidgetFiles;
   readonly facts: FactsCache;

@@ -39,6 +39,10 @@ async function busyHour(porch: MadePorch): Promise<void> {
   const { id } = answer.conversation;
   await porch.visit('POST messages', { body: first }); // its answer was lost
   await porch.visit('POST messages', { token, body: madeMessage('We are nine.') });
+  await porch.visit('POST here', {
+    token,
+    body: { moment: 'waiting', step: ['farrowisle.example/loans', 1] },
+  });
   await porch.desk(`POST conversations/${id}/entries`, { clientId: newId(1), body: 'From ten on.' });
   for (const route of Object.keys(DESK_ROUTES).filter((one) => one.startsWith('GET ')))
     await (await porch.desk(route.replace('*', id))).body?.cancel();

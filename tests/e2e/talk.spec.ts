@@ -247,7 +247,7 @@ test('[V9] whoever has written is followed from then on: the pages on the way st
   await visitor.say('Do you have blankets?');
   await choose(desk, 'Do you have blankets?');
   const seen = conversationsScreen.withSomebody(desk);
-  await expect(seen).not.toContainText('Pages:');
+  await expect(seen).not.toContainText('Pages before');
   await answer(desk, 'Plenty.');
   await conversationsScreen.end(desk).click();
   await conversationsScreen.confirmEnd(desk).click();
@@ -257,10 +257,35 @@ test('[V9] whoever has written is followed from then on: the pages on the way st
   await widgetScreen.askAgain(visitor.window).click();
   await visitor.say('And tea?');
   await choose(desk, 'And tea?');
-  await expect(seen).toContainText('Pages: /tonight → /sky-log.');
+  await expect(seen).toContainText('Pages before: /tonight → /sky-log.');
   expect(JSON.stringify(await visitor.page.evaluate(() => ({ ...localStorage })))).not.toContain(
     'utm_source',
   );
+});
+
+test('the desk says what the visitor sees and follows them: from page to page, with the window closed, and until they have left', async ({
+  browser,
+}) => {
+  const desk = await openDesk(browser);
+  const visitor = await visit(browser, `${testServer.site}/volunteer`);
+  await visitor.launcher.click();
+  await visitor.say('Whom do we ask for?');
+  await choose(desk, 'Whom do we ask for?');
+  const now = conversationsScreen.visitorNow(desk);
+  await expect(now).toContainText(/The visitor sees Waiting, on [^ ]*\/volunteer since \d\d:\d\d\./);
+  await answer(desk, 'For Marta.');
+  await expect(now).toContainText('The visitor sees Talking');
+  await visitor.page.goto(`${testServer.site}/sky-log`);
+  await expect(now).toContainText('/sky-log since');
+  await expect(now).toContainText('The visitor has closed the window');
+  await visitor.launcher.click();
+  await expect(now).toContainText('The visitor sees Talking');
+  await visitor.page.goto('about:blank');
+  await expect(now).toContainText('The visitor left the site at');
+  await expect(now).toContainText('When they come back they see Talking.');
+  await visitor.page.goto(`${testServer.site}/tonight`);
+  await expect(now).toContainText('/tonight since');
+  await expect(now).toContainText(/Pages since: [^ ]*\/sky-log → [^ ]*\/tonight\./);
 });
 
 test('by keyboard alone: to the launcher, into the window, a question sent, and back to where one was', async ({

@@ -14,6 +14,7 @@ import type { Passwords } from '../../src/server/accounts/passwords';
 import type { State } from '../../src/server/state';
 import { deskEndpoint } from '../../src/server/desk/endpoint';
 import { visitorEndpoint } from '../../src/server/visitor/endpoint';
+import { makeWhereabouts } from '../../src/server/live/whereabouts';
 import { makeWidgetFiles } from '../../src/server/visitor/widget-files';
 import { openPorch } from '../../src/server/accounts/first-run';
 import { openSession } from '../../src/server/accounts/sign-in';
@@ -60,6 +61,7 @@ export async function makeTestServer(file = ':memory:'): Promise<TestServer> {
     hub: makeHub(clock),
     letGo: () => undefined,
     board: makePresenceBoard(clock),
+    whereabouts: makeWhereabouts(),
     rates: makeLimits(),
     widgetFiles: makeWidgetFiles(),
     facts: makeFactsCache(),

@@ -4,7 +4,7 @@ import type { BarsByDevice } from '../model/page-bars';
 import type { FormPlace } from '../model/form';
 import type { Design } from '../model/design';
 import type { FieldKind } from '../model/form';
-import type { TeamState } from '../model/moment';
+import type { Moment, TeamState } from '../model/moment';
 import type { EpochMs, Locale } from '../model/units';
 import type { FactsFileV1 } from './facts-file';
 import type { PointerV1 } from './pointer';
@@ -41,6 +41,8 @@ export interface Overview {
   /** Calendars by id, as they are called here. */
   readonly calendars: Readonly<Record<string, string>>;
   readonly presenceChoice: 'in' | 'out';
+  /** Whether pages of more than one address may carry the widget: then a page is named with its address. */
+  readonly hasAddresses: boolean;
   /** Whether whoever looks may open more sites in this installation. */
   readonly mayOpenSites: boolean;
   /** What is live, or will be, where no period is: with it a draft is compared. Null: nothing was published yet. */
@@ -226,12 +228,26 @@ export interface FilledForm {
   }[];
 }
 
+/** Pages with the instants they were opened at, oldest first. */
+export type Trail = (readonly [address: string, at: EpochMs])[];
+
+/** What a visitor sees, and where. */
+export interface VisitorNow {
+  readonly moment: Moment;
+  /** Address without its scheme, since when; null: it may not be known ([V9]). */
+  readonly page: readonly [address: string, since: EpochMs] | null;
+  /** Since when no page of the site hears us any more; null: one does. */
+  readonly goneMs: EpochMs | null;
+}
+
 export interface DeskTalk extends EntryPage {
   readonly conversation: DeskConversation;
   /** What was said in the visitor's conversations before this one, from the oldest of `entries` on. */
   readonly earlier: readonly VisitorEntry[];
-  /** [V9] Pages on the way to the question, oldest first; empty where none may be known. */
-  readonly trail: readonly (readonly [address: string, at: EpochMs])[];
+  /** [V9] Pages on the way to the question and since, oldest first; empty where none may be known. */
+  readonly trail: Trail;
+  /** Null: it is not known. */
+  readonly visitorNow: VisitorNow | null;
   /** Oldest first. */
   readonly forms: readonly FilledForm[];
   /** Pages the visitor wrote from, by entry id. */

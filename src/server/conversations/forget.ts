@@ -43,6 +43,7 @@ async function tellGone(
   gone: Gone,
   why: 'forgotten' | 'practice',
 ): Promise<void> {
+  state.whereabouts.forget(siteId, gone.visitorId);
   state.hub.send(visitorChannel(siteId, gone.visitorId), { name: 'forgotten', data: {} });
   state.hub.send(deskChannel(siteId), { name: 'gone', data: { ids: gone.ids, why } });
   await tellTeams(state, siteId);

@@ -11,6 +11,7 @@ import {
 import { endByPerson } from './end-talk';
 import { listEntryPages } from './entries.repository';
 import { removePractice } from './forget';
+import { trailOf, visitorNowOf } from './here';
 import { describeForms } from './forms';
 import { replyTo } from './reply';
 import { pageOf, partedAt } from './talk';
@@ -42,7 +43,8 @@ async function handleListConversations({ state, request, member }: DeskCall): Pr
 }
 
 /** The newest of what was said, here and in the visitor's conversations before; `before` an entry it pages back. */
-async function handleGetConversation({ state: { db }, request, member, id }: DeskCall): Promise<Response> {
+async function handleGetConversation({ state, request, member, id }: DeskCall): Promise<Response> {
+  const { db } = state;
   const siteId = member.site.id;
   const [row, conversation] = await Promise.all([
     findConversation(db, siteId, id),
@@ -64,8 +66,11 @@ async function handleGetConversation({ state: { db }, request, member, id }: Des
     siteId,
     page.entries.map((entry) => entry.id),
   );
-  const trail = JSON.parse(row.trail_json ?? '[]') as DeskTalk['trail'];
-  return json(200, { conversation, ...partedAt(id, page), pages, forms, trail } satisfies DeskTalk, {});
+  const talk: DeskTalk = {
+    ...{ conversation, pages, forms, trail: trailOf(row), visitorNow: visitorNowOf(state, row) },
+    ...partedAt(id, page),
+  };
+  return json(200, talk, {});
 }
 
 /** A whole number above 0 in the query of a request; null: none is there. */

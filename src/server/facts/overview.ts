@@ -2,6 +2,7 @@ import type { Overview } from '../../core/wire/desk';
 import { periodAt, versionInForce } from '../../core/publish/in-force';
 import { findFace } from '../accounts/members.repository';
 import { mayOpenSites } from '../accounts/opening-sites';
+import { listDomains } from '../accounts/sites.repository';
 import type { Member } from '../accounts/who';
 import { listPublications } from '../designs/publications.repository';
 import { findLastingDesign, findNewestNumber } from '../designs/versions.repository';
@@ -29,6 +30,7 @@ export async function overviewOf(
     calendars,
     face,
     mayOpen,
+    domains,
   ] = await Promise.all([
     listTeams(state.db, site.id),
     teamStates(state, site.id),
@@ -41,12 +43,14 @@ export async function overviewOf(
     listCalendars(state.db, site.id),
     findFace(state.db, site.id, person.id),
     mayOpenSites(state, person.id),
+    listDomains(state.db, site.id),
   ]);
   return {
     teams: teams.map((team) => ({ ...team, state: states[team.id] ?? 'nobody' })),
     you: { name: person.name, face },
     calendars: Object.fromEntries(calendars.map(({ id, name }) => [id, name])),
     presenceChoice: choice,
+    hasAddresses: domains.length > 1 || domains.some((one) => one.includes('*')),
     mayOpenSites: mayOpen,
     publishedDesign: lasting,
     newestVersion,

@@ -1,3 +1,4 @@
+import { MOMENTS, type Moment } from '../../core/model/moment';
 import { TRAIL_MAX } from '../../core/model/memory';
 import { LIMITS } from '../../core/limits';
 import type { Replies } from '../../core/model/form';
@@ -5,6 +6,7 @@ import { isMailShaped } from '../../core/forms/mail';
 import { CleanLine, CleanText } from './clean';
 import {
   IsBoolean,
+  IsIn,
   IsOptional,
   IsString,
   Matches,
@@ -110,6 +112,20 @@ export class MessageInput {
   newToken?: string;
   @Validate(RepliesFit) @IsOptional() @CleanText replies?: Replies;
   @Validate(TrailFits) @IsOptional() @CleanLine trail?: readonly (readonly [address: string, at: number])[];
+}
+
+/** [V9] One page on the way. */
+@ValidatorConstraint({ name: 'step' })
+export class StepFits extends TrailFits {
+  override validate(value: unknown): boolean {
+    return super.validate([value]);
+  }
+}
+
+/** What a visitor's page shows, and where it is. */
+export class HereInput {
+  @IsIn(MOMENTS) moment!: Moment;
+  @Validate(StepFits) @IsOptional() @CleanLine step?: readonly [address: string, at: number];
 }
 
 /** The form after a chat. */

@@ -17,6 +17,8 @@ export function waitWords(seconds: number): string {
 const KINDS = {
   /** Messages a visitor sends. */
   message: { points: 12, duration: 60 },
+  /** Pages and moments a visitor's browser tells of. */
+  here: { points: 60, duration: 60 },
   /** Notes a visitor leaves. */
   note: { points: 3, duration: 3600 },
   noteFromAddress: { points: 30, duration: 3600 },

@@ -10,7 +10,7 @@ import { findFileBody } from '../designs/publications.repository';
 import { type Site, findSiteByKey, listDomains } from '../accounts/sites.repository';
 import { isUnavailable } from '../db/transaction';
 import { readJson } from '../http/read-body';
-import { AfterInput, MessageInput, NoteInput } from '../input/visitor.input';
+import { AfterInput, HereInput, MessageInput, NoteInput } from '../input/visitor.input';
 import { parseInput } from '../input/parse-input';
 import { STREAM_HEADERS, holderOf } from '../live/hub';
 import { pictureOf } from '../pictures/send-picture';
@@ -22,6 +22,7 @@ import { siteChannel, teamStates, visitorChannel } from '../facts/presence';
 import { takeAfter } from '../conversations/after-form';
 import { checkForm } from '../conversations/forms';
 import { endByVisitor } from '../conversations/end-talk';
+import { takeHere, watchVisitorGone } from '../conversations/here';
 import { forgetVisitor } from '../conversations/forget';
 import { getStanding, getTalk } from '../conversations/talk';
 import { takeMessage, takeNote } from '../conversations/take-message';
@@ -81,6 +82,7 @@ const HANDLERS: Readonly<Record<string, (call: Call) => Promise<Response>>> = {
   'POST end': endTalk,
   'POST after': after,
   'POST forget': forget,
+  'POST here': here,
   'GET conversation': conversation,
   'GET stream': stream,
 };
@@ -254,6 +256,19 @@ async function after(call: Call): Promise<Response> {
     : json(200, talk, allowed.headers);
 }
 
+/** What the visitor sees and where they are, for the desk. */
+async function here(call: Call): Promise<Response> {
+  const { state, request, allowed } = call;
+  const parsed = await bodyOf(request, HereInput);
+  if (!parsed.ok) return json(400, { errors: parsed.errors }, allowed.headers);
+  const writer = writerOf(call);
+  if (writer.token === null) throw new TokenError();
+  const wait = await state.rates.take('here', writer.token);
+  if (wait > 0) return tooMany(wait, allowed);
+  await takeHere(state, writer, parsed.value);
+  return json(200, {}, allowed.headers);
+}
+
 async function forget(call: Call): Promise<Response> {
   await forgetVisitor(call.state, writerOf(call));
   return json(200, {}, call.allowed.headers);
@@ -312,7 +327,11 @@ async function stream(call: Call): Promise<Response> {
       'Retry-After': '30',
     });
   const channels = [siteChannel(site.id), own ?? atAddress];
-  const opened = state.hub.open({ channels, holder });
+  const opened = state.hub.open({
+    channels,
+    holder,
+    onClose: () => visitorId !== null && watchVisitorGone(state, site.id, visitorId),
+  });
   request.signal.addEventListener('abort', opened.close);
   opened.send({
     name: 'teams',

@@ -6,6 +6,7 @@ import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
 import type { DeskConversation } from '../../core/wire/desk';
 import { lengthWords, pageWords } from '../wording/times';
+import { useSite } from '../frame/SiteContext';
 import { groupsOf } from './groups';
 import { CONVERSATIONS_WORDS } from '../wording/screens/conversations';
 import { SHARED_WORDS } from '../wording/screens/shared';
@@ -96,6 +97,7 @@ function Row({
   now: number;
   onChoose: (id: string) => void;
 }) {
+  const { overview } = useSite();
   return (
     <ButtonBase
       data-conversation={one.id}
@@ -118,7 +120,7 @@ function Row({
           component="bdi"
           sx={{ fontWeight: 600, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}
         >
-          {visitorName(one)}
+          {visitorName(one, overview.hasAddresses)}
         </Box>
         <Box
           sx={{
@@ -142,7 +144,7 @@ function Row({
         }}
       >
         {one.isPractice ? <Practice /> : null}
-        {one.lastBody === '' ? pageWords(one.page) : one.lastBody}
+        {one.lastBody === '' ? pageWords(one.page, overview.hasAddresses) : one.lastBody}
       </Box>
     </ButtonBase>
   );
@@ -180,7 +182,10 @@ export function Practice() {
 }
 
 /** What a visitor is called: their name, their mail, or the page they asked on. */
-export function visitorName({ visitorName: name, visitorMail, page, isPractice }: DeskConversation): string {
+export function visitorName(
+  { visitorName: name, visitorMail, page, isPractice }: DeskConversation,
+  hasAddresses: boolean,
+): string {
   if (isPractice) return CONVERSATIONS_WORDS.practiceVisitor;
-  return name || visitorMail || CONVERSATIONS_WORDS.visitorOn(pageWords(page));
+  return name || visitorMail || CONVERSATIONS_WORDS.visitorOn(pageWords(page, hasAddresses));
 }

@@ -9,16 +9,14 @@ import { Fragment, type ReactNode, useEffect, useRef, useState } from 'react';
 import { LIMITS } from '../../core/limits';
 import type { VisitorEntry } from '../../core/wire/talk';
 import { newClientId } from '../parts/new-client-id';
-import type { Moment } from '../../core/model/moment';
 import type { DeskConversation, DeskTalk } from '../../core/wire/desk';
 import { PortError } from '../frame/api';
 import { languageName } from '../wording/languages';
-import { MOMENT_WORDS } from '../wording/moments';
-import { clockWords, dayWords } from '../wording/times';
 import { Practice, visitorName } from './ConversationList';
 import { EndDialog } from './EndDialog';
 import { Dated, EntryLine, beginsAnother } from './EntryLine';
 import { FilledForms } from './FilledForms';
+import { VisitorNowBar } from './VisitorNowBar';
 import { useSite } from '../frame/SiteContext';
 import { useConnection, usePort } from '../frame/Connection';
 import { conversationsPort } from './port';
@@ -44,7 +42,7 @@ export function ConversationView({
   onEarlier,
   onBack,
 }: ConversationViewProps) {
-  const { conversation, pages, forms, trail } = talk;
+  const { conversation, pages, forms } = talk;
   const said = saidOf(talk);
   const { zone, overview } = useSite();
   const { notice } = useConnection();
@@ -88,7 +86,7 @@ export function ConversationView({
   return (
     <Box
       component="section"
-      aria-label={CONVERSATIONS_WORDS.conversationWith(visitorName(conversation))}
+      aria-label={CONVERSATIONS_WORDS.conversationWith(visitorName(conversation, overview.hasAddresses))}
       sx={{ display: 'flex', flexDirection: 'column', height: '100%', minHeight: 0 }}
     >
       <Box
@@ -106,7 +104,7 @@ export function ConversationView({
       >
         {onBack}
         <Typography component="h2" sx={{ fontWeight: 700, fontSize: '1.125rem' }}>
-          <bdi>{visitorName(conversation)}</bdi>
+          <bdi>{visitorName(conversation, overview.hasAddresses)}</bdi>
         </Typography>
         {conversation.isPractice ? <Practice /> : null}
         <Box sx={{ fontSize: '0.8125rem', color: 'text.secondary' }}>
@@ -121,34 +119,7 @@ export function ConversationView({
             .join(' · ')}
         </Box>
       </Box>
-      <Box
-        sx={{
-          minHeight: 40,
-          px: 2,
-          py: 1,
-          fontSize: '0.8125rem',
-          borderBottom: '1px solid var(--porch-rail)',
-          flex: 'none',
-        }}
-      >
-        {CONVERSATIONS_WORDS.theVisitorSees} <b>{MOMENT_WORDS[seenNow(conversation)].name}</b>
-        {CONVERSATIONS_WORDS.since(dayWords(conversation.askedMs, zone))}
-        {conversation.leftMs === null ? null : (
-          <>
-            {' '}
-            {CONVERSATIONS_WORDS.responderLeft(
-              conversation.responderName ?? CONVERSATIONS_WORDS.somebody,
-              clockWords(conversation.leftMs, zone),
-            )}
-          </>
-        )}
-        {trail.length < 2 ? null : (
-          <Box component="span" sx={{ overflowWrap: 'anywhere' }}>
-            {' '}
-            {CONVERSATIONS_WORDS.pages(trail.map(([address]) => trailWords(address)).join(' → '))}
-          </Box>
-        )}
-      </Box>
+      <VisitorNowBar talk={talk} />
       <Box
         ref={log}
         role="log"
@@ -184,6 +155,7 @@ export function ConversationView({
                 page={pages[entry.id]}
                 before={pages[said[index - 1]?.id ?? -1]}
                 zone={zone}
+                hasAddresses={overview.hasAddresses}
               />
             </Fragment>
           ))}
@@ -258,20 +230,9 @@ function EndButton({ conversation, hasDraft, isDisabled, onAsk, onEnd }: EndButt
   );
 }
 
-/** What the visitor's window shows of a conversation. */
-function seenNow({ status, leftMs }: DeskConversation): Moment {
-  if (status === 'asked') return leftMs === null ? 'waiting' : 'slow-reply';
-  return ({ joined: 'talking', ended: 'goodbye', note: 'note-left' } as const)[status];
-}
-
 /** What becomes of an answer, where it is not read at once. */
 function helpFor({ status, missedMs }: DeskConversation, sendsLetters: boolean): string | undefined {
   if (status === 'note') return sendsLetters ? undefined : CONVERSATIONS_WORDS.noEmailYet;
   if (status !== 'ended') return undefined;
   return missedMs === null ? CONVERSATIONS_WORDS.overAlready : CONVERSATIONS_WORDS.wasMissed;
-}
-
-/** A step of the trail is an address without its scheme. */
-function trailWords(address: string): string {
-  return address.slice(Math.max(0, address.indexOf('/')));
 }

@@ -28,7 +28,7 @@ export function ConversationsScreen() {
   const { isConnected } = useConnection();
   const [chosen, setChosen] = useState<string | null>(null);
   const desk = useDesk(chosen);
-  useToastsAbove(COMPOSER_PX);
+  useToastsAbove(COMPOSER_PX, COMPOSER_PX);
   const drafts = useRef(new Map<string, string>());
   const isPhone = useMediaQuery('(max-width: 56.2em)', { noSsr: true });
   const now = useNow(overview.now, 10 * SECOND_MS);

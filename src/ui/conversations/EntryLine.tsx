@@ -33,14 +33,19 @@ export function EntryLine({
   page,
   before,
   zone,
+  hasAddresses,
 }: {
   entry: VisitorEntry;
   page: string | undefined;
   before: string | undefined;
   zone: string;
+  /** Pages are named with their address. */
+  hasAddresses: boolean;
 }) {
   const trail =
-    page === undefined || page === before ? null : `${clockWords(entry.storedMs, zone)}  ${pageWords(page)}`;
+    page === undefined || page === before
+      ? null
+      : `${clockWords(entry.storedMs, zone)}  ${pageWords(page, hasAddresses)}`;
   const isSaid = entry.body !== '';
   const isOurs = entry.author === 'person';
   return (

@@ -84,6 +84,12 @@ export function useDesk(chosen: string | null): Desk {
               : before,
           );
         }
+        if (event.kind === 'visitor-now')
+          setTalk((before) =>
+            before?.conversation.id === event.id
+              ? { ...before, visitorNow: event.now, trail: event.trail }
+              : before,
+          );
         if (event.kind === 'gone') {
           setList((before) => before?.filter(({ id }) => !event.ids.includes(id)) ?? null);
           if (chosen === null || !event.ids.includes(chosen)) return;

@@ -1,5 +1,5 @@
 import type { TeamState } from '../../core/model/moment';
-import type { DeskConversation, FindingFacts, Overview } from '../../core/wire/desk';
+import type { DeskConversation, FindingFacts, Overview, Trail, VisitorNow } from '../../core/wire/desk';
 import type { VisitorEntry } from '../../core/wire/talk';
 import { type Api, PortError } from './api';
 import { type DeskStreamEvent, shareStream } from './shared-stream';
@@ -27,6 +27,13 @@ export type DeskEvent =
   | { readonly kind: 'gone'; readonly ids: readonly string[]; readonly why: GoneWhy }
   /** How a conversation stands has changed, though nothing was said. */
   | { readonly kind: 'conversation'; readonly conversation: DeskConversation }
+  /** What a visitor sees, and where they are, has changed. */
+  | {
+      readonly kind: 'visitor-now';
+      readonly id: string;
+      readonly now: VisitorNow | null;
+      readonly trail: Trail;
+    }
   /** A form after the chat was given. */
   | { readonly kind: 'form'; readonly conversation: DeskConversation }
   | { readonly kind: 'connection'; readonly isOpen: boolean }
@@ -50,7 +57,16 @@ export function framePort({ base, get, post }: Api): FramePort {
   };
 }
 
-const STREAMED = ['ping', 'signed-out', 'teams', 'gone', 'form', 'conversation', 'entry'] as const;
+const STREAMED = [
+  'ping',
+  'signed-out',
+  'teams',
+  'gone',
+  'form',
+  'conversation',
+  'visitor-now',
+  'entry',
+] as const;
 
 /** The pong goes out from the stream's own handler: timers of hidden tabs sleep ([S2]). One tab answers for all; `pong` gives whether the session has ended. */
 function listenTo(
@@ -69,6 +85,8 @@ function listenTo(
       if (name === 'gone') hear({ kind: 'gone', ...(told as { ids: string[]; why: GoneWhy }) });
       if (name === 'form' || name === 'conversation')
         hear({ kind: name, conversation: (told as { conversation: DeskConversation }).conversation });
+      if (name === 'visitor-now')
+        hear({ kind: 'visitor-now', ...(told as { id: string; now: VisitorNow | null; trail: Trail }) });
       if (name === 'entry')
         hear({ kind: 'entry', ...(told as { conversation: DeskConversation; entry: VisitorEntry }) });
     },

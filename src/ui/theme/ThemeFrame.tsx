@@ -60,6 +60,7 @@ export function ThemeFrame({
         style={{ fontFamily: 'inherit' }}
         position="bottom-left"
         offset={{ bottom: 'var(--porch-toast-bottom, 24px)' }}
+        mobileOffset={{ bottom: 'var(--porch-toast-bottom-phone, 16px)' }}
         toastOptions={{
           style: {
             background: 'var(--porch-ink)',

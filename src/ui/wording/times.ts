@@ -30,9 +30,11 @@ export function dayWords(instant: number, zone: string): string {
   }).format(instant);
 }
 
-/** The path of a page's address, which is how people call it. */
-export function pageWords(address: string): string {
-  return URL.canParse(address) ? new URL(address).pathname : address;
+/** The path of a page's address, which is how people call it; with its host where a site has more than one. */
+export function pageWords(address: string, withHost = false): string {
+  if (!URL.canParse(address)) return address;
+  const { host, pathname } = new URL(address);
+  return withHost ? `${host}${pathname}` : pathname;
 }
 
 /** A wall clock's reading (`YYYY-MM-DDTHH:MM`) as people say it: `Sat 28 Nov, 22:14`. */

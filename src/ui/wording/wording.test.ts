@@ -222,6 +222,7 @@ describe('times', () => {
 
   it('a page is called by its path', () => {
     expect(pageWords('https://farrowisle.example/tonight?x=1')).toBe('/tonight');
+    expect(pageWords('https://isle.example/tonight?x=1', true)).toBe('isle.example/tonight');
     expect(pageWords('no address')).toBe('no address');
   });
 });

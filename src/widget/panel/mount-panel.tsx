@@ -83,9 +83,11 @@ export function mountPanel(port: PanelPort): MountedPanel {
     if (state.openRequest !== null) takeOpenRequest(state.openRequest);
     askFonts(picture.widget.fonts?.load ?? [], port.base);
     const { conversation } = talk.picture();
-    talk.setListening(next.isWindowOpen || (conversation !== null && isRunning({ conversation })));
+    const isListening = next.isWindowOpen || (conversation !== null && isRunning({ conversation }));
+    talk.setListening(isListening);
     if (next.isWindowOpen) talk.sawAll();
     paint();
+    if (isListening) talk.tellWhereabouts(picture.decision.moment);
     if (state.wantsFocus) focus();
   };
   /** A team that is asked for, and a first question, which stands where it can be changed before it is sent. */

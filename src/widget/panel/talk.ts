@@ -3,7 +3,7 @@ import { withinLevel } from '../../core/decide/remember';
 import { type ConversationFacts, isUnsettled } from '../../core/model/conversation';
 import type { Replies } from '../../core/model/form';
 import { EMPTY_MEMORY } from '../../core/model/memory';
-import type { TeamState } from '../../core/model/moment';
+import type { Moment, TeamState } from '../../core/model/moment';
 import type { SentAnswer, VisitorEntry, VisitorTalk } from '../../core/wire/talk';
 import type { PanelPort } from '../port';
 import type { StreamEvent } from './event-stream';
@@ -14,6 +14,7 @@ import { type Session, sessionWith } from './session';
 import { onWake } from '../surroundings';
 import { type MessageStream, messageStream } from './stream';
 import { type UnsentStore, unsentStore } from './unsent';
+import { whereaboutsTeller } from './whereabouts';
 
 export interface TalkPicture {
   readonly conversation: ConversationFacts | null;
@@ -52,6 +53,8 @@ export interface Talk {
   takeBackRefused(): void;
   /** Everything here has been before the visitor's eyes. */
   sawAll(): void;
+  /** Says what is shown to the desk. */
+  tellWhereabouts(moment: Moment): void;
   /** Keeps the stream while the window is open or a conversation runs. */
   setListening(value: boolean): void;
 }
@@ -75,6 +78,7 @@ export function talkWith(
     isReading: false,
     gap: null as number | null,
   };
+  const whereabouts = whereaboutsTeller(port, session);
   const tab = newEntryId();
   const pause = (failedTries: number): Promise<void> => pauseFor(port.surroundings, failedTries);
 
@@ -98,6 +102,7 @@ export function talkWith(
     },
     hear: (event) => hearEvent(event, { port, session, changed, readAnew, mindGap }),
     setConnected: (value) => {
+      whereabouts.forget();
       if (state.isConnected === value) return;
       state.isConnected = value;
       changed();
@@ -193,6 +198,7 @@ export function talkWith(
     },
     takeBackRefused: outbox.takeBackRefused,
     sawAll: session.sawAll,
+    tellWhereabouts: whereabouts.tell,
     setListening: stream.listen,
   };
 }

@@ -10,6 +10,7 @@ export const conversationsScreen = {
   formAfter: region('Filled in after the chat'),
   messages: log('Messages'),
   yourTurn: region(/^Your turn/),
+  visitorNow: region('The visitor now'),
   notes: region(/^Notes/),
   done: region(/^Done/),
   markDone: button('Mark as done'),
