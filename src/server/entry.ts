@@ -4,7 +4,7 @@ import { closeDatabase } from './db/open';
 import { isSecure } from './accounts/who';
 import { isUnavailable } from './db/transaction';
 import { readEnv } from './env';
-import { PEER_HEADER, clientAddress } from './http/address';
+import { PEER_HEADER, clientAddress, proxyOf } from './http/address';
 import { health } from './http/health';
 import { sendWebResponse, toWebRequest } from './http/node-bridge';
 import { ORIGIN_ERROR, passesOriginGate } from './http/origin-gate';
@@ -81,10 +81,18 @@ async function answer(
   return (await pages.load())(request, response);
 }
 
-function peerOf(request: IncomingMessage, { env }: State): string {
+function peerOf(request: IncomingMessage, state: State): string {
   const forwarded = request.headers['x-forwarded-for'];
   const list = Array.isArray(forwarded) ? forwarded.join(',') : (forwarded ?? null);
-  return clientAddress(request.socket.remoteAddress ?? '', list, env.trustedProxies);
+  const peer = clientAddress(request.socket.remoteAddress ?? '', list, state.env.trustedProxies);
+  const proxy = proxyOf(peer);
+  if (proxy === null || state.proxySeen !== null) return peer;
+  state.proxySeen = proxy;
+  log.warn(
+    { proxy },
+    'X-Forwarded-For arrives, and no proxy is trusted: set TRUSTED_PROXIES to the address of yours, so that limits count by the visitors behind it.',
+  );
+  return peer;
 }
 
 function fall(error: unknown, request: IncomingMessage, response: ServerResponse): void {
@@ -114,7 +122,19 @@ function greet(state: State, server: Server): void {
   const address =
     state.env.publicUrl ??
     'not set: the snippet works on this computer only.  PUBLIC_URL=https://… npm start';
-  console.log(['Sunny Porch is open.', ...lines, `  Public address    ${address}`].join('\n'));
+  const { trustedProxies } = state.env;
+  const forwarded =
+    trustedProxies.length === 0
+      ? 'not believed: no proxy is trusted.  TRUSTED_PROXIES=… npm start'
+      : `believed from ${trustedProxies.join(', ')}`;
+  console.log(
+    [
+      'Sunny Porch is open.',
+      ...lines,
+      `  Public address    ${address}`,
+      `  X-Forwarded-For   ${forwarded}`,
+    ].join('\n'),
+  );
   log.info({ port }, 'Listening.');
 }
 

@@ -41,6 +41,7 @@ export async function startState(env: Env): Promise<State> {
     facts: makeFactsCache(),
     passwords: makePasswords(),
     peerSeal: newSecret(),
+    proxySeen: null,
     setupCode: (await countPersons(db)) === 0 ? newSetupCode() : null,
   };
   keepGuest(env.widgetDir, env.dataDir, clock.now());

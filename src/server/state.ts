@@ -25,6 +25,8 @@ export interface State {
   readonly passwords: Passwords;
   /** Goes before the peer's address in the header by which the entry tells it to pages: nobody outside can write it. */
   readonly peerSeal: string;
+  /** The proxy that sends addresses which are not believed, as no proxy is trusted; null: none has. */
+  proxySeen: string | null;
   /** The setup code of an empty installation, made at each start; null once an owner exists. */
   setupCode: string | null;
 }

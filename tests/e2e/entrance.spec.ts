@@ -14,6 +14,7 @@ test('[threat 5] without the code nothing is made; the code travels in the form,
 }) => {
   expect(testServer.printed).toContain(`/start#${testServer.setupCode}`);
   expect(testServer.printed).toContain('Public address    not set: the snippet works on this computer only.');
+  expect(testServer.printed).toContain('X-Forwarded-For   not believed: no proxy is trusted.');
   const asked: string[] = [];
   page.on('request', (request) => asked.push(request.url()));
   await page.goto(`${testServer.app}/`);

@@ -6,7 +6,7 @@ import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
-import { expect, test, useTestServer, visit } from './test-server';
+import { enterAs, expect, test, useTestServer, visit } from './test-server';
 import { widgetScreen } from './screens/widget';
 
 const testServer = useTestServer();
@@ -199,6 +199,21 @@ test('GET /health answers a supervisor before and after pages are served, and wh
   expect(testServer.printed).toContain('"msg":"Listening."');
   for (const line of testServer.printed.split('\n').filter((one) => one.startsWith('{')))
     expect(() => JSON.parse(line) as unknown, line).not.toThrow();
+});
+
+test('[threat 16] behind a proxy that nobody has named: the log says so once, and the owner finds it on Today', async ({
+  browser,
+}) => {
+  const through = (visitor: string) =>
+    fetch(`${testServer.app}/w/${testServer.siteKey}/live.json`, {
+      headers: { 'X-Forwarded-For': visitor, Origin: testServer.site },
+    });
+  const told = () => testServer.printed.split('and no proxy is trusted').length - 1;
+  const before = told();
+  for (const visitor of ['198.51.100.1', '198.51.100.2']) expect((await through(visitor)).status).toBe(200);
+  expect([before, told()]).toEqual([0, 1]);
+  const page = await enterAs(browser, testServer, 'today');
+  await expect(page.getByText('Requests come through a proxy (127.0.0.1)')).toBeVisible();
 });
 
 test('browsers are told to keep to TLS where the address is https, and nowhere else', async () => {

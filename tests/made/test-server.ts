@@ -67,6 +67,7 @@ export async function makeTestServer(file = ':memory:'): Promise<TestServer> {
     facts: makeFactsCache(),
     passwords: QUICK,
     peerSeal: newSecret(),
+    proxySeen: null,
     setupCode: null,
   };
   return { state, db };

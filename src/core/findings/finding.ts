@@ -30,6 +30,7 @@ export const FINDING_CODES = [
   'translation-missing',
   'address-local-only',
   'page-https-app-http',
+  'proxy-not-trusted',
 ] as const;
 export type FindingCode = (typeof FINDING_CODES)[number];
 
@@ -81,6 +82,8 @@ export interface FindingContext {
   readonly peopleOf: Readonly<Record<string, number>>;
   /** Origin under which browsers reach us. */
   readonly ownAddress: string;
+  /** The proxy that sends addresses which are not believed, as no proxy is trusted; null: none has. */
+  readonly proxySeen: string | null;
   /** Addresses whose pages may carry the widget. */
   readonly domains: readonly string[];
   readonly isZoneConfirmed: boolean;

@@ -24,6 +24,7 @@ const input = (change: Partial<FindingContext> = {}): FindingContext => ({
   facts: factsOf(),
   peopleOf: { [DESK]: 2 },
   ownAddress: 'https://porch.example',
+  proxySeen: null,
   domains: ['https://farrowisle.example', 'http://localhost:4311'],
   isZoneConfirmed: true,
   measured: {},
@@ -422,6 +423,10 @@ describe('findings', () => {
       expect(widget({ cases: [own('a', [night, back]), own('b', [back])] })).toEqual([]);
       expect(widget({ cases: [own('a', [back]), own('b', [back], 'nobodyHome')] })).toEqual([]);
     });
+  });
+
+  it('a proxy that sends addresses which are not believed', () => {
+    expect([codesOf({ proxySeen: '10.0.0.2' }), codesOf({})]).toEqual([['proxy-not-trusted'], []]);
   });
 
   it('the address: this computer only, or one that a page over https may not load from', () => {

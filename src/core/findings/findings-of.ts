@@ -17,11 +17,17 @@ export function findingsOf(input: FindingContext): Finding[] {
     ...lookFindings(input),
     ...wordFindings(input),
     ...addressFindings(input),
+    ...proxyFindings(input),
   ];
   return [
     ...all.filter(({ level }) => level === 'must-fix'),
     ...all.filter(({ level }) => level === 'suggestion'),
   ];
+}
+
+/** Behind a proxy that nobody has named, limits count by addresses that cannot be believed. */
+function proxyFindings({ proxySeen }: FindingContext): Finding[] {
+  return proxySeen === null ? [] : [finding('proxy-not-trusted', [], { values: { proxy: proxySeen } })];
 }
 
 /** Whether visitors' browsers can fetch the widget at all; a site that is itself only for testing has no visitors. */

@@ -120,6 +120,8 @@ export interface FindingFacts {
   readonly peopleOf: Readonly<Record<string, number>>;
   /** Origin under which browsers reach us. */
   readonly ownAddress: string;
+  /** The proxy that sends addresses which are not believed, as no proxy is trusted; null: none has. */
+  readonly proxySeen: string | null;
   /** Addresses whose pages may carry the widget. */
   readonly domains: readonly string[];
   readonly isZoneConfirmed: boolean;

@@ -10,7 +10,7 @@ import type { State } from '../state';
 
 /** What the findings of a site are computed from, besides its draft. `host`: by which the owner reached us. */
 export async function findingFacts(
-  { db, env }: Pick<State, 'db' | 'env'>,
+  { db, env, proxySeen }: Pick<State, 'db' | 'env' | 'proxySeen'>,
   site: Site,
   host: string | null,
 ): Promise<FindingFacts> {
@@ -23,6 +23,7 @@ export async function findingFacts(
   return {
     peopleOf,
     ownAddress: addressFor(env, host),
+    proxySeen,
     domains,
     isZoneConfirmed: confirmed,
     dismissals,

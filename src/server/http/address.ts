@@ -2,7 +2,8 @@ import ipaddr from 'ipaddr.js';
 
 /**
  * The address a request comes from: the peer's, or, where the peer is a trusted proxy, the right-most untrusted one of
- * `X-Forwarded-For`. IPv6 is cut to its /64, the least one person holds.
+ * `X-Forwarded-For`. IPv6 is cut to its /64, the least one person holds. Where no proxy is trusted and the header arrives
+ * all the same, nobody can tell a proxy from a liar: `198.51.100.1 via 10.0.0.2` counts by both, the second more widely.
  */
 export function clientAddress(peer: string, forwardedFor: string | null, trusted: readonly string[]): string {
   const hops = [
@@ -12,8 +13,17 @@ export function clientAddress(peer: string, forwardedFor: string | null, trusted
       .filter(Boolean),
     peer,
   ];
+  if (trusted.length === 0 && hops.length > 1) return `${toGroup(hops.at(-2) ?? '')}${VIA}${toGroup(peer)}`;
   while (hops.length > 1 && trusted.includes(plain(hops.at(-1) ?? ''))) hops.pop();
   return toGroup(hops.at(-1) ?? peer);
+}
+
+const VIA = ' via ';
+
+/** What is in front of an address that is not believed; null: nothing is. */
+export function proxyOf(address: string): string | null {
+  const [, proxy] = address.split(VIA);
+  return proxy ?? null;
 }
 
 export const PEER_HEADER = 'x-porch-peer';

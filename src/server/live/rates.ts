@@ -1,7 +1,11 @@
 import { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible';
 import { SECOND_MS } from '../../core/model/units';
+import { proxyOf } from '../http/address';
 
-/** What one visitor, address or account may do in a while. Counted in memory: a restart forgives. */
+/**
+ * What one visitor, address or account may do in a while. Counted in memory: a restart forgives. Whoever comes by a proxy
+ * that is not believed counts by the address it names, and all who come by it together have ten times as much.
+ */
 export interface Limits {
   /** Counts one more. Gives 0 where it is allowed; else after how many seconds it will be. */
   take(kind: LimitKind, who: string): Promise<number>;
@@ -34,14 +38,27 @@ const KINDS = {
 } as const;
 export type LimitKind = keyof typeof KINDS;
 
-export function makeLimits(): Limits {
-  const limiters = Object.fromEntries(
-    Object.entries(KINDS).map(([kind, options]) => [kind, new RateLimiterMemory(options)]),
+/** So many times as much have all together who come by one proxy that is not believed. */
+export const BY_PROXY = 10;
+
+function limitersOf(times: number): Record<LimitKind, RateLimiterMemory> {
+  return Object.fromEntries(
+    Object.entries(KINDS).map(([kind, { points, duration }]) => [
+      kind,
+      new RateLimiterMemory({ points: points * times, duration }),
+    ]),
   ) as Record<LimitKind, RateLimiterMemory>;
+}
+
+export function makeLimits(): Limits {
+  const limiters = limitersOf(1);
+  const wide = limitersOf(BY_PROXY);
   return {
     take: async (kind, who) => {
+      const proxy = proxyOf(who);
       try {
         await limiters[kind].consume(who);
+        if (proxy !== null) await wide[kind].consume(proxy);
         return 0;
       } catch (refusal) {
         if (!(refusal instanceof RateLimiterRes)) throw refusal;

@@ -14,7 +14,8 @@ import { AfterInput, HereInput, MessageInput, NoteInput } from '../input/visitor
 import { parseInput } from '../input/parse-input';
 import { STREAM_HEADERS, holderOf } from '../live/hub';
 import { pictureOf } from '../pictures/send-picture';
-import { waitWords } from '../live/rates';
+import { proxyOf } from '../http/address';
+import { BY_PROXY, waitWords } from '../live/rates';
 import type { State } from '../state';
 import { getPointer } from '../designs/pointer';
 import { previewFor } from '../designs/previews';
@@ -315,8 +316,13 @@ async function stream(call: Call): Promise<Response> {
   const visitorId = writer.token === null ? null : await knownVisitor(state.db, writer);
   const own = visitorId === null ? null : visitorChannel(site.id, visitorId);
   const atAddress = `address:${peer}`;
+  const proxy = proxyOf(peer);
+  const byProxy = proxy === null ? null : `address:${proxy}`;
   const holder = holderOf(request, own ?? `${siteChannel(site.id)}:${peer}`);
-  if (own === null && state.hub.count(atAddress, holder) >= STREAMS_PER_ADDRESS)
+  const isFull =
+    state.hub.count(atAddress, holder) >= STREAMS_PER_ADDRESS ||
+    (byProxy !== null && state.hub.count(byProxy, holder) >= STREAMS_PER_ADDRESS * BY_PROXY);
+  if (own === null && isFull)
     return errorResponse(429, 'This address has enough streams.', {
       ...allowed.headers,
       'Retry-After': '30',
@@ -326,7 +332,8 @@ async function stream(call: Call): Promise<Response> {
       ...allowed.headers,
       'Retry-After': '30',
     });
-  const channels = [siteChannel(site.id), own ?? atAddress];
+  const unknown = byProxy === null ? [atAddress] : [atAddress, byProxy];
+  const channels = [siteChannel(site.id), ...(own === null ? unknown : [own])];
   const opened = state.hub.open({
     channels,
     holder,

@@ -90,6 +90,8 @@ const SENTENCES: Readonly<Record<FindingCode, (values: Values) => string>> = {
     'Your snippet’s address only works on this computer. Set the public address (PUBLIC_URL) and restart.',
   'page-https-app-http': () =>
     'Your site uses https and Sunny Porch does not, so browsers will not load the widget.',
+  'proxy-not-trusted': ({ proxy }) =>
+    `Requests come through a proxy (${text(proxy)}) that Sunny Porch does not trust, so it cannot tell visitors apart by address. Set TRUSTED_PROXIES to that address and restart.`,
 };
 
 /** The part of the look in which it is mended; a finding of none is mended elsewhere. */
@@ -123,6 +125,7 @@ const ACTIONS: Readonly<Record<FindingCode, string>> = {
   'translation-missing': 'Show me',
   'address-local-only': 'Open Install',
   'page-https-app-http': 'Open Install',
+  'proxy-not-trusted': 'Open Install',
 };
 
 const PATHS: Readonly<Record<FindingCode, string>> = {
@@ -149,4 +152,5 @@ const PATHS: Readonly<Record<FindingCode, string>> = {
   'translation-missing': 'design',
   'address-local-only': 'install',
   'page-https-app-http': 'install',
+  'proxy-not-trusted': 'install',
 };
