@@ -13,6 +13,7 @@ const jsonInside = {
 
 const entries = {
   entry: 'src/server/entry.ts',
+  draw: 'src/server/pictures/draw-process.ts',
   'fill-demo': 'src/demo/fill.ts',
   'demo-site': 'src/demo/serve.ts',
 };

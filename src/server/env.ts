@@ -8,6 +8,8 @@ export interface Env {
   readonly publicUrl: string | null;
   readonly dataDir: string;
   readonly widgetDir: string;
+  /** The process that draws pictures. */
+  readonly drawScript: string;
   /** Addresses of proxies whose `X-Forwarded-For` is believed. */
   readonly trustedProxies: readonly string[];
   /** What the demo gives the server it starts, and nothing else does ([threat 6]); null: this is no demo. */
@@ -22,6 +24,7 @@ export function readEnv(from: NodeJS.ProcessEnv = process.env): Env {
     publicUrl: publicOrigin(from.PUBLIC_URL),
     dataDir: from.PORCH_DATA ?? join(process.cwd(), 'data'),
     widgetDir: from.PORCH_WIDGET ?? join(process.cwd(), 'dist', 'widget'),
+    drawScript: join(process.cwd(), 'dist', 'server', 'draw.mjs'),
     trustedProxies: (from.TRUSTED_PROXIES ?? '')
       .split(',')
       .map((one) => one.trim())

@@ -18,6 +18,7 @@ import { watchPresence } from './conversations/leaving';
 import { newSecret } from './ids';
 import { makePasswords } from './accounts/passwords';
 import { keepGuest } from './visitor/kept-guest';
+import { makeDrawer } from './pictures/drawer';
 import { makeWhereabouts } from './live/whereabouts';
 import { makeWidgetFiles } from './visitor/widget-files';
 
@@ -37,6 +38,7 @@ export async function startState(env: Env): Promise<State> {
     board: makePresenceBoard(clock),
     whereabouts: makeWhereabouts(),
     rates: makeLimits(),
+    drawer: makeDrawer(env.drawScript, clock),
     widgetFiles: makeWidgetFiles(),
     facts: makeFactsCache(),
     passwords: makePasswords(),

@@ -5,6 +5,7 @@ import type { FactsCache } from './facts/facts-cache';
 import type { Hub } from './live/hub';
 import type { Limits } from './live/rates';
 import type { PresenceBoard } from './facts/presence-board';
+import type { Drawer } from './pictures/drawer';
 import type { Passwords } from './accounts/passwords';
 import type { WhereaboutsBoard } from './live/whereabouts';
 import type { WidgetFiles } from './visitor/widget-files';
@@ -20,6 +21,7 @@ export interface State {
   readonly board: PresenceBoard;
   readonly whereabouts: WhereaboutsBoard;
   readonly rates: Limits;
+  readonly drawer: Drawer;
   readonly widgetFiles: WidgetFiles;
   readonly facts: FactsCache;
   readonly passwords: Passwords;

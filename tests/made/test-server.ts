@@ -14,6 +14,7 @@ import type { Passwords } from '../../src/server/accounts/passwords';
 import type { State } from '../../src/server/state';
 import { deskEndpoint } from '../../src/server/desk/endpoint';
 import { visitorEndpoint } from '../../src/server/visitor/endpoint';
+import { makeDrawer } from '../../src/server/pictures/drawer';
 import { makeWhereabouts } from '../../src/server/live/whereabouts';
 import { makeWidgetFiles } from '../../src/server/visitor/widget-files';
 import { openPorch } from '../../src/server/accounts/first-run';
@@ -53,6 +54,7 @@ export async function makeTestServer(file = ':memory:'): Promise<TestServer> {
       publicUrl: null,
       dataDir: mkdtempSync(join(tmpdir(), 'porch-data-')),
       widgetDir,
+      drawScript: 'dist/server/draw.mjs',
       trustedProxies: [],
       demoSecret: null,
     },
@@ -63,6 +65,7 @@ export async function makeTestServer(file = ':memory:'): Promise<TestServer> {
     board: makePresenceBoard(clock),
     whereabouts: makeWhereabouts(),
     rates: makeLimits(),
+    drawer: makeDrawer('dist/server/draw.mjs', clock),
     widgetFiles: makeWidgetFiles(),
     facts: makeFactsCache(),
     passwords: QUICK,

@@ -2,7 +2,7 @@ import type { PersonView } from '../../core/wire/desk';
 import { listMembers } from './members.repository';
 import { findRole } from './sites.repository';
 import { readBytes } from '../http/read-body';
-import { PICTURE_BYTES_MAX } from '../pictures/draw-picture';
+import { PICTURE_BYTES_MAX } from '../pictures/drawer';
 import { keepFace, takeFaceAway } from '../pictures/faces';
 import { errorResponse, json, tooLarge } from '../http/replies';
 import { type DeskCall, type DeskRoutes, actorOf, route, routeWith } from '../desk/route';

@@ -31,10 +31,8 @@ export interface Fit {
   readonly as: 'inside' | 'cover';
 }
 
-export const PICTURE_BYTES_MAX = 5 * 1024 * 1024;
 /** Pixels of what is read, before it is made smaller: 50 million, about 200 MB while it is drawn. */
 const PIXELS_MAX = 50_000_000;
-const SECONDS_MAX = 20;
 const PAGE_KINDS = ['image/png', 'image/jpeg', 'image/webp'];
 const LOOK_KINDS = [...PAGE_KINDS, 'image/gif', 'image/avif'];
 
@@ -58,7 +56,6 @@ export async function drawPicture(
       .rotate()
       .resize({ width, withoutEnlargement: true })
       .png()
-      .timeout({ seconds: SECONDS_MAX })
       .toBuffer({ resolveWithObject: true });
     const whole = sharp(data);
     const size = await whole.metadata();
@@ -89,7 +86,6 @@ export async function drawTwice(sent: Buffer, fit: Fit): Promise<Result<TwoSizes
         withoutEnlargement: fit.as === 'inside',
       })
       .png()
-      .timeout({ seconds: SECONDS_MAX })
       .toBuffer({ resolveWithObject: true });
     // A logo keeps its very colours; its few pixels are small all the same.
     const isExact = fit.as === 'inside';
@@ -117,8 +113,14 @@ async function densityFor(sent: Buffer, { width, height, as }: Fit): Promise<{ r
   const own = await sharp(sent, { limitInputPixels: false }).metadata(); // nothing is drawn for that
   const [across, down] = [(2 * width) / own.width, (2 * height) / own.height];
   const share = as === 'inside' ? Math.min(across, down) : Math.max(across, down);
-  return { density: Math.min(2400, Math.max(1, 72 * share)) };
+  const density = Math.min(2400, Math.max(1, 72 * share));
+  const pixels = own.width * own.height * (density / 72) ** 2;
+  if (!(pixels <= DRAWN_PIXELS_MAX)) throw new Error('Expected a drawing that comes out no larger.');
+  return { density };
 }
+
+/** A drawing comes out a few hundred pixels wide; one that is a thousand times as long as it is wide is nobody's logo. */
+const DRAWN_PIXELS_MAX = 4_000_000;
 
 async function kept(drawn: Sharp, isExact = false): Promise<DrawnPicture> {
   const { data: bytes, info } = await drawn

@@ -5,7 +5,6 @@ import type { Tx } from '../db/open';
 import { findFace, listMembers, writeFace } from '../accounts/members.repository';
 import { deleteUploads, insertUpload } from './uploads.repository';
 import { inTransaction } from '../db/transaction';
-import { drawTwice } from './draw-picture';
 import { removePicture, storePicture } from './picture-store';
 import type { State } from '../state';
 
@@ -14,12 +13,12 @@ const FIT = { width: 64, height: 64, as: 'cover' } as const;
 
 /** Draws and keeps the face of somebody of the site, and shows it to visitors from now on; false: nobody is called that there. */
 export async function keepFace(
-  { db, env }: Pick<State, 'db' | 'env'>,
+  { db, env, drawer }: Pick<State, 'db' | 'env' | 'drawer'>,
   { siteId, personId, at }: Actor,
   ofPersonId: string,
   sent: Buffer,
 ): Promise<Result<boolean>> {
-  const drawn = await drawTwice(sent, FIT);
+  const drawn = await drawer.twice(personId, sent, FIT);
   if (!drawn.ok) return fail(drawn.errors);
   const { once, twice } = drawn.value;
   for (const one of [once, twice]) await storePicture(env.dataDir, one, at);

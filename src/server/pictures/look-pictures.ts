@@ -4,7 +4,7 @@ import { type Result, fail, ok } from '../../core/result';
 import type { LookPictureKind } from '../../core/wire/desk';
 import { insertUpload } from './uploads.repository';
 import { inTransaction } from '../db/transaction';
-import { type Fit, drawTwice } from './draw-picture';
+import type { Fit } from './draw-picture';
 import { storePicture } from './picture-store';
 import type { State } from '../state';
 
@@ -17,12 +17,12 @@ const FITS: Readonly<Record<LookPictureKind, Fit>> = {
 
 /** Draws and keeps a picture that belongs to a look: the files first, then the rows that name them. The draft names it later. */
 export async function keepLookPicture(
-  { db, env }: Pick<State, 'db' | 'env'>,
+  { db, env, drawer }: Pick<State, 'db' | 'env' | 'drawer'>,
   { siteId, personId, at }: { readonly siteId: string; readonly personId: string; readonly at: EpochMs },
   kind: LookPictureKind,
   sent: Buffer,
 ): Promise<Result<HeaderPicture>> {
-  const drawn = await drawTwice(sent, FITS[kind]);
+  const drawn = await drawer.twice(personId, sent, FITS[kind]);
   if (!drawn.ok) return fail(drawn.errors);
   const { once, twice, darkest, lightest } = drawn.value;
   for (const one of [once, twice]) await storePicture(env.dataDir, one, at);

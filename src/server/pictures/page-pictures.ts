@@ -11,7 +11,6 @@ import {
   setPagePicture,
 } from './uploads.repository';
 import { inTransaction } from '../db/transaction';
-import { drawPicture } from './draw-picture';
 import { removePicture, storePicture } from './picture-store';
 import type { State } from '../state';
 
@@ -23,12 +22,12 @@ const SIZES: Readonly<Record<PageDevice, { readonly width: number; readonly heig
 
 /** Keeps a picture of the owner's page: the file first, then the row that names it. */
 export async function keepPagePicture(
-  { db, env }: Pick<State, 'db' | 'env'>,
+  { db, env, drawer }: Pick<State, 'db' | 'env' | 'drawer'>,
   { siteId, personId, at }: Actor,
   device: PageDevice,
   sent: Buffer,
 ): Promise<Result<PagePictures['pictures']>> {
-  const drawn = await drawPicture(sent, SIZES[device]);
+  const drawn = await drawer.page(personId, sent, SIZES[device]);
   if (!drawn.ok) return fail(drawn.errors);
   const { hash, mime, width, height, bytes } = drawn.value;
   await storePicture(env.dataDir, drawn.value, at);

@@ -12,7 +12,7 @@ import {
 } from '../../../tests/made/test-server';
 import type { PagePictures } from '../../core/wire/desk';
 import { deskEndpoint } from '../desk/endpoint';
-import { PICTURE_BYTES_MAX } from './draw-picture';
+import { PICTURE_BYTES_MAX } from './drawer';
 
 let testServer: TestServer;
 let porch: MadePorch;

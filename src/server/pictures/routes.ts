@@ -5,7 +5,7 @@ import { inTransaction } from '../db/transaction';
 import { readBytes } from '../http/read-body';
 import type { Member } from '../accounts/who';
 import { NothingInput, PageBarsInput } from '../input/desk.input';
-import { PICTURE_BYTES_MAX } from './draw-picture';
+import { PICTURE_BYTES_MAX } from './drawer';
 import { pictureOf } from './send-picture';
 import type { State } from '../state';
 import { keepLookPicture } from './look-pictures';
