@@ -18,10 +18,14 @@ import { watchPresence } from './leaving';
 let testServer: TestServer;
 let porch: MadePorch;
 let close: () => void;
+let gone: Promise<void>;
 beforeEach(async () => {
   testServer = await makeTestServer();
   porch = await madePorch(testServer, 'farrowisle');
   watchPresence(testServer.state);
+  gone = new Promise((resolve) => {
+    testServer.state.board.onChange((id) => testServer.state.board.isThere(id) || resolve());
+  });
   close = come(porch.ownerId);
   await porch.desk('POST presence', { choice: 'in' });
 });
@@ -30,6 +34,11 @@ const come = (personId: string) => {
   const leave = testServer.state.board.arrive(personId);
   testServer.state.board.answer(personId);
   return leave;
+};
+/** Their place is kept for a while: until the board has told of them, and twenty seconds more. */
+const later = async () => {
+  await gone;
+  pass(21 * SECOND_MS);
 };
 const pass = (ms: number) => testServer.state.clock.moveTo(testServer.state.clock.now() + ms);
 /** Waits until a visitor is told that whoever answered has left. */
@@ -53,12 +62,19 @@ const atDesk = async (id: string) =>
 describe('[M3] a responder who leaves in the midst of a conversation', () => {
   const ways: readonly [string, () => Promise<unknown> | void][] = [
     ['says so', () => porch.desk('POST presence', { choice: 'out' })],
-    ['falls silent', () => void pass(61 * SECOND_MS)],
+    [
+      'falls silent',
+      () => {
+        pass(61 * SECOND_MS);
+        return later();
+      },
+    ],
     [
       'signs out',
       () => {
         close();
         pass(4 * SECOND_MS);
+        return later();
       },
     ],
   ];
@@ -74,6 +90,18 @@ describe('[M3] a responder who leaves in the midst of a conversation', () => {
       ...{ standing: 'asked', joinedMs: null, leftMs: expect.any(Number) as number, place: 1 },
     });
     expect(await atDesk(id)).toMatchObject({ status: 'asked', responderId: porch.ownerId, isDone: false });
+  });
+
+  it('who is back within twenty seconds has not left', async () => {
+    const { token, id } = await ask();
+    await reply(id);
+    close();
+    pass(4 * SECOND_MS);
+    await gone;
+    come(porch.ownerId);
+    pass(21 * SECOND_MS);
+    await porch.desk('GET overview');
+    expect((await talkOf(token)).conversation.standing).toBe('joined');
   });
 
   it('nobody else is left: what another one has joined goes on, and so does what is theirs on another site', async () => {

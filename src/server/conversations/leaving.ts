@@ -1,3 +1,4 @@
+import { SECOND_MS } from '../../core/model/units';
 import { listSitesOf } from '../accounts/sites.repository';
 import { tellTeams } from '../facts/presence';
 import { SILENT_AFTER_MS } from '../facts/presence-board';
@@ -22,17 +23,27 @@ export async function choosePresence(
   await tellTeams(state, siteId);
 }
 
+/** A line that breaks for a moment takes nobody out of a conversation; the visitor is told within a minute all the same. */
+const BACK_WITHIN_MS = 20 * SECOND_MS;
+
 /** Whoever comes or goes is told on to everybody who looks at their sites; one site that cannot be told keeps no other back. */
 export function watchPresence(state: State): void {
   state.board.onChange((personId) => {
-    const tellSite = async (siteId: string): Promise<void> => {
-      if (!state.board.isThere(personId)) await leave(state, siteId, personId);
-      await tellTeams(state, siteId);
+    const ofSites = async (call: (siteId: string) => Promise<void>): Promise<void> => {
+      for (const { id } of await listSitesOf(state.db, personId)) runAside('presence', call(id));
     };
-    const tellSites = async (): Promise<void> => {
-      for (const { id } of await listSitesOf(state.db, personId)) runAside('presence', tellSite(id));
-    };
-    runAside('presence', tellSites());
+    runAside(
+      'presence',
+      ofSites((siteId) => tellTeams(state, siteId)),
+    );
+    if (state.board.isThere(personId)) return;
+    state.clock.wakeAt(state.clock.now() + BACK_WITHIN_MS, () => {
+      if (state.board.isThere(personId)) return;
+      runAside(
+        'presence',
+        ofSites((siteId) => leave(state, siteId, personId)),
+      );
+    });
   });
   // Who was there before the server was started, and has not come back since, has left.
   state.clock.wakeAt(state.clock.now() + SILENT_AFTER_MS, () => runAside('presence', leaveAbsent(state)));
