@@ -185,6 +185,30 @@ describe('the visitor’s side of a conversation', () => {
     talk.setListening(false);
   });
 
+  it('what is answered after the window was closed is unread, also on the next page, until it was before the visitor’s eyes', async () => {
+    const { entries, answer } = serverWith([]);
+    const keep = { memory: EMPTY_MEMORY };
+    const heard: number[] = [];
+    const port = {
+      ...portWith(keep),
+      hearConversation: (_: unknown, unread: number) => void heard.push(unread),
+    };
+    newPage(answer);
+    const talk = talkWith(port, madeStore());
+    talk.send('Is it dark yet?'); // and the window is closed before it is acknowledged
+    await vi.advanceTimersByTimeAsync(100);
+    const [question] = entries;
+    if (question === undefined) throw new Error('Expected a question.');
+    entries.push({ ...question, id: 9, seq: 2, author: 'person', clientId: null });
+    for (const page of [talk, talkWith(port, madeStore())]) {
+      await page.begin();
+      expect(heard.at(-1)).toBe(1);
+    }
+    talk.sawAll();
+    await talkWith(port, madeStore()).begin();
+    expect(heard.at(-1)).toBe(0);
+  });
+
   it('law: whatever is cut and however often the page is left, each message ends on the server once, in order, and both lists are equal', async () => {
     await fc.assert(
       fc.asyncProperty(

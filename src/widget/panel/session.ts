@@ -44,7 +44,9 @@ export function sessionWith({ base, memory }: Pick<PanelPort, 'base' | 'memory'>
   const state = { ...empty };
 
   const token = (): string | null => memory.read().token;
-  const setToken = (value: string | null): void => memory.write({ ...memory.read(), token: value });
+  /** Of whoever has just begun to write nothing was read yet. */
+  const setToken = (value: string | null): void =>
+    memory.write({ ...memory.read(), token: value, seenId: value === null ? null : 0 });
   if (!isToken(token())) setToken(null);
 
   /** What another tab has shown counts too. */
