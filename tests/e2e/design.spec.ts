@@ -357,7 +357,7 @@ test('what cannot be seen is set beside the stage: at once in the words of the w
   await designScreen.slowReplyWhileTalking(inspector).check();
   await expect(momentCard(page, 'Talking')).toHaveAccessibleName(/leads to Slow reply: no reply for 10 min/);
   await designScreen.restoreDefaults(inspector).click();
-  await expect(momentCard(page, 'Talking')).toHaveAccessibleName(/leads to Slow reply: never/);
+  await expect(momentCard(page, 'Talking')).toHaveAccessibleName(/leads to Slow reply: responder leaves/);
   await isSaved(page);
 });
 
