@@ -103,6 +103,8 @@ test('a question that its visitor gave up is missed: it stays at Your turn until
   await widgetScreen.endConversation(visitor.window).click();
   const row = conversationsScreen.yourTurn(desk).getByRole('button', { name: /aurora/ });
   await expect(row).toContainText('missed');
+  const today = await enterAs(browser, testServer, 'today');
+  await expect(today.getByText(/not answered in time\.$/)).toBeVisible();
   await row.click();
   await expect(conversationsScreen.withSomebody(desk)).toContainText(
     'Nobody answered this question in time.',

@@ -183,6 +183,11 @@ export function madeMessage(body: string, change: Record<string, unknown> = {}):
   };
 }
 
+/** The body of an answer. */
+export async function read<T>(response: Response): Promise<T> {
+  return (await response.json()) as T;
+}
+
 /** Reads a stream until what came is enough. */
 export async function readFor(response: Response, isEnough: (text: string) => boolean): Promise<string> {
   const reader = response.body?.getReader();

@@ -6,6 +6,7 @@ import {
   madeMessage,
   madePorch,
   makeTestServer,
+  read,
   readFor,
 } from '../../../tests/made/test-server';
 import { EVENING, madeSite } from '../../../tests/made/site';
@@ -22,7 +23,6 @@ beforeEach(async () => {
   testServer = await makeTestServer();
   porch = await madePorch(testServer, 'farrowisle');
 });
-const read = async <T>(response: Response): Promise<T> => (await response.json()) as T;
 const pass = (ms: number) => testServer.state.clock.moveTo(testServer.state.clock.now() + ms);
 const say = async (body: string, token: string, more: Record<string, unknown> = {}) =>
   read<SentAnswer>(await porch.visit('POST messages', { token, body: madeMessage(body, more) }));

@@ -25,17 +25,18 @@ export async function checkForm(
   place: FormPlace,
   said: Asked,
   hasSaid = false,
-): Promise<CheckedReplies> {
+): Promise<CheckedReplies & { readonly fields: readonly WireField[] }> {
   const fields = await formOf(db, siteId, place, said);
   const words = place === 'note' ? wordsField(fields) : undefined;
   const replies: Replies =
     words === undefined ? (said.replies ?? {}) : { ...said.replies, [words.id]: said.body ?? '' };
   const teams = await listTeams(db, siteId);
-  return checkReplies(
+  const checked = checkReplies(
     askedFields(fields, { hasSaid: place === 'note' && hasSaid, sendsLetters: SENDS_LETTERS }),
     replies,
     teams.map(({ id }) => id),
   );
+  return { ...checked, fields };
 }
 
 /** A form as far as it fits its fields. */
@@ -46,10 +47,11 @@ export interface GivenForm {
   readonly team: string | null;
 }
 
-/** What was given with a message or a note, as far as it fits. */
+/** What was given with a message or a note, as far as it fits. Most messages come with no form: none is read for them. */
 export async function givenForm(tx: Tx, siteId: string, place: FormPlace, said: Asked): Promise<GivenForm> {
-  const { replies } = await checkForm({ db: tx }, siteId, place, said, true);
-  const choice = (await formOf(tx, siteId, place, said)).find(({ kind }) => kind === 'team');
+  if (place === 'before' && said.replies === undefined) return { place, replies: {}, team: null };
+  const { replies, fields } = await checkForm({ db: tx }, siteId, place, said, true);
+  const choice = fields.find(({ kind }) => kind === 'team');
   const team = choice === undefined ? undefined : replies[choice.id];
   return { place, replies, team: typeof team === 'string' ? team : null };
 }

@@ -5,6 +5,7 @@ import {
   madeMessage,
   madePorch,
   makeTestServer,
+  read,
   readFor,
 } from '../../../tests/made/test-server';
 import { SECOND_MS } from '../../core/model/units';
@@ -26,7 +27,6 @@ beforeEach(async () => {
   });
   id = (await read<SentAnswer>(await porch.visit('POST messages', { body }))).conversation.id;
 });
-const read = async <T>(response: Response): Promise<T> => (await response.json()) as T;
 const pass = (ms: number) => testServer.state.clock.moveTo(testServer.state.clock.now() + ms);
 const here = (moment: string, page?: string, as = token) =>
   porch.visit('POST here', {
@@ -81,6 +81,17 @@ describe('where a visitor is', () => {
     expect((await atDesk()).visitorNow?.goneMs).toBeLessThan(at + SECOND_MS);
     await here('talking', '/tonight');
     expect((await atDesk()).visitorNow?.goneMs).toBeNull();
+  });
+
+  it('who closes the window after the end has not left: nothing is known any more', async () => {
+    await here('goodbye', '/tonight');
+    const stream = await porch.visit('GET stream', { token });
+    await porch.desk(`POST conversations/${id}/end`);
+    const desk = await porch.desk('GET stream');
+    await stream.body?.cancel();
+    pass(6 * SECOND_MS);
+    await readFor(desk, (text) => text.includes('"now":null'));
+    expect((await atDesk()).visitorNow).toBeNull();
   });
 
   it('[threat 2] [threat 15] only their own token tells it, of a moment that there is, sixty times a minute, and forgetting forgets it', async () => {

@@ -68,9 +68,12 @@ export function watchVisitorGone(state: State, siteId: string, visitorId: string
   state.clock.wakeAt(goneMs + NEXT_PAGE_MS, () => {
     const known = state.whereabouts.get(siteId, visitorId);
     if (known === null || state.hub.count(visitorChannel(siteId, visitorId)) > 0) return;
-    state.whereabouts.set(siteId, visitorId, { ...known, goneMs });
     const tell = async (): Promise<void> => {
       const row = await findConversationOf(state.db, siteId, visitorId);
+      // Only what runs is heard with the window closed too: else all that is known is that they closed it.
+      const isHeard = row?.status === 'asked' || row?.status === 'joined';
+      if (isHeard) state.whereabouts.set(siteId, visitorId, { ...known, goneMs });
+      else state.whereabouts.forget(siteId, visitorId);
       if (row !== null) tellDesk(state, row);
     };
     runAside('a visitor who left', tell());

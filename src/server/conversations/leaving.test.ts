@@ -6,6 +6,7 @@ import {
   madeMessage,
   madePorch,
   makeTestServer,
+  read,
   readFor,
 } from '../../../tests/made/test-server';
 import { HOUR_MS, MINUTE_MS, SECOND_MS } from '../../core/model/units';
@@ -29,7 +30,6 @@ beforeEach(async () => {
   close = come(porch.ownerId);
   await porch.desk('POST presence', { choice: 'in' });
 });
-const read = async <T>(response: Response): Promise<T> => (await response.json()) as T;
 const come = (personId: string) => {
   const leave = testServer.state.board.arrive(personId);
   testServer.state.board.answer(personId);

@@ -1,6 +1,7 @@
 import type { EpochMs } from '../../core/model/units';
 import {
   type ConversationRow,
+  findConversation,
   isNoteAnswered,
   isUnanswered,
   listAskedRows,
@@ -40,7 +41,11 @@ export async function missUnanswerable(state: State, siteId: string): Promise<vo
     if (widget === undefined || widget.talks.keepsWaiting) continue;
     const behaviour = widget.behaviours[await widgetStateAt(state, siteId, { widget, states }, at)];
     if (behaviour === 'chat' || behaviour === 'queue') continue;
-    if (!(await inTransaction(state.db, (tx) => miss(tx, row, at)))) continue;
+    const isMissed = await inTransaction(state.db, async (tx) => {
+      const now = await findConversation(tx, siteId, row.id); // somebody may have joined meanwhile
+      return now?.status === 'asked' && miss(tx, now, at);
+    });
+    if (!isMissed) continue;
     state.hub.send(deskChannel(siteId), {
       name: 'conversation',
       data: { conversation: await findDeskConversation(state.db, siteId, row.id) },

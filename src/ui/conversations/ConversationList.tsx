@@ -151,10 +151,10 @@ function Row({
 }
 
 function sinceWords(
-  { waitingSinceMs, missedMs, leftMs, lastEntryMs }: DeskConversation,
+  { status, waitingSinceMs, missedMs, leftMs, lastEntryMs }: DeskConversation,
   now: number,
 ): string {
-  if (missedMs !== null) return CONVERSATIONS_WORDS.missed(lengthWords(now - missedMs));
+  if (status === 'ended' && missedMs !== null) return CONVERSATIONS_WORDS.missed(lengthWords(now - missedMs));
   if (waitingSinceMs !== null) return CONVERSATIONS_WORDS.waits(lengthWords(now - waitingSinceMs));
   if (leftMs !== null) return CONVERSATIONS_WORDS.left(lengthWords(now - leftMs));
   return lengthWords(now - lastEntryMs) + CONVERSATIONS_WORDS.ago;

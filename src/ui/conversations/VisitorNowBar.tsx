@@ -50,7 +50,7 @@ function Seen({ conversation, visitorNow }: Pick<DeskTalk, 'conversation' | 'vis
   if (visitorNow === null)
     return (
       <>
-        {CONVERSATIONS_WORDS.whenBack} {atNext}.
+        {CONVERSATIONS_WORDS.windowShows} {atNext}.
       </>
     );
   const { moment, page, goneMs } = visitorNow;

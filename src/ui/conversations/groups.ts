@@ -1,3 +1,4 @@
+import type { EpochMs } from '../../core/model/units';
 import type { DeskConversation } from '../../core/wire/desk';
 import { CONVERSATIONS_WORDS } from '../wording/screens/conversations';
 import { SHARED_WORDS } from '../wording/screens/shared';
@@ -13,6 +14,11 @@ export function isOurTurn(one: DeskConversation): boolean {
   return one.status === 'asked' || one.waitingSinceMs !== null;
 }
 
+/** Since when it is our turn. */
+export function ourTurnSince({ waitingSinceMs, leftMs, askedMs }: DeskConversation): EpochMs {
+  return waitingSinceMs ?? leftMs ?? askedMs;
+}
+
 /** A note, or a question that was missed and can be answered by e-mail. */
 function isNote({ status, visitorMail }: DeskConversation): boolean {
   return status === 'note' || (status === 'ended' && visitorMail !== null);
@@ -25,9 +31,9 @@ export function groupsOf(
 ): ConversationGroup[] {
   const isLeft = ({ leftMs, responderId }: DeskConversation): number =>
     leftMs !== null && responderId === youId ? 0 : 1;
-  const since = ({ waitingSinceMs, leftMs, askedMs }: DeskConversation): number =>
-    waitingSinceMs ?? leftMs ?? askedMs;
-  const forUs = list.filter(isOurTurn).sort((a, b) => isLeft(a) - isLeft(b) || since(a) - since(b));
+  const forUs = list
+    .filter(isOurTurn)
+    .sort((a, b) => isLeft(a) - isLeft(b) || ourTurnSince(a) - ourTurnSince(b));
   const open = list.filter((one) => !one.isDone && !isOurTurn(one));
   const notes = open.filter(isNote).sort((a, b) => a.askedMs - b.askedMs);
   return [

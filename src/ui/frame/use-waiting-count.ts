@@ -6,7 +6,7 @@ import { useConnection, usePort } from './Connection';
 import { isOurTurn } from '../conversations/groups';
 import { conversationsPort } from '../conversations/port';
 
-/** How many visitors wait for a word of ours right now. */
+/** How many conversations want something of us: as many as stand at *Your turn*. */
 export function useWaitingCount(): number {
   const { onEvent, notice } = useConnection();
   const port = usePort(conversationsPort);

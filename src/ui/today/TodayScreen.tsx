@@ -12,7 +12,7 @@ import { FirstSteps } from '../parts/FirstSteps';
 import Link from 'next/link';
 import { type ReactNode, useEffect, useState } from 'react';
 import { changesOf } from '../../core/publish/changes';
-import { groupsOf } from '../conversations/groups';
+import { groupsOf, ourTurnSince } from '../conversations/groups';
 import type { DeskConversation, DraftView } from '../../core/wire/desk';
 import { FindingList } from '../findings/FindingList';
 import { lengthWords } from '../wording/times';
@@ -32,7 +32,9 @@ export function TodayScreen() {
   if (list === null) return <LinearProgress aria-label={TODAY_WORDS.loadingToday} />;
 
   const [forUs, , notes] = groupsOf(list.filter(({ isPractice }) => !isPractice));
-  const waiting = forUs?.conversations ?? [];
+  // Whoever has given up waits no more.
+  const waiting = (forUs?.conversations ?? []).filter(({ status }) => status !== 'ended');
+  const missedCount = (forUs?.conversations ?? []).length - waiting.length;
   const [longest] = waiting;
   const noteCount = notes?.conversations.length ?? 0;
   const unpublished =
@@ -51,7 +53,18 @@ export function TodayScreen() {
         href={`/s/${siteKey}/conversations`}
       >
         {TODAY_WORDS.visitorsWait(waiting.length)}{' '}
-        <Waited since={longest.waitingSinceMs ?? overview.now} heard={overview.now} />.
+        <Waited since={ourTurnSince(longest)} heard={overview.now} />.
+      </Line>,
+    );
+  if (missedCount > 0)
+    lines.push(
+      <Line
+        key="missed"
+        title={TODAY_WORDS.missed}
+        action={TODAY_WORDS.answer}
+        href={`/s/${siteKey}/conversations`}
+      >
+        {TODAY_WORDS.questionsMissed(missedCount)}
       </Line>,
     );
   if (noteCount > 0)

@@ -23,6 +23,7 @@ export const CONVERSATIONS_WORDS = {
   onPage: (page: string, since: string) => `, on ${page} since ${since}`,
   windowClosed: (where: string) => `The visitor has closed the window${where}.`,
   hasLeft: (since: string) => `The visitor left the site at ${since}.`,
+  windowShows: 'Their window shows',
   whenBack: 'When they come back they see',
   asked: (day: string) => `Asked ${day}.`,
   pagesBefore: (pages: string) => `Pages before: ${pages}.`,

@@ -6,6 +6,9 @@ export const TODAY_WORDS = {
   answer: 'Answer',
   visitorsWait: (count: number) =>
     count === 1 ? 'One visitor has waited' : `${count} visitors are waiting, the longest for`,
+  missed: 'Missed',
+  questionsMissed: (count: number) =>
+    count === 1 ? 'One question was not answered in time.' : `${count} questions were not answered in time.`,
   open: 'Open',
   notesNeedAnswers: (count: number) =>
     count === 1 ? 'One note needs an answer.' : `${count} notes need an answer.`,
