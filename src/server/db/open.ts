@@ -2,16 +2,14 @@ import { existsSync, mkdirSync } from 'node:fs';
 import { dirname } from 'node:path';
 import Database from 'better-sqlite3';
 import {
-  CompiledQuery,
-  type DatabaseConnection,
   Kysely,
   SqliteAdapter,
-  type SqliteDatabase,
-  SqliteDialect,
-  SqliteDriver,
+  SqliteIntrospector,
+  SqliteQueryCompiler,
   type Transaction,
   sql,
 } from 'kysely';
+import { TwoConnections } from './driver';
 import type { Schema } from './schema';
 
 /** The database, or a transaction on it: repositories take either. */
@@ -34,56 +32,34 @@ class WholeAdapter extends SqliteAdapter {
   }
 }
 
-/**
- * A transaction of ours writes: it takes the write lock at once, so that it cannot fail half-way for want of it. On a
- * full disk SQLite undoes it by itself; undoing it once more would hide the reason.
- */
-class ImmediateDriver extends SqliteDriver {
-  constructor(private readonly database: Database.Database) {
-    super({ database: withPrepared(database) });
-  }
-  override async beginTransaction(connection: DatabaseConnection): Promise<void> {
-    await connection.executeQuery(CompiledQuery.raw('begin immediate'));
-  }
-  override async rollbackTransaction(connection: DatabaseConnection): Promise<void> {
-    if (this.database.inTransaction) await super.rollbackTransaction(connection);
-  }
-}
-
-/** Opens the one connection of the one process. `:memory:` for tests. */
+/** Opens the file for the one process, by one connection that writes and one that reads. `:memory:` for tests. */
 export function openDatabase(file: string): Db {
-  if (file !== ':memory:') mkdirSync(dirname(file), { recursive: true });
-  const database = new Database(file);
+  if (file === MEMORY) return dbOver(opened(file, {}));
+  mkdirSync(dirname(file), { recursive: true });
+  const writer = opened(file, {});
+  return dbOver(writer, opened(file, { readonly: true }));
+}
+
+const MEMORY = ':memory:';
+
+function opened(file: string, options: Database.Options): Database.Database {
+  const database = new Database(file, options);
   for (const pragma of PRAGMAS) database.pragma(pragma);
-  return dbOver(database);
+  return database;
 }
 
-/** Kysely over an open connection. */
-export function dbOver(database: Database.Database): Db {
-  const dialect = new SqliteDialect({ database });
-  dialect.createAdapter = () => new WholeAdapter();
-  dialect.createDriver = () => new ImmediateDriver(database);
-  const db = new Kysely<Schema>({ dialect });
-  RAW.set(db, database);
-  return db;
-}
-
-const PREPARED_MAX = 500;
-
-/** Keeps what was prepared by its text: our queries are few and come again and again. */
-function withPrepared(database: Database.Database): SqliteDatabase {
-  const prepared = new Map<string, ReturnType<SqliteDatabase['prepare']>>();
-  return {
-    close: () => database.close(),
-    prepare: (text) => {
-      const known = prepared.get(text);
-      if (known !== undefined) return known;
-      if (prepared.size >= PREPARED_MAX) prepared.clear();
-      const made = database.prepare(text) as unknown as ReturnType<SqliteDatabase['prepare']>;
-      prepared.set(text, made);
-      return made;
+/** Kysely over open connections. */
+export function dbOver(writer: Database.Database, reader: Database.Database | null = null): Db {
+  const db = new Kysely<Schema>({
+    dialect: {
+      createAdapter: () => new WholeAdapter(),
+      createDriver: () => new TwoConnections(writer, reader),
+      createIntrospector: (whole) => new SqliteIntrospector(whole),
+      createQueryCompiler: () => new SqliteQueryCompiler(),
     },
-  };
+  });
+  RAW.set(db, writer);
+  return db;
 }
 
 /**
@@ -106,7 +82,7 @@ export function holdAlone(file: string): (() => void) | null {
 
 const RAW = new WeakMap<Db, Database.Database>();
 
-/** The connection under a database, for what Kysely has no word for: pragmas and backup. */
+/** The connection that writes under a database, for what Kysely has no word for: pragmas and backup. */
 export function connectionOf(db: Db): Database.Database {
   const found = RAW.get(db);
   if (found === undefined)
