@@ -1,4 +1,5 @@
 import type { EpochMs } from '../../core/model/units';
+import { keptQuery } from '../db/kept-query';
 import type { Db } from '../db/open';
 
 /** Somebody who can sign in. The password's hash never leaves `findCredentials`. */
@@ -74,16 +75,19 @@ export async function insertSession(
 
 /** Who a session belongs to; null where it ran out, was ended, or its person was disabled. */
 export async function findSessionPerson(db: Db, tokenHash: string, at: EpochMs): Promise<Person | null> {
-  const row = await db
+  const [row] = await findBySession(db, { tokenHash, at });
+  return row ?? null;
+}
+
+const findBySession = keptQuery((db: Db, { tokenHash, at }: { tokenHash: string; at: EpochMs }) =>
+  db
     .selectFrom('session')
     .innerJoin('person', 'person.id', 'session.person_id')
     .select(['person.id', 'person.mail', 'person.name'])
     .where('session.token_hash', '=', tokenHash)
     .where('session.expires_ms', '>', at)
-    .where('person.disabled_ms', 'is', null)
-    .executeTakeFirst();
-  return row ?? null;
-}
+    .where('person.disabled_ms', 'is', null),
+);
 
 /** A session of a person, as they see it. */
 export interface OwnSession {

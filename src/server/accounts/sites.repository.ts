@@ -1,5 +1,6 @@
 import type { Role } from '../../core/model/role';
 import type { EpochMs, Locale } from '../../core/model/units';
+import { keptQuery } from '../db/kept-query';
 import type { Db } from '../db/open';
 import type { Schema } from '../db/schema';
 
@@ -43,6 +44,11 @@ export async function findSiteByKey(db: Db, key: string): Promise<Site | null> {
 /** Pauses the whole widget, or lets it go on. */
 export async function writePause(db: Db, siteId: string, pausedAt: EpochMs | null): Promise<void> {
   await db.updateTable('site').set({ paused_ms: pausedAt }).where('id', '=', siteId).execute();
+}
+
+export async function findSite(db: Db, siteId: string): Promise<Site | null> {
+  const row = await db.selectFrom('site').selectAll().where('id', '=', siteId).executeTakeFirst();
+  return row === undefined ? null : toSite(row);
 }
 
 /** Throws where there is no such site. */
@@ -104,14 +110,13 @@ export async function listSitesOf(db: Db, personId: string): Promise<(Site & { r
 }
 
 export async function findRole(db: Db, siteId: string, personId: string): Promise<Role | null> {
-  const row = await db
-    .selectFrom('site_member')
-    .select('role')
-    .where('site_id', '=', siteId)
-    .where('person_id', '=', personId)
-    .executeTakeFirst();
+  const [row] = await findMembership(db, { siteId, personId });
   return row?.role ?? null;
 }
+
+const findMembership = keptQuery((db: Db, { siteId, personId }: { siteId: string; personId: string }) =>
+  db.selectFrom('site_member').select('role').where('site_id', '=', siteId).where('person_id', '=', personId),
+);
 
 export async function insertMember(
   db: Db,

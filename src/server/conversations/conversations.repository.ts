@@ -1,13 +1,26 @@
 import type { Selectable } from 'kysely';
 import type { EpochMs } from '../../core/model/units';
+import { keptQuery } from '../db/kept-query';
 import type { Db } from '../db/open';
 import type { Schema } from '../db/schema';
 
 export type ConversationRow = Selectable<Schema['conversation']>;
 
 export async function insertConversation(db: Db, row: ConversationRow): Promise<void> {
-  await db.insertInto('conversation').values(row).execute();
+  await insertRow(db, row);
 }
+
+const insertRow = keptQuery((db: Db, row: ConversationRow) =>
+  db.insertInto('conversation').values({
+    ...{ site_id: row.site_id, id: row.id, visitor_id: row.visitor_id, team_id: row.team_id },
+    ...{ widget_key: row.widget_key, design_file: row.design_file, is_practice: row.is_practice },
+    ...{ status: row.status, state_at_start: row.state_at_start, page: row.page },
+    ...{ asked_ms: row.asked_ms, joined_ms: row.joined_ms, ended_ms: row.ended_ms, ended_by: row.ended_by },
+    ...{ last_entry_ms: row.last_entry_ms, last_seq: row.last_seq, assigned_to: row.assigned_to },
+    ...{ answers_json: row.answers_json, trail_json: row.trail_json, left_ms: row.left_ms },
+    ...{ missed_ms: row.missed_ms, is_done: row.is_done },
+  }),
+);
 
 /** The conversation a visitor stands in: their newest; if any of theirs runs, it is this one ([M4]). */
 export async function findConversationOf(
@@ -15,27 +28,28 @@ export async function findConversationOf(
   siteId: string,
   visitorId: string,
 ): Promise<ConversationRow | null> {
-  const row = await db
+  const [row] = await findNewest(db, { siteId, visitorId });
+  return row ?? null;
+}
+
+const findNewest = keptQuery((db: Db, { siteId, visitorId }: { siteId: string; visitorId: string }) =>
+  db
     .selectFrom('conversation')
     .selectAll()
     .where('site_id', '=', siteId)
     .where('visitor_id', '=', visitorId)
     .orderBy('id', 'desc')
-    .limit(1)
-    .executeTakeFirst();
+    .limit(1),
+);
+
+export async function findConversation(db: Db, siteId: string, id: string): Promise<ConversationRow | null> {
+  const [row] = await findById(db, { siteId, id });
   return row ?? null;
 }
 
-export async function findConversation(db: Db, siteId: string, id: string): Promise<ConversationRow | null> {
-  return (
-    (await db
-      .selectFrom('conversation')
-      .selectAll()
-      .where('site_id', '=', siteId)
-      .where('id', '=', id)
-      .executeTakeFirst()) ?? null
-  );
-}
+const findById = keptQuery((db: Db, { siteId, id }: { siteId: string; id: string }) =>
+  db.selectFrom('conversation').selectAll().where('site_id', '=', siteId).where('id', '=', id),
+);
 
 export async function updateConversation(
   db: Db,
@@ -167,12 +181,15 @@ export async function listAsked(
   siteId: string,
   limit: number,
 ): Promise<{ id: string; visitor_id: string }[]> {
-  return db
+  return listWaiting(db, { siteId, limit });
+}
+
+const listWaiting = keptQuery((db: Db, { siteId, limit }: { siteId: string; limit: number }) =>
+  db
     .selectFrom('conversation')
     .select(['id', 'visitor_id'])
     .where('site_id', '=', siteId)
     .where('status', '=', 'asked')
     .orderBy('asked_ms')
-    .limit(limit)
-    .execute();
-}
+    .limit(limit),
+);

@@ -1,6 +1,7 @@
 import { sql } from 'kysely';
 import type { EpochMs } from '../../core/model/units';
 import type { DeskConversation } from '../../core/wire/desk';
+import { keptQuery } from '../db/kept-query';
 import type { Db } from '../db/open';
 
 /** Everything that still wants somebody, however old: questions nobody has joined before all else, so that no bound cuts them off. */
@@ -45,9 +46,13 @@ export async function findDeskConversation(
   siteId: string,
   id: string,
 ): Promise<DeskConversation | null> {
-  const row = await deskQuery(db, siteId).where('conversation.id', '=', id).executeTakeFirst();
+  const [row] = await findRow(db, { siteId, id });
   return row === undefined ? null : toDesk(row);
 }
+
+const findRow = keptQuery((db: Db, { siteId, id }: { siteId: string; id: string }) =>
+  deskQuery(db, siteId).where('conversation.id', '=', id),
+);
 
 function deskQuery(db: Db, siteId: string) {
   return db

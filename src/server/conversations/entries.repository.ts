@@ -1,6 +1,7 @@
-import { sql } from 'kysely';
+import { type Selectable, sql } from 'kysely';
 import type { EpochMs } from '../../core/model/units';
 import type { VisitorEntry } from '../../core/wire/talk';
+import { keptQuery } from '../db/kept-query';
 import type { Db } from '../db/open';
 import type { Schema } from '../db/schema';
 import type { ConversationRow } from './conversations.repository';
@@ -18,12 +19,20 @@ export async function findEntryByClientId(
   author: string,
   clientId: string,
 ): Promise<VisitorEntry | null> {
-  const row = await entryQuery(db, siteId)
-    .where('entry.conversation_id', '=', conversationId)
-    .where('entry.author', '=', author as 'visitor')
-    .where('entry.client_id', '=', clientId)
-    .executeTakeFirst();
+  const [row] = await findSent(db, { siteId, conversationId, author: author as 'visitor', clientId });
   return row === undefined ? null : toEntry(row);
+}
+
+const findSent = keptQuery((db: Db, sent: Sent & { conversationId: string; author: 'visitor' }) =>
+  entryQuery(db, sent.siteId)
+    .where('entry.conversation_id', '=', sent.conversationId)
+    .where('entry.author', '=', sent.author)
+    .where('entry.client_id', '=', sent.clientId),
+);
+
+interface Sent {
+  readonly siteId: string;
+  readonly clientId: string;
 }
 
 /** What a visitor has sent under an id of their browser's, in whichever of their conversations. */
@@ -33,7 +42,12 @@ export async function findEntryOfVisitor(
   visitorId: string,
   clientId: string,
 ): Promise<VisitorEntry | null> {
-  const row = await entryQuery(db, siteId)
+  const [row] = await findSentByVisitor(db, { siteId, visitorId, clientId });
+  return row === undefined ? null : toEntry(row);
+}
+
+const findSentByVisitor = keptQuery((db: Db, { siteId, visitorId, clientId }: Sent & { visitorId: string }) =>
+  entryQuery(db, siteId)
     .innerJoin('conversation', (on) =>
       on
         .onRef('conversation.site_id', '=', 'entry.site_id')
@@ -42,12 +56,10 @@ export async function findEntryOfVisitor(
     .where('conversation.site_id', '=', siteId)
     .where('conversation.visitor_id', '=', visitorId)
     .where('entry.author', '=', 'visitor')
-    .where('entry.client_id', '=', clientId)
-    .executeTakeFirst();
-  return row === undefined ? null : toEntry(row);
-}
+    .where('entry.client_id', '=', clientId),
+);
 
-/** Adds the next entry; its `seq` is the conversation's last one + 1, in the same transaction. */
+/** Adds the next entry; its `seq` is the conversation's last one + 1, in the same transaction. Throws where the conversation is gone. */
 export async function appendEntry(
   db: Db,
   conversation: ConversationRow,
@@ -55,21 +67,46 @@ export async function appendEntry(
   at: EpochMs,
 ): Promise<VisitorEntry> {
   const { site_id: siteId, id } = conversation;
-  const counted = await db
+  const [counted] = await countEntry(db, { siteId, id, at });
+  if (counted === undefined) throw new Error('Expected the conversation that is written into: it is gone.');
+  const seq = counted.last_seq;
+  const row = { ...entry, site_id: siteId, conversation_id: id, seq, stored_ms: at };
+  const [stored] = await insertRow(db, row);
+  if (stored === undefined) throw new Error('Expected the id of the entry that was stored.');
+  const [author] =
+    entry.person_id === null ? [] : await findAuthor(db, { siteId, personId: entry.person_id });
+  return toEntry({ ...row, id: stored.id, name: author?.name ?? null, face_json: author?.face_json ?? null });
+}
+
+const countEntry = keptQuery((db: Db, { siteId, id, at }: { siteId: string; id: string; at: EpochMs }) =>
+  db
     .updateTable('conversation')
     .set(({ eb }) => ({ last_seq: eb('last_seq', '+', 1), last_entry_ms: at }))
     .where('site_id', '=', siteId)
     .where('id', '=', id)
-    .returning('last_seq')
-    .executeTakeFirstOrThrow();
-  const { id: entryId } = await db
+    .returning('last_seq'),
+);
+
+const insertRow = keptQuery((db: Db, row: Omit<Selectable<Schema['entry']>, 'id'>) =>
+  db
     .insertInto('entry')
-    .values({ ...entry, site_id: siteId, conversation_id: id, seq: counted.last_seq, stored_ms: at })
-    .returning('id')
-    .executeTakeFirstOrThrow();
-  const row = await entryQuery(db, siteId).where('entry.id', '=', entryId).executeTakeFirstOrThrow();
-  return toEntry(row);
-}
+    .values({
+      ...{ site_id: row.site_id, conversation_id: row.conversation_id, seq: row.seq, kind: row.kind },
+      ...{ author: row.author, person_id: row.person_id, client_id: row.client_id, body: row.body },
+      ...{ page: row.page, written_ms: row.written_ms, stored_ms: row.stored_ms },
+    })
+    .returning('id'),
+);
+
+const findAuthor = keptQuery((db: Db, { siteId, personId }: { siteId: string; personId: string }) =>
+  db
+    .selectFrom('person')
+    .leftJoin('site_member', (on) =>
+      on.onRef('site_member.person_id', '=', 'person.id').on('site_member.site_id', '=', siteId),
+    )
+    .select(['person.name', 'site_member.face_json'])
+    .where('person.id', '=', personId),
+);
 
 /** Whether it was said already that a person has joined a conversation. */
 export async function hasJoined(

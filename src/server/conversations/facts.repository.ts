@@ -1,12 +1,20 @@
 import { type ExpressionBuilder, sql } from 'kysely';
 import type { ConversationFacts } from '../../core/model/conversation';
+import { keptQuery } from '../db/kept-query';
 import type { Db } from '../db/open';
 import type { Schema } from '../db/schema';
 
-/** The conversation's facts as its visitor may know them. */
+/** The conversation's facts as its visitor may know them. Throws where it is not on this site. */
 export async function getFacts(db: Db, siteId: string, id: string): Promise<ConversationFacts> {
-  return toFacts(await factsQuery(db, siteId, id).executeTakeFirstOrThrow());
+  const [row] = await findRow(db, { siteId, id });
+  if (row === undefined)
+    throw new Error(`Expected a conversation ${id} on its site: its facts were asked for.`);
+  return toFacts(row);
 }
+
+const findRow = keptQuery((db: Db, { siteId, id }: { siteId: string; id: string }) =>
+  factsQuery(db, siteId, id),
+);
 
 function factsQuery(db: Db, siteId: string, id: string) {
   return db

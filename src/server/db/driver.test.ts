@@ -20,8 +20,12 @@ const list = async (db: Db): Promise<string[]> =>
 async function begun(db: Db) {
   let goOn = (): void => undefined;
   let hasWritten = (): void => undefined;
-  const written = new Promise<void>((resolve) => (hasWritten = resolve));
-  const gate = new Promise<void>((resolve) => (goOn = resolve));
+  const written = new Promise<void>((resolve) => {
+    hasWritten = resolve;
+  });
+  const gate = new Promise<void>((resolve) => {
+    goOn = resolve;
+  });
   const done = db.transaction().execute(async (tx) => {
     await add(tx, 'first');
     hasWritten();
@@ -83,7 +87,9 @@ describe('a database in memory', () => {
     const db = await made(':memory:');
     const { goOn, done } = await begun(db);
     let seen: string[] | null = null;
-    const reading = list(db).then((found) => (seen = found));
+    const reading = list(db).then((found) => {
+      seen = found;
+    });
     await Promise.resolve();
     expect(seen).toBeNull();
     goOn();

@@ -1,4 +1,5 @@
 import type { Locale } from '../../core/model/units';
+import { keptQuery } from '../db/kept-query';
 import type { Db } from '../db/open';
 
 export interface Team {
@@ -91,7 +92,16 @@ export async function countPeople(db: Db, siteId: string): Promise<Record<string
 
 /** Everybody who said to be in, per team; whether they answer pings, only the presence board knows. */
 export async function listMembersIn(db: Db, siteId: string): Promise<MemberIn[]> {
-  const rows = await db
+  const rows = await findMembersIn(db, { siteId });
+  return rows.map(({ teamId, personId, limit, joined }) => ({
+    teamId,
+    personId,
+    freeSlots: limit - (joined ?? 0),
+  }));
+}
+
+const findMembersIn = keptQuery((db: Db, { siteId }: { siteId: string }) =>
+  db
     .selectFrom('team_member')
     .innerJoin('presence', (on) =>
       on
@@ -116,14 +126,8 @@ export async function listMembersIn(db: Db, siteId: string): Promise<MemberIn[]>
         .as('joined'),
     ])
     .where('team_member.site_id', '=', siteId)
-    .where('presence.choice', '=', 'in')
-    .execute();
-  return rows.map(({ teamId, personId, limit, joined }) => ({
-    teamId,
-    personId,
-    freeSlots: limit - (joined ?? 0),
-  }));
-}
+    .where('presence.choice', '=', 'in'),
+);
 
 export async function setPresenceChoice(
   db: Db,
