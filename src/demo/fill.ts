@@ -16,6 +16,7 @@ import { AT_ONCE, publishDraft } from '../server/designs/publish';
 import { addMember, addTeam, joinTeam, renameTeam } from '../server/accounts/team';
 import { endByPerson, endByVisitor } from '../server/conversations/end-talk';
 import { replyTo } from '../server/conversations/reply';
+import { noForm } from '../server/conversations/forms';
 import { takeMessage, takeNote } from '../server/conversations/take-message';
 import { saveCalendar, setOverride } from '../server/facts/hours';
 import { type DemoNames, demoDesign } from './design';
@@ -203,10 +204,16 @@ async function playScene(
       widget: 'main',
       ...(hasWritten ? {} : { newToken: token }),
     };
-    if (line.by === 'visitor') conversationId = (await takeMessage(state, writer, said)).conversation.id;
+    if (line.by === 'visitor')
+      conversationId = (await takeMessage(state, writer, said, noForm('before'))).conversation.id;
     else if (line.by === 'note')
       conversationId = (
-        await takeNote(state, writer, { ...said, mail: scene.mail ?? '', name: scene.name ?? '' })
+        await takeNote(
+          state,
+          writer,
+          { ...said, mail: scene.mail ?? '', name: scene.name ?? '' },
+          noForm('note'),
+        )
       ).conversation.id;
     else
       await replyTo(state, { siteId, personId: people[line.by], at }, conversationId, {

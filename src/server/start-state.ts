@@ -6,6 +6,8 @@ import { countPersons } from './accounts/persons.repository';
 import type { Env } from './env';
 import { makeClock } from './live/clock';
 import { makeFactsCache } from './facts/facts-cache';
+import { makeKnownSites } from './facts/known-sites';
+import { makeGroupCommit } from './db/group-commit';
 import { makeHub } from './live/hub';
 import { makePresenceBoard } from './facts/presence-board';
 import { makeLimits } from './live/rates';
@@ -29,6 +31,7 @@ export async function startState(env: Env): Promise<State> {
   const letGo = takeLock(env.dataDir, clock.now());
   const db = openDatabase(join(env.dataDir, 'sunny-porch.db'));
   await migrateDatabase(db, join(env.dataDir, 'backups'));
+  const facts = makeFactsCache();
   const made: State = {
     env,
     db,
@@ -40,7 +43,9 @@ export async function startState(env: Env): Promise<State> {
     rates: makeLimits(),
     drawer: makeDrawer(env.drawScript, clock),
     widgetFiles: makeWidgetFiles(),
-    facts: makeFactsCache(),
+    facts,
+    sites: makeKnownSites(db, facts, clock),
+    commits: makeGroupCommit(db),
     passwords: makePasswords(),
     peerSeal: newSecret(),
     proxySeen: null,

@@ -1,7 +1,9 @@
 import type { Env } from './env';
 import type { Db } from './db/open';
 import type { ServerTime } from './live/clock';
+import type { GroupCommit } from './db/group-commit';
 import type { FactsCache } from './facts/facts-cache';
+import type { KnownSites } from './facts/known-sites';
 import type { Hub } from './live/hub';
 import type { Limits } from './live/rates';
 import type { PresenceBoard } from './facts/presence-board';
@@ -24,6 +26,9 @@ export interface State {
   readonly drawer: Drawer;
   readonly widgetFiles: WidgetFiles;
   readonly facts: FactsCache;
+  readonly sites: KnownSites;
+  /** What visitors and responders say, stored together where it comes together. */
+  readonly commits: GroupCommit;
   readonly passwords: Passwords;
   /** Goes before the peer's address in the header by which the entry tells it to pages: nobody outside can write it. */
   readonly peerSeal: string;

@@ -7,6 +7,8 @@ import { type Db, openDatabase } from '../../src/server/db/open';
 import { newId, newSecret } from '../../src/server/ids';
 import { makeClock } from '../../src/server/live/clock';
 import { makeFactsCache } from '../../src/server/facts/facts-cache';
+import { makeKnownSites } from '../../src/server/facts/known-sites';
+import { makeGroupCommit } from '../../src/server/db/group-commit';
 import { makeHub } from '../../src/server/live/hub';
 import { makePresenceBoard } from '../../src/server/facts/presence-board';
 import { makeLimits } from '../../src/server/live/rates';
@@ -36,8 +38,7 @@ export interface TestServer {
 }
 
 /** A running server's state over real SQLite with the real migrations, at an evening of the demo. */
-export async function makeTestServer(file = ':memory:'): Promise<TestServer> {
-  const db = openDatabase(file);
+export async function makeTestServer(db: Db = openDatabase(':memory:')): Promise<TestServer> {
   await migrateDatabase(db, join(tmpdir(), 'unused'));
   const clock = makeClock();
   clock.moveTo(EVENING);
@@ -47,6 +48,7 @@ export async function makeTestServer(file = ':memory:'): Promise<TestServer> {
     JSON.stringify({ panel: 'panel-0123456789abcdef.js', watch: 'watch-0123456789abcdef.js' }),
   );
   writeFileSync(join(widgetDir, 'porch.js.gz'), gzipSync('/* porch */'));
+  const facts = makeFactsCache();
   const state: State = {
     env: {
       port: 0,
@@ -67,7 +69,9 @@ export async function makeTestServer(file = ':memory:'): Promise<TestServer> {
     rates: makeLimits(),
     drawer: makeDrawer('dist/server/draw.mjs', clock),
     widgetFiles: makeWidgetFiles(),
-    facts: makeFactsCache(),
+    facts,
+    sites: makeKnownSites(db, facts, clock),
+    commits: makeGroupCommit(db),
     passwords: QUICK,
     peerSeal: newSecret(),
     proxySeen: null,

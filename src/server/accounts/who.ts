@@ -1,7 +1,7 @@
 import type { Role } from '../../core/model/role';
 import type { Env } from '../env';
 import { type Person, findSessionPerson } from './persons.repository';
-import { type Site, findRole, findSiteByKey } from './sites.repository';
+import { type Site, findRole } from './sites.repository';
 import { hashOf } from '../ids';
 import type { State } from '../state';
 
@@ -38,7 +38,7 @@ export async function findPersonBySecret(
  * are ([threat 2]).
  */
 export async function findMember(
-  state: Pick<State, 'db' | 'clock'>,
+  state: Pick<State, 'db' | 'clock' | 'sites'>,
   secret: string | undefined,
   siteKey: string,
   atLeast: Role,
@@ -50,14 +50,14 @@ export async function findMember(
 
 /** The same, by what a session is kept under. */
 export async function findMemberBySession(
-  state: Pick<State, 'db' | 'clock'>,
+  state: Pick<State, 'db' | 'clock' | 'sites'>,
   sessionHash: string,
   siteKey: string,
   atLeast: Role,
 ): Promise<Member | 'signed-out' | 'not-found' | 'not-allowed'> {
   const person = await findSessionPerson(state.db, sessionHash, state.clock.now());
   if (person === null) return 'signed-out';
-  const site = await findSiteByKey(state.db, siteKey);
+  const site = (await state.sites.byKey(siteKey))?.site ?? null;
   const role = site === null ? null : await findRole(state.db, site.id, person.id);
   if (site === null || role === null) return 'not-found';
   return RANK[role] >= RANK[atLeast] ? { person, site, role } : 'not-allowed';

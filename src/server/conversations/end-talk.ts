@@ -16,10 +16,10 @@ import type { State } from '../state';
 import { deskChannel, tellTeams } from '../facts/presence';
 import { findDeskConversation } from './desk-conversations.repository';
 import { getTalk } from './talk';
-import { tellEntry } from './tell-entry';
+import { tellEntries } from './tell-entry';
 import { tellPlaces } from './tell-places';
 import { miss, missUnanswerable } from './missed';
-import { findWidget, quietSince } from './widget-asked';
+import { quietSince, widgetOf } from './widget-asked';
 import type { Writer } from './writer';
 
 /** The visitor ends their conversation; harmless where it has ended. Throws TokenError. */
@@ -104,7 +104,7 @@ async function end(
     return row === null ? null : endIn(tx, row, by, at);
   });
   if (entry === null) return;
-  await tellEntry(state, siteId, visitorId, entry);
+  await tellEntries(state, { siteId, visitorId }, [entry]);
   await tellTeams(state, siteId);
   await tellPlaces(state, siteId);
 }
@@ -126,7 +126,7 @@ export async function endQuiet(state: State): Promise<number> {
   const at = state.clock.now();
   let count = 0;
   for (const row of await listRunning(state.db, at - QUIET_LEAST_MS)) {
-    const widget = await findWidget(state.db, row.site_id, row.widget_key, at);
+    const widget = widgetOf(await state.sites.get(row.site_id), row.widget_key, at);
     if (quietSince(row, widget, at) === null) continue;
     await end(state, row.site_id, row.id, row.visitor_id, { author: 'system', personId: null }, at);
     count++;

@@ -18,6 +18,11 @@ import type { MessageInput } from '../input/visitor.input';
 /** What names the form something was given under ([L10]). */
 type Asked = Pick<MessageInput, 'design' | 'locale' | 'widget' | 'replies'> & { readonly body?: string };
 
+/** What was filled in, held against its form. */
+export interface CheckedForm extends CheckedReplies {
+  readonly fields: readonly WireField[];
+}
+
 /** Holds what was filled in against the form of the design it was given under; an unknown design asks nothing. */
 export async function checkForm(
   { db }: { readonly db: Db | Tx },
@@ -25,7 +30,7 @@ export async function checkForm(
   place: FormPlace,
   said: Asked,
   hasSaid = false,
-): Promise<CheckedReplies & { readonly fields: readonly WireField[] }> {
+): Promise<CheckedForm> {
   const fields = await formOf(db, siteId, place, said);
   const words = place === 'note' ? wordsField(fields) : undefined;
   const replies: Replies =
@@ -47,10 +52,13 @@ export interface GivenForm {
   readonly team: string | null;
 }
 
-/** What was given with a message or a note, as far as it fits. Most messages come with no form: none is read for them. */
-export async function givenForm(tx: Tx, siteId: string, place: FormPlace, said: Asked): Promise<GivenForm> {
-  if (place === 'before' && said.replies === undefined) return { place, replies: {}, team: null };
-  const { replies, fields } = await checkForm({ db: tx }, siteId, place, said, true);
+/** What comes with no form. */
+export function noForm(place: FormPlace): GivenForm {
+  return { place, replies: {}, team: null };
+}
+
+/** What was given in a form, as far as it fits. */
+export function givenForm(place: FormPlace, { replies, fields }: CheckedForm): GivenForm {
   const choice = fields.find(({ kind }) => kind === 'team');
   const team = choice === undefined ? undefined : replies[choice.id];
   return { place, replies, team: typeof team === 'string' ? team : null };

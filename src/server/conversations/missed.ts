@@ -12,10 +12,10 @@ import type { Tx } from '../db/open';
 import { inTransaction } from '../db/transaction';
 import { newId } from '../ids';
 import type { State } from '../state';
-import { deskChannel, teamStates } from '../facts/presence';
+import { deskChannel, teamStatesOf } from '../facts/presence';
 import { widgetStateAt } from '../facts/widget-state';
 import { findDeskConversation } from './desk-conversations.repository';
-import { findWidget } from './widget-asked';
+import { widgetOf } from './widget-asked';
 
 /** So many questions are looked at in one turn; the next look sees the rest. */
 const LOOKED_AT_MAX = 500;
@@ -34,12 +34,13 @@ export async function miss(tx: Tx, row: ConversationRow, at: EpochMs): Promise<b
 /** Questions of a site that nobody can answer any more, where its owner does not let them wait on, are missed from now on. */
 export async function missUnanswerable(state: State, siteId: string): Promise<void> {
   const at = state.clock.now();
-  const states = await teamStates(state, siteId);
+  const site = await state.sites.get(siteId);
+  const states = await teamStatesOf(state, site);
   const rows = await listAskedRows(state.db, siteId, LOOKED_AT_MAX);
   for (const row of rows.filter(({ missed_ms: missedMs }) => missedMs === null)) {
-    const widget = await findWidget(state.db, siteId, row.widget_key, at);
+    const widget = widgetOf(site, row.widget_key, at);
     if (widget === undefined || widget.talks.keepsWaiting) continue;
-    const behaviour = widget.behaviours[await widgetStateAt(state, siteId, { widget, states }, at)];
+    const behaviour = widget.behaviours[widgetStateAt(site, { widget, states }, at)];
     if (behaviour === 'chat' || behaviour === 'queue') continue;
     const isMissed = await inTransaction(state.db, async (tx) => {
       const now = await findConversation(tx, siteId, row.id); // somebody may have joined meanwhile

@@ -4,13 +4,13 @@ import { type ConversationRow, findConversation, updateConversation } from './co
 import { type NewEntry, appendEntry, findEntryByClientId, hasJoined } from './entries.repository';
 import { markNotesAnswered } from './visitors.repository';
 import type { Tx } from '../db/open';
-import { inTransaction } from '../db/transaction';
+import type { KnownSite } from '../facts/known-sites';
 import type { State } from '../state';
 import { endIn } from './end-talk';
 import { tellTeams } from '../facts/presence';
-import { tellEntry } from './tell-entry';
+import { tellEntries } from './tell-entry';
 import { tellPlaces } from './tell-places';
-import { findWidget, quietSince } from './widget-asked';
+import { quietSince, widgetOf } from './widget-asked';
 
 interface Actor {
   readonly siteId: string;
@@ -28,42 +28,71 @@ export async function replyTo(
   id: string,
   said: { clientId: string; body: string },
 ): Promise<VisitorEntry | null> {
-  const { siteId, personId, at } = actor;
-  const outcome = await inTransaction(state.db, async (tx) => {
-    const row = await findConversation(tx, siteId, id);
-    if (row === null) return null;
-    const seen = await findEntryByClientId(tx, siteId, id, 'person', said.clientId);
-    if (seen !== null) return { row, entries: [seen], isNew: false };
-    const widget = await findWidget(tx, siteId, row.widget_key, at);
-    const end =
-      quietSince(row, widget, at) === null
-        ? null
-        : await endIn(tx, row, { author: 'system', personId: null }, at);
-    const isRunning = end === null && (row.status === 'asked' || row.status === 'joined');
-    const before = isRunning ? await join(tx, row, actor) : await answerAfterwards(tx, row, actor);
-    const answer = await appendEntry(
-      tx,
-      row,
-      {
-        kind: 'message',
-        author: 'person',
-        person_id: personId,
-        client_id: said.clientId,
-        body: said.body,
-        page: null,
-        written_ms: null,
-      },
-      at,
-    );
-    return { row, entries: [...(end === null ? [] : [end]), ...before, answer], isNew: true };
+  const { siteId } = actor;
+  const site = await state.sites.get(siteId);
+  return state.commits.store({
+    write: (tx) => answerIn(tx, site, actor, { ...said, id }),
+    tell: async (answered, news) => {
+      if (answered === null) return null;
+      const { visitorId, entries, isNew, hasMoved } = answered;
+      if (isNew) await tellEntries(state, { siteId, visitorId }, entries);
+      if (hasMoved) {
+        news.add(`teams ${siteId}`, () => tellTeams(state, siteId));
+        news.add(`places ${siteId}`, () => tellPlaces(state, siteId));
+      }
+      return entries.at(-1) ?? null;
+    },
   });
-  if (outcome === null) return null;
-  if (outcome.isNew) {
-    for (const entry of outcome.entries) await tellEntry(state, siteId, outcome.row.visitor_id, entry);
-    await tellTeams(state, siteId);
-    await tellPlaces(state, siteId);
-  }
-  return outcome.entries.at(-1) ?? null;
+}
+
+interface Answered {
+  readonly visitorId: string;
+  /** All that came of it, in order; the answer last. */
+  readonly entries: readonly VisitorEntry[];
+  readonly isNew: boolean;
+  /** Whether somebody else may have room or a place in the line since. */
+  readonly hasMoved: boolean;
+}
+
+async function answerIn(
+  tx: Tx,
+  site: KnownSite,
+  actor: Actor,
+  said: { readonly id: string; readonly clientId: string; readonly body: string },
+): Promise<Answered | null> {
+  const { siteId, personId, at } = actor;
+  const row = await findConversation(tx, siteId, said.id);
+  if (row === null) return null;
+  const seen = await findEntryByClientId(tx, siteId, row.id, 'person', said.clientId);
+  if (seen !== null) return { visitorId: row.visitor_id, entries: [seen], isNew: false, hasMoved: false };
+  const widget = widgetOf(site, row.widget_key, at);
+  const end =
+    quietSince(row, widget, at) === null
+      ? null
+      : await endIn(tx, row, { author: 'system', personId: null }, at);
+  const isRunning = end === null && (row.status === 'asked' || row.status === 'joined');
+  const isTaken = row.status === 'joined' && row.assigned_to === personId;
+  const before = isRunning ? await join(tx, row, actor) : await answerAfterwards(tx, row, actor);
+  const answer = await appendEntry(
+    tx,
+    row,
+    {
+      kind: 'message',
+      author: 'person',
+      person_id: personId,
+      client_id: said.clientId,
+      body: said.body,
+      page: null,
+      written_ms: null,
+    },
+    at,
+  );
+  return {
+    visitorId: row.visitor_id,
+    entries: [...(end === null ? [] : [end]), ...before, answer],
+    isNew: true,
+    hasMoved: end !== null || (isRunning && !isTaken),
+  };
 }
 
 /** Takes a running conversation up, or over; that somebody is here is said once per person, however often they take turns. */

@@ -1,4 +1,5 @@
 import type { EpochMs } from '../../core/model/units';
+import { keptQuery } from '../db/kept-query';
 import type { Db } from '../db/open';
 
 export interface NewVisitor {
@@ -7,20 +8,16 @@ export interface NewVisitor {
 }
 
 export async function insertVisitor(db: Db, siteId: string, visitor: NewVisitor, at: EpochMs): Promise<void> {
-  await db
-    .insertInto('visitor')
-    .values({
-      site_id: siteId,
-      id: visitor.id,
-      name: null,
-      mail: null,
-      locale: visitor.locale,
-      device: null,
-      first_ms: at,
-      seen_ms: at,
-    })
-    .execute();
+  await insertRow(db, { siteId, ...visitor, at });
 }
+
+const insertRow = keptQuery(
+  (db: Db, { siteId, id, locale, at }: NewVisitor & { siteId: string; at: EpochMs }) =>
+    db.insertInto('visitor').values({
+      ...{ site_id: siteId, id, name: null, mail: null, locale, device: null },
+      ...{ first_ms: at, seen_ms: at },
+    }),
+);
 
 export async function insertToken(
   db: Db,
@@ -30,35 +27,41 @@ export async function insertToken(
   at: EpochMs,
   expiresAt: EpochMs,
 ): Promise<void> {
-  await db
-    .insertInto('visitor_token')
-    .values({
-      token_hash: tokenHash,
-      site_id: siteId,
-      visitor_id: visitorId,
-      created_ms: at,
-      seen_ms: at,
-      expires_ms: expiresAt,
-    })
-    .execute();
+  await insertTokenRow(db, { siteId, visitorId, tokenHash, at, expiresAt });
 }
 
-/** The visitor of a token on this site; null where it is unknown here or ran out. */
+const insertTokenRow = keptQuery((db: Db, token: TokenUse & { visitorId: string; expiresAt: EpochMs }) =>
+  db.insertInto('visitor_token').values({
+    ...{ token_hash: token.tokenHash, site_id: token.siteId, visitor_id: token.visitorId },
+    ...{ created_ms: token.at, seen_ms: token.at, expires_ms: token.expiresAt },
+  }),
+);
+
+interface TokenUse {
+  readonly siteId: string;
+  readonly tokenHash: string;
+  readonly at: EpochMs;
+}
+
+/** The visitor of a token on this site, and when it was used last; null where it is unknown here or ran out. */
 export async function findVisitorByToken(
   db: Db,
   siteId: string,
   tokenHash: string,
   at: EpochMs,
-): Promise<string | null> {
-  const row = await db
+): Promise<{ visitorId: string; usedAt: EpochMs } | null> {
+  const [row] = await findToken(db, { siteId, tokenHash, at });
+  return row === undefined ? null : { visitorId: row.visitor_id, usedAt: row.seen_ms };
+}
+
+const findToken = keptQuery((db: Db, { siteId, tokenHash, at }: TokenUse) =>
+  db
     .selectFrom('visitor_token')
-    .select('visitor_id')
+    .select(['visitor_id', 'seen_ms'])
     .where('token_hash', '=', tokenHash)
     .where('site_id', '=', siteId)
-    .where('expires_ms', '>', at)
-    .executeTakeFirst();
-  return row?.visitor_id ?? null;
-}
+    .where('expires_ms', '>', at),
+);
 
 /** With their tokens, conversations, entries, forms and notes. */
 export async function deleteVisitor(db: Db, siteId: string, visitorId: string): Promise<void> {

@@ -1,19 +1,18 @@
 import { hasGoneQuiet } from '../../core/decide/moment';
 import type { Widget } from '../../core/model/design';
 import { type EpochMs, SECOND_MS } from '../../core/model/units';
-import type { Db, Tx } from '../db/open';
-import { findVersionInForce } from '../designs/versions.repository';
+import { versionInForce } from '../../core/publish/in-force';
+import type { KnownSite } from '../facts/known-sites';
 import type { ConversationRow } from './conversations.repository';
 
 /** A widget of the version in force by its key; where it is gone, the first. */
-export async function findWidget(
-  db: Db | Tx,
-  siteId: string,
+export function widgetOf(
+  { publications, designs }: Pick<KnownSite, 'publications' | 'designs'>,
   key: string,
   at: EpochMs,
-): Promise<Widget | undefined> {
-  const version = await findVersionInForce(db, siteId, at);
-  const widgets = version?.design.widgets ?? [];
+): Widget | undefined {
+  const number = versionInForce(publications, at);
+  const widgets = (number === null ? undefined : designs.get(number))?.widgets ?? [];
   return widgets.find((widget) => widget.key === key) ?? widgets[0];
 }
 

@@ -1,10 +1,13 @@
-import { DAY_MS, type EpochMs } from '../../core/model/units';
+import { DAY_MS, type EpochMs, HOUR_MS } from '../../core/model/units';
 import type { Db, Tx } from '../db/open';
+import { RefusedError } from '../db/group-commit';
 import { hashOf, newId } from '../ids';
 import type { MessageInput } from '../input/visitor.input';
 import { findVisitorByToken, insertToken, insertVisitor, touchToken } from './visitors.repository';
 
 const TOKEN_MS = 30 * DAY_MS;
+/** That a token is used is written down no more often. */
+const TOUCH_EVERY_MS = HOUR_MS;
 
 /** Who writes: a known visitor's token, or none yet. */
 export interface Writer {
@@ -14,7 +17,7 @@ export interface Writer {
 }
 
 /** The token is unknown on this site or ran out. */
-export class TokenError extends Error {
+export class TokenError extends RefusedError {
   constructor() {
     super('The visitor token is unknown here, or ran out.');
   }
@@ -22,24 +25,30 @@ export class TokenError extends Error {
 
 /** The visitor of a token. Throws TokenError. */
 export async function knownVisitor(db: Db | Tx, { siteId, token, at }: Writer): Promise<string> {
-  const visitorId = token === null ? null : await findVisitorByToken(db, siteId, hashOf(token), at);
-  if (visitorId === null) throw new TokenError();
-  return visitorId;
+  const found = token === null ? null : await findVisitorByToken(db, siteId, hashOf(token), at);
+  if (found === null) throw new TokenError();
+  return found.visitorId;
 }
 
-/** The visitor of the token; of a new one, the visitor it was first sent for, or a new one. Throws TokenError. */
-export async function visitorOf(tx: Tx, writer: Writer, said: MessageInput): Promise<string> {
+/** The visitor of the token; of a new one, the visitor it was first sent for, or a new one. Throws TokenError before anything is written. */
+export async function visitorOf(tx: Tx, writer: Writer, said: MessageInput): Promise<VisitorWho> {
   const { siteId, token, at } = writer;
-  if (token !== null) {
-    const found = await knownVisitor(tx, writer);
-    await touchToken(tx, siteId, hashOf(token), at, at + TOKEN_MS);
-    return found;
+  const secret = token ?? said.newToken;
+  if (secret === undefined) throw new TokenError();
+  const found = await findVisitorByToken(tx, siteId, hashOf(secret), at);
+  if (found !== null) {
+    if (found.usedAt + TOUCH_EVERY_MS <= at) await touchToken(tx, siteId, hashOf(secret), at, at + TOKEN_MS);
+    return { visitorId: found.visitorId, isNew: false };
   }
-  if (said.newToken === undefined) throw new TokenError();
-  const again = await findVisitorByToken(tx, siteId, hashOf(said.newToken), at);
-  if (again !== null) return again;
+  if (said.newToken === undefined || token !== null) throw new TokenError();
   const id = newId(at);
   await insertVisitor(tx, siteId, { id, locale: said.locale }, at);
   await insertToken(tx, siteId, id, hashOf(said.newToken), at, at + TOKEN_MS);
-  return id;
+  return { visitorId: id, isNew: true };
+}
+
+interface VisitorWho {
+  readonly visitorId: string;
+  /** They have said nothing before. */
+  readonly isNew: boolean;
 }

@@ -16,6 +16,12 @@ export class TwoConnections implements Driver {
   private readonly writes: Prepared;
   private readonly reads: Prepared | null;
   private readonly turn = new Turn();
+  private count = 0;
+
+  /** How often something was committed that owners set; what was read under one number still stands while it is this one. */
+  get settingsRevision(): number {
+    return this.count;
+  }
 
   constructor(
     private readonly writer: Database.Database,
@@ -30,7 +36,11 @@ export class TwoConnections implements Driver {
   }
 
   acquireConnection(): Promise<DatabaseConnection> {
-    return Promise.resolve(new Connection(this.writes, this.reads, this.turn));
+    return Promise.resolve(
+      new Connection(this.writes, this.reads, this.turn, () => {
+        this.count++;
+      }),
+    );
   }
 
   /** A transaction of ours writes: it takes the write lock at once, so that it cannot fail half-way for want of it. */
@@ -39,8 +49,9 @@ export class TwoConnections implements Driver {
     this.writes.run('begin immediate', []);
   }
 
-  commitTransaction(): Promise<void> {
+  commitTransaction(connection: Connection): Promise<void> {
     this.writes.run('commit', []);
+    connection.committed();
     return Promise.resolve();
   }
 
@@ -65,11 +76,13 @@ export class TwoConnections implements Driver {
 /** One that is handed out for a query, or for all of a transaction, which holds the writer until it is given back. */
 class Connection implements DatabaseConnection {
   private isHolding = false;
+  private hasSet = false;
 
   constructor(
     private readonly writes: Prepared,
     private readonly reads: Prepared | null,
     private readonly turn: Turn,
+    private readonly onSet: () => void,
   ) {}
 
   async hold(): Promise<void> {
@@ -83,14 +96,23 @@ class Connection implements DatabaseConnection {
   }
 
   async executeQuery<R>({ sql, parameters, query }: CompiledQuery): Promise<QueryResult<R>> {
+    if (!this.isHolding && this.reads !== null && SelectQueryNode.is(query))
+      return this.reads.run(sql, parameters);
+    this.hasSet ||= this.writes.sets(sql);
     if (this.isHolding) return this.writes.run(sql, parameters);
-    if (this.reads !== null && SelectQueryNode.is(query)) return this.reads.run(sql, parameters);
     await this.turn.take();
     try {
       return this.writes.run(sql, parameters);
     } finally {
+      this.committed();
       this.turn.giveBack();
     }
+  }
+
+  /** What was written stands in the file from now on. */
+  committed(): void {
+    if (this.hasSet) this.onSet();
+    this.hasSet = false;
   }
 
   streamQuery(): never {
@@ -116,6 +138,10 @@ class Turn {
   }
 }
 
+/** What comes and goes with talking, designing and signing in; whatever else is written, owners set. */
+const NOT_SET_BY_OWNERS =
+  /^(?:insert into|update|delete from) "(?:entry|conversation|visitor|visitor_token|form_reply|note|session|draft|draft_change)"/;
+
 const PREPARED_MAX = 500;
 
 /** A connection that keeps what was prepared by its text: our queries are few and come again and again. */
@@ -123,6 +149,11 @@ class Prepared {
   private readonly known = new Map<string, Database.Statement<unknown[]>>();
 
   constructor(private readonly database: Database.Database) {}
+
+  /** Whether a statement writes something that owners set. */
+  sets(sql: string): boolean {
+    return !this.prepare(sql).readonly && !NOT_SET_BY_OWNERS.test(sql);
+  }
 
   run<R>(sql: string, parameters: readonly unknown[]): QueryResult<R> {
     const statement = this.prepare(sql);

@@ -50,15 +50,16 @@ function opened(file: string, options: Database.Options): Database.Database {
 
 /** Kysely over open connections. */
 export function dbOver(writer: Database.Database, reader: Database.Database | null = null): Db {
+  const driver = new TwoConnections(writer, reader);
   const db = new Kysely<Schema>({
     dialect: {
       createAdapter: () => new WholeAdapter(),
-      createDriver: () => new TwoConnections(writer, reader),
+      createDriver: () => driver,
       createIntrospector: (whole) => new SqliteIntrospector(whole),
       createQueryCompiler: () => new SqliteQueryCompiler(),
     },
   });
-  RAW.set(db, writer);
+  RAW.set(db, { writer, driver });
   return db;
 }
 
@@ -80,10 +81,19 @@ export function holdAlone(file: string): (() => void) | null {
   }
 }
 
-const RAW = new WeakMap<Db, Database.Database>();
+const RAW = new WeakMap<Db, { readonly writer: Database.Database; readonly driver: TwoConnections }>();
 
 /** The connection that writes under a database, for what Kysely has no word for: pragmas and backup. */
 export function connectionOf(db: Db): Database.Database {
+  return rawOf(db).writer;
+}
+
+/** Counts what was committed of all that owners set; a larger number: something of it may be another one now. */
+export function settingsRevision(db: Db): number {
+  return rawOf(db).driver.settingsRevision;
+}
+
+function rawOf(db: Db) {
   const found = RAW.get(db);
   if (found === undefined)
     throw new Error('Expected a database from openDatabase, got a transaction or another one.');

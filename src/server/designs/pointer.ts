@@ -10,7 +10,7 @@ import { teamStates } from '../facts/presence';
 
 /** What is live at an instant ([L2]): both files named together, and how the teams stand. */
 export async function getPointer(
-  state: Pick<State, 'db' | 'board'>,
+  state: Pick<State, 'db' | 'board' | 'sites'>,
   site: Site,
   guest: GuestFiles,
   at: EpochMs,

@@ -30,7 +30,7 @@ export async function openPreview(
 
 /** The draft as it would be if it were published now, for whoever has a link; null: the link is not good, or not any more. */
 export async function previewFor(
-  state: Pick<State, 'db' | 'board' | 'facts'>,
+  state: Pick<State, 'db' | 'board' | 'facts' | 'sites'>,
   {
     site,
     guest,

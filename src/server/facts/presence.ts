@@ -1,6 +1,8 @@
 import { type TeamState } from '../../core/model/moment';
 import { teamStateOf } from '../../core/context/team-state';
-import { listMembersIn, listTeams } from './teams.repository';
+import { listMembersIn } from './teams.repository';
+import type { Db, Tx } from '../db/open';
+import type { KnownSite } from './known-sites';
 import type { State } from '../state';
 
 export const siteChannel = (siteId: string): string => `site:${siteId}`;
@@ -12,11 +14,19 @@ export const visitorChannel = (siteId: string, visitorId: string): string => `vi
  * Only who answers pings counts ([S2]).
  */
 export async function teamStates(
-  state: Pick<State, 'db' | 'board'>,
+  state: Pick<State, 'db' | 'board' | 'sites'>,
   siteId: string,
 ): Promise<Record<string, TeamState>> {
-  const [teams, members] = await Promise.all([listTeams(state.db, siteId), listMembersIn(state.db, siteId)]);
-  const there = members.filter(({ personId }) => state.board.isThere(personId));
+  return teamStatesOf(state, await state.sites.get(siteId));
+}
+
+/** The same of a site that is known, also within a transaction. */
+export async function teamStatesOf(
+  { db, board }: { readonly db: Db | Tx; readonly board: State['board'] },
+  { site, teams }: Pick<KnownSite, 'site' | 'teams'>,
+): Promise<Record<string, TeamState>> {
+  const members = await listMembersIn(db, site.id);
+  const there = members.filter(({ personId }) => board.isThere(personId));
   return Object.fromEntries(
     teams.map(({ id }): [string, TeamState] => {
       const people = there.filter(({ teamId }) => teamId === id);

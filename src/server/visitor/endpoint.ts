@@ -7,7 +7,7 @@ import { SENDS_LETTERS } from '../facts/letters';
 import { LIMITS } from '../../core/limits';
 import { findEntriesAfter } from '../conversations/resume';
 import { findFileBody } from '../designs/publications.repository';
-import { type Site, findSiteByKey, listDomains } from '../accounts/sites.repository';
+import type { Site } from '../accounts/sites.repository';
 import { isUnavailable } from '../db/transaction';
 import { readJson } from '../http/read-body';
 import { AfterInput, HereInput, MessageInput, NoteInput } from '../input/visitor.input';
@@ -21,7 +21,7 @@ import { getPointer } from '../designs/pointer';
 import { previewFor } from '../designs/previews';
 import { siteChannel, teamStates, visitorChannel } from '../facts/presence';
 import { takeAfter } from '../conversations/after-form';
-import { checkForm } from '../conversations/forms';
+import { checkForm, givenForm, noForm } from '../conversations/forms';
 import { endByVisitor } from '../conversations/end-talk';
 import { takeHere, watchVisitorGone } from '../conversations/here';
 import { forgetVisitor } from '../conversations/forget';
@@ -41,13 +41,14 @@ export async function visitorEndpoint(state: State, request: Request, peer: stri
   const [first = '', second, ...more] = path.split('/');
   if (more.length > 0) return errorResponse(404, 'There is nothing here.', {});
   if (second === undefined) return script(state, first, request);
-  const site = /^[a-z0-9]{12}$/.test(first) ? await findSiteByKey(state.db, first) : null;
-  if (site === null)
+  const known = /^[a-z0-9]{12}$/.test(first) ? await state.sites.byKey(first) : null;
+  if (known === null)
     return errorResponse(404, 'No site has this key.', { 'Access-Control-Allow-Origin': '*' });
+  const { site, domains } = known;
   if (/^[df]\d+-[0-9a-f]{16}(\.[A-Za-z0-9-]+)?(\.room)?\.json$/.test(second))
     return publishedFile(state, site, second, request);
   if (/^[0-9a-f]{40}\.webp$/.test(second)) return lookPicture(state, site, second.slice(0, 40), request);
-  const allowed = corsFor(request, await listDomains(state.db, site.id), state.env);
+  const allowed = corsFor(request, domains, state.env);
   if (request.method === 'OPTIONS') return preflight(allowed);
   if (!allowed.isAllowed)
     return errorResponse(403, "This page's address is not among the site's allowed ones.", allowed.headers);
@@ -213,9 +214,10 @@ async function messages(call: Call): Promise<Response> {
   if (wait > 0) return tooMany(wait, allowed);
   // Who has a token may be in the midst of a conversation; a form that begins another one comes with replies.
   const isAsked = writer.token === null || parsed.value.replies !== undefined;
-  const { faults } = isAsked ? await checkForm(state, call.site.id, 'before', parsed.value) : NO_FAULTS;
-  if (Object.keys(faults).length > 0) return unfit(faults, allowed);
-  return json(200, await takeMessage(state, writer, parsed.value), allowed.headers);
+  const checked = isAsked ? await checkForm(state, call.site.id, 'before', parsed.value) : null;
+  if (checked !== null && Object.keys(checked.faults).length > 0) return unfit(checked.faults, allowed);
+  const form = checked === null ? noForm('before') : givenForm('before', checked);
+  return json(200, await takeMessage(state, writer, parsed.value, form), allowed.headers);
 }
 
 async function notes(call: Call): Promise<Response> {
@@ -232,12 +234,10 @@ async function notes(call: Call): Promise<Response> {
     return json(400, { errors: { body: 'Write a line or two first.' } }, allowed.headers);
   if (SENDS_LETTERS && parsed.value.replies === undefined && parsed.value.mail === '')
     return json(400, { errors: { mail: 'Something is missing around the @.' } }, allowed.headers);
-  const { faults } =
-    parsed.value.replies === undefined
-      ? NO_FAULTS
-      : await checkForm(state, call.site.id, 'note', parsed.value, hasSaid);
+  const checked = await checkForm(state, call.site.id, 'note', parsed.value, hasSaid);
+  const faults = parsed.value.replies === undefined ? {} : checked.faults;
   if (Object.keys(faults).length > 0) return unfit(faults, allowed);
-  return json(200, await takeNote(state, writer, parsed.value), allowed.headers);
+  return json(200, await takeNote(state, writer, parsed.value, givenForm('note', checked)), allowed.headers);
 }
 
 /** What was filled in after a chat; faults are told by field, and nothing is stored then. */
@@ -282,8 +282,6 @@ function tooMany(seconds: number, { headers }: Allowed): Response {
     'Retry-After': String(seconds),
   });
 }
-
-const NO_FAULTS = { faults: {} };
 
 function unfit(faults: CheckedReplies['faults'], { headers }: Allowed): Response {
   return json(400, { errors: { replies: 'Something in the form does not fit.' }, faults }, headers);
