@@ -8,7 +8,7 @@ import type { KnownSite } from '../facts/known-sites';
 import type { State } from '../state';
 import { endIn } from './end-talk';
 import { tellTeams } from '../facts/presence';
-import { tellEntries } from './tell-entry';
+import { readTelling, tellEntries } from './tell-entry';
 import { tellPlaces } from './tell-places';
 import { quietSince, widgetOf } from './widget-asked';
 
@@ -31,11 +31,16 @@ export async function replyTo(
   const { siteId } = actor;
   const site = await state.sites.get(siteId);
   return state.commits.store({
-    write: (tx) => answerIn(tx, site, actor, { ...said, id }),
+    write: async (tx) => {
+      const answered = await answerIn(tx, site, actor, { ...said, id });
+      if (answered === null) return null;
+      const { visitorId, entries } = answered;
+      return { ...answered, telling: await readTelling(tx, state, { siteId, visitorId }, { entries }) };
+    },
     tell: async (answered, news) => {
       if (answered === null) return null;
-      const { visitorId, entries, isNew, hasMoved } = answered;
-      if (isNew) await tellEntries(state, { siteId, visitorId }, entries);
+      const { visitorId, entries, telling, isNew, hasMoved } = answered;
+      if (isNew) await tellEntries(state, { siteId, visitorId }, entries, telling);
       if (hasMoved) {
         news.add(`teams ${siteId}`, () => tellTeams(state, siteId));
         news.add(`places ${siteId}`, () => tellPlaces(state, siteId));

@@ -1,3 +1,4 @@
+import type { HttpAnswer, HttpRequest } from '../http/exchange';
 import type { DeskTalk } from '../../core/wire/desk';
 import { type DeskCall, type DeskRoutes, actorOf, route, routeWith } from '../desk/route';
 import { errorResponse, json } from '../http/replies';
@@ -29,7 +30,7 @@ const PER_PAGE = 100;
 const OPEN_MAX = 1000;
 
 /** The first page holds everything that waits for somebody, whatever came since; what is done is paged. */
-async function handleListConversations({ state, request, member }: DeskCall): Promise<Response> {
+async function handleListConversations({ state, request, member }: DeskCall): Promise<HttpAnswer> {
   const before = idIn(request, 'before');
   const [open, done] = await Promise.all([
     before === null ? listOpenDeskConversations(state.db, member.site.id, OPEN_MAX) : [],
@@ -43,7 +44,7 @@ async function handleListConversations({ state, request, member }: DeskCall): Pr
 }
 
 /** The newest of what was said, here and in the visitor's conversations before; `before` an entry it pages back. */
-async function handleGetConversation({ state, request, member, id }: DeskCall): Promise<Response> {
+async function handleGetConversation({ state, request, member, id }: DeskCall): Promise<HttpAnswer> {
   const { db } = state;
   const siteId = member.site.id;
   const [row, conversation] = await Promise.all([
@@ -74,22 +75,22 @@ async function handleGetConversation({ state, request, member, id }: DeskCall): 
 }
 
 /** A whole number above 0 in the query of a request; null: none is there. */
-function idIn(request: Request, name: string): number | null {
+function idIn(request: HttpRequest, name: string): number | null {
   const asked = Number(new URL(request.url).searchParams.get(name) ?? '');
   return Number.isSafeInteger(asked) && asked > 0 ? asked : null;
 }
 
-async function handleRemovePractice({ state, member, id }: DeskCall): Promise<Response> {
+async function handleRemovePractice({ state, member, id }: DeskCall): Promise<HttpAnswer> {
   const isGone = await removePractice(state, member.site.id, id);
   return isGone ? json(200, {}, {}) : errorResponse(404, 'There is no practice conversation of this id.', {});
 }
 
-async function handleReply(call: DeskCall, input: ReplyInput): Promise<Response> {
+async function handleReply(call: DeskCall, input: ReplyInput): Promise<HttpAnswer> {
   const entry = await replyTo(call.state, actorOf(call), call.id, input);
   return entry === null ? errorResponse(404, 'There is no such conversation.', {}) : json(200, { entry }, {});
 }
 
-async function handleEndConversation(call: DeskCall): Promise<Response> {
+async function handleEndConversation(call: DeskCall): Promise<HttpAnswer> {
   const isHere =
     (await findConversation(call.state.db, call.member.site.id, call.id)) !== null &&
     (await endByPerson(call.state, actorOf(call), call.id));

@@ -14,7 +14,7 @@ import { type ConversationRow, findConversationOf } from './conversations.reposi
 import { appendEntry, findEntryOfVisitor } from './entries.repository';
 import { getFacts } from './facts.repository';
 import { type GivenForm, keepForm } from './forms';
-import { tellEntries } from './tell-entry';
+import { readTelling, tellEntries } from './tell-entry';
 import { tellPlaces } from './tell-places';
 import { widgetOf } from './widget-asked';
 import { type Writer, visitorOf } from './writer';
@@ -62,17 +62,20 @@ async function take(
         teamStatesOf({ db: tx, board: state.board }, site),
       );
       const now = widgetStateAt(site, { widget, states }, at);
-      if (known !== null && seen !== null)
-        return { visitorId, currentId: known.id, told: [], entry: seen, state: now };
-      const kept = await keep(tx, known, {
-        ...{ siteId, visitorId, site, widget, said, replies, form },
-        ...{ teamId: teamFor(site, { widget, states, said, form }), state: now, isPractice, at },
-      });
-      return { visitorId, ...kept, state: now };
+      const kept =
+        known !== null && seen !== null
+          ? { currentId: known.id, told: [], entry: seen }
+          : await keep(tx, known, {
+              ...{ siteId, visitorId, site, widget, said, replies, form },
+              ...{ teamId: teamFor(site, { widget, states, said, form }), state: now, isPractice, at },
+            });
+      const conversation = await getFacts(tx, siteId, kept.currentId);
+      const toTell = { entries: kept.told, standing: conversation };
+      const telling = await readTelling(tx, state, { siteId, visitorId }, toTell);
+      return { ...kept, conversation, visitorId, state: now, telling };
     },
-    tell: async ({ visitorId, currentId, told, entry, state: now }, news) => {
-      const conversation = await getFacts(state.db, siteId, currentId);
-      await tellEntries(state, { siteId, visitorId }, told, conversation);
+    tell: async ({ conversation, visitorId, told, entry, state: now, telling }, news) => {
+      await tellEntries(state, { siteId, visitorId }, told, telling);
       if (told.length > 0 && replies !== null) news.add(`places ${siteId}`, () => tellPlaces(state, siteId));
       return { conversation, entries: [entry], state: now };
     },
