@@ -6,7 +6,7 @@ import { isUnavailable } from './db/transaction';
 import { readEnv } from './env';
 import { PEER_HEADER, clientAddress, proxyOf } from './http/address';
 import { health } from './http/health';
-import { sendWebResponse, toWebRequest } from './http/node-bridge';
+import { fromNode, sendAnswer } from './http/node-bridge';
 import { ORIGIN_ERROR, passesOriginGate } from './http/origin-gate';
 import { log, loggedPath, watchFailures } from './log';
 import { faultOfRequest } from './http/well-formed';
@@ -55,14 +55,14 @@ async function answer(
 ): Promise<void> {
   if (isSecure(state.env)) response.setHeader('Strict-Transport-Security', 'max-age=31536000');
   const fault = faultOfRequest(request);
-  if (fault !== null) return sendWebResponse(errorResponse(fault[0], fault[1], {}), response);
+  if (fault !== null) return sendAnswer(errorResponse(fault[0], fault[1], {}), response);
   const path = (request.url ?? '/').split('?')[0] ?? '/';
   const host = request.headers.host ?? null;
   const method = request.method ?? 'GET';
   if (!passesOriginGate({ method, path, origin: request.headers.origin ?? null }, state.env, host))
-    return sendWebResponse(errorResponse(403, ORIGIN_ERROR, {}), response);
+    return sendAnswer(errorResponse(403, ORIGIN_ERROR, {}), response);
   if (method === 'GET' && path === '/health')
-    return sendWebResponse(await health(state.db, pages.areServed()), response);
+    return sendAnswer(await health(state.db, pages.areServed()), response);
   // What never changes goes out as it lies on the shelf: making a web Request of it would cost more than sending it.
   const shelved =
     method === 'GET' && path.startsWith('/w/') ? state.widgetFiles.get(path.slice('/w/'.length)) : null;
@@ -72,10 +72,10 @@ async function answer(
   }
   const peer = peerOf(request, state);
   if (path.startsWith('/w/'))
-    return sendWebResponse(await visitorEndpoint(state, toWebRequest(request, response), peer), response);
+    return sendAnswer(await visitorEndpoint(state, fromNode(request), peer), response);
   if (path.startsWith('/api/s/')) {
     const { deskEndpoint } = await import('./desk/endpoint'); // what publishing needs is heavy, and no visitor needs it
-    return sendWebResponse(await deskEndpoint(state, toWebRequest(request, response)), response);
+    return sendAnswer(await deskEndpoint(state, fromNode(request)), response);
   }
   request.headers[PEER_HEADER] = `${state.peerSeal} ${peer}`;
   return (await pages.load())(request, response);
@@ -107,7 +107,7 @@ function fall(error: unknown, request: IncomingMessage, response: ServerResponse
         'Something broke on our side. Nothing you sent was acknowledged; keep it and try again.',
         {},
       );
-  void sendWebResponse(answer, response);
+  sendAnswer(answer, response);
 }
 
 function greet(state: State, server: Server): void {

@@ -56,10 +56,16 @@ describe('GET /health', () => {
     const error = vi.spyOn(log, 'error').mockReturnValue(undefined);
     const { db } = await makeTestServer();
     const well = await health(db, false);
-    expect([well.status, await well.json()]).toEqual([200, { database: 'answers', pages: 'starting' }]);
+    expect([well.status, JSON.parse(well.body as string)]).toEqual([
+      200,
+      { database: 'answers', pages: 'starting' },
+    ]);
     await closeDatabase(db);
     const ill = await health(db, true);
-    expect([ill.status, await ill.json()]).toEqual([503, { database: 'fails', pages: 'served' }]);
+    expect([ill.status, JSON.parse(ill.body as string)]).toEqual([
+      503,
+      { database: 'fails', pages: 'served' },
+    ]);
     error.mockRestore();
   });
 });

@@ -16,6 +16,7 @@ import type { Passwords } from '../../src/server/accounts/passwords';
 import type { State } from '../../src/server/state';
 import { deskEndpoint } from '../../src/server/desk/endpoint';
 import { visitorEndpoint } from '../../src/server/visitor/endpoint';
+import { fromWeb, toWeb } from '../../src/server/http/web-bridge';
 import { makeDrawer } from '../../src/server/pictures/drawer';
 import { makeWhereabouts } from '../../src/server/live/whereabouts';
 import { makeWidgetFiles } from '../../src/server/visitor/widget-files';
@@ -126,7 +127,7 @@ export async function madePorch(
     secret,
     desk: (route, body, as = secret) => {
       const [method = 'GET', path = ''] = route.split(' ');
-      return deskEndpoint(
+      return deskAnswer(
         state,
         new Request(`http://127.0.0.1/api/s/${site.key}/${path}`, {
           method,
@@ -140,7 +141,7 @@ export async function madePorch(
     },
     visit: (route, { body, token, origin: from = origin, headers = {} } = {}) => {
       const [method = 'GET', path = ''] = route.split(' ');
-      return visitorEndpoint(
+      return visitorAnswer(
         state,
         new Request(`http://127.0.0.1/w/${site.key}/${path}`, {
           method,
@@ -152,10 +153,19 @@ export async function madePorch(
           },
           ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
         }),
-        '192.0.2.1',
       );
     },
   };
+}
+
+/** What the visitors' endpoint answers to a web request. */
+export async function visitorAnswer(state: State, request: Request): Promise<Response> {
+  return toWeb(await visitorEndpoint(state, fromWeb(request), '192.0.2.1'), request.signal);
+}
+
+/** What the desk's endpoint answers to a web request. */
+export async function deskAnswer(state: State, request: Request): Promise<Response> {
+  return toWeb(await deskEndpoint(state, fromWeb(request)), request.signal);
 }
 
 /** Somebody with a role on a site, and their session. */

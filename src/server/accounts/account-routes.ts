@@ -1,3 +1,4 @@
+import type { HttpAnswer } from '../http/exchange';
 import type { AccountView } from '../../core/wire/desk';
 import { type DeskCall, type DeskRoutes, route, routeWith } from '../desk/route';
 import { errorResponse, json } from '../http/replies';
@@ -16,7 +17,7 @@ export const ACCOUNT_ROUTES: DeskRoutes = {
   'POST account/sessions/end-others': routeWith('responder', NothingInput, handleEndOthers),
 };
 
-async function handleAccount(call: DeskCall): Promise<Response> {
+async function handleAccount(call: DeskCall): Promise<HttpAnswer> {
   const { person } = call.member;
   return json(200, await accountOf(call, person), {});
 }
@@ -37,13 +38,13 @@ async function accountOf(
   };
 }
 
-async function handleName(call: DeskCall, { name }: PersonNameInput): Promise<Response> {
+async function handleName(call: DeskCall, { name }: PersonNameInput): Promise<HttpAnswer> {
   const { person } = call.member;
   await writePerson(call.state.db, person.id, { name });
   return json(200, await accountOf(call, { ...person, name }), {});
 }
 
-async function handleMail(call: DeskCall, { mail, password }: MailChangeInput): Promise<Response> {
+async function handleMail(call: DeskCall, { mail, password }: MailChangeInput): Promise<HttpAnswer> {
   const { state, member } = call;
   const refused = await passwordFault(call, password);
   if (refused !== null) return refused;
@@ -56,7 +57,7 @@ async function handleMail(call: DeskCall, { mail, password }: MailChangeInput): 
 }
 
 /** Whoever knew the old password is signed out everywhere but here ([threat 3]). */
-async function handlePassword(call: DeskCall, asked: PasswordChangeInput): Promise<Response> {
+async function handlePassword(call: DeskCall, asked: PasswordChangeInput): Promise<HttpAnswer> {
   const { state, member, sessionHash } = call;
   const refused = await passwordFault(call, asked.password);
   if (refused !== null) return refused;
@@ -66,13 +67,13 @@ async function handlePassword(call: DeskCall, asked: PasswordChangeInput): Promi
   return handleAccount(call);
 }
 
-async function handleEndOthers(call: DeskCall): Promise<Response> {
+async function handleEndOthers(call: DeskCall): Promise<HttpAnswer> {
   await endOtherSessions(call.state, call.member.person.id, call.sessionHash);
   return handleAccount(call);
 }
 
 /** An open screen is not enough to take an account over: as many tries as at the sign-in. Null: it is the right one. */
-async function passwordFault({ state, member }: DeskCall, password: string): Promise<Response | null> {
+async function passwordFault({ state, member }: DeskCall, password: string): Promise<HttpAnswer | null> {
   const { mail } = member.person;
   const wait = await state.rates.take('signIn', `${mail} account`);
   if (wait > 0) return errorResponse(429, `Too many tries. Wait ${waitWords(wait)}, then try again.`, {});

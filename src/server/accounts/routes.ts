@@ -1,7 +1,7 @@
+import type { HttpAnswer } from '../http/exchange';
 import type { PersonView } from '../../core/wire/desk';
 import { listMembers } from './members.repository';
 import { findRole } from './sites.repository';
-import { readBytes } from '../http/read-body';
 import { PICTURE_BYTES_MAX } from '../pictures/drawer';
 import { keepFace, takeFaceAway } from '../pictures/faces';
 import { errorResponse, json, tooLarge } from '../http/replies';
@@ -15,7 +15,7 @@ export const PEOPLE_ROUTES: DeskRoutes = {
   'POST people/*/face/remove': routeWith('responder', NothingInput, handleRemoveFace),
 };
 
-async function handlePeople({ state, member }: DeskCall): Promise<Response> {
+async function handlePeople({ state, member }: DeskCall): Promise<HttpAnswer> {
   const rows = await listMembers(state.db, member.site.id);
   const people = rows.map(({ choice, ...row }): PersonView => ({
     ...row,
@@ -26,23 +26,23 @@ async function handlePeople({ state, member }: DeskCall): Promise<Response> {
 }
 
 /** One's own face, or, as the owner, that of anybody of the site. The body is the picture itself. */
-async function handleFace(call: DeskCall): Promise<Response> {
+async function handleFace(call: DeskCall): Promise<HttpAnswer> {
   const refused = await refusedFor(call);
   if (refused !== null) return refused;
-  const sent = await readBytes(call.request, PICTURE_BYTES_MAX);
+  const sent = await call.request.read(PICTURE_BYTES_MAX);
   if (sent === null) return tooLarge();
   const kept = await keepFace(call.state, actorOf(call), call.id, sent);
   return kept.ok ? handlePeople(call) : json(400, { errors: kept.errors }, {});
 }
 
-async function handleRemoveFace(call: DeskCall): Promise<Response> {
+async function handleRemoveFace(call: DeskCall): Promise<HttpAnswer> {
   const refused = await refusedFor(call);
   if (refused !== null) return refused;
   await takeFaceAway(call.state, call.member.site.id, call.id);
   return handlePeople(call);
 }
 
-async function refusedFor({ state, member, id }: DeskCall): Promise<Response | null> {
+async function refusedFor({ state, member, id }: DeskCall): Promise<HttpAnswer | null> {
   if ((await findRole(state.db, member.site.id, id)) === null)
     return errorResponse(404, 'There is nobody of that name on this site.', {});
   const isAllowed = id === member.person.id || member.role === 'owner';

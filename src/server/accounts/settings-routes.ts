@@ -1,3 +1,4 @@
+import type { HttpAnswer } from '../http/exchange';
 import { LIMITS } from '../../core/limits';
 import { isTestOrigin, readOrigin } from '../../core/pages/origins';
 import { DAY_MS } from '../../core/model/units';
@@ -34,7 +35,7 @@ export const SETTINGS_ROUTES: DeskRoutes = {
   'POST settings/domains/remove': routeWith('owner', OriginInput, handleRemoveDomain),
 };
 
-async function handleSettings(call: DeskCall): Promise<Response> {
+async function handleSettings(call: DeskCall): Promise<HttpAnswer> {
   return json(200, await viewOf(call), {});
 }
 
@@ -50,7 +51,7 @@ async function viewOf({ state: { db }, member }: DeskCall): Promise<SettingsView
 }
 
 /** A shorter time deletes what is older: how much that is, is told first. The next sweep does it. */
-async function handleRetention(call: DeskCall, { days, isSure }: RetentionInput): Promise<Response> {
+async function handleRetention(call: DeskCall, { days, isSure }: RetentionInput): Promise<HttpAnswer> {
   const { siteId, at } = actorOf(call);
   const { db } = call.state;
   const olderCount = isSure ? 0 : await countOlderThan(db, siteId, at - days * DAY_MS);
@@ -60,7 +61,7 @@ async function handleRetention(call: DeskCall, { days, isSure }: RetentionInput)
 }
 
 /** The site is called so here at once; visitors read it with the next version. */
-async function handleName(call: DeskCall, { name }: SiteNameInput): Promise<Response> {
+async function handleName(call: DeskCall, { name }: SiteNameInput): Promise<HttpAnswer> {
   const { state, member } = call;
   const actor = actorOf(call);
   const draft = await getDraft(state.db, member.site.id);
@@ -77,7 +78,7 @@ async function handleName(call: DeskCall, { name }: SiteNameInput): Promise<Resp
 }
 
 /** Calendars that were kept in the old zone go along: their hours are meant by the clock of the place. */
-async function handleZone(call: DeskCall, { zone }: ZoneInput): Promise<Response> {
+async function handleZone(call: DeskCall, { zone }: ZoneInput): Promise<HttpAnswer> {
   const { siteId, personId, at } = actorOf(call);
   const { zone: before } = await getSite(call.state.db, siteId);
   await inTransaction(call.state.db, async (tx) => {
@@ -90,7 +91,7 @@ async function handleZone(call: DeskCall, { zone }: ZoneInput): Promise<Response
 }
 
 /** Empty: it is called by the zone's city again. */
-async function handlePlace(call: DeskCall, { locale, place }: PlaceInput): Promise<Response> {
+async function handlePlace(call: DeskCall, { locale, place }: PlaceInput): Promise<HttpAnswer> {
   const { db } = call.state;
   const { siteId, personId, at } = actorOf(call);
   const { locales } = (await getDraft(db, siteId)).design;
@@ -106,7 +107,7 @@ async function handlePlace(call: DeskCall, { locale, place }: PlaceInput): Promi
   return handleSettings(call);
 }
 
-async function handleAddDomain(call: DeskCall, asked: OriginInput): Promise<Response> {
+async function handleAddDomain(call: DeskCall, asked: OriginInput): Promise<HttpAnswer> {
   const { state, member } = call;
   const origin = readOrigin(asked.origin);
   if (origin === null)
@@ -121,7 +122,7 @@ async function handleAddDomain(call: DeskCall, asked: OriginInput): Promise<Resp
   return handleSettings(call);
 }
 
-async function handleRemoveDomain(call: DeskCall, { origin }: OriginInput): Promise<Response> {
+async function handleRemoveDomain(call: DeskCall, { origin }: OriginInput): Promise<HttpAnswer> {
   await deleteDomain(call.state.db, call.member.site.id, origin);
   return handleSettings(call);
 }

@@ -1,3 +1,4 @@
+import type { HttpAnswer } from '../http/exchange';
 import { type DeskCall, type DeskRoutes, actorOf, route, routeWith } from '../desk/route';
 import { errorResponse, json } from '../http/replies';
 import {
@@ -70,13 +71,13 @@ export const DESIGN_ROUTES: DeskRoutes = {
   'POST page-source': routeWith('designer', PageSourceInput, handlePageSource),
 };
 
-function handleDraft(outcome: DraftOutcome): Response {
+function handleDraft(outcome: DraftOutcome): HttpAnswer {
   if (outcome.kind === 'saved') return json(200, outcome.view, {});
   if (outcome.kind === 'behind') return json(409, { view: outcome.view, between: outcome.between }, {});
   return json(400, { errors: outcome.errors }, {});
 }
 
-async function handleDismissFinding(call: DeskCall, input: DismissInput): Promise<Response> {
+async function handleDismissFinding(call: DeskCall, input: DismissInput): Promise<HttpAnswer> {
   const isDismissed = await dismiss(call.state, actorOf(call), input);
   return isDismissed
     ? json(200, {}, {})
@@ -86,17 +87,17 @@ async function handleDismissFinding(call: DeskCall, input: DismissInput): Promis
 async function handleRestoreFinding(
   { state, member }: DeskCall,
   { key }: FindingKeyInput,
-): Promise<Response> {
+): Promise<HttpAnswer> {
   await restoreFinding(state, member.site.id, key);
   return json(200, {}, {});
 }
 
-async function handleKeepVisit({ state, member }: DeskCall, input: KeepInput): Promise<Response> {
+async function handleKeepVisit({ state, member }: DeskCall, input: KeepInput): Promise<HttpAnswer> {
   const kept = await keepVisit(state, member.site.id, input);
   return kept.ok ? json(200, { visits: kept.value }, {}) : json(400, { errors: kept.errors }, {});
 }
 
-async function handleForgetVisit({ state, member }: DeskCall, { id }: ForgetVisitInput): Promise<Response> {
+async function handleForgetVisit({ state, member }: DeskCall, { id }: ForgetVisitInput): Promise<HttpAnswer> {
   await forgetVisit(state, member.site.id, id);
   return json(200, {}, {});
 }
@@ -104,7 +105,7 @@ async function handleForgetVisit({ state, member }: DeskCall, { id }: ForgetVisi
 async function handleKeepSituation(
   { state, member }: DeskCall,
   input: KeepSituationInput,
-): Promise<Response> {
+): Promise<HttpAnswer> {
   const kept = await keepSituation(state, member.site.id, input);
   return kept.ok ? json(200, { situations: kept.value }, {}) : json(400, { errors: kept.errors }, {});
 }
@@ -112,7 +113,7 @@ async function handleKeepSituation(
 async function handleForgetSituation(
   { state, member }: DeskCall,
   { id }: ForgetVisitInput,
-): Promise<Response> {
+): Promise<HttpAnswer> {
   await forgetSituation(state, member.site.id, id);
   return json(200, {}, {});
 }
@@ -120,7 +121,7 @@ async function handleForgetSituation(
 async function handlePageSource(
   { state, member }: DeskCall,
   { address }: PageSourceInput,
-): Promise<Response> {
+): Promise<HttpAnswer> {
   const got = await pageSource(state, member.site, address);
   return got.ok
     ? json(200, got.value, { 'Cache-Control': 'no-store' })

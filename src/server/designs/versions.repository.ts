@@ -1,10 +1,8 @@
 import { completed } from '../../core/model/complete';
-import { versionInForce } from '../../core/publish/in-force';
 import type { Design } from '../../core/model/design';
 import type { EpochMs } from '../../core/model/units';
 import type { PublicationRow, VersionRow } from '../../core/wire/desk';
 import type { Db } from '../db/open';
-import { listPublications } from './publications.repository';
 
 export interface Version {
   readonly number: number;
@@ -33,12 +31,6 @@ export async function findNewestNumber(db: Db, siteId: string): Promise<number> 
     .where('site_id', '=', siteId)
     .executeTakeFirst();
   return row?.number ?? 0;
-}
-
-/** The version that is in force at an instant ([L5]), or null. */
-export async function findVersionInForce(db: Db, siteId: string, at: EpochMs): Promise<Version | null> {
-  const number = versionInForce(await listPublications(db, siteId, at), at);
-  return number === null ? null : findVersion(db, siteId, number);
 }
 
 /** What was made live for good last, or will be last: with it a draft is compared. Null: nothing was. */

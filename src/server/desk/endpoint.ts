@@ -1,3 +1,4 @@
+import type { HttpAnswer, HttpRequest } from '../http/exchange';
 import { findMember, secretFrom } from '../accounts/who';
 import { PEOPLE_ROUTES } from '../accounts/routes';
 import { ACCOUNT_ROUTES } from '../accounts/account-routes';
@@ -26,7 +27,7 @@ export const DESK_ROUTES: DeskRoutes = {
 };
 
 /** Answers `/api/s/<site>/…` for signed-in members. The same function is mounted in the entry and in Next's route. */
-export async function deskEndpoint(state: State, request: Request): Promise<Response> {
+export async function deskEndpoint(state: State, request: HttpRequest): Promise<HttpAnswer> {
   const [, api, s, siteKey = '', ...rest] = new URL(request.url).pathname.split('/');
   const found = api === 'api' && s === 's' ? routeOf(request.method, rest) : undefined;
   if (found === undefined) return errorResponse(404, 'There is nothing here.', {});

@@ -1,3 +1,4 @@
+import type { HttpAnswer, HttpRequest } from '../http/exchange';
 import type { Role } from '../../core/model/role';
 import type { ClassConstructor } from 'class-transformer';
 import { LIMITS } from '../../core/limits';
@@ -11,7 +12,7 @@ import type { State } from '../state';
 /** One request of a signed-in member of a site. */
 export interface DeskCall {
   readonly state: State;
-  readonly request: Request;
+  readonly request: HttpRequest;
   readonly member: Member;
   /** Of the session; what it is kept under. */
   readonly sessionHash: string;
@@ -27,7 +28,7 @@ export function actorOf({ state, member }: DeskCall): Actor {
 /** One address of the desk: the role that may call it, and what answers. */
 export interface DeskRoute {
   readonly role: Role;
-  answer(call: DeskCall): Promise<Response>;
+  answer(call: DeskCall): Promise<HttpAnswer>;
 }
 
 /** By method and path below `/api/s/<site>/`; `*` is an id. */
@@ -42,7 +43,7 @@ export function route(role: Role, answer: DeskRoute['answer']): DeskRoute {
 export function routeWith<T extends object>(
   role: Role,
   Input: ClassConstructor<T>,
-  answer: (call: DeskCall, input: T) => Promise<Response>,
+  answer: (call: DeskCall, input: T) => Promise<HttpAnswer>,
 ): DeskRoute {
   return {
     role,

@@ -1,3 +1,4 @@
+import type { HttpAnswer } from '../http/exchange';
 import { inTransaction } from '../db/transaction';
 import { type DeskCall, type DeskRoutes, route, routeWith } from '../desk/route';
 import { errorResponse, json } from '../http/replies';
@@ -22,7 +23,7 @@ export const FACTS_ROUTES: DeskRoutes = {
 async function handleRecipients(
   { state, member }: DeskCall,
   { teamId, mails }: RecipientsInput,
-): Promise<Response> {
+): Promise<HttpAnswer> {
   const isThere = await inTransaction(state.db, (tx) => writeRecipients(tx, member.site.id, teamId, mails));
   return isThere ? json(200, {}, {}) : errorResponse(404, 'There is no such team.', {});
 }
@@ -30,12 +31,12 @@ async function handleRecipients(
 async function handlePresenceChoice(
   { state, member }: DeskCall,
   { choice }: PresenceChoiceInput,
-): Promise<Response> {
+): Promise<HttpAnswer> {
   await choosePresence(state, member.site.id, member.person.id, choice);
   return json(200, { choice }, {});
 }
 
-function handlePong({ state, member }: DeskCall): Promise<Response> {
+function handlePong({ state, member }: DeskCall): Promise<HttpAnswer> {
   state.board.answer(member.person.id);
   return Promise.resolve(json(200, {}, {}));
 }

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { clientAddress, sealedPeer } from './address';
 import { isLoopbackHost, passesOriginGate } from './origin-gate';
 import { depthOf } from '../../core/json-depth';
+import { fromWeb } from './web-bridge';
 import { readJson } from './read-body';
 
 describe('passesOriginGate', () => {
@@ -72,7 +73,13 @@ describe('clientAddress', () => {
 
 describe('readJson', () => {
   const body = (text: string) =>
-    new Request('http://h/', { method: 'POST', body: text, headers: { 'Content-Type': 'application/json' } });
+    fromWeb(
+      new Request('http://h/', {
+        method: 'POST',
+        body: text,
+        headers: { 'Content-Type': 'application/json' },
+      }),
+    );
 
   it('counts depth outside of strings only', () => {
     expect(depthOf('{"a":"[[[[","b":[{"c":1}]}')).toBe(3);

@@ -1,5 +1,7 @@
+import type { HttpAnswer } from './exchange';
 import { type Db, isAnswering } from '../db/open';
 import { log } from '../log';
+import { json } from './replies';
 
 /** What a supervisor is told: whether the database answers, and whether pages are served yet. */
 export interface Health {
@@ -8,7 +10,7 @@ export interface Health {
 }
 
 /** Answers `GET /health`: 200 where visitors can be served, 503 where the database does not answer. Says nothing of any site. */
-export async function health(db: Db, arePagesServed: boolean): Promise<Response> {
+export async function health(db: Db, arePagesServed: boolean): Promise<HttpAnswer> {
   const database = await isAnswering(db).then(
     () => 'answers' as const,
     (error: unknown) => {
@@ -17,8 +19,5 @@ export async function health(db: Db, arePagesServed: boolean): Promise<Response>
     },
   );
   const said: Health = { database, pages: arePagesServed ? 'served' : 'starting' };
-  return Response.json(said, {
-    status: database === 'answers' ? 200 : 503,
-    headers: { 'Cache-Control': 'no-store' },
-  });
+  return json(database === 'answers' ? 200 : 503, said, {});
 }

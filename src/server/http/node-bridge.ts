@@ -1,43 +1,57 @@
 import type { IncomingMessage, ServerResponse } from 'node:http';
-import { Readable } from 'node:stream';
+import { type EventBody, type HttpAnswer, type HttpRequest, isEventBody } from './exchange';
 
-/** A web `Request` of Node's. Its signal fires when the other side goes away. */
-export function toWebRequest(request: IncomingMessage, response: ServerResponse): Request {
-  const gone = new AbortController();
-  response.on('close', () => gone.abort());
-  const method = request.method ?? 'GET';
-  const hasBody = method !== 'GET' && method !== 'HEAD';
-  const init = {
-    method,
-    headers: toHeaders(request),
-    signal: gone.signal,
-    ...(hasBody
-      ? { body: Readable.toWeb(request) as ReadableStream<Uint8Array>, duplex: 'half' as const }
-      : {}),
+/** A request of Node's, as our endpoints read it. */
+export function fromNode(request: IncomingMessage): HttpRequest {
+  return {
+    method: request.method ?? 'GET',
+    url: `http://${request.headers.host ?? 'localhost'}${request.url ?? '/'}`,
+    headers: {
+      get: (name) => {
+        const value = request.headers[name.toLowerCase()];
+        return Array.isArray(value) ? value.join(', ') : (value ?? null);
+      },
+    },
+    read: (bytesMax) => readBody(request, bytesMax),
   };
-  return new Request(`http://${request.headers.host ?? 'localhost'}${request.url ?? '/'}`, init);
 }
 
-function toHeaders(request: IncomingMessage): Headers {
-  const headers = new Headers();
-  for (const [name, value] of Object.entries(request.headers)) {
-    if (Array.isArray(value)) value.forEach((one) => headers.append(name, one));
-    else if (value !== undefined) headers.set(name, value);
-  }
-  return headers;
+function readBody(request: IncomingMessage, bytesMax: number): Promise<Buffer | null> {
+  return new Promise((resolve, reject) => {
+    const parts: Buffer[] = [];
+    let bytes = 0;
+    request.on('data', (part: Buffer) => {
+      bytes += part.length;
+      if (bytes <= bytesMax) return void parts.push(part);
+      request.pause(); // the rest is not wanted
+      resolve(null);
+    });
+    request.on('end', () => resolve(Buffer.concat(parts)));
+    request.on('error', reject);
+    request.on('close', () => reject(new Error('The other side went away before it had sent all.')));
+  });
 }
 
-/** Sends a web `Response` by Node's, as fast as the other side reads. */
-export async function sendWebResponse(answer: Response, response: ServerResponse): Promise<void> {
-  response.writeHead(answer.status, Object.fromEntries(answer.headers));
-  if (answer.body === null) return void response.end();
-  response.flushHeaders();
-  const reader = answer.body.getReader();
-  response.on('close', () => void reader.cancel().catch(() => undefined)); // ended already
-  for (let part = await reader.read(); !part.done; part = await reader.read()) {
-    if (!response.write(part.value))
-      await new Promise((resolve) => response.once('drain', resolve).once('close', resolve));
-    if (response.destroyed) return;
+/** Sends an answer by Node's means; one that goes on, as fast as the other side reads. */
+export function sendAnswer({ status, headers, body }: HttpAnswer, response: ServerResponse): void {
+  if (isEventBody(body)) {
+    response.writeHead(status, headers);
+    response.flushHeaders();
+    return startEvents(body, response);
   }
-  response.end();
+  const { req: request } = response;
+  // What was not read to its end is not read any more: it may go on for ever.
+  const isCut = request.method !== 'GET' && !request.complete;
+  if (isCut) response.once('finish', () => request.socket.destroySoon());
+  response.writeHead(status, isCut ? { ...headers, Connection: 'close' } : headers).end(body);
+}
+
+function startEvents(body: EventBody, response: ServerResponse): void {
+  if (response.destroyed) return; // gone before it was answered
+  const leave = body.start({
+    write: (bytes) => !response.destroyed && response.write(bytes),
+    behind: () => response.writableLength,
+    end: () => response.end(),
+  });
+  response.on('error', leave).on('close', leave);
 }

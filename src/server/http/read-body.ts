@@ -1,3 +1,4 @@
+import type { HttpRequest } from './exchange';
 import { depthOf } from '../../core/json-depth';
 import { type Result, fail, ok } from '../../core/result';
 
@@ -6,13 +7,13 @@ import { type Result, fail, ok } from '../../core/result';
  * Errors name the whole (`''`).
  */
 export async function readJson(
-  request: Request,
+  request: HttpRequest,
   bytesMax: number,
   depthMax: number,
 ): Promise<Result<unknown>> {
   if (!(request.headers.get('Content-Type') ?? '').toLowerCase().startsWith('application/json'))
     return fail({ '': 'Send JSON, as Content-Type: application/json.' });
-  const text = await readText(request, bytesMax);
+  const text = (await request.read(bytesMax))?.toString('utf8') ?? null;
   if (text === null)
     return fail({
       '': `That is more than ${Math.floor(bytesMax / 1024)} KB. Nothing was stored; send less.`,
@@ -24,26 +25,4 @@ export async function readJson(
   } catch {
     return fail({ '': 'That is not valid JSON. Nothing was stored.' }); // told to whoever sent it
   }
-}
-
-/** The body as text; null where it is larger than allowed. */
-async function readText(request: Request, bytesMax: number): Promise<string | null> {
-  return (await readBytes(request, bytesMax))?.toString('utf8') ?? null;
-}
-
-/** The body as it came; null where it is larger than allowed: then reading stopped there. */
-export async function readBytes(request: Request, bytesMax: number): Promise<Buffer | null> {
-  if (request.body === null) return Buffer.alloc(0);
-  const reader = request.body.getReader();
-  const parts: Uint8Array[] = [];
-  let bytes = 0;
-  for (let part = await reader.read(); !part.done; part = await reader.read()) {
-    bytes += part.value.byteLength;
-    if (bytes > bytesMax) {
-      await reader.cancel().catch(() => undefined); // the rest is not wanted
-      return null;
-    }
-    parts.push(part.value);
-  }
-  return Buffer.concat(parts);
 }

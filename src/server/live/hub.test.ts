@@ -2,43 +2,47 @@ import { describe, expect, it, vi } from 'vitest';
 import { makeClock } from './clock';
 import { makeHub } from './hub';
 
-const textOf = async (body: ReadableStream<Uint8Array>, events: number): Promise<string> => {
-  const reader = body.getReader();
-  let text = '';
-  while ((text.match(/\n\n/g) ?? []).length < events)
-    text += new TextDecoder().decode((await reader.read()).value);
-  return text;
-};
+/** Where a stream's bytes go in a test: what was told, whether it was ended, and how far its reader is behind. */
+function madeSink(isStuck = false) {
+  const parts: Uint8Array[] = [];
+  const sink = {
+    write: (bytes: Uint8Array) => void parts.push(bytes),
+    behind: () => (isStuck ? parts.reduce((sum, { length }) => sum + length, 0) : 0),
+    end: vi.fn(),
+  };
+  return { sink, text: () => Buffer.concat(parts).toString() };
+}
 
 describe('the hub', () => {
-  it('sends an event to the streams of its channel and to no other', async () => {
+  it('sends an event to the streams of its channel and to no other', () => {
     const hub = makeHub(makeClock());
-    const [ana, rui] = [
-      hub.open({ channels: ['site:a', 'visitor:a:1'] }),
-      hub.open({ channels: ['site:a', 'visitor:a:2'] }),
-    ];
+    const [ana, rui] = [madeSink(), madeSink()];
+    hub.open({ channels: ['site:a', 'visitor:a:1'], sink: ana.sink });
+    hub.open({ channels: ['site:a', 'visitor:a:2'], sink: rui.sink });
     hub.send('visitor:a:1', { name: 'entry', id: 7, data: { body: 'for Ana' } });
     hub.send('site:a', { name: 'teams', data: {} });
-    expect(await textOf(ana.body, 2)).toBe(
-      'id: 7\nevent: entry\ndata: {"body":"for Ana"}\n\nevent: teams\ndata: {}\n\n',
-    );
-    expect(await textOf(rui.body, 1)).toBe('event: teams\ndata: {}\n\n');
+    expect(ana.text()).toBe('id: 7\nevent: entry\ndata: {"body":"for Ana"}\n\nevent: teams\ndata: {}\n\n');
+    expect(rui.text()).toBe('event: teams\ndata: {}\n\n');
   });
 
   it('[threat 15] drops a reader that is far behind, and tells whoever opened it', () => {
     const hub = makeHub(makeClock());
     const onClose = vi.fn();
-    hub.open({ channels: ['site:a'], onClose });
+    const [slow, quick] = [madeSink(true), madeSink()];
+    hub.open({ channels: ['site:a'], sink: slow.sink, onClose });
+    hub.open({ channels: ['site:a'], sink: quick.sink });
     for (let count = 0; count < 40; count++) hub.send('site:a', { name: 'entry', data: 'x'.repeat(16_000) });
-    expect([onClose.mock.calls.length, hub.count('site:a')]).toEqual([1, 0]);
+    expect([onClose.mock.calls.length, hub.count('site:a')]).toEqual([1, 1]);
+    expect([slow.sink.end.mock.calls.length, quick.sink.end.mock.calls.length]).toEqual([1, 0]);
   });
 
-  it('forgets a stream once, however it ends', async () => {
+  it('forgets a stream once, however it ends', () => {
     const hub = makeHub(makeClock());
     const onClose = vi.fn();
-    const stream = hub.open({ channels: ['site:a'], onClose });
-    await stream.body.cancel();
+    const stream = hub.open({ channels: ['site:a'], sink: madeSink().sink, onClose });
     stream.close();
+    stream.close();
+    stream.send({ name: 'teams', data: {} });
     hub.closeAll();
     expect([onClose.mock.calls.length, hub.count('site:a')]).toEqual([1, 0]);
   });
@@ -46,21 +50,24 @@ describe('the hub', () => {
   it('keeps one stream of a holder: the one opened before may be on a dead line', () => {
     const hub = makeHub(makeClock());
     const onClose = vi.fn();
-    const before = hub.open({ channels: ['site:a'], holder: 'tab', onClose });
-    hub.open({ channels: ['site:a'], holder: 'tab' });
-    hub.open({ channels: ['site:a'], holder: 'another tab' });
+    const before = hub.open({ channels: ['site:a'], holder: 'tab', sink: madeSink().sink, onClose });
+    hub.open({ channels: ['site:a'], holder: 'tab', sink: madeSink().sink });
+    hub.open({ channels: ['site:a'], holder: 'another tab', sink: madeSink().sink });
     before.close();
     expect([hub.count('site:a'), hub.count('site:a', 'tab'), hub.count('site:b', 'tab')]).toEqual([2, 1, 0]);
-    hub.open({ channels: ['site:a'], holder: 'tab' });
+    hub.open({ channels: ['site:a'], holder: 'tab', sink: madeSink().sink });
     expect([onClose.mock.calls.length, hub.count('site:a')]).toEqual([1, 2]);
   });
 
   it('beats for all of them, by the server’s clock', async () => {
     const clock = makeClock();
     const hub = makeHub(clock);
-    const { body } = hub.open({ channels: ['site:a'] });
+    const { sink, text } = madeSink();
+    hub.open({ channels: ['site:a'], sink });
+    const beaten = new Promise<void>((resolve) => clock.wakeAt(clock.now() + 15_500, resolve));
     clock.moveTo(clock.now() + 16_000);
-    expect(await textOf(body, 1)).toBe('event: beat\ndata: {}\n\n');
+    await beaten;
+    expect(text()).toBe('event: beat\ndata: {}\n\n');
   });
 });
 

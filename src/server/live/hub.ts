@@ -1,4 +1,6 @@
 import { BEAT_EVERY_MS } from '../../core/wire/silence';
+import type { EventBody, HttpRequest, Sink } from '../http/exchange';
+import { log } from '../log';
 import type { ServerTime } from './clock';
 
 /** One event of a stream. Only those with an id can be resumed from. */
@@ -14,7 +16,7 @@ export interface Hub {
     channels: readonly string[];
     /** Whose stream it is: one that they opened before is closed, as its line may be dead without a sign. */
     holder?: string | null;
-    first?: readonly HubEvent[];
+    sink: Sink;
     onClose?: () => void;
   }): HubStream;
   send(channel: string, event: HubEvent): void;
@@ -26,18 +28,18 @@ export interface Hub {
 }
 
 export interface HubStream {
-  readonly body: ReadableStream<Uint8Array>;
   send(event: HubEvent): void;
+  isOpen(): boolean;
   close(): void;
 }
 
 interface Listener {
-  readonly controller: ReadableStreamDefaultController<Uint8Array>;
-  readonly close: () => void;
+  readonly sink: Sink;
+  close(): void;
 }
 
-/** A reader that is this far behind is dropped; it resumes from its last id. */
-const BEHIND_BYTES_MAX = 256 * 1024;
+/** A reader that is this far behind is dropped; it resumes from its last id. A desk of a large house reads hundreds of entries at once. */
+const BEHIND_BYTES_MAX = 512 * 1024;
 /** [S7] What was said still holds. An event, no comment: a browser's own reader of streams tells of no comment. */
 const BEAT = encodeEvent({ name: 'beat', data: {} });
 
@@ -54,54 +56,44 @@ export function makeHub(clock: ServerTime): Hub {
   };
 
   const push = (listener: Listener, bytes: Uint8Array): void => {
-    const { controller } = listener;
-    if ((controller.desiredSize ?? 0) < -BEHIND_BYTES_MAX) return listener.close();
+    if (listener.sink.behind() > BEHIND_BYTES_MAX) return listener.close();
     try {
-      controller.enqueue(bytes);
+      listener.sink.write(bytes);
     } catch {
       listener.close(); // its reader has gone; it comes back by itself
     }
   };
 
   return {
-    open: ({ channels: names, holder = null, first = [], onClose }) => {
+    open: ({ channels: names, holder = null, sink, onClose }) => {
       if (holder !== null) byHolder.get(holder)?.close();
-      let listener: Listener | null = null;
-      const leave = (): void => {
-        if (listener === null || !all.delete(listener)) return;
+      const close = (): void => {
+        if (!all.delete(listener)) return;
         if (holder !== null && byHolder.get(holder) === listener) byHolder.delete(holder);
         for (const name of names) {
           channels.get(name)?.delete(listener);
           if (channels.get(name)?.size === 0) channels.delete(name);
         }
         onClose?.();
-      };
-      const close = (): void => {
-        leave();
         try {
-          listener?.controller.close();
+          sink.end();
         } catch {
-          // Already closed by its reader.
+          // Its reader has gone.
         }
       };
-      const body = new ReadableStream<Uint8Array>(
-        {
-          start: (controller) => {
-            listener = { controller, close };
-            all.add(listener);
-            if (holder !== null) byHolder.set(holder, listener);
-            for (const name of names) channels.set(name, (channels.get(name) ?? new Set()).add(listener));
-            for (const event of first) controller.enqueue(encodeEvent(event));
-          },
-          cancel: leave,
-        },
-        { highWaterMark: 16 * 1024, size: (chunk) => chunk.byteLength },
-      );
+      const listener: Listener = { sink, close };
+      all.add(listener);
+      if (holder !== null) byHolder.set(holder, listener);
+      for (const name of names) channels.set(name, (channels.get(name) ?? new Set()).add(listener));
       if (!isBeating) {
         isBeating = true;
         clock.wakeAt(clock.now() + BEAT_EVERY_MS, beat);
       }
-      return { body, close, send: (event) => listener !== null && push(listener, encodeEvent(event)) };
+      return {
+        close,
+        isOpen: () => all.has(listener),
+        send: (event) => all.has(listener) && push(listener, encodeEvent(event)),
+      };
     },
     send: (channel, event) => {
       const listeners = channels.get(channel);
@@ -132,7 +124,25 @@ function encodeEvent({ name, data, id }: HubEvent): Uint8Array {
 }
 
 function encode(text: string): Uint8Array {
-  return new TextEncoder().encode(text);
+  return Buffer.from(text, 'utf8');
+}
+
+/** The body of a stream: it is opened when its head was sent, and then told what it is to know at first. */
+export function openEvents(
+  hub: Hub,
+  options: () => Omit<Parameters<Hub['open']>[0], 'sink'>,
+  first: (opened: HubStream) => Promise<void>,
+): EventBody {
+  return {
+    start: (sink) => {
+      const opened = hub.open({ ...options(), sink });
+      first(opened).catch((error: unknown) => {
+        log.error({ error }, 'A stream could not be begun.');
+        opened.close(); // its reader opens another one
+      });
+      return opened.close;
+    },
+  };
 }
 
 /** Headers of every event stream; no proxy may hold it back or change it. */
@@ -143,7 +153,7 @@ export const STREAM_HEADERS = {
 } as const;
 
 /** Whom a stream is for: somebody's tab, by the id it made up for itself. Null: it named none. */
-export function holderOf(request: Request, who: string): string | null {
+export function holderOf(request: HttpRequest, who: string): string | null {
   const tab = new URL(request.url).searchParams.get('tab') ?? '';
   return /^[a-z0-9]{26}$/.test(tab) ? `${who}:${tab}` : null;
 }

@@ -9,10 +9,10 @@ import {
   madeMember,
   madeMessage,
   madePorch,
+  deskAnswer,
 } from '../../../tests/made/test-server';
 import type { PersonView } from '../../core/wire/desk';
 import type { SentAnswer, VisitorTalk } from '../../core/wire/talk';
-import { deskEndpoint } from '../desk/endpoint';
 import { newId, newSecret } from '../ids';
 
 let testServer: TestServer;
@@ -28,7 +28,7 @@ const picture = (width = 300, height = 200, background = '#e79a1b') =>
     .png()
     .toBuffer();
 const send = (of: string, body: Buffer, secret = porch.secret) =>
-  deskEndpoint(
+  deskAnswer(
     testServer.state,
     new Request(`http://127.0.0.1/api/s/${porch.key}/people/${of}/face`, {
       method: 'POST',

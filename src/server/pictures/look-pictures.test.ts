@@ -8,10 +8,10 @@ import {
   makeTestServer,
   madeMember,
   madePorch,
+  visitorAnswer,
+  deskAnswer,
 } from '../../../tests/made/test-server';
 import type { HeaderPicture } from '../../core/model/look';
-import { deskEndpoint } from '../desk/endpoint';
-import { visitorEndpoint } from '../visitor/endpoint';
 import { faultOfSvg, isSvg } from './svg';
 
 let testServer: TestServer;
@@ -30,7 +30,7 @@ const svg = (inside: string, attributes = 'width="200" height="100"') =>
 const SQUARE = '<rect width="200" height="100" fill="#7a2e5d"/>';
 
 const send = (body: Buffer, kind = 'logo', secret = porch.secret, key = porch.key) =>
-  deskEndpoint(
+  deskAnswer(
     testServer.state,
     new Request(`http://127.0.0.1/api/s/${key}/look-pictures/${kind}`, {
       method: 'POST',
@@ -40,7 +40,7 @@ const send = (body: Buffer, kind = 'logo', secret = porch.secret, key = porch.ke
   );
 const take = async (body: Buffer, kind?: string) => (await (await send(body, kind)).json()) as HeaderPicture;
 const visit = (path: string, key = porch.key) =>
-  visitorEndpoint(testServer.state, new Request(`http://127.0.0.1/w/${key}/${path}`), '127.0.0.1');
+  visitorAnswer(testServer.state, new Request(`http://127.0.0.1/w/${key}/${path}`));
 const pixels = async (hash: string) =>
   sharp(Buffer.from(await (await visit(`${hash}.webp`)).arrayBuffer())).metadata();
 const filesKept = () => {
@@ -175,7 +175,7 @@ describe('pictures of a look', () => {
   });
 
   it('[threat 13] the owner’s page is not for visitors, whoever knows its name', async () => {
-    const response = await deskEndpoint(
+    const response = await deskAnswer(
       testServer.state,
       new Request(`http://127.0.0.1/api/s/${porch.key}/page-pictures/desktop`, {
         method: 'POST',

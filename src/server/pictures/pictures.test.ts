@@ -9,9 +9,9 @@ import {
   makeTestServer,
   madeMember,
   madePorch,
+  deskAnswer,
 } from '../../../tests/made/test-server';
 import type { PagePictures } from '../../core/wire/desk';
-import { deskEndpoint } from '../desk/endpoint';
 import { PICTURE_BYTES_MAX } from './drawer';
 
 let testServer: TestServer;
@@ -26,7 +26,7 @@ const png = (width: number, height: number) =>
     .png()
     .toBuffer();
 const send = (body: Buffer | ReadableStream<Uint8Array>, device = 'desktop', secret = porch.secret) =>
-  deskEndpoint(
+  deskAnswer(
     testServer.state,
     new Request(`http://127.0.0.1/api/s/${porch.key}/page-pictures/${device}`, {
       method: 'POST',

@@ -1,8 +1,8 @@
+import type { HttpAnswer } from '../http/exchange';
 import { LOOK_PICTURE_KINDS, type PagePictures } from '../../core/wire/desk';
 import { PAGE_DEVICES } from '../../core/model/page-bars';
 import { listPageBars, listPagePictures, setPageBars } from './uploads.repository';
 import { inTransaction } from '../db/transaction';
-import { readBytes } from '../http/read-body';
 import type { Member } from '../accounts/who';
 import { NothingInput, PageBarsInput } from '../input/desk.input';
 import { PICTURE_BYTES_MAX } from './drawer';
@@ -28,15 +28,15 @@ async function pagePictures({ db }: Pick<State, 'db'>, { site }: Member): Promis
   return { pictures, bars, siteAddress: site.address };
 }
 
-async function handlePagePictures({ state, member }: DeskCall): Promise<Response> {
+async function handlePagePictures({ state, member }: DeskCall): Promise<HttpAnswer> {
   return json(200, await pagePictures(state, member), {});
 }
 
 /** The body is the picture itself, read no further than it may be large. */
-async function handlePagePicture(call: DeskCall): Promise<Response> {
+async function handlePagePicture(call: DeskCall): Promise<HttpAnswer> {
   const device = PAGE_DEVICES.find((one) => one === call.id);
   if (device === undefined) return errorResponse(404, 'There is no such device.', {});
-  const sent = await readBytes(call.request, PICTURE_BYTES_MAX);
+  const sent = await call.request.read(PICTURE_BYTES_MAX);
   if (sent === null) return tooLarge();
   const kept = await keepPagePicture(call.state, actorOf(call), device, sent);
   return kept.ok
@@ -44,7 +44,7 @@ async function handlePagePicture(call: DeskCall): Promise<Response> {
     : json(400, { errors: kept.errors }, {});
 }
 
-async function handleRemovePagePicture({ state, member, id }: DeskCall): Promise<Response> {
+async function handleRemovePagePicture({ state, member, id }: DeskCall): Promise<HttpAnswer> {
   const device = PAGE_DEVICES.find((one) => one === id);
   if (device === undefined) return errorResponse(404, 'There is no such device.', {});
   await forgetPagePicture(state, member.site.id, device);
@@ -54,7 +54,7 @@ async function handleRemovePagePicture({ state, member, id }: DeskCall): Promise
 async function handlePageBars(
   { state, member, id }: DeskCall,
   { upper, lower }: PageBarsInput,
-): Promise<Response> {
+): Promise<HttpAnswer> {
   const device = PAGE_DEVICES.find((one) => one === id);
   if (device === undefined) return errorResponse(404, 'There is no such device.', {});
   await inTransaction(state.db, (tx) => setPageBars(tx, member.site.id, device, { upper, lower }));
@@ -62,17 +62,17 @@ async function handlePageBars(
 }
 
 /** A picture for a look, in its two sizes; the draft names it once the owner's screen has put it there. */
-async function handleLookPicture(call: DeskCall): Promise<Response> {
+async function handleLookPicture(call: DeskCall): Promise<HttpAnswer> {
   const kind = LOOK_PICTURE_KINDS.find((one) => one === call.id);
   if (kind === undefined) return errorResponse(404, 'No picture of a look is called that.', {});
-  const sent = await readBytes(call.request, PICTURE_BYTES_MAX);
+  const sent = await call.request.read(PICTURE_BYTES_MAX);
   if (sent === null) return tooLarge();
   const kept = await keepLookPicture(call.state, actorOf(call), kind, sent);
   return kept.ok ? json(200, kept.value, {}) : json(400, { errors: kept.errors }, {});
 }
 
 /** [threat 13] A picture of this site, for whoever designs it. */
-async function handleGetUpload({ state, member, id }: DeskCall): Promise<Response> {
+async function handleGetUpload({ state, member, id }: DeskCall): Promise<HttpAnswer> {
   const picture = await pictureOf(state, member.site.id, id, () => true);
   return picture ?? errorResponse(404, 'There is no such picture.', {});
 }

@@ -1,3 +1,4 @@
+import type { HttpAnswer, HttpRequest } from '../http/exchange';
 import { isListedOrigin } from '../../core/pages/origins';
 import type { Env } from '../env';
 import { ownOrigins } from '../http/origin-gate';
@@ -14,7 +15,11 @@ const BASE = { Vary: 'Origin' } as const;
  * [threat 17] A site's pages are those of its listed origins; the application's own pages count too. Without an
  * `Origin` only reading is allowed (a browser leaves it out on its own site's GET). `null` never is.
  */
-export function corsFor(request: Request, domains: readonly string[], env: Pick<Env, 'publicUrl'>): Allowed {
+export function corsFor(
+  request: HttpRequest,
+  domains: readonly string[],
+  env: Pick<Env, 'publicUrl'>,
+): Allowed {
   const origin = request.headers.get('Origin');
   if (origin === null) return { isAllowed: request.method === 'GET', headers: BASE };
   const isListed =
@@ -25,7 +30,7 @@ export function corsFor(request: Request, domains: readonly string[], env: Pick<
 }
 
 /** The answer to a browser that asks first; a foreign page gets no allow header. */
-export function preflight({ isAllowed, headers }: Allowed): Response {
+export function preflight({ isAllowed, headers }: Allowed): HttpAnswer {
   const more: Record<string, string> = isAllowed
     ? {
         'Access-Control-Allow-Methods': 'GET, POST',
@@ -33,5 +38,5 @@ export function preflight({ isAllowed, headers }: Allowed): Response {
         'Access-Control-Max-Age': '7200',
       }
     : {};
-  return new Response(null, { status: 204, headers: { ...headers, ...more } });
+  return { status: 204, headers: { ...headers, ...more }, body: null };
 }

@@ -5,13 +5,13 @@ import {
   makeTestServer,
   madeMessage,
   madePorch,
+  visitorAnswer,
 } from '../../../tests/made/test-server';
 import type { PointerV1 } from '../../core/wire/pointer';
 import type { SentAnswer, VisitorTalk } from '../../core/wire/talk';
 import { connectionOf } from '../db/open';
 import { newSecret } from '../ids';
 import { choosePresence } from '../conversations/leaving';
-import { visitorEndpoint } from './endpoint';
 
 let testServer: TestServer;
 let porch: MadePorch;
@@ -84,15 +84,14 @@ describe('the pointer', () => {
     const request = new Request('http://127.0.0.1/w/zzzzzzzzzzzz/live.json', {
       headers: { Origin: 'https://farrowisle.example' },
     });
-    expect((await visitorEndpoint(testServer.state, request, '')).status).toBe(404);
+    expect((await visitorAnswer(testServer.state, request)).status).toBe(404);
   });
 
   it('[L9] names the panel that was built; only files of the guest are served', async () => {
     expect((await read<PointerV1>(await porch.visit('GET live.json'))).panel).toBe(
       'panel-0123456789abcdef.js',
     );
-    const file = (name: string) =>
-      visitorEndpoint(testServer.state, new Request(`http://127.0.0.1/w/${name}`), '');
+    const file = (name: string) => visitorAnswer(testServer.state, new Request(`http://127.0.0.1/w/${name}`));
     expect((await file('porch.js')).status).toBe(200);
     for (const name of ['built.json', '..%2f..%2fpackage.json', 'panel-zz.js', ''])
       expect((await file(name)).status, name).toBe(404);
@@ -172,10 +171,9 @@ describe('a message', () => {
       duplex: 'half',
       headers: { Origin: porch.origin, 'Content-Type': 'application/json' },
     };
-    const response = await visitorEndpoint(
+    const response = await visitorAnswer(
       testServer.state,
       new Request(`http://127.0.0.1/w/${porch.key}/messages`, init),
-      '',
     );
     expect([response.status, pulled < 80 * 1024]).toEqual([400, true]);
   });

@@ -1,3 +1,4 @@
+import type { HttpAnswer, HttpRequest } from '../http/exchange';
 import { createHash } from 'node:crypto';
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -12,7 +13,7 @@ import { isUnavailable } from '../db/transaction';
 import { readJson } from '../http/read-body';
 import { AfterInput, HereInput, MessageInput, NoteInput } from '../input/visitor.input';
 import { parseInput } from '../input/parse-input';
-import { STREAM_HEADERS, holderOf } from '../live/hub';
+import { STREAM_HEADERS, holderOf, openEvents } from '../live/hub';
 import { pictureOf } from '../pictures/send-picture';
 import { proxyOf } from '../http/address';
 import { BY_PROXY, waitWords } from '../live/rates';
@@ -36,7 +37,7 @@ import { type Allowed, corsFor, preflight } from './cors';
 import { json, errorResponse } from '../http/replies';
 
 /** All that a visitor's browser asks for, under `/w/`. The same function answers in the entry and in Next's routes. `peer` is the address that limits count by. */
-export async function visitorEndpoint(state: State, request: Request, peer: string): Promise<Response> {
+export async function visitorEndpoint(state: State, request: HttpRequest, peer: string): Promise<HttpAnswer> {
   const path = new URL(request.url).pathname.slice('/w/'.length);
   const [first = '', second, ...more] = path.split('/');
   if (more.length > 0) return errorResponse(404, 'There is nothing here.', {});
@@ -70,12 +71,12 @@ export async function visitorEndpoint(state: State, request: Request, peer: stri
 interface Call {
   readonly state: State;
   readonly site: Site;
-  readonly request: Request;
+  readonly request: HttpRequest;
   readonly peer: string;
   readonly allowed: Allowed;
 }
 
-const HANDLERS: Readonly<Record<string, (call: Call) => Promise<Response>>> = {
+const HANDLERS: Readonly<Record<string, (call: Call) => Promise<HttpAnswer>>> = {
   'GET live.json': pointer,
   'GET draft.json': draft,
   'GET practice': practice,
@@ -90,14 +91,14 @@ const HANDLERS: Readonly<Record<string, (call: Call) => Promise<Response>>> = {
 };
 
 /** A page of ours that carries the widget, to practise on beside the desk; nothing but the desk may frame it. */
-async function practice({ site }: Call): Promise<Response> {
+async function practice({ site }: Call): Promise<HttpAnswer> {
   return Promise.resolve(practicePage(site.key));
 }
 
 const FOR_EVER = 'public, max-age=31536000, immutable';
 
 /** The guest's own files. The panel is named by its content; `porch.js` is asked for anew each time. */
-function script(state: State, name: string, request: Request): Response {
+function script(state: State, name: string, request: HttpRequest): HttpAnswer {
   if (
     request.method !== 'GET' ||
     !/^((porch|draft|extras)\.js|(panel|watch)-[0-9a-f]{16}\.js|font-[a-z]+-[\d.]+\.woff2)$/.test(name)
@@ -123,7 +124,12 @@ function shelve(state: State, name: string): ShelvedFile | null {
   return state.widgetFiles.put(name, readFileSync(`${path}.gz`), headers, brotli);
 }
 
-async function publishedFile(state: State, site: Site, name: string, request: Request): Promise<Response> {
+async function publishedFile(
+  state: State,
+  site: Site,
+  name: string,
+  request: HttpRequest,
+): Promise<HttpAnswer> {
   const path = `${site.key}/${name}`;
   const shelved = state.widgetFiles.get(path);
   if (shelved !== null) return sendFile(shelved, request);
@@ -139,7 +145,12 @@ async function publishedFile(state: State, site: Site, name: string, request: Re
 }
 
 /** Logos and headers, at a name that nobody guesses; never the owner's page ([threat 13]). */
-async function lookPicture(state: State, site: Site, hash: string, request: Request): Promise<Response> {
+async function lookPicture(
+  state: State,
+  site: Site,
+  hash: string,
+  request: HttpRequest,
+): Promise<HttpAnswer> {
   const headers = {
     ...READABLE_ANYWHERE,
     'Cache-Control': FOR_EVER,
@@ -158,12 +169,12 @@ const READABLE_ANYWHERE = {
   'X-Content-Type-Options': 'nosniff',
 } as const;
 
-function sendFile(file: ShelvedFile, request: Request): Response {
+function sendFile(file: ShelvedFile, request: HttpRequest): HttpAnswer {
   const { headers, body } = codedFor(file, request.headers.get('Accept-Encoding'));
-  return new Response(body, { headers });
+  return { status: 200, headers, body };
 }
 
-async function pointer({ state, site, request, allowed }: Call): Promise<Response> {
+async function pointer({ state, site, request, allowed }: Call): Promise<HttpAnswer> {
   const live = await getPointer(
     state,
     site,
@@ -179,12 +190,12 @@ async function pointer({ state, site, request, allowed }: Call): Promise<Respons
     Date: new Date(state.clock.now()).toUTCString(),
     'Access-Control-Expose-Headers': 'Date, Age',
   };
-  if (request.headers.get('If-None-Match') === etag) return new Response(null, { status: 304, headers });
-  return new Response(body, { headers: { ...headers, 'Content-Type': 'application/json; charset=utf-8' } });
+  if (request.headers.get('If-None-Match') === etag) return { status: 304, headers, body: null };
+  return { status: 200, headers: { ...headers, 'Content-Type': 'application/json; charset=utf-8' }, body };
 }
 
 /** [threat 18] The draft for whoever has a private link; kept nowhere. */
-async function draft(call: Call): Promise<Response> {
+async function draft(call: Call): Promise<HttpAnswer> {
   const { state, site, request, allowed } = call;
   const { token } = writerOf(call);
   const preferredLocales = (new URL(request.url).searchParams.get('wishes') ?? '')
@@ -202,7 +213,7 @@ async function draft(call: Call): Promise<Response> {
   return json(200, seen, told);
 }
 
-async function messages(call: Call): Promise<Response> {
+async function messages(call: Call): Promise<HttpAnswer> {
   const { state, request, peer, allowed } = call;
   const parsed = await bodyOf(request, MessageInput);
   if (!parsed.ok) return json(400, { errors: parsed.errors }, allowed.headers);
@@ -220,7 +231,7 @@ async function messages(call: Call): Promise<Response> {
   return json(200, await takeMessage(state, writer, parsed.value, form), allowed.headers);
 }
 
-async function notes(call: Call): Promise<Response> {
+async function notes(call: Call): Promise<HttpAnswer> {
   const { state, request, peer, allowed } = call;
   const parsed = await bodyOf(request, NoteInput);
   if (!parsed.ok) return json(400, { errors: parsed.errors }, allowed.headers);
@@ -241,7 +252,7 @@ async function notes(call: Call): Promise<Response> {
 }
 
 /** What was filled in after a chat; faults are told by field, and nothing is stored then. */
-async function after(call: Call): Promise<Response> {
+async function after(call: Call): Promise<HttpAnswer> {
   const { state, request, allowed } = call;
   const parsed = await bodyOf(request, AfterInput);
   if (!parsed.ok) return json(400, { errors: parsed.errors }, allowed.headers);
@@ -258,7 +269,7 @@ async function after(call: Call): Promise<Response> {
 }
 
 /** What the visitor sees and where they are, for the desk. */
-async function here(call: Call): Promise<Response> {
+async function here(call: Call): Promise<HttpAnswer> {
   const { state, request, allowed } = call;
   const parsed = await bodyOf(request, HereInput);
   if (!parsed.ok) return json(400, { errors: parsed.errors }, allowed.headers);
@@ -270,31 +281,31 @@ async function here(call: Call): Promise<Response> {
   return json(200, {}, allowed.headers);
 }
 
-async function forget(call: Call): Promise<Response> {
+async function forget(call: Call): Promise<HttpAnswer> {
   await forgetVisitor(call.state, writerOf(call));
   return json(200, {}, call.allowed.headers);
 }
 
 /** Refused for now, with the time after which it will be taken. */
-function tooMany(seconds: number, { headers }: Allowed): Response {
+function tooMany(seconds: number, { headers }: Allowed): HttpAnswer {
   return errorResponse(429, `That was a lot at once. Keep it, and send it in ${waitWords(seconds)}.`, {
     ...headers,
     'Retry-After': String(seconds),
   });
 }
 
-function unfit(faults: CheckedReplies['faults'], { headers }: Allowed): Response {
+function unfit(faults: CheckedReplies['faults'], { headers }: Allowed): HttpAnswer {
   return json(400, { errors: { replies: 'Something in the form does not fit.' }, faults }, headers);
 }
 
-async function endTalk(call: Call): Promise<Response> {
+async function endTalk(call: Call): Promise<HttpAnswer> {
   const talk = await endByVisitor(call.state, writerOf(call));
   return talk === null
     ? errorResponse(404, 'There is no conversation to end.', call.allowed.headers)
     : json(200, talk, call.allowed.headers);
 }
 
-async function conversation(call: Call): Promise<Response> {
+async function conversation(call: Call): Promise<HttpAnswer> {
   const before = Number(new URL(call.request.url).searchParams.get('before') ?? '');
   const isPlace = Number.isSafeInteger(before) && before > 0;
   const { talk } = await getTalk(call.state, writerOf(call), isPlace ? before : null);
@@ -306,7 +317,7 @@ const STREAMS_PER_VISITOR = 3;
 const STREAMS_PER_ADDRESS = 50;
 
 /** The visitor's stream: how the teams stand and, with a token, what was said after `Last-Event-ID`. */
-async function stream(call: Call): Promise<Response> {
+async function stream(call: Call): Promise<HttpAnswer> {
   const { state, site, request, peer, allowed } = call;
   const wait = await state.rates.take('stream', peer);
   if (wait > 0) return tooMany(wait, allowed);
@@ -332,20 +343,21 @@ async function stream(call: Call): Promise<Response> {
     });
   const unknown = byProxy === null ? [atAddress] : [atAddress, byProxy];
   const channels = [siteChannel(site.id), ...(own === null ? unknown : [own])];
-  const opened = state.hub.open({
-    channels,
-    holder,
-    onClose: () => visitorId !== null && watchVisitorGone(state, site.id, visitorId),
-  });
-  request.signal.addEventListener('abort', opened.close);
-  opened.send({
-    name: 'teams',
-    data: { teams: await teamStates(state, site.id), paused: site.pausedAt !== null, now: state.clock.now() },
-  });
-  const after = Number(request.headers.get('Last-Event-ID') ?? 0);
-  if (visitorId !== null)
-    for (const event of await findEntriesAfter(state, site.id, visitorId, after)) opened.send(event);
-  return new Response(opened.body, { headers: { ...STREAM_HEADERS, ...allowed.headers } });
+  const events = openEvents(
+    state.hub,
+    () => ({
+      ...{ channels, holder },
+      onClose: () => visitorId !== null && watchVisitorGone(state, site.id, visitorId),
+    }),
+    async (opened) => {
+      const teams = await teamStates(state, site.id);
+      opened.send({ name: 'teams', data: { teams, paused: site.pausedAt !== null, now: state.clock.now() } });
+      const after = Number(request.headers.get('Last-Event-ID') ?? 0);
+      if (visitorId !== null)
+        for (const event of await findEntriesAfter(state, site.id, visitorId, after)) opened.send(event);
+    },
+  );
+  return { status: 200, headers: { ...STREAM_HEADERS, ...allowed.headers }, body: events };
 }
 
 function writerOf({ state, site, request }: Call): Writer {
@@ -354,7 +366,7 @@ function writerOf({ state, site, request }: Call): Writer {
   return { siteId: site.id, token: match?.[1] ?? null, at: state.clock.now() };
 }
 
-async function bodyOf<T extends object>(request: Request, Class: new () => T) {
+async function bodyOf<T extends object>(request: HttpRequest, Class: new () => T) {
   const read = await readJson(request, LIMITS.visitorBodyBytes, LIMITS.jsonDepth);
   return read.ok ? parseInput(Class, read.value) : read;
 }

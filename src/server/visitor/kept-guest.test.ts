@@ -3,8 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { describe, expect, it } from 'vitest';
-import { makeTestServer } from '../../../tests/made/test-server';
-import { visitorEndpoint } from './endpoint';
+import { makeTestServer, visitorAnswer } from '../../../tests/made/test-server';
 import { keepGuest, keptGuestDir } from './kept-guest';
 
 const HOUR = 3_600_000;
@@ -25,7 +24,7 @@ describe('[L9] parts of the guest from programs before this one', () => {
   it('are served to pages that were opened before an upgrade', async () => {
     const { state } = await makeTestServer();
     const ask = async (name: string) => {
-      const answer = await visitorEndpoint(state, new Request(`http://127.0.0.1/w/${name}`), '');
+      const answer = await visitorAnswer(state, new Request(`http://127.0.0.1/w/${name}`));
       return answer.status === 200 ? answer.text() : answer.status;
     };
     expect(await ask(nameOf('panel', 1))).toBe(404);
@@ -42,9 +41,7 @@ describe('[L9] parts of the guest from programs before this one', () => {
     for (const name of ['secret.js', 'panel-.js', 'porch.js.js'])
       writeFileSync(join(dir, `${name}.gz`), gzipSync('x'));
     for (const name of ['secret.js', 'panel-.js', 'porch.js.js', '..%2fsunny-porch.db'])
-      expect((await visitorEndpoint(state, new Request(`http://127.0.0.1/w/${name}`), '')).status, name).toBe(
-        404,
-      );
+      expect((await visitorAnswer(state, new Request(`http://127.0.0.1/w/${name}`))).status, name).toBe(404);
   });
 
   it('the last ten that were used stay, of each part; one that is used again is young again', () => {

@@ -1,3 +1,4 @@
+import type { HttpAnswer } from '../http/exchange';
 /** What the page may load: the widget, and what the widget asks for. */
 const POLICY = [
   "default-src 'none'",
@@ -12,7 +13,7 @@ const POLICY = [
 ].join('; ');
 
 /** An almost empty page with a site's snippet on it. The key is one of ours: twelve letters and digits. */
-export function practicePage(siteKey: string): Response {
+export function practicePage(siteKey: string): HttpAnswer {
   const html = `<!doctype html>
 <html lang="en">
 <meta charset="utf-8">
@@ -27,7 +28,8 @@ export function practicePage(siteKey: string): Response {
 <i></i><i style="width: 70%"></i><i style="width: 62%"></i><i style="width: 40%"></i>
 <script async src="/w/porch.js" data-site="${siteKey}"></script>
 `;
-  return new Response(html, {
+  return {
+    status: 200,
     headers: {
       'Content-Type': 'text/html; charset=utf-8',
       'Content-Security-Policy': POLICY,
@@ -35,5 +37,6 @@ export function practicePage(siteKey: string): Response {
       'Referrer-Policy': 'same-origin',
       'Cache-Control': 'no-store',
     },
-  });
+    body: html,
+  };
 }
