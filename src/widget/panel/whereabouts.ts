@@ -16,18 +16,29 @@ export function whereaboutsTeller(
   session: Pick<Session, 'token' | 'conversation' | 'post'>,
 ): WhereaboutsTeller {
   let told = '';
+  let isTelling = false;
+  let latest: Moment;
   const forget = (): void => {
     told = '';
   };
-  return {
-    forget,
-    tell: (moment) => {
-      if (session.token() === null || session.conversation() === null) return;
-      const step = withinLevel(memory.read(), memory.level()).trail.at(-1);
-      const next = JSON.stringify([moment, step?.[0]]);
-      if (next === told) return;
-      told = next;
-      session.post('here', { moment, step }).then(({ ok }) => ok || forget(), forget); // told again with the next change
-    },
+  // One after the other: of two on their way at once, the earlier one might arrive last.
+  const tell = (moment: Moment): void => {
+    latest = moment;
+    if (isTelling || session.token() === null || session.conversation() === null) return;
+    const step = withinLevel(memory.read(), memory.level()).trail.at(-1);
+    const next = JSON.stringify([moment, step?.[0]]);
+    if (next === told) return;
+    told = next;
+    isTelling = true;
+    const goOn = (isTold: boolean): void => {
+      isTelling = false;
+      if (!isTold) forget(); // told again with the next change
+      if (isTold || latest !== moment) tell(latest);
+    };
+    session.post('here', { moment, step }).then(
+      ({ ok }) => goOn(ok),
+      () => goOn(false),
+    );
   };
+  return { forget, tell };
 }
