@@ -40,8 +40,8 @@ export function sendAnswer({ status, headers, body }: HttpAnswer, response: Serv
     return startEvents(body, response);
   }
   const { req: request } = response;
-  // What was not read to its end is not read any more: it may go on for ever.
-  const isCut = request.method !== 'GET' && !request.complete;
+  // A body that was too large is not read to its end: it may go on for ever.
+  const isCut = request.isPaused();
   if (isCut) response.once('finish', () => request.socket.destroySoon());
   response.writeHead(status, isCut ? { ...headers, Connection: 'close' } : headers).end(body);
 }
