@@ -9,6 +9,7 @@ import type { KnownSite } from '../facts/known-sites';
 import { newId, newIdAfter } from '../ids';
 import type { MessageInput } from '../input/visitor.input';
 import {
+  type ConversationHead,
   type ConversationRow,
   insertConversation,
   isNoteAnswered,
@@ -42,7 +43,7 @@ export interface Beginning {
 }
 
 interface Place {
-  readonly conversation: ConversationRow;
+  readonly conversation: ConversationHead;
   /** Whether it begins with what is said now. */
   readonly isBegun: boolean;
   /** The end of the one before it, where the server had not looked yet. */
@@ -52,7 +53,7 @@ interface Place {
 /** [M4] The conversation a word goes into: what is not settled yet, what was ended just now, or a new one of the same visitor. */
 export async function conversationFor(
   tx: Tx,
-  known: ConversationRow | null,
+  known: ConversationHead | null,
   begin: Beginning,
 ): Promise<Place> {
   const { siteId, site, replies, at } = begin;
@@ -68,10 +69,9 @@ export async function conversationFor(
       ? await endIn(tx, known, { author: 'system', personId: null }, at)
       : null;
   const conversation = isBegun
-    ? newRow(begin, status, known?.id ?? null)
+    ? await beginOne(tx, newRow(begin, status, known?.id ?? null))
     : { ...known, ...askedAnew(begin, status) };
-  if (isBegun) await insertConversation(tx, conversation);
-  else await updateConversation(tx, siteId, known.id, askedAnew(begin, status));
+  if (!isBegun) await updateConversation(tx, siteId, known.id, askedAnew(begin, status));
   if (replies !== null) await keepReplies(tx, conversation, replies, begin);
   if (status === 'note') await insertNoteOf(tx, conversation, begin);
   return { conversation, isBegun, ended: end === null ? [] : [end] };
@@ -80,7 +80,7 @@ export async function conversationFor(
 /** Whether what is said goes into what the visitor stands in; null: it begins another conversation. */
 async function howItGoesOn(
   tx: Tx,
-  known: ConversationRow,
+  known: ConversationHead,
   { siteId, site, widget, said, replies, at }: Beginning,
 ): Promise<'as-it-is' | 'anew' | null> {
   const own = known.widget_key === said.widget ? widget : widgetOf(site, known.widget_key, at);
@@ -109,6 +109,11 @@ function askedAnew({ at, isPractice, said }: Beginning, status: 'asked' | 'note'
   };
 }
 
+async function beginOne(tx: Tx, row: ConversationRow): Promise<ConversationHead> {
+  await insertConversation(tx, row);
+  return row;
+}
+
 /** Ids of a visitor's conversations sort as they were begun. */
 function newRow(begin: Beginning, status: 'asked' | 'note', before: string | null): ConversationRow {
   const { siteId, visitorId, teamId, said, state, at } = begin;
@@ -131,7 +136,7 @@ function newRow(begin: Beginning, status: 'asked' | 'note', before: string | nul
 
 async function insertNoteOf(
   tx: Tx,
-  { site_id: siteId, id, team_id: teamId }: ConversationRow,
+  { site_id: siteId, id, team_id: teamId }: ConversationHead,
   { form, teamId: asked, at }: Beginning,
 ): Promise<void> {
   await insertNote(tx, siteId, {
@@ -143,7 +148,7 @@ async function insertNoteOf(
 
 async function keepReplies(
   tx: Tx,
-  { site_id: siteId, id }: ConversationRow,
+  { site_id: siteId, id }: ConversationHead,
   replies: GivenNote,
   { visitorId }: Beginning,
 ): Promise<void> {

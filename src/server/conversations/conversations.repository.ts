@@ -6,6 +6,13 @@ import type { Schema } from '../db/schema';
 
 export type ConversationRow = Selectable<Schema['conversation']>;
 
+/** Of a conversation what decides where something goes; a message reads no more of it. */
+const HEAD = [
+  ...(['site_id', 'id', 'visitor_id', 'team_id', 'widget_key', 'status', 'assigned_to', 'asked_ms'] as const),
+  ...(['joined_ms', 'left_ms', 'missed_ms', 'ended_ms', 'last_entry_ms'] as const),
+] as const;
+export type ConversationHead = Pick<ConversationRow, (typeof HEAD)[number]>;
+
 export async function insertConversation(db: Db, row: ConversationRow): Promise<void> {
   await insertRow(db, row);
 }
@@ -28,14 +35,31 @@ export async function findConversationOf(
   siteId: string,
   visitorId: string,
 ): Promise<ConversationRow | null> {
-  const [row] = await findNewest(db, { siteId, visitorId });
+  const row = await db
+    .selectFrom('conversation')
+    .selectAll()
+    .where('site_id', '=', siteId)
+    .where('visitor_id', '=', visitorId)
+    .orderBy('id', 'desc')
+    .limit(1)
+    .executeTakeFirst();
   return row ?? null;
 }
 
-const findNewest = keptQuery((db: Db, { siteId, visitorId }: { siteId: string; visitorId: string }) =>
+/** The same as a head. */
+export async function findHeadOf(
+  db: Db,
+  siteId: string,
+  visitorId: string,
+): Promise<ConversationHead | null> {
+  const [row] = await findNewestHead(db, { siteId, visitorId });
+  return row ?? null;
+}
+
+const findNewestHead = keptQuery((db: Db, { siteId, visitorId }: { siteId: string; visitorId: string }) =>
   db
     .selectFrom('conversation')
-    .selectAll()
+    .select(HEAD)
     .where('site_id', '=', siteId)
     .where('visitor_id', '=', visitorId)
     .orderBy('id', 'desc')
@@ -43,12 +67,23 @@ const findNewest = keptQuery((db: Db, { siteId, visitorId }: { siteId: string; v
 );
 
 export async function findConversation(db: Db, siteId: string, id: string): Promise<ConversationRow | null> {
-  const [row] = await findById(db, { siteId, id });
+  return (
+    (await db
+      .selectFrom('conversation')
+      .selectAll()
+      .where('site_id', '=', siteId)
+      .where('id', '=', id)
+      .executeTakeFirst()) ?? null
+  );
+}
+
+export async function findHead(db: Db, siteId: string, id: string): Promise<ConversationHead | null> {
+  const [row] = await findHeadById(db, { siteId, id });
   return row ?? null;
 }
 
-const findById = keptQuery((db: Db, { siteId, id }: { siteId: string; id: string }) =>
-  db.selectFrom('conversation').selectAll().where('site_id', '=', siteId).where('id', '=', id),
+const findHeadById = keptQuery((db: Db, { siteId, id }: { siteId: string; id: string }) =>
+  db.selectFrom('conversation').select(HEAD).where('site_id', '=', siteId).where('id', '=', id),
 );
 
 export async function updateConversation(
@@ -157,7 +192,7 @@ export async function isNoteAnswered(db: Db, siteId: string, id: string): Promis
 /** Whether the visitor asked something and none of ours has written since; where they left, since the visitor's last word. */
 export async function isUnanswered(
   db: Db,
-  { site_id: siteId, id, asked_ms: askedMs, left_ms: leftMs }: ConversationRow,
+  { site_id: siteId, id, asked_ms: askedMs, left_ms: leftMs }: ConversationHead,
 ): Promise<boolean> {
   const said = db
     .selectFrom('entry')

@@ -1,7 +1,7 @@
 import { MINUTE_MS, type EpochMs } from '../../core/model/units';
 import type { VisitorEntry, VisitorTalk } from '../../core/wire/talk';
 import {
-  type ConversationRow,
+  type ConversationHead,
   findConversation,
   listRunning,
   listSitesAsked,
@@ -61,7 +61,7 @@ interface Ender {
 /** Ends a conversation inside of a transaction; what nobody of ours has answered is missed, unless it was one of ours who ended it. Null where it has ended. */
 export async function endIn(
   tx: Tx,
-  row: ConversationRow,
+  row: ConversationHead,
   { author, personId }: Ender,
   at: EpochMs,
 ): Promise<VisitorEntry | null> {

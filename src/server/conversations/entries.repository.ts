@@ -4,7 +4,7 @@ import type { VisitorEntry } from '../../core/wire/talk';
 import { keptQuery } from '../db/kept-query';
 import type { Db } from '../db/open';
 import type { Schema } from '../db/schema';
-import type { ConversationRow } from './conversations.repository';
+import type { ConversationHead } from './conversations.repository';
 import { faceOf } from '../accounts/members.repository';
 
 export type NewEntry = Pick<
@@ -62,7 +62,7 @@ const findSentByVisitor = keptQuery((db: Db, { siteId, visitorId, clientId }: Se
 /** Adds the next entry; its `seq` is the conversation's last one + 1, in the same transaction. Throws where the conversation is gone. */
 export async function appendEntry(
   db: Db,
-  conversation: ConversationRow,
+  conversation: ConversationHead,
   entry: NewEntry,
   at: EpochMs,
 ): Promise<VisitorEntry> {

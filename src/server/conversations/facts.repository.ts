@@ -16,6 +16,13 @@ const findRow = keptQuery((db: Db, { siteId, id }: { siteId: string; id: string 
   factsQuery(db, siteId, id),
 );
 
+const COLUMNS = [
+  ...(['conversation.id', 'conversation.status', 'conversation.widget_key', 'conversation.team_id'] as const),
+  ...(['conversation.asked_ms', 'conversation.joined_ms', 'conversation.left_ms'] as const),
+  ...(['conversation.ended_ms', 'conversation.ended_by', 'conversation.last_entry_ms'] as const),
+  ...(['conversation.answers_json'] as const),
+] as const;
+
 function factsQuery(db: Db, siteId: string, id: string) {
   return db
     .selectFrom('conversation')
@@ -25,7 +32,7 @@ function factsQuery(db: Db, siteId: string, id: string) {
         .onRef('visitor.site_id', '=', 'conversation.site_id')
         .onRef('visitor.id', '=', 'conversation.visitor_id'),
     )
-    .selectAll('conversation')
+    .select([...COLUMNS])
     .select(['person.name as responder', 'visitor.mail as mail'])
     .select((expression) => waitingSince(expression, siteId, id).as('waiting'))
     .select(({ selectFrom }) =>

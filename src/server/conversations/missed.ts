@@ -1,6 +1,6 @@
 import type { EpochMs } from '../../core/model/units';
 import {
-  type ConversationRow,
+  type ConversationHead,
   findConversation,
   isNoteAnswered,
   isUnanswered,
@@ -21,7 +21,7 @@ import { widgetOf } from './widget-asked';
 const LOOKED_AT_MAX = 500;
 
 /** A question that nobody has answered is missed from now on: a note where an address is known, and never done by itself. */
-export async function miss(tx: Tx, row: ConversationRow, at: EpochMs): Promise<boolean> {
+export async function miss(tx: Tx, row: ConversationHead, at: EpochMs): Promise<boolean> {
   const { site_id: siteId, id, team_id: teamId } = row;
   if (!(await isUnanswered(tx, row))) return false;
   await updateConversation(tx, siteId, id, { missed_ms: row.missed_ms ?? at, is_done: 0 });

@@ -1,6 +1,6 @@
 import type { EpochMs } from '../../core/model/units';
 import type { VisitorEntry } from '../../core/wire/talk';
-import { type ConversationRow, findConversation, updateConversation } from './conversations.repository';
+import { type ConversationHead, findHead, updateConversation } from './conversations.repository';
 import { type NewEntry, appendEntry, findEntryByClientId, hasJoined } from './entries.repository';
 import { markNotesAnswered } from './visitors.repository';
 import type { Tx } from '../db/open';
@@ -66,7 +66,7 @@ async function answerIn(
   said: { readonly id: string; readonly clientId: string; readonly body: string },
 ): Promise<Answered | null> {
   const { siteId, personId, at } = actor;
-  const row = await findConversation(tx, siteId, said.id);
+  const row = await findHead(tx, siteId, said.id);
   if (row === null) return null;
   const seen = await findEntryByClientId(tx, siteId, row.id, 'person', said.clientId);
   if (seen !== null) return { visitorId: row.visitor_id, entries: [seen], isNew: false, hasMoved: false };
@@ -101,7 +101,7 @@ async function answerIn(
 }
 
 /** Takes a running conversation up, or over; that somebody is here is said once per person, however often they take turns. */
-async function join(tx: Tx, row: ConversationRow, { siteId, personId, at }: Actor): Promise<VisitorEntry[]> {
+async function join(tx: Tx, row: ConversationHead, { siteId, personId, at }: Actor): Promise<VisitorEntry[]> {
   if (row.status === 'joined' && row.assigned_to === personId) return [];
   await updateConversation(tx, siteId, row.id, {
     status: 'joined',
@@ -119,7 +119,7 @@ async function join(tx: Tx, row: ConversationRow, { siteId, personId, at }: Acto
 /** What is over stays over: it is answered, and nobody has joined. */
 async function answerAfterwards(
   tx: Tx,
-  row: ConversationRow,
+  row: ConversationHead,
   { siteId, personId, at }: Actor,
 ): Promise<VisitorEntry[]> {
   await updateConversation(tx, siteId, row.id, { assigned_to: personId, missed_ms: null, is_done: 1 });

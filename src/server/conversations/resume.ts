@@ -1,5 +1,5 @@
 import { LIMITS } from '../../core/limits';
-import { findConversationOf, listConversationIds } from './conversations.repository';
+import { findHeadOf, listConversationIds } from './conversations.repository';
 import { getFacts } from './facts.repository';
 import { listEntriesAfter } from './entries.repository';
 import type { HubEvent } from '../live/hub';
@@ -12,7 +12,7 @@ export async function findEntriesAfter(
   visitorId: string,
   afterId: number,
 ): Promise<HubEvent[]> {
-  const current = await findConversationOf(db, siteId, visitorId);
+  const current = await findHeadOf(db, siteId, visitorId);
   if (current === null) return [];
   const after = Number.isSafeInteger(afterId) && afterId > 0 ? afterId : 0;
   const ids = await listConversationIds(db, siteId, visitorId);

@@ -10,7 +10,7 @@ import { hashOf } from '../ids';
 import type { MessageInput, NoteInput } from '../input/visitor.input';
 import type { State } from '../state';
 import { type Beginning, conversationFor } from './conversation-for';
-import { type ConversationRow, findConversationOf } from './conversations.repository';
+import { type ConversationHead, findHeadOf } from './conversations.repository';
 import { appendEntry, findEntryOfVisitor } from './entries.repository';
 import { getFacts } from './facts.repository';
 import { type GivenForm, keepForm } from './forms';
@@ -56,7 +56,7 @@ async function take(
   return state.commits.store({
     write: async (tx, group) => {
       const { visitorId, isNew } = await visitorOf(tx, writer, said);
-      const known = isNew ? null : await findConversationOf(tx, siteId, visitorId);
+      const known = isNew ? null : await findHeadOf(tx, siteId, visitorId);
       const seen = known === null ? null : await findEntryOfVisitor(tx, siteId, visitorId, said.clientId);
       const states = await group.once(`teams ${siteId}`, () =>
         teamStatesOf({ db: tx, board: state.board }, site),
@@ -98,7 +98,7 @@ function teamFor({ teams: all }: KnownSite, { widget, states, said, form }: Aski
 }
 
 /** Stores what was said, with what belongs to it, where it goes. */
-async function keep(tx: Tx, known: ConversationRow | null, begin: Beginning): Promise<Kept> {
+async function keep(tx: Tx, known: ConversationHead | null, begin: Beginning): Promise<Kept> {
   const { siteId, replies, form, said, at } = begin;
   const { conversation, isBegun, ended } = await conversationFor(tx, known, begin);
   const entry = await appendEntry(

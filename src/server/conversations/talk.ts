@@ -1,7 +1,7 @@
 import type { EntryPage, VisitorEntry, VisitorTalk } from '../../core/wire/talk';
 import type { ConversationFacts } from '../../core/model/conversation';
 import { LIMITS } from '../../core/limits';
-import { findConversationOf, listConversationIds } from './conversations.repository';
+import { findHeadOf, listConversationIds } from './conversations.repository';
 import { getFacts } from './facts.repository';
 import { listEntriesBefore } from './entries.repository';
 import type { Db, Tx } from '../db/open';
@@ -16,7 +16,7 @@ export async function getTalk(
 ): Promise<{ visitorId: string; talk: VisitorTalk | null }> {
   const { siteId } = writer;
   const visitorId = await knownVisitor(db, writer);
-  const row = await findConversationOf(db, siteId, visitorId);
+  const row = await findHeadOf(db, siteId, visitorId);
   if (row === null) return { visitorId, talk: null };
   const [conversation, ids] = await Promise.all([
     getFacts(db, siteId, row.id),
@@ -31,7 +31,7 @@ export async function getStanding(
   { db }: Pick<State, 'db'>,
   writer: Writer,
 ): Promise<ConversationFacts | null> {
-  const row = await findConversationOf(db, writer.siteId, await knownVisitor(db, writer));
+  const row = await findHeadOf(db, writer.siteId, await knownVisitor(db, writer));
   return row === null ? null : getFacts(db, writer.siteId, row.id);
 }
 

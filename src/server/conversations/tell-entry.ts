@@ -4,7 +4,7 @@ import type { VisitorEntry } from '../../core/wire/talk';
 import type { Db, Tx } from '../db/open';
 import { deskChannel, visitorChannel } from '../facts/presence';
 import type { State } from '../state';
-import { findConversationOf } from './conversations.repository';
+import { findHeadOf } from './conversations.repository';
 import { findDeskConversation } from './desk-conversations.repository';
 import { getFacts } from './facts.repository';
 
@@ -44,7 +44,7 @@ async function findStanding(
   siteId: string,
   visitorId: string,
 ): Promise<ConversationFacts | null> {
-  const row = await findConversationOf(db, siteId, visitorId);
+  const row = await findHeadOf(db, siteId, visitorId);
   return row === null ? null : getFacts(db, siteId, row.id);
 }
 

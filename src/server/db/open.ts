@@ -23,6 +23,7 @@ const PRAGMAS = [
   'busy_timeout = 250',
   'trusted_schema = OFF',
   'journal_size_limit = 67108864',
+  'cache_size = -65536', // in KiB: what is talked about now stays in memory; it takes no more than is read
 ];
 
 /** SQLite can undo changes of schema; Kysely's adapter says it cannot, and would leave half-done migrations. */
