@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
 import Database from 'better-sqlite3';
 import { describe, expect, it } from 'vitest';
+import { type LoggedChange, stepsOf } from '../../src/core/draft/history';
 import type { Design } from '../../src/core/model/design';
 import { migrateDatabase } from '../../src/server/db/migrate';
 import { type Db, connectionOf, openDatabase } from '../../src/server/db/open';
@@ -82,7 +83,14 @@ const ADDED: Readonly<Record<string, Row>> = {
   conversation: { left_ms: null, missed_ms: null },
 };
 
-function asToday(table: string, row: Row): Row {
+/** Changes of that day that can be taken back now, and that can be brought again. */
+function stepOf({ revision }: Row, all: readonly Row[]): string | null {
+  const log = [...all].sort((a, b) => Number(a['revision']) - Number(b['revision']));
+  const { done, undone } = stepsOf(log as unknown as readonly LoggedChange[]);
+  return done.includes(Number(revision)) ? 'done' : undone.includes(Number(revision)) ? 'undone' : null;
+}
+
+function asToday(table: string, row: Row, all: readonly Row[]): Row {
   const renamed = Object.fromEntries(
     Object.entries(row).map(([column, value]) => [
       COLUMNS[table]?.[column] ?? column,
@@ -90,7 +98,8 @@ function asToday(table: string, row: Row): Row {
     ]),
   );
   const isDone = table === 'conversation' ? { is_done: row['standing'] === 'ended' ? 1 : 0 } : {};
-  return { ...renamed, ...ADDED[table], ...isDone };
+  const step = table === 'draft_change' ? { step: stepOf(row, all) } : {};
+  return { ...renamed, ...ADDED[table], ...isDone, ...step };
 }
 
 /** Rows in an order of their own, whatever they are called. */
@@ -118,7 +127,7 @@ describe('a database of the first program, opened by this one', () => {
       const is = connectionOf(db)
         .prepare<[], Row>(`SELECT * FROM "${TABLES[table] ?? table}"`)
         .all();
-      expect(inOrder(is), table).toEqual(inOrder(was.map((row) => asToday(table, row))));
+      expect(inOrder(is), table).toEqual(inOrder(was.map((row) => asToday(table, row, was))));
     }
   });
 

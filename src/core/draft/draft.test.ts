@@ -121,8 +121,10 @@ describe('differencesOf', () => {
 });
 
 describe('stepsOf', () => {
-  const log = (...kinds: ('change' | 'undo' | 'redo')[]) =>
-    stepsOf(kinds.map((kind, index) => ({ revision: index + 1, kind })));
+  const log = (...kinds: ('change' | 'undo' | 'redo')[]) => {
+    const { done, undone } = stepsOf(kinds.map((kind, index) => ({ revision: index + 1, kind })));
+    return { undo: done.at(-1) ?? null, redo: undone.at(-1) ?? null };
+  };
 
   it('undo goes back through changes that were not undone yet', () => {
     expect(log('change', 'change', 'undo')).toEqual({ undo: 1, redo: 2 });

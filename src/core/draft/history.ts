@@ -5,13 +5,13 @@ export interface LoggedChange {
 }
 
 export interface Steps {
-  /** Revision of the change that undo would take back; null: none. */
-  readonly undo: number | null;
-  /** Revision of the change that redo would bring again; null: none. */
-  readonly redo: number | null;
+  /** Revisions of changes that are in the draft, oldest first: undo takes the last one back. */
+  readonly done: readonly number[];
+  /** Revisions of changes that were taken back: redo brings the last one again. */
+  readonly undone: readonly number[];
 }
 
-/** Walks the log, oldest first: a new change forgets what could have been redone. */
+/** Walks a log, oldest first: a new change forgets what could have been redone. */
 export function stepsOf(log: readonly LoggedChange[]): Steps {
   const done: number[] = [];
   const undone: number[] = [];
@@ -23,7 +23,7 @@ export function stepsOf(log: readonly LoggedChange[]): Steps {
       undone.length = 0;
     }
   }
-  return { undo: done.at(-1) ?? null, redo: undone.at(-1) ?? null };
+  return { done, undone };
 }
 
 function push(list: number[], revision: number | undefined): void {

@@ -131,6 +131,7 @@ describe('migrateDatabase', () => {
       '202612010002-place-names',
       '202612010003-straight-plans',
       '202612010004-own-conversations',
+      '202612010005-draft-steps',
     ]);
     expect(await migrateDatabase(db, '')).toEqual([]);
   });

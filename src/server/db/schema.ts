@@ -90,6 +90,7 @@ export interface Schema {
     person_id: string;
     edit_id: string | null;
     at_ms: number;
+    step: 'done' | 'undone' | null;
   };
   version: {
     site_id: string;

@@ -1,4 +1,4 @@
-import { beforeEach, describe, expect, it } from 'vitest';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
 import {
   type MadePorch,
   type TestServer,
@@ -6,8 +6,11 @@ import {
   makeTestServer,
   madePorch,
 } from '../../../tests/made/test-server';
+import { diceOf } from '../../../tests/made/dice';
 import { newId } from '../ids';
+import { stepsOf } from '../../core/draft/history';
 import { getDraft, saveChange, stepDraft } from './draft';
+import { findStep, listChangesAfter } from './drafts.repository';
 
 let testServer: TestServer;
 let porch: MadePorch;
@@ -33,6 +36,64 @@ const nameSite = async (name: string, editId: string | null, by = actor()) =>
   });
 const undo = (by = actor()) => stepDraft(testServer.state, by, { clientId: newId(by.at), kind: 'undo' });
 const siteName = async () => (await draft()).design.siteName;
+
+describe('what can be taken back and brought again', () => {
+  it('is what walking the whole log would say, after any run of changes, steps and edits', async () => {
+    const dice = diceOf(20261201);
+    for (let turn = 0; turn < 120; turn++) {
+      if (dice.flip(0.45)) await nameSite(`Farrow ${turn}`, dice.flip(0.4) ? EDIT : null);
+      else {
+        const by = actor();
+        await stepDraft(testServer.state, by, {
+          clientId: newId(by.at),
+          kind: dice.flip(0.55) ? 'undo' : 'redo',
+        });
+      }
+      const log = await listChangesAfter(testServer.db, porch.siteId, 0);
+      const { done, undone } = stepsOf(log);
+      const labelOf = (revision: number | undefined) =>
+        log.find((one) => one.revision === revision)?.label ?? null;
+      expect(await draft(), `turn ${turn}`).toMatchObject({
+        canUndo: done.length > 0,
+        canRedo: undone.length > 0,
+        undoLabel: labelOf(done.at(-1)),
+        redoLabel: labelOf(undone.at(-1)),
+      });
+      expect((await findStep(testServer.db, porch.siteId, 'undo'))?.revision ?? null).toBe(
+        done.at(-1) ?? null,
+      );
+      expect((await findStep(testServer.db, porch.siteId, 'redo'))?.revision ?? null).toBe(
+        undone.at(-1) ?? null,
+      );
+    }
+  });
+
+  it('reads as many changes for one at the end of a long log as of a short one', async () => {
+    const countOf = async (): Promise<number> => {
+      const prepare = vi.spyOn(JSON, 'parse');
+      await nameSite(`Farrow ${newId(1)}`, null);
+      const count = prepare.mock.calls.length;
+      prepare.mockRestore();
+      return count;
+    };
+    for (let turn = 0; turn < 10; turn++) await nameSite(`Farrow ${turn}`, null);
+    const short = await countOf();
+    for (let turn = 0; turn < 300; turn++) await nameSite(`Farrow ${turn}`, null);
+    expect(await countOf()).toBe(short);
+  });
+
+  it('stands as it was where a step is refused', async () => {
+    await nameSite('Farrow', null);
+    const last = await findStep(testServer.db, porch.siteId, 'undo');
+    await testServer.db
+      .updateTable('draft_change')
+      .set({ inverse_json: JSON.stringify([{ op: 'set', path: ['siteName'], value: 7 }]) })
+      .where('revision', '=', last?.revision ?? 0)
+      .execute();
+    expect((await undo()).kind).toBe('refused');
+    expect((await findStep(testServer.db, porch.siteId, 'undo'))?.revision).toBe(last?.revision);
+  });
+});
 
 describe('changes of one edit', () => {
   it('are one step of undo, and one of redo, however many pauses there were', async () => {

@@ -3,7 +3,6 @@ import { PatchError, type Patched, applyPatches } from '../../core/draft/patch';
 import type { Patch } from '../../core/model/json';
 import type { Json } from '../../core/model/json';
 import { foldChanges } from '../../core/draft/fold';
-import { stepsOf } from '../../core/draft/history';
 import { LIMITS } from '../../core/limits';
 import type { Design } from '../../core/model/design';
 import { type FieldErrors } from '../../core/result';
@@ -14,10 +13,14 @@ import {
   findChangeByClientId,
   findDraft,
   insertChange,
-  listChanges,
+  findLastChange,
+  findStep,
+  forgetUndone,
+  listChangesAfter,
   removeChange,
   trimChanges,
   writeDraft,
+  writeStep,
 } from './drafts.repository';
 import { inTransaction } from '../db/transaction';
 import type { Tx } from '../db/open';
@@ -35,16 +38,18 @@ export type DraftOutcome =
 export async function getDraft(db: State['db'] | Tx, siteId: string): Promise<DraftView> {
   const draft = await findDraft(db, siteId);
   if (draft === null) throw new Error(`Expected a draft for site ${siteId}: it is made with the site.`);
-  const log = await listChanges(db, siteId, LIMITS.draftChanges);
-  const steps = stepsOf(log);
-  const labelOf = (revision: number | null): string | null =>
-    log.find((one) => one.revision === revision)?.label ?? null;
+  return viewOf(db, siteId, draft);
+}
+
+/** A draft with what can be taken back and brought again. Costs the same however long its log is. */
+async function viewOf(db: State['db'] | Tx, siteId: string, draft: Draft): Promise<DraftView> {
+  const [undo, redo] = await Promise.all([findStep(db, siteId, 'undo'), findStep(db, siteId, 'redo')]);
   return {
     ...draft,
-    canUndo: steps.undo !== null,
-    canRedo: steps.redo !== null,
-    undoLabel: labelOf(steps.undo),
-    redoLabel: labelOf(steps.redo),
+    canUndo: undo !== null,
+    canRedo: redo !== null,
+    undoLabel: undo?.label ?? null,
+    redoLabel: redo?.label ?? null,
   };
 }
 
@@ -80,17 +85,20 @@ export async function stepDraft(
     const view = await getDraft(tx, actor.siteId);
     if ((await findChangeByClientId(tx, actor.siteId, asked.clientId)) !== null)
       return { kind: 'saved', view };
-    const log = await listChanges(tx, actor.siteId, LIMITS.draftChanges);
-    const target = log.find(({ revision }) => revision === stepsOf(log)[asked.kind]);
-    if (target === undefined) return { kind: 'saved', view };
+    const target = await findStep(tx, actor.siteId, asked.kind);
+    if (target === null) return { kind: 'saved', view };
     const patches = asked.kind === 'undo' ? target.inverse : target.patches;
-    return store(tx, actor, view, {
+    const outcome = await store(tx, actor, view, {
       clientId: asked.clientId,
       kind: asked.kind,
       patches,
       label: target.label,
       editId: null,
     });
+    if (outcome.kind !== 'saved') return outcome;
+    const step = asked.kind === 'undo' ? 'undone' : 'done';
+    await writeStep(tx, actor.siteId, target.revision, step);
+    return { kind: 'saved', view: await viewOf(tx, actor.siteId, outcome.view) };
   });
 }
 
@@ -139,9 +147,10 @@ async function store(
     personId: actor.personId,
     at: actor.at,
   });
+  if (change.kind === 'change') await forgetUndone(tx, actor.siteId);
   if (logged !== null) await insertChange(tx, actor.siteId, logged);
   await trimChanges(tx, actor.siteId, revision, LIMITS.draftChanges);
-  return { kind: 'saved', view: await getDraft(tx, actor.siteId) };
+  return { kind: 'saved', view: await viewOf(tx, actor.siteId, { revision, design: patched.value }) };
 }
 
 /**
@@ -149,7 +158,7 @@ async function store(
  * nothing. Anything that somebody did in between ends the edit.
  */
 async function foldedIntoLast(tx: Tx, actor: Actor, change: DraftChange): Promise<DraftChange | null> {
-  const [last] = change.editId === null ? [] : await listChanges(tx, actor.siteId, 1);
+  const last = change.editId === null ? null : await findLastChange(tx, actor.siteId);
   if (last?.editId !== change.editId || last.kind !== 'change' || last.personId !== change.personId)
     return change;
   await removeChange(tx, actor.siteId, last.revision);
@@ -158,6 +167,5 @@ async function foldedIntoLast(tx: Tx, actor: Actor, change: DraftChange): Promis
 }
 
 async function patchesSince(tx: Tx, siteId: string, base: number): Promise<Patch[]> {
-  const log = await listChanges(tx, siteId, LIMITS.draftChanges);
-  return log.filter(({ revision }) => revision > base).flatMap(({ patches }) => patches);
+  return (await listChangesAfter(tx, siteId, base)).flatMap(({ patches }) => patches);
 }

@@ -2,7 +2,9 @@ import { completed } from '../../core/model/complete';
 import type { Design } from '../../core/model/design';
 import type { Patch } from '../../core/model/json';
 import type { EpochMs } from '../../core/model/units';
+import type { Selectable } from 'kysely';
 import type { Db } from '../db/open';
+import type { Schema } from '../db/schema';
 
 export interface Draft {
   readonly revision: number;
@@ -67,20 +69,73 @@ export async function insertChange(db: Db, siteId: string, change: DraftChange):
       person_id: change.personId,
       at_ms: change.at,
       edit_id: change.editId,
+      step: change.kind === 'change' ? 'done' : null,
     })
     .execute();
 }
 
-/** The newest changes, oldest first. */
-export async function listChanges(db: Db, siteId: string, limit: number): Promise<DraftChange[]> {
-  const rows = await db
+/** The change that the next undo takes back, or the next redo brings again; null: there is none. */
+export async function findStep(db: Db, siteId: string, kind: 'undo' | 'redo'): Promise<DraftChange | null> {
+  const row = await db
+    .selectFrom('draft_change')
+    .selectAll()
+    .where('site_id', '=', siteId)
+    .where('step', '=', kind === 'undo' ? 'done' : 'undone')
+    .orderBy('revision', kind === 'undo' ? 'desc' : 'asc') // taken back in that order, so the first one was last
+    .limit(1)
+    .executeTakeFirst();
+  return row === undefined ? null : toChange(row);
+}
+
+export async function writeStep(
+  db: Db,
+  siteId: string,
+  revision: number,
+  step: 'done' | 'undone',
+): Promise<void> {
+  await db
+    .updateTable('draft_change')
+    .set({ step })
+    .where('site_id', '=', siteId)
+    .where('revision', '=', revision)
+    .execute();
+}
+
+/** What was taken back cannot be brought again any more: something new was done. */
+export async function forgetUndone(db: Db, siteId: string): Promise<void> {
+  await db
+    .updateTable('draft_change')
+    .set({ step: null })
+    .where('site_id', '=', siteId)
+    .where('step', '=', 'undone')
+    .execute();
+}
+
+export async function findLastChange(db: Db, siteId: string): Promise<DraftChange | null> {
+  const row = await db
     .selectFrom('draft_change')
     .selectAll()
     .where('site_id', '=', siteId)
     .orderBy('revision', 'desc')
-    .limit(limit)
+    .limit(1)
+    .executeTakeFirst();
+  return row === undefined ? null : toChange(row);
+}
+
+/** Changes after a revision, oldest first; as far as they are kept. */
+export async function listChangesAfter(db: Db, siteId: string, revision: number): Promise<DraftChange[]> {
+  const rows = await db
+    .selectFrom('draft_change')
+    .selectAll()
+    .where('site_id', '=', siteId)
+    .where('revision', '>', revision)
+    .orderBy('revision')
     .execute();
-  return rows.reverse().map((row) => ({
+  return rows.map(toChange);
+}
+
+function toChange(row: Selectable<Schema['draft_change']>): DraftChange {
+  return {
     revision: row.revision,
     clientId: row.client_id,
     kind: row.kind,
@@ -90,7 +145,7 @@ export async function listChanges(db: Db, siteId: string, limit: number): Promis
     personId: row.person_id,
     at: row.at_ms,
     editId: row.edit_id,
-  }));
+  };
 }
 
 export async function findChangeByClientId(
