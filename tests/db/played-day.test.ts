@@ -7,7 +7,7 @@ import { describe, expect, it } from 'vitest';
 import { type LoggedChange, stepsOf } from '../../src/core/draft/history';
 import type { Design } from '../../src/core/model/design';
 import { migrateDatabase } from '../../src/server/db/migrate';
-import { type Db, connectionOf, openDatabase } from '../../src/server/db/open';
+import { type Db, closeDatabase, connectionOf, openDatabase } from '../../src/server/db/open';
 import { listKeptSituations } from '../../src/server/designs/kept-situations.repository';
 import { listKeptVisits } from '../../src/server/designs/kept-visits.repository';
 import { makeClock } from '../../src/server/live/clock';
@@ -129,6 +129,22 @@ describe('a database of the first program, opened by this one', () => {
         .all();
       expect(inOrder(is), table).toEqual(inOrder(was.map((row) => asToday(table, row, was))));
     }
+  });
+
+  it('is left without statistics, which would be of its first day for years', async () => {
+    const file = written();
+    const count = (): unknown => {
+      const connection = new Database(file);
+      const found = connection.prepare(`SELECT name FROM sqlite_schema WHERE name = 'sqlite_stat1'`).all();
+      connection.close();
+      return found.length;
+    };
+    new Database(file).exec('ANALYZE').close();
+    expect(count()).toBe(1);
+    const db = openDatabase(file);
+    await migrateDatabase(db, join(tmpdir(), `porch-sample-backups-${process.pid}`));
+    await closeDatabase(db);
+    expect(count()).toBe(0);
   });
 
   it('refers to nothing that is not there', async () => {

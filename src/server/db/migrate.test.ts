@@ -132,6 +132,7 @@ describe('migrateDatabase', () => {
       '202612010003-straight-plans',
       '202612010004-own-conversations',
       '202612010005-draft-steps',
+      '202612010006-no-statistics',
     ]);
     expect(await migrateDatabase(db, '')).toEqual([]);
   });

@@ -16,6 +16,7 @@ import * as placeNames from './migrations/202612010002-place-names';
 import * as straightPlans from './migrations/202612010003-straight-plans';
 import * as ownConversations from './migrations/202612010004-own-conversations';
 import * as draftSteps from './migrations/202612010005-draft-steps';
+import * as noStatistics from './migrations/202612010006-no-statistics';
 import { type Db, appliedMigrations, backUpTo, brokenReferences, withoutForeignKeys } from './open';
 
 const MIGRATIONS: Readonly<Record<string, Migration>> = {
@@ -35,6 +36,7 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '202612010003-straight-plans': straightPlans,
   '202612010004-own-conversations': ownConversations,
   '202612010005-draft-steps': draftSteps,
+  '202612010006-no-statistics': noStatistics,
 };
 
 /** A migration that failed; the database is as it was before. */

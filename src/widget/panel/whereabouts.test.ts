@@ -28,7 +28,14 @@ function madeTeller() {
         }),
     } as never,
   );
-  return { teller, sent, goTo: (next: string) => (page = next), moments: () => sent.map(({ body }) => body) };
+  return {
+    teller,
+    sent,
+    goTo: (next: string) => {
+      page = next;
+    },
+    moments: () => sent.map(({ body }) => body),
+  };
 }
 
 const step = (page: string) => [page, 1];
