@@ -9,12 +9,14 @@ import { newId, newSecret } from '../../src/server/ids';
 import type { SentAnswer } from '../../src/core/wire/talk';
 import { type MadePorch, type TestServer, madeMessage, makeTestServer, madePorch } from '../made/test-server';
 
-/** Tables that grow for as long as a site is used. */
+/** Tables that grow for as long as a site is used, and what queries call them. */
 const GROWING =
-  'conversation|entry|visitor|visitor_token|form_reply|note|draft_change|version|publication|published_file|session|upload|preview';
+  'conversation|earlier|entry|ours|visitor|visitor_token|form_reply|note|draft_change|version|publication|published_file|session|upload|preview';
 
-/** A walk over a whole table, or over all that a site has of it. */
-const WALK = new RegExp(String.raw`^SCAN (${GROWING})\b|^SEARCH (${GROWING})\b.*\(site_id=\?\)$`);
+/** A walk over a whole table, over all that a site has of it, or over all of it that is older or newer than something. */
+const WALK = new RegExp(
+  String.raw`^SCAN (${GROWING})\b|^SEARCH (${GROWING})\b.*\(site_id=\?( AND id[<>]\?)?\)$`,
+);
 
 /** A site's entries after an id are walked by id, where a desk resumes; those of one conversation are not. */
 const WALK_OF_ENTRIES = /^SEARCH entry\b.*\(site_id=\? AND rowid/;

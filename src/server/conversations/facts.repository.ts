@@ -59,13 +59,12 @@ function factsQuery(db: Db, siteId: string, id: string) {
         .where('earlier.status', '=', 'asked')
         .whereRef('earlier.team_id', 'is', 'conversation.team_id')
         .where('earlier.is_practice', '=', 0)
+        .whereRef('earlier.asked_ms', '<=', 'conversation.asked_ms')
         .where((eb) =>
+          // Not looked up by themselves: an id alone would walk over all conversations before it.
           eb.or([
-            eb('earlier.asked_ms', '<', eb.ref('conversation.asked_ms')),
-            eb.and([
-              eb('earlier.asked_ms', '=', eb.ref('conversation.asked_ms')),
-              eb('earlier.id', '<', eb.ref('conversation.id')),
-            ]),
+            eb(sql`+earlier.asked_ms`, '<', eb.ref('conversation.asked_ms')),
+            eb(sql`+earlier.id`, '<', eb.ref('conversation.id')),
           ]),
         )
         .as('earlier'),
