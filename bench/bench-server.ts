@@ -1,5 +1,5 @@
 import { type ChildProcess, execFileSync, fork } from 'node:child_process';
-import { mkdtempSync } from 'node:fs';
+import { mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
@@ -11,8 +11,8 @@ export interface Running {
 /** Starts a program that says on which port it listens. */
 export async function start(file: string, env: Record<string, string>, first?: unknown): Promise<Running> {
   const child = fork(file, [], {
-    env: { ...process.env, NODE_ENV: 'production', PORT: '0', ...env },
-    silent: true,
+    env: { ...process.env, NODE_ENV: 'production', PORT: '0', LOG_LEVEL: 'error', ...env },
+    stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
   });
   if (first !== undefined) child.send(first as object);
   const port = await new Promise<number>((resolve, reject) => {
@@ -23,6 +23,25 @@ export async function start(file: string, env: Record<string, string>, first?: u
     );
   });
   return { origin: `http://127.0.0.1:${port}`, child };
+}
+
+/** The application on some data, once its pages are loaded: loading them keeps it busy. */
+export async function startHouse(dataDir: string): Promise<Running> {
+  const house = await start('dist/server/entry.mjs', { PORCH_DATA: dataDir, TRUSTED_PROXIES: '127.0.0.1' });
+  for (;;) {
+    const { pages } = (await (await fetch(`${house.origin}/health`)).json()) as { pages: string };
+    if (pages === 'served') return house;
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+}
+
+const TICKS_A_SECOND = 100;
+
+/** What a process has taken of the processor since it began; in µs, by the system's ticks. */
+export function cpuMicroseconds({ child }: Running): number {
+  const [, rest = ''] = readFileSync(`/proc/${child.pid}/stat`, 'utf8').split(') ');
+  const fields = rest.split(' ');
+  return ((Number(fields[11]) + Number(fields[12])) * 1_000_000) / TICKS_A_SECOND;
 }
 
 export const SITE_ORIGIN = 'http://localhost:4320';

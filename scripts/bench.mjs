@@ -5,7 +5,7 @@ import { build } from './build.mjs';
 
 build();
 await bundle({
-  entryPoints: ['bench/run.ts', 'bench/bare-server.ts'],
+  entryPoints: ['bench/run.ts', 'bench/bare-server.ts', 'bench/load.ts'],
   outdir: 'dist/bench',
   outExtension: { '.js': '.mjs' },
   bundle: true,
