@@ -36,6 +36,21 @@ describe('what is read and what is heard', () => {
     expect(freshest(talk('a', 1), null)).toEqual(talk('a', 1));
   });
 
+  it('nor what a visitor sees, where that was heard while the conversation was on its way', () => {
+    const seeing = (moment: 'waiting' | 'talking', id = 'a'): DeskTalk => ({
+      ...talk(id, 1),
+      visitorNow: { moment, page: null, goneMs: null },
+      trail: [[`isle.example/${moment}`, 1]],
+    });
+    const [read, heard] = [seeing('waiting'), seeing('talking')];
+    expect(freshest(read, heard, true)).toMatchObject({
+      visitorNow: heard.visitorNow,
+      trail: heard.trail,
+    });
+    expect(freshest(read, heard, false)).toMatchObject({ visitorNow: read.visitorNow, trail: read.trail });
+    expect(freshest(read, seeing('talking', 'b'), true)).toEqual(read);
+  });
+
   it('a page that was read before stays where the newest is read anew', () => {
     const paged = withEarlier(
       { ...talk('a', 3, 4), hasEarlier: true },

@@ -1,6 +1,6 @@
 'use client';
 
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { gapAfter } from '../../core/wire/gap';
 import type { VisitorEntry } from '../../core/wire/talk';
 import type { DeskConversation, DeskTalk } from '../../core/wire/desk';
@@ -34,6 +34,8 @@ export function useDesk(chosen: string | null): Desk {
   const [failed, setFailed] = useState<string | null>(null);
   const [talk, setTalk] = useState<DeskTalk | null>(null);
   const [gone, setGone] = useState<Desk['gone']>(null);
+  /** How often it was heard where a visitor is, and what they see. */
+  const nowHeard = useRef(0);
 
   const loadList = useCallback(async () => {
     try {
@@ -49,9 +51,12 @@ export function useDesk(chosen: string | null): Desk {
 
   const loadTalk = useCallback(async () => {
     if (chosen === null) return setTalk(null);
+    const heardBefore = nowHeard.current;
     try {
       const read = await port.getConversation(chosen);
-      setTalk((before) => freshest(read, before));
+      // What was heard of the visitor while it was on its way is newer than what was read.
+      const isBehind = nowHeard.current !== heardBefore;
+      setTalk((before) => freshest(read, before, isBehind));
     } catch (error) {
       notice(error);
       setTalk((before) => (before?.conversation.id === chosen ? before : null));
@@ -84,12 +89,14 @@ export function useDesk(chosen: string | null): Desk {
               : before,
           );
         }
-        if (event.kind === 'visitor-now')
+        if (event.kind === 'visitor-now' && event.id === chosen) {
+          nowHeard.current++;
           setTalk((before) =>
             before?.conversation.id === event.id
               ? { ...before, visitorNow: event.now, trail: event.trail }
               : before,
           );
+        }
         if (event.kind === 'gone') {
           setList((before) => before?.filter(({ id }) => !event.ids.includes(id)) ?? null);
           if (chosen === null || !event.ids.includes(chosen)) return;
@@ -158,12 +165,13 @@ export function withEarlier(talk: DeskTalk, page: DeskTalk): DeskTalk {
 }
 
 /** A conversation as it was read, with what was heard of it while it was on its way, and what of it was read before. */
-export function freshest(read: DeskTalk, heard: DeskTalk | null): DeskTalk {
+export function freshest(read: DeskTalk, heard: DeskTalk | null, isNowHeard = false): DeskTalk {
   if (heard?.conversation.id !== read.conversation.id) return read;
   const isBehind = (read.entries.at(-1)?.id ?? 0) < (heard.entries.at(-1)?.id ?? 0);
   const isLonger = (saidOf(heard)[0]?.id ?? Infinity) < (saidOf(read)[0]?.id ?? Infinity);
   return {
     ...read,
+    ...(isNowHeard ? { visitorNow: heard.visitorNow, trail: heard.trail } : {}),
     conversation: isBehind ? heard.conversation : read.conversation,
     earlier: joined(heard.earlier, read.earlier),
     entries: joined(heard.entries, read.entries),
