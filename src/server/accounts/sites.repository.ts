@@ -53,7 +53,9 @@ export async function findSite(db: Db, siteId: string): Promise<Site | null> {
 
 /** Throws where there is no such site. */
 export async function getSite(db: Db, siteId: string): Promise<Site> {
-  return toSite(await db.selectFrom('site').selectAll().where('id', '=', siteId).executeTakeFirstOrThrow());
+  const site = await findSite(db, siteId);
+  if (site === null) throw new Error(`Expected a site ${siteId}: what belongs to it was asked for.`);
+  return site;
 }
 
 /** The site that was made first; null: there is none. */

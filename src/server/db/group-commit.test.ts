@@ -131,6 +131,18 @@ describe('a group commit', () => {
     expect(await stored()).toEqual([]);
   });
 
+  it('goes on after one that was stored and could not be told', async () => {
+    const mute = commits.store({
+      write: () => Promise.resolve('v0'),
+      tell: () => {
+        throw new Error('no line');
+      },
+    });
+    const outcomes = await Promise.allSettled([mute, store('v1')]);
+    expect(outcomes.map(({ status }) => status)).toEqual(['rejected', 'fulfilled']);
+    expect(await store('v2')).toBe('v2 is stored');
+  });
+
   it('answers who comes while a group is stored in the next one', async () => {
     const late: Promise<string>[] = [];
     await store('v0', { after: () => void late.push(store('late')) });

@@ -44,9 +44,12 @@ export function makeGroupCommit(db: Db): GroupCommit {
     setImmediate(() => void goOn());
   };
   const goOn = async (): Promise<void> => {
-    await runGroup(db, waiting.splice(0, GROUP_MAX));
-    isAwake = false;
-    if (waiting.length > 0) wake();
+    try {
+      await runGroup(db, waiting.splice(0, GROUP_MAX));
+    } finally {
+      isAwake = false; // whatever happened to one group, the next one is stored
+      if (waiting.length > 0) wake();
+    }
   };
   return {
     store: <Written, Told>(work: GroupWork<Written, Told>) =>
@@ -76,13 +79,22 @@ async function runGroup(db: Db, group: readonly Waiting[]): Promise<void> {
   for (const [place, outcome] of outcomes.entries()) {
     const one = group[place];
     if ('error' in outcome) one?.reject(outcome.error);
-    else
-      await one?.work
-        .tell(outcome.written, { add: (name, tell) => news.set(name, tell) })
-        .then(one.resolve, one.reject);
+    else if (one !== undefined) await tellOne(one, outcome.written, news);
   }
   for (const tell of news.values())
     await tell().catch((error: unknown) => log.error({ error }, 'News could not be told.')); // the next change tells anew
+}
+
+async function tellOne(
+  { work, resolve, reject }: Waiting,
+  written: unknown,
+  news: Map<string, () => Promise<void>>,
+): Promise<void> {
+  try {
+    resolve(await work.tell(written, { add: (name, tell) => news.set(name, tell) }));
+  } catch (error) {
+    reject(error); // stored all the same: sent again, it is recognised
+  }
 }
 
 /** All of a group, or, where one of it fails, each by itself: nobody's message is lost by another one's. */

@@ -26,6 +26,8 @@ export interface Sink {
   /** So many bytes wait, as the other side reads slowly. */
   behind(): number;
   end(): void;
+  /** Ends it at once, with all that waits. */
+  drop(): void;
 }
 
 export function isEventBody(body: HttpAnswer['body']): body is EventBody {

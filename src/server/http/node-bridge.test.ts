@@ -116,6 +116,16 @@ describe('an answer that goes on', () => {
     await over;
   });
 
+  it('is dropped with all that waits, and left', async () => {
+    const { sink, leave, incoming } = await opened();
+    const broken = new Promise<void>((resolve) => incoming.once('close', () => resolve()));
+    sink.write(Buffer.from('event: beat\n\n'));
+    sink.drop();
+    await broken;
+    await vi.waitFor(() => expect(leave).toHaveBeenCalled());
+    expect(sink.behind()).toBe(0);
+  });
+
   it('is left once the other side has gone, and nothing breaks where more is written', async () => {
     const { asked, sink, leave } = await opened();
     asked.destroy();

@@ -52,6 +52,7 @@ function startEvents(body: EventBody, response: ServerResponse): void {
     write: (bytes) => !response.destroyed && response.write(bytes),
     behind: () => response.writableLength,
     end: () => response.end(),
+    drop: () => void response.destroy(),
   });
   response.on('error', leave).on('close', leave);
 }

@@ -42,6 +42,7 @@ function eventsOf(body: EventBody, gone: AbortSignal | undefined): ReadableStrea
           write: (bytes) => controller.enqueue(bytes),
           behind: () => READ_AHEAD_BYTES - (controller.desiredSize ?? 0),
           end: () => controller.close(),
+          drop: () => controller.error(new Error('The other side reads too slowly.')),
         });
         gone?.addEventListener('abort', leave);
       },

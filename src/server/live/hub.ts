@@ -56,7 +56,10 @@ export function makeHub(clock: ServerTime): Hub {
   };
 
   const push = (listener: Listener, bytes: Uint8Array): void => {
-    if (listener.sink.behind() > BEHIND_BYTES_MAX) return listener.close();
+    if (listener.sink.behind() > BEHIND_BYTES_MAX) {
+      listener.sink.drop(); // what waits for it would stay in memory until its line dies
+      return listener.close();
+    }
     try {
       listener.sink.write(bytes);
     } catch {

@@ -1,4 +1,5 @@
 import type { HttpAnswer } from '../http/exchange';
+
 /** What the page may load: the widget, and what the widget asks for. */
 const POLICY = [
   "default-src 'none'",
