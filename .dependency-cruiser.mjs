@@ -80,10 +80,19 @@ const OVER_ALL = [
   rule('no-type-cycles-in-core', { path: '^src/core/', pathNot: TEST }, { circular: true }),
   ...rows,
   rule('nothing-imports-app', { pathNot: '^(src/app|tests|scripts|bench)/' }, { path: '^src/app/' }),
-  // culori/fn in look/, the CSS parser in look/own-css.ts, the ICU parser in words/compile.ts, all at publish only.
+  // culori/fn in look/, the CSS parser in look/own-css.ts, the ICU parser in words/compile.ts, data of languages in
+  // publish/languages.ts, all at publish only.
   rule(
     'core-has-no-packages',
-    { path: '^src/core/', pathNot: [TEST, '^src/core/look/', '^src/core/words/compile\\.ts$'] },
+    {
+      path: '^src/core/',
+      pathNot: [
+        TEST,
+        '^src/core/look/',
+        '^src/core/words/compile\\.ts$',
+        '^src/core/publish/languages\\.ts$',
+      ],
+    },
     { path: 'node_modules|^(node:)?[a-z_]+$' },
   ),
   rule(
@@ -100,6 +109,11 @@ const OVER_ALL = [
     'compile-has-the-icu-parser-only',
     { path: '^src/core/words/compile\\.ts$' },
     { path: 'node_modules', pathNot: '@formatjs/' },
+  ),
+  rule(
+    'languages-has-cldr-only',
+    { path: '^src/core/publish/languages\\.ts$' },
+    { path: 'node_modules', pathNot: 'node_modules/cldr-core' },
   ),
   rule(
     'porch-has-no-packages',

@@ -2,7 +2,7 @@ import type { EpochMs } from '../core/model/units';
 import { newerOf } from '../core/wire/newer';
 import type { DesignFileV1 } from '../core/wire/design-file';
 import type { FactsFileV1 } from '../core/wire/facts-file';
-import type { PointerV1 } from '../core/wire/pointer';
+import type { LocaleTable, PointerV1 } from '../core/wire/pointer';
 import type { PublishedSite } from '../core/wire/published-site';
 import { chooseLocale } from '../core/words/locale';
 import type { ServerClock } from './clock';
@@ -31,7 +31,11 @@ export function siteLoader(base: string, clock: ServerClock): Loader {
       parts ??= heard.pointer;
       const pointer = { ...known.pointer, panel: parts.panel, watch: parts.watch };
       if (pointer.design === null) return null;
-      const locale = chooseLocale(preferredLocales, pointer.locales, pointer.locales[0] ?? 'en');
+      const locale = chooseLocale(
+        preferredLocales,
+        pointer.localeTable ?? NO_TABLE,
+        pointer.locales[0] ?? 'en',
+      );
       const designName = `${pointer.design}.${locale}.json`;
       const [newDesign, newFacts] = await Promise.all([
         design?.name === designName ? design.file : getFile<DesignFileV1>(`${base}/${designName}`),
@@ -43,6 +47,9 @@ export function siteLoader(base: string, clock: ServerClock): Loader {
     },
   };
 }
+
+/** A pointer that a cache kept from an earlier server has none. */
+const NO_TABLE: LocaleTable = { own: {}, related: {} };
 
 /** A pointer, and when it was made; a cache on the way may have kept it. */
 interface Told {

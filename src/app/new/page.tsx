@@ -2,11 +2,13 @@ import Button from '@mui/material/Button';
 import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
 import { mayOpenSites } from '../../server/accounts/opening-sites';
+import { localeTable } from '../../core/publish/locale-table';
 import { state } from '../../server/state';
 import { EntranceLayout } from '../../ui/entrance/EntranceLayout';
 import { StartForm } from '../../ui/entrance/StartForm';
 import { newSiteAction } from '../entrance-actions';
 import { currentPerson } from '../session';
+import { LANGUAGES } from '../../ui/wording/languages';
 import { ENTRANCE_WORDS } from '../../ui/wording/screens/entrance';
 
 export const metadata: Metadata = { title: ENTRANCE_WORDS.anotherSite };
@@ -23,5 +25,11 @@ export default async function NewSitePage() {
         </Button>
       </EntranceLayout>
     );
-  return <StartForm action={newSiteAction} asksAccount={false} />;
+  return (
+    <StartForm
+      action={newSiteAction}
+      asksAccount={false}
+      localeTable={localeTable(Object.keys(LANGUAGES), 'en')}
+    />
+  );
 }

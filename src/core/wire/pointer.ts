@@ -1,6 +1,16 @@
 import type { TeamState } from '../model/moment';
 import type { EpochMs, Locale } from '../model/units';
 
+/**
+ * [T1] Which offered locale serves a wish, made where it is published, so that a page needs no data of languages. By
+ * language and script (`pt-Latn`), and with the region where it makes a difference (`pt-Latn-AO`).
+ */
+export interface LocaleTable {
+  readonly own: Readonly<Record<string, Locale>>;
+  /** For languages that are not offered: what their readers mostly read, too. */
+  readonly related: Readonly<Record<string, Locale>>;
+}
+
 /** Version 1 of the pointer (`live.json`), which names both files together ([L2]). */
 export interface PointerV1 {
   readonly v: 1;
@@ -11,6 +21,8 @@ export interface PointerV1 {
   readonly version: number;
   readonly revision: number;
   readonly locales: readonly Locale[];
+  /** Pointers of earlier servers have none. */
+  readonly localeTable?: LocaleTable;
   readonly paused: boolean;
   /** By calendar id ([H12]). */
   readonly overrides: Readonly<

@@ -15,11 +15,12 @@ export async function getPointer(
   guest: GuestFiles,
   at: EpochMs,
 ): Promise<PointerV1> {
-  const [publications, facts, teams, overrides] = await Promise.all([
+  const [publications, facts, teams, overrides, known] = await Promise.all([
     listPublications(state.db, site.id, at),
     findNewestFacts(state.db, site.id),
     teamStates(state, site.id),
     listOverrides(state.db, site.id, at),
+    state.sites.get(site.id),
   ]);
   const number = versionInForce(publications, at);
   const names = number === null ? [] : await listDesignFiles(state.db, site.id, number);
@@ -35,6 +36,7 @@ export async function getPointer(
     version: number ?? 0,
     revision: facts?.revision ?? 0,
     locales: [...first, ...locales.filter((locale) => locale !== site.defaultLocale)],
+    localeTable: known.localeTables.get(number ?? 0),
     paused: site.pausedAt !== null,
     overrides,
     teams,

@@ -1,5 +1,6 @@
 import { type EpochMs, HOUR_MS } from '../../core/model/units';
 import type { PublishedSite } from '../../core/wire/published-site';
+import { localeTable } from '../../core/publish/locale-table';
 import { publish } from '../../core/publish/publish';
 import { chooseLocale } from '../../core/words/locale';
 import { findDraft } from './drafts.repository';
@@ -48,7 +49,8 @@ export async function previewFor(
   ]);
   if (draft === null || facts === null) return null;
   const { locales, defaultLocale } = draft.design;
-  const made = publish(draft.design, live.version, chooseLocale(preferredLocales, locales, defaultLocale));
+  const table = localeTable(locales, defaultLocale);
+  const made = publish(draft.design, live.version, chooseLocale(preferredLocales, table, defaultLocale));
   if (!made.ok) return null;
   // What is written meanwhile is taken as under the version that is live.
   const pointer = { ...live, design: live.design ?? NOT_PUBLISHED, locales, paused: false, askBefore: end };

@@ -2,7 +2,9 @@ import type { Override } from '../../core/model/calendar';
 import type { Design } from '../../core/model/design';
 import type { EpochMs } from '../../core/model/units';
 import type { Publication } from '../../core/publish/in-force';
+import { localeTable } from '../../core/publish/locale-table';
 import type { FactsFileV1 } from '../../core/wire/facts-file';
+import type { LocaleTable } from '../../core/wire/pointer';
 import { type Site, findSite, findSiteByKey, listDomains } from '../accounts/sites.repository';
 import { type Db, settingsRevision } from '../db/open';
 import { listPublications } from '../designs/publications.repository';
@@ -23,6 +25,8 @@ export interface KnownSite {
   readonly publications: readonly Publication[];
   /** Of those publications, by version number. */
   readonly designs: ReadonlyMap<number, Design>;
+  /** Which of their locales a visitor gets, by version number. */
+  readonly localeTables: ReadonlyMap<number, LocaleTable>;
   readonly facts: FactsFileV1 | null;
   /** By calendar, also those that are over. */
   readonly overrides: Readonly<Record<string, Override>>;
@@ -53,7 +57,7 @@ export function makeKnownSites(db: Db, facts: FactsCache, clock: ServerTime): Kn
     if (before?.revision === revision && before.readAt <= readAt) return before.known;
     const site = await findSite();
     if (site === null) return null;
-    const known = await readSite({ db, facts }, site, readAt, before?.known.designs);
+    const known = await readSite({ db, facts }, site, readAt, before?.known);
     if (kept.size >= SITES_MAX) kept.clear();
     kept.set(name, { known, revision, readAt });
     return known;
@@ -72,7 +76,7 @@ async function readSite(
   { db, facts: cache }: { readonly db: Db; readonly facts: FactsCache },
   site: Site,
   at: EpochMs,
-  designs: ReadonlyMap<number, Design> = new Map(),
+  before?: KnownSite,
 ): Promise<KnownSite> {
   const [domains, teams, publications, facts, overrides] = await Promise.all([
     listDomains(db, site.id),
@@ -85,10 +89,18 @@ async function readSite(
   // A version never changes: it is parsed once.
   const own = await Promise.all(
     numbers.map(
-      async (number) => [number, designs.get(number) ?? (await designOf(db, site.id, number))] as const,
+      async (number) =>
+        [number, before?.designs.get(number) ?? (await designOf(db, site.id, number))] as const,
     ),
   );
-  return { site, domains, teams, publications, designs: new Map(own), facts, overrides };
+  const tables = before?.site.defaultLocale === site.defaultLocale ? before.localeTables : null;
+  const localeTables = new Map(
+    own.map(([number, { locales }]) => [
+      number,
+      tables?.get(number) ?? localeTable(locales, site.defaultLocale),
+    ]),
+  );
+  return { site, domains, teams, publications, designs: new Map(own), localeTables, facts, overrides };
 }
 
 async function designOf(db: Db, siteId: string, number: number): Promise<Design> {

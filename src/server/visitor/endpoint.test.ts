@@ -37,6 +37,7 @@ describe('the pointer', () => {
       version: 1,
       revision: 1,
       locales: ['en'],
+      localeTable: { own: { 'en-Latn': 'en' }, related: {} },
       paused: false,
       askBefore: null,
       overrides: {},

@@ -12,6 +12,7 @@ import Typography from '@mui/material/Typography';
 import { useActionState, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { LIMITS } from '../../core/limits';
 import { DEFAULT_BRAND, defaultDesign } from '../../core/model/defaults';
+import type { LocaleTable } from '../../core/wire/pointer';
 import { chooseLocale } from '../../core/words/locale';
 import { BrandField } from '../design/look/BrandField';
 import { WidgetTile } from '../design/path/WidgetTile';
@@ -30,6 +31,8 @@ interface StartFormProps {
   readonly action: StartAction;
   /** Whether a setup code, mail and password are asked: not where somebody is signed in already. */
   readonly asksAccount: boolean;
+  /** Of the languages the widget has our texts in. */
+  readonly localeTable: LocaleTable;
 }
 
 interface Answers {
@@ -54,7 +57,7 @@ const EMPTY: Answers = {
 };
 
 /** The first page: five questions, and the widget drawing itself beside them. What is typed survives a reload; the password does not leave the field. */
-export function StartForm({ action, asksAccount }: StartFormProps) {
+export function StartForm({ action, asksAccount, localeTable }: StartFormProps) {
   const [state, submit, isPending] = useActionState(action, { errors: {} });
   const [answers, setAnswers] = useState<Answers>(EMPTY);
   const [code, setCode] = useState('');
@@ -64,7 +67,7 @@ export function StartForm({ action, asksAccount }: StartFormProps) {
   const [isUnfolded, setUnfolded] = useState(false);
   const isReady = useIsReady();
   useEffect(() => {
-    setAnswers((before) => ({ ...before, ...proposed(), ...kept() }));
+    setAnswers((before) => ({ ...before, ...proposed(localeTable), ...kept() }));
     const readCode = (): void => {
       setCode(window.location.hash.slice(1));
       setCodeInAddress(window.location.hash.slice(1));
@@ -72,7 +75,7 @@ export function StartForm({ action, asksAccount }: StartFormProps) {
     readCode();
     window.addEventListener('hashchange', readCode);
     return () => window.removeEventListener('hashchange', readCode);
-  }, []);
+  }, [localeTable]);
   const isCodeKnown = codeInAddress !== '' && state.errors.code === undefined;
   const set = (part: Partial<Answers>): void => {
     const next = { ...answers, ...part };
@@ -279,9 +282,9 @@ function FirstLook({ answers }: { answers: Answers }) {
   );
 }
 
-function proposed(): Partial<Answers> {
+function proposed(localeTable: LocaleTable): Partial<Answers> {
   return {
-    locale: chooseLocale(navigator.languages, Object.keys(LANGUAGES), 'en'),
+    locale: chooseLocale(navigator.languages, localeTable, 'en'),
     zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
   };
 }
