@@ -11,6 +11,8 @@ const newClientId = () => randomBytes(13).toString('hex');
 /** A visitor who keeps what is not acknowledged and sends it again, as their browser does: one message after the other. */
 class Sender {
   readonly acknowledged: Acknowledged[] = [];
+  /** Whether a message of theirs was sent and has no answer yet. */
+  isWaiting = false;
   private readonly headers: Record<string, string>;
 
   constructor(number: number, token: string) {
@@ -23,7 +25,9 @@ class Sender {
     while (!isOver()) {
       const agent = makeAgent();
       const sent = post(agent, urlNow(), this.headers, messageOf(body, { clientId }));
+      this.isWaiting = true;
       const answer = await Promise.race([sent, sleep(2000).then(() => null)]).catch(() => null);
+      this.isWaiting = false;
       agent.destroy();
       if (answer?.status === 200) {
         const told = JSON.parse(answer.text) as {
@@ -40,13 +44,21 @@ class Sender {
 
 const SENDERS = 24;
 
+export interface Killed {
+  readonly acknowledged: readonly Acknowledged[];
+  /** Messages that were sent and not answered when the server died, over all kills; and the kills that met any. */
+  readonly onTheirWay: number;
+  readonly met: number;
+}
+
 /** Kills the server −9 in the midst of load, again and again; whoever was not answered sends again. */
 export async function killUnderLoad(
   { dataDir, siteKey }: { dataDir: string; siteKey: string },
   tokens: readonly string[],
   kills: number,
-): Promise<readonly Acknowledged[]> {
+): Promise<Killed> {
   const acknowledged: Acknowledged[] = [];
+  let [onTheirWay, met] = [0, 0];
   const startHouse = () =>
     start('dist/server/entry.mjs', { PORCH_DATA: dataDir, TRUSTED_PROXIES: '127.0.0.1' });
   for (let kill = 0; kill < kills; kill++) {
@@ -62,6 +74,9 @@ export async function killUnderLoad(
       for (let turn = 0; turn < 5 && !isOver; turn++) await sender.say(`night ${kill}-${turn}`, urlNow);
     });
     await sleep(20 + Math.random() * 150);
+    const waiting = senders.filter((sender) => sender.isWaiting).length;
+    onTheirWay += waiting;
+    met += waiting > 0 ? 1 : 0;
     stop(house);
     await new Promise((resolve) => house.child.once('exit', resolve));
     house = await startHouse();
@@ -71,7 +86,7 @@ export async function killUnderLoad(
     await new Promise((resolve) => house.child.once('exit', resolve));
     acknowledged.push(...senders.flatMap((sender) => sender.acknowledged));
   }
-  return acknowledged;
+  return { acknowledged, onTheirWay, met };
 }
 
 export interface Died {

@@ -228,7 +228,11 @@ async function benchKills(): Promise<void> {
     );
   };
   const killed = await killUnderLoad({ dataDir, siteKey }, tokens, KILLS);
-  tell(`${KILLS} kills under load`, killed);
+  tell(
+    `${KILLS} kills under load`,
+    killed.acknowledged,
+    `; ${killed.onTheirWay} messages were on their way at ${killed.met} of the kills`,
+  );
   const house = await startHouse(dataDir);
   const { acknowledged, wrong } = await dieSilently(house, siteKey, { tokens, deaths: DEATHS });
   stop(house);
