@@ -1,4 +1,4 @@
-import { Agent, type IncomingMessage, request } from 'node:http';
+import { Agent, type ClientRequest, type IncomingMessage, request } from 'node:http';
 
 /** Connections that are kept, so that each request costs what it costs and no handshake. */
 export function makeAgent(): Agent {
@@ -46,26 +46,45 @@ export interface Heard {
   readonly body: string;
 }
 
-/** An event stream; looks at entries alone. */
-export function listen(
+/** An event stream; looks at entries alone. One that breaks off is opened again and asks for what came since, as a browser does. */
+export async function listen(
   url: string,
   headers: Record<string, string>,
   onEntry: (entry: Heard) => void = () => undefined,
 ): Promise<Stream> {
+  const waits = new Map<string, () => void>();
+  let [last, isClosed, close] = [0, false, (): void => undefined];
+  const open = async (): Promise<void> => {
+    const { asked, response } = await opened(url, { ...headers, 'Last-Event-ID': String(last) });
+    close = () => asked.destroy();
+    readEvents(response, (entry) => {
+      last = entry.id;
+      onEntry(entry);
+      waits.get(entry.body)?.();
+      waits.delete(entry.body);
+    });
+    response.once('close', () => {
+      if (!isClosed) void open().catch(() => undefined); // the server has gone
+    });
+  };
+  await open();
+  return {
+    hear: (body) => new Promise<void>((heard) => waits.set(body, heard)),
+    close: () => {
+      isClosed = true;
+      close();
+    },
+  };
+}
+
+function opened(
+  url: string,
+  headers: Record<string, string>,
+): Promise<{ asked: ClientRequest; response: IncomingMessage }> {
   return new Promise((resolve, reject) => {
     const asked = request(url, { agent: false, headers }, (response) => {
-      if (response.statusCode !== 200)
-        return reject(new Error(`A stream was answered ${response.statusCode}.`));
-      const waits = new Map<string, () => void>();
-      readEvents(response, (entry) => {
-        onEntry(entry);
-        waits.get(entry.body)?.();
-        waits.delete(entry.body);
-      });
-      resolve({
-        hear: (body) => new Promise<void>((heard) => waits.set(body, heard)),
-        close: () => asked.destroy(),
-      });
+      if (response.statusCode === 200) resolve({ asked, response });
+      else reject(new Error(`A stream was answered ${response.statusCode}.`));
     });
     asked.on('error', (error) => reject(new Error(`A stream of ${url} failed: ${error.message}`)));
     asked.end();

@@ -210,21 +210,19 @@ export async function isUnanswered(
   return leftMs !== null || ours === undefined || ours.stored_ms < askedMs;
 }
 
-/** Questions of a site that nobody has joined yet, longest waiting first; of them at most so many. */
-export async function listAsked(
-  db: Db,
-  siteId: string,
-  limit: number,
-): Promise<{ id: string; visitor_id: string }[]> {
-  return listWaiting(db, { siteId, limit });
+const LISTED_MAX = 200;
+
+/** Questions of a site that nobody has joined yet, longest waiting first; the first two hundred of them. */
+export async function listAsked(db: Db, siteId: string): Promise<{ id: string; visitor_id: string }[]> {
+  return listWaiting(db, { siteId });
 }
 
-const listWaiting = keptQuery((db: Db, { siteId, limit }: { siteId: string; limit: number }) =>
+const listWaiting = keptQuery((db: Db, { siteId }: { siteId: string }) =>
   db
     .selectFrom('conversation')
     .select(['id', 'visitor_id'])
     .where('site_id', '=', siteId)
     .where('status', '=', 'asked')
     .orderBy('asked_ms')
-    .limit(limit),
+    .limit(LISTED_MAX),
 );

@@ -9,13 +9,14 @@ import {
 
 /**
  * Two connections to one file, in one thread: one writes, one only reads. A transaction has the writer to itself; what is
- * asked outside of one goes by the reader, never waits for it, and sees what was committed last. In memory there is one
+ * asked outside of it meanwhile goes by the reader, never waits, and sees what was committed last. In memory there is one
  * connection, where reading waits its turn: it would see what is not committed yet.
  */
 export class TwoConnections implements Driver {
   private readonly writes: Prepared;
   private readonly reads: Prepared | null;
   private readonly turn = new Turn();
+  private holder: Connection | null = null;
   private count = 0;
 
   /** How often something was committed that owners set; what was read under one number still stands while it is this one. */
@@ -37,15 +38,21 @@ export class TwoConnections implements Driver {
 
   acquireConnection(): Promise<DatabaseConnection> {
     return Promise.resolve(
-      new Connection(this.writes, this.reads, this.turn, () => {
-        this.count++;
-      }),
+      new Connection(
+        this.writes,
+        this.turn,
+        () => this.freeReader(),
+        () => {
+          this.count++;
+        },
+      ),
     );
   }
 
   /** A transaction of ours writes: it takes the write lock at once, so that it cannot fail half-way for want of it. */
   async beginTransaction(connection: Connection): Promise<void> {
     await connection.hold();
+    this.holder = connection;
     this.writes.run('begin immediate', []);
   }
 
@@ -62,8 +69,29 @@ export class TwoConnections implements Driver {
   }
 
   releaseConnection(connection: Connection): Promise<void> {
+    if (this.holder === connection) this.holder = null;
     connection.letGo();
     return Promise.resolve();
+  }
+
+  /** Rows of a query of the transaction that is open now. */
+  runHeld<R>(query: CompiledQuery): R[] {
+    if (this.holder === null) throw new Error('Expected a transaction to be open.');
+    return this.holder.runHeld<R>(query).rows;
+  }
+
+  /** Rows of a query outside of any transaction; null: it has to wait its turn. */
+  runFree<R>({ sql, parameters, query }: CompiledQuery): R[] | null {
+    const free = SelectQueryNode.is(query) ? this.freeReader() : null;
+    return free?.run<R>(sql, parameters).rows ?? null;
+  }
+
+  /**
+   * What can read now without seeing anything that is not committed; null: nothing can. The writer where it is free: what
+   * it has in memory stays there, whereas the reader has to read anew after each of the writer's commits.
+   */
+  private freeReader(): Prepared | null {
+    return this.turn.isTaken ? this.reads : this.writes;
   }
 
   destroy(): Promise<void> {
@@ -80,8 +108,8 @@ class Connection implements DatabaseConnection {
 
   constructor(
     private readonly writes: Prepared,
-    private readonly reads: Prepared | null,
     private readonly turn: Turn,
+    private readonly freeReader: () => Prepared | null,
     private readonly onSet: () => void,
   ) {}
 
@@ -95,11 +123,17 @@ class Connection implements DatabaseConnection {
     this.isHolding = false;
   }
 
-  async executeQuery<R>({ sql, parameters, query }: CompiledQuery): Promise<QueryResult<R>> {
-    if (!this.isHolding && this.reads !== null && SelectQueryNode.is(query))
-      return this.reads.run(sql, parameters);
+  runHeld<R>({ sql, parameters }: CompiledQuery): QueryResult<R> {
     this.hasSet ||= this.writes.sets(sql);
-    if (this.isHolding) return this.writes.run(sql, parameters);
+    return this.writes.run(sql, parameters);
+  }
+
+  async executeQuery<R>(compiled: CompiledQuery): Promise<QueryResult<R>> {
+    if (this.isHolding) return this.runHeld(compiled);
+    const { sql, parameters, query } = compiled;
+    const free = SelectQueryNode.is(query) ? this.freeReader() : null;
+    if (free !== null) return free.run(sql, parameters);
+    this.hasSet ||= this.writes.sets(sql);
     await this.turn.take();
     try {
       return this.writes.run(sql, parameters);
@@ -122,18 +156,22 @@ class Connection implements DatabaseConnection {
 
 /** Who comes first is first, and one at a time. */
 class Turn {
-  private isTaken = false;
+  private isHeld = false;
   private readonly waiting: (() => void)[] = [];
 
+  get isTaken(): boolean {
+    return this.isHeld;
+  }
+
   take(): Promise<void> {
-    if (this.isTaken) return new Promise((resolve) => this.waiting.push(resolve));
-    this.isTaken = true;
+    if (this.isHeld) return new Promise((resolve) => this.waiting.push(resolve));
+    this.isHeld = true;
     return Promise.resolve();
   }
 
   giveBack(): void {
     const next = this.waiting.shift();
-    if (next === undefined) this.isTaken = false;
+    if (next === undefined) this.isHeld = false;
     else next();
   }
 }

@@ -1,5 +1,5 @@
 import type { Compilable, CompiledQuery } from 'kysely';
-import type { Db } from './open';
+import { type Db, runAtOnce } from './open';
 
 /**
  * A query that is built and compiled once, and asked again and again with other values: building one anew costs more
@@ -14,7 +14,8 @@ export function keptQuery<Values extends object, Row>(
     const parameters = kept.parameters.map((one) =>
       one instanceof StandIn ? (values as Record<string, unknown>)[one.name] : one,
     );
-    return (await db.executeQuery<Row>({ ...kept, parameters })).rows;
+    const query = { ...kept, parameters };
+    return runAtOnce(db, query) ?? (await db.executeQuery<Row>(query)).rows;
   };
 }
 

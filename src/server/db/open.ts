@@ -2,11 +2,14 @@ import { existsSync, mkdirSync } from 'node:fs';
 import { dirname } from 'node:path';
 import Database from 'better-sqlite3';
 import {
+  type CompiledQuery,
   Kysely,
+  type LimitNode,
   SqliteAdapter,
   SqliteIntrospector,
   SqliteQueryCompiler,
   type Transaction,
+  ValueNode,
   sql,
 } from 'kysely';
 import { TwoConnections } from './driver';
@@ -30,6 +33,15 @@ const PRAGMAS = [
 class WholeAdapter extends SqliteAdapter {
   override get supportsTransactionalDdl(): boolean {
     return true;
+  }
+}
+
+/** Limits are written out: SQLite plans a statement anew whenever a limit is bound to it, which takes longer than most of ours. */
+class LiteralLimits extends SqliteQueryCompiler {
+  protected override visitLimit(node: LimitNode): void {
+    const limit = ValueNode.is(node.limit) ? node.limit.value : null;
+    if (Number.isSafeInteger(limit)) this.append(`limit ${String(limit)}`);
+    else super.visitLimit(node);
   }
 }
 
@@ -57,7 +69,7 @@ export function dbOver(writer: Database.Database, reader: Database.Database | nu
       createAdapter: () => new WholeAdapter(),
       createDriver: () => driver,
       createIntrospector: (whole) => new SqliteIntrospector(whole),
-      createQueryCompiler: () => new SqliteQueryCompiler(),
+      createQueryCompiler: () => new LiteralLimits(),
     },
   });
   RAW.set(db, { writer, driver });
@@ -87,6 +99,29 @@ const RAW = new WeakMap<Db, { readonly writer: Database.Database; readonly drive
 /** The connection that writes under a database, for what Kysely has no word for: pragmas and backup. */
 export function connectionOf(db: Db): Database.Database {
   return rawOf(db).writer;
+}
+
+/** Transactions that are open, with what runs their queries. */
+const OPEN = new WeakMap<Db, TwoConnections>();
+
+/** Lets queries of a transaction run at once for as long as some work lasts. */
+export async function whileOpen<T>(db: Db, tx: Tx, work: () => Promise<T>): Promise<T> {
+  OPEN.set(tx, rawOf(db).driver);
+  try {
+    return await work();
+  } finally {
+    OPEN.delete(tx);
+  }
+}
+
+/**
+ * Runs a compiled query past Kysely's own way, which takes as long as SQLite itself, where it need not wait for anything;
+ * null: it has to go that way.
+ */
+export function runAtOnce<Row>(db: Db, query: CompiledQuery<Row>): Row[] | null {
+  const open = OPEN.get(db);
+  if (open !== undefined) return open.runHeld<Row>(query);
+  return RAW.get(db)?.driver.runFree<Row>(query) ?? null;
 }
 
 /** Counts what was committed of all that owners set; a larger number: something of it may be another one now. */

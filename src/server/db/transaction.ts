@@ -1,4 +1,4 @@
-import type { Db, Tx } from './open';
+import { type Db, type Tx, whileOpen } from './open';
 
 /** The database could not be written: full, locked or gone. Said to the sender, who keeps what was written and tries again. */
 export class UnwritableError extends Error {
@@ -13,7 +13,7 @@ export class UnwritableError extends Error {
  */
 export async function inTransaction<T>(db: Db, work: (tx: Tx) => Promise<T>): Promise<T> {
   try {
-    return await db.transaction().execute(work);
+    return await db.transaction().execute((tx) => whileOpen(db, tx, () => work(tx)));
   } catch (error) {
     throw isUnavailable(error) ? new UnwritableError(error) : error;
   }

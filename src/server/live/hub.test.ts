@@ -32,7 +32,7 @@ describe('the hub', () => {
     const [slow, quick] = [madeSink(true), madeSink()];
     hub.open({ channels: ['site:a'], sink: slow.sink, onClose });
     hub.open({ channels: ['site:a'], sink: quick.sink });
-    for (let count = 0; count < 40; count++) hub.send('site:a', { name: 'entry', data: 'x'.repeat(16_000) });
+    for (let count = 0; count < 140; count++) hub.send('site:a', { name: 'entry', data: 'x'.repeat(16_000) });
     expect([onClose.mock.calls.length, hub.count('site:a')]).toEqual([1, 1]);
     expect([slow.sink.drop.mock.calls.length, quick.sink.drop.mock.calls.length]).toEqual([1, 0]);
   });

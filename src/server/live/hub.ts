@@ -38,8 +38,8 @@ interface Listener {
   close(): void;
 }
 
-/** A reader that is this far behind is dropped; it resumes from its last id. A desk of a large house reads hundreds of entries at once. */
-const BEHIND_BYTES_MAX = 512 * 1024;
+/** A reader that is this far behind is dropped; it resumes from its last id. A desk may have a thousand entries to read at once. */
+const BEHIND_BYTES_MAX = 2 * 1024 * 1024;
 /** [S7] What was said still holds. An event, no comment: a browser's own reader of streams tells of no comment. */
 const BEAT = encodeEvent({ name: 'beat', data: {} });
 
