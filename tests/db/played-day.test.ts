@@ -147,6 +147,18 @@ describe('a database of the first program, opened by this one', () => {
     expect(count()).toBe(0);
   });
 
+  it('gives no id of an entry again, not even one of an entry that was deleted', async () => {
+    const file = written();
+    const before = new Database(file);
+    before.prepare(`UPDATE sqlite_sequence SET seq = 90000 WHERE name = 'entry'`).run();
+    before.close();
+    const db = openDatabase(file);
+    await migrateDatabase(db, join(tmpdir(), `porch-sample-backups-${process.pid}`));
+    const kept = connectionOf(db).prepare(`SELECT name, seq FROM sqlite_sequence WHERE name LIKE 'entry%'`);
+    expect(kept.all()).toEqual([{ name: 'entry', seq: 90000 }]);
+    await closeDatabase(db);
+  });
+
   it('refers to nothing that is not there', async () => {
     const { db } = await opened();
     expect(connectionOf(db).pragma('foreign_key_check')).toEqual([]);

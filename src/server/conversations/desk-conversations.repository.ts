@@ -81,6 +81,7 @@ function deskQuery(db: Db, siteId: string) {
       'person.name as responder_name',
       selectFrom('entry')
         .select('entry.author')
+        .whereRef('entry.site_id', '=', 'conversation.site_id')
         .whereRef('entry.conversation_id', '=', 'conversation.id')
         .where('entry.kind', 'in', ['message', 'note'])
         .orderBy('entry.seq', 'desc')
@@ -88,6 +89,7 @@ function deskQuery(db: Db, siteId: string) {
         .as('last_author'),
       selectFrom('entry')
         .select('entry.body')
+        .whereRef('entry.site_id', '=', 'conversation.site_id')
         .whereRef('entry.conversation_id', '=', 'conversation.id')
         .where('entry.body', '!=', '') // an address left without words is not what was asked
         .orderBy('entry.seq', 'desc')
@@ -95,13 +97,14 @@ function deskQuery(db: Db, siteId: string) {
         .as('last_body'),
       selectFrom('entry')
         .select(({ fn }) => fn.min<number>('entry.stored_ms').as('since'))
+        .whereRef('entry.site_id', '=', 'conversation.site_id')
         .whereRef('entry.conversation_id', '=', 'conversation.id')
         .where('entry.author', '=', 'visitor')
         .where('entry.kind', 'in', ['message', 'note'])
         .where(
           'entry.seq',
           '>',
-          sql<number>`(select coalesce(max(ours.seq), 0) from entry as ours where ours.conversation_id = conversation.id and ours.author = 'person' and ours.kind = 'message')`,
+          sql<number>`(select coalesce(max(ours.seq), 0) from entry as ours where ours.site_id = conversation.site_id and ours.conversation_id = conversation.id and ours.author = 'person' and ours.kind = 'message')`,
         )
         .as('waiting_since'),
     ])

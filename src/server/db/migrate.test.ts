@@ -133,6 +133,7 @@ describe('migrateDatabase', () => {
       '202612010004-own-conversations',
       '202612010005-draft-steps',
       '202612010006-no-statistics',
+      '202612020001-fewer-entry-indexes',
     ]);
     expect(await migrateDatabase(db, '')).toEqual([]);
   });
