@@ -1,6 +1,9 @@
 import { type ValidationError, validateSync } from './validators';
 import { type ClassConstructor, plainToInstance } from 'class-transformer';
 import { type FieldErrors, type Result, fail, ok } from '../../core/result';
+import { rememberClasses } from './remember-classes';
+
+rememberClasses();
 
 /**
  * The one door for untrusted data: an input class judges it, unknown names are refused, and what leaves is a plain
