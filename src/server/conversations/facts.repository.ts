@@ -1,4 +1,4 @@
-import { type ExpressionBuilder, sql } from 'kysely';
+import { type Expression, type ExpressionBuilder, sql } from 'kysely';
 import type { ConversationFacts } from '../../core/model/conversation';
 import { keptQuery } from '../db/kept-query';
 import type { Db } from '../db/open';
@@ -35,13 +35,8 @@ function factsQuery(db: Db, siteId: string, id: string) {
     .select([...COLUMNS])
     .select(['person.name as responder', 'visitor.mail as mail'])
     .select((expression) => waitingSince(expression, siteId, id).as('waiting'))
-    .select(({ selectFrom }) =>
-      selectFrom('note')
-        .select(({ fn }) => fn.countAll<number>().as('open'))
-        .where('note.site_id', '=', siteId)
-        .where('note.conversation_id', '=', id)
-        .where('note.state', '!=', 'done')
-        .as('open_notes'),
+    .select((expression) =>
+      onlyWhere(expression, 'note', openNotes(expression, siteId, id).$asScalar()).as('open_notes'),
     )
     .select(({ selectFrom }) =>
       selectFrom('form_reply')
@@ -52,23 +47,7 @@ function factsQuery(db: Db, siteId: string, id: string) {
         .whereRef('form_reply.stored_ms', '>=', 'conversation.asked_ms')
         .as('after_given'),
     )
-    .select(({ selectFrom }) =>
-      selectFrom('conversation as earlier')
-        .select(({ fn }) => fn.countAll<number>().as('before'))
-        .whereRef('earlier.site_id', '=', 'conversation.site_id')
-        .where('earlier.status', '=', 'asked')
-        .whereRef('earlier.team_id', 'is', 'conversation.team_id')
-        .where('earlier.is_practice', '=', 0)
-        .whereRef('earlier.asked_ms', '<=', 'conversation.asked_ms')
-        .where((eb) =>
-          // Not looked up by themselves: an id alone would walk over all conversations before it.
-          eb.or([
-            eb(sql`+earlier.asked_ms`, '<', eb.ref('conversation.asked_ms')),
-            eb(sql`+earlier.id`, '<', eb.ref('conversation.id')),
-          ]),
-        )
-        .as('earlier'),
-    )
+    .select((expression) => onlyWhere(expression, 'asked', askedBefore(expression).$asScalar()).as('earlier'))
     .where('conversation.site_id', '=', siteId)
     .where('conversation.id', '=', id);
 }
@@ -96,8 +75,41 @@ function toFacts(row: FactsRow): ConversationFacts {
   };
 }
 
+type Of = ExpressionBuilder<Schema, 'conversation'>;
+
+/** Counted only for conversations of a status, as every message asks for the facts of its own. */
+function onlyWhere({ eb }: Of, status: 'note' | 'asked', count: Expression<number | null>) {
+  return eb.case().when('conversation.status', '=', status).then(count).end();
+}
+
+function openNotes({ selectFrom }: Of, siteId: string, id: string) {
+  return selectFrom('note')
+    .select(({ fn }) => fn.countAll<number>().as('open'))
+    .where('note.site_id', '=', siteId)
+    .where('note.conversation_id', '=', id)
+    .where('note.state', '!=', 'done');
+}
+
+/** [M7] How many questions of the same team wait for longer. */
+function askedBefore({ selectFrom }: Of) {
+  return selectFrom('conversation as earlier')
+    .select(({ fn }) => fn.countAll<number>().as('before'))
+    .whereRef('earlier.site_id', '=', 'conversation.site_id')
+    .where('earlier.status', '=', 'asked')
+    .whereRef('earlier.team_id', 'is', 'conversation.team_id')
+    .where('earlier.is_practice', '=', 0)
+    .whereRef('earlier.asked_ms', '<=', 'conversation.asked_ms')
+    .where((eb) =>
+      // Not looked up by themselves: an id alone would walk over all conversations before it.
+      eb.or([
+        eb(sql`+earlier.asked_ms`, '<', eb.ref('conversation.asked_ms')),
+        eb(sql`+earlier.id`, '<', eb.ref('conversation.id')),
+      ]),
+    );
+}
+
 /** [M3] When the oldest message of the visitor was stored that no responder has written after; lines of the server answer nothing. */
-function waitingSince({ selectFrom }: ExpressionBuilder<Schema, 'conversation'>, siteId: string, id: string) {
+function waitingSince({ selectFrom }: Of, siteId: string, id: string) {
   const ofThis = () =>
     selectFrom('entry').where('entry.site_id', '=', siteId).where('entry.conversation_id', '=', id);
   return ofThis()
