@@ -12,6 +12,7 @@ import type { DeskCall } from './route';
 /** The desk's stream: what was said on the site, how the teams stand, and the pings that presence lives on ([S2]). */
 export function deskStream({ state, request, member, sessionHash }: DeskCall): Promise<HttpAnswer> {
   const { site, person } = member;
+  const after = Number(request.headers.get('Last-Event-ID') ?? 0);
   const events = openEvents(
     state.hub,
     () => ({
@@ -34,7 +35,6 @@ export function deskStream({ state, request, member, sessionHash }: DeskCall): P
       };
       ping();
       opened.send({ name: 'teams', data: { teams: await teamStates(state, site.id) } });
-      const after = Number(request.headers.get('Last-Event-ID') ?? 0);
       if (after > 0) await resume(state, site.id, after, opened);
     },
   );

@@ -81,17 +81,21 @@ describe('an answer that goes on', () => {
   async function opened() {
     const leave = vi.fn();
     let sink: Sink | null = null;
-    const port = await serve(() => ({
-      status: 200,
-      headers: { 'Content-Type': 'text/event-stream' },
-      body: {
-        start: (given) => {
-          sink = given;
-          return leave;
+    const requests: HttpRequest[] = [];
+    const port = await serve((one) => {
+      requests.push(one);
+      return {
+        status: 200,
+        headers: { 'Content-Type': 'text/event-stream', 'X-Read': one.headers.get('X-Tab') ?? 'none' },
+        body: {
+          start: (given) => {
+            sink = given;
+            return leave;
+          },
         },
-      },
-    }));
-    const asked = request({ port, host: '127.0.0.1' });
+      };
+    });
+    const asked = request({ port, host: '127.0.0.1', headers: { 'X-Tab': 'a'.repeat(40) } });
     const response = new Promise<IncomingMessage>((resolve) => asked.once('response', resolve));
     asked.end();
     const incoming = await response;
@@ -103,8 +107,14 @@ describe('an answer that goes on', () => {
       .on('error', () => undefined);
     asked.on('error', () => undefined);
     if (sink === null) throw new Error('Expected a sink.');
-    return { asked, incoming, sink: sink as Sink, leave, heard: () => heard };
+    return { asked, incoming, requests, sink: sink as Sink, leave, heard: () => heard };
   }
+
+  it('keeps nothing of what it was asked with: it may be open for hours, beside thousands of others', async () => {
+    const { incoming, requests } = await opened();
+    expect(incoming.headers['x-read']).toBe('a'.repeat(40));
+    expect(requests.map((one) => one.headers.get('X-Tab'))).toEqual([null]);
+  });
 
   it('sends its head at once, then what comes, until it ends', async () => {
     const { incoming, sink, heard } = await opened();

@@ -1,5 +1,5 @@
 import type { IncomingMessage, ServerResponse } from 'node:http';
-import { type EventBody, type HttpAnswer, type HttpRequest, isEventBody } from './exchange';
+import { type EventBody, type HttpAnswer, type HttpRequest, type Sink, isEventBody } from './exchange';
 
 /** A request of Node's, as our endpoints read it. */
 export function fromNode(request: IncomingMessage): HttpRequest {
@@ -37,6 +37,7 @@ export function sendAnswer({ status, headers, body }: HttpAnswer, response: Serv
   if (isEventBody(body)) {
     response.writeHead(status, headers);
     response.flushHeaders();
+    forgetHeaders(response.req);
     return startEvents(body, response);
   }
   const { req: request } = response;
@@ -46,13 +47,35 @@ export function sendAnswer({ status, headers, body }: HttpAnswer, response: Serv
   response.writeHead(status, isCut ? { ...headers, Connection: 'close' } : headers).end(body);
 }
 
+/** A stream is open for hours; what it was asked with would be in memory for as long. */
+function forgetHeaders(request: IncomingMessage): void {
+  request.headers = {};
+  request.rawHeaders = [];
+}
+
 function startEvents(body: EventBody, response: ServerResponse): void {
   if (response.destroyed) return; // gone before it was answered
-  const leave = body.start({
-    write: (bytes) => !response.destroyed && response.write(bytes),
-    behind: () => response.writableLength,
-    end: () => response.end(),
-    drop: () => void response.destroy(),
-  });
+  const leave = body.start(new ResponseSink(response));
   response.on('error', leave).on('close', leave);
+}
+
+/** One object for each of thousands of streams, and no closures. */
+class ResponseSink implements Sink {
+  constructor(private readonly response: ServerResponse) {}
+
+  write(bytes: Uint8Array): void {
+    if (!this.response.destroyed) this.response.write(bytes);
+  }
+
+  behind(): number {
+    return this.response.writableLength;
+  }
+
+  end(): void {
+    this.response.end();
+  }
+
+  drop(): void {
+    this.response.destroy();
+  }
 }

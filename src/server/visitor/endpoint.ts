@@ -1,4 +1,4 @@
-import type { HttpAnswer, HttpRequest } from '../http/exchange';
+import type { EventBody, HttpAnswer, HttpRequest } from '../http/exchange';
 import { createHash } from 'node:crypto';
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -343,7 +343,23 @@ async function stream(call: Call): Promise<HttpAnswer> {
     });
   const unknown = byProxy === null ? [atAddress] : [atAddress, byProxy];
   const channels = [siteChannel(site.id), ...(own === null ? unknown : [own])];
-  const events = openEvents(
+  const after = Number(request.headers.get('Last-Event-ID') ?? 0);
+  const events = eventsFor(state, site, { channels, holder, visitorId, after });
+  return { status: 200, headers: { ...STREAM_HEADERS, ...allowed.headers }, body: events };
+}
+
+interface Heard {
+  readonly channels: readonly string[];
+  readonly holder: string | null;
+  /** Null: nobody who is known. */
+  readonly visitorId: string | null;
+  /** The last entry they have. */
+  readonly after: number;
+}
+
+/** Apart from the request, of which an open stream would keep all in memory. */
+function eventsFor(state: State, site: Site, { channels, holder, visitorId, after }: Heard): EventBody {
+  return openEvents(
     state.hub,
     () => ({
       ...{ channels, holder },
@@ -352,12 +368,10 @@ async function stream(call: Call): Promise<HttpAnswer> {
     async (opened) => {
       const teams = await teamStates(state, site.id);
       opened.send({ name: 'teams', data: { teams, paused: site.pausedAt !== null, now: state.clock.now() } });
-      const after = Number(request.headers.get('Last-Event-ID') ?? 0);
       if (visitorId !== null)
         for (const event of await findEntriesAfter(state, site.id, visitorId, after)) opened.send(event);
     },
   );
-  return { status: 200, headers: { ...STREAM_HEADERS, ...allowed.headers }, body: events };
 }
 
 function writerOf({ state, site, request }: Call): Writer {
