@@ -120,6 +120,16 @@ const findMembership = keptQuery((db: Db, { siteId, personId }: { siteId: string
   db.selectFrom('site_member').select('role').where('site_id', '=', siteId).where('person_id', '=', personId),
 );
 
+/** Everybody's role on a site, by person. */
+export async function listRoles(db: Db, siteId: string): Promise<ReadonlyMap<string, Role>> {
+  const rows = await db
+    .selectFrom('site_member')
+    .select(['person_id', 'role'])
+    .where('site_id', '=', siteId)
+    .execute();
+  return new Map(rows.map(({ person_id, role }) => [person_id, role]));
+}
+
 export async function insertMember(
   db: Db,
   siteId: string,

@@ -1,7 +1,7 @@
 import type { Role } from '../../core/model/role';
 import type { Env } from '../env';
 import { type Person, findSessionPerson } from './persons.repository';
-import { type Site, findRole } from './sites.repository';
+import type { Site } from './sites.repository';
 import { hashOf } from '../ids';
 import type { State } from '../state';
 
@@ -57,10 +57,10 @@ export async function findMemberBySession(
 ): Promise<Member | 'signed-out' | 'not-found' | 'not-allowed'> {
   const person = await findSessionPerson(state.db, sessionHash, state.clock.now());
   if (person === null) return 'signed-out';
-  const site = (await state.sites.byKey(siteKey))?.site ?? null;
-  const role = site === null ? null : await findRole(state.db, site.id, person.id);
-  if (site === null || role === null) return 'not-found';
-  return RANK[role] >= RANK[atLeast] ? { person, site, role } : 'not-allowed';
+  const known = await state.sites.byKey(siteKey);
+  const role = known?.roles.get(person.id);
+  if (known === null || role === undefined) return 'not-found';
+  return RANK[role] >= RANK[atLeast] ? { person, site: known.site, role } : 'not-allowed';
 }
 
 /** The session's secret out of a `Cookie` header. */

@@ -26,6 +26,7 @@ const PRAGMAS = [
   'busy_timeout = 250',
   'trusted_schema = OFF',
   'journal_size_limit = 67108864',
+  'wal_autocheckpoint = 4000', // in pages: what many messages change again and again is copied once
   'cache_size = -65536', // in KiB: what is talked about now stays in memory; it takes no more than is read
 ];
 

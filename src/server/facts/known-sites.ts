@@ -1,11 +1,12 @@
 import type { Override } from '../../core/model/calendar';
 import type { Design } from '../../core/model/design';
+import type { Role } from '../../core/model/role';
 import type { EpochMs } from '../../core/model/units';
 import type { Publication } from '../../core/publish/in-force';
 import { localeTable } from '../../core/publish/locale-table';
 import type { FactsFileV1 } from '../../core/wire/facts-file';
 import type { LocaleTable } from '../../core/wire/pointer';
-import { type Site, findSite, findSiteByKey, listDomains } from '../accounts/sites.repository';
+import { type Site, findSite, findSiteByKey, listDomains, listRoles } from '../accounts/sites.repository';
 import { type Db, settingsRevision } from '../db/open';
 import { listPublications } from '../designs/publications.repository';
 import { findVersion } from '../designs/versions.repository';
@@ -15,12 +16,14 @@ import { readFacts } from './facts';
 import type { FactsCache } from './facts-cache';
 import { type Team, listTeams } from './teams.repository';
 
-/** What owners have set of a site, as far as every request of a visitor needs it. */
+/** What owners have set of a site, as far as every request of a visitor or of a desk needs it. */
 export interface KnownSite {
   readonly site: Site;
   /** Origins whose pages may carry the widget. */
   readonly domains: readonly string[];
   readonly teams: readonly Team[];
+  /** By person. */
+  readonly roles: ReadonlyMap<string, Role>;
   /** What is in force since it was read, and all that is planned. */
   readonly publications: readonly Publication[];
   /** Of those publications, by version number. */
@@ -78,9 +81,10 @@ async function readSite(
   at: EpochMs,
   before?: KnownSite,
 ): Promise<KnownSite> {
-  const [domains, teams, publications, facts, overrides] = await Promise.all([
+  const [domains, teams, roles, publications, facts, overrides] = await Promise.all([
     listDomains(db, site.id),
     listTeams(db, site.id),
+    listRoles(db, site.id),
     listPublications(db, site.id, at),
     readFacts(db, cache, site.id),
     listOverrides(db, site.id, 0),
@@ -100,7 +104,7 @@ async function readSite(
       tables?.get(number) ?? localeTable(locales, site.defaultLocale),
     ]),
   );
-  return { site, domains, teams, publications, designs: new Map(own), localeTables, facts, overrides };
+  return { site, domains, teams, roles, publications, designs: new Map(own), localeTables, facts, overrides };
 }
 
 async function designOf(db: Db, siteId: string, number: number): Promise<Design> {
