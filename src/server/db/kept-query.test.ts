@@ -1,7 +1,8 @@
 import { sql } from 'kysely';
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { keptQuery } from './kept-query';
 import { type Db, openDatabase } from './open';
+import { inTransaction } from './transaction';
 
 const findName = keptQuery((db: Db, { siteId, after }: { siteId: string; after: number }) =>
   db
@@ -57,5 +58,36 @@ describe('a kept query', () => {
     await insertOne(other, { siteId: 'a', name: 'Eva', at: 1 });
     expect(await findName(one, { siteId: 'a', after: 0 })).toEqual([]);
     expect(await findName(other, { siteId: 'a', after: 0 })).toEqual([{ name: 'Eva', seen_ms: 1 }]);
+  });
+
+  it('is asked within a transaction at once, and sees what was written there', async () => {
+    const db = await made();
+    const seen = await inTransaction(db, async (tx) => {
+      await insertOne(tx, { siteId: 'a', name: 'Ana', at: 3 });
+      return findName(tx, { siteId: 'a', after: 0 });
+    });
+    expect(seen).toEqual([{ name: 'Ana', seen_ms: 3 }]);
+    await expect(
+      inTransaction(db, async (tx) => {
+        await insertOne(tx, { siteId: 'a', name: 'Rui', at: 4 });
+        throw new Error('no');
+      }),
+    ).rejects.toThrow('no');
+    expect(await findName(db, { siteId: 'a', after: 0 })).toHaveLength(1);
+  });
+
+  it('goes Kysely’s way where another program of the same process has opened the database, as Next’s pages find it', async () => {
+    const db = await made();
+    vi.resetModules();
+    const theirs = { ...(await import('./transaction')), ...(await import('./kept-query')) };
+    expect(theirs.inTransaction).not.toBe(inTransaction);
+    const find = theirs.keptQuery((one: Db, { siteId }: { siteId: string }) =>
+      one.selectFrom('visitor').select('name').where('site_id', '=', siteId),
+    );
+    const seen = await theirs.inTransaction(db, async (tx) => {
+      await insertOne(tx, { siteId: 'a', name: 'Ana', at: 3 });
+      return find(tx, { siteId: 'a' });
+    });
+    expect([seen, await find(db, { siteId: 'a' })]).toEqual([[{ name: 'Ana' }], [{ name: 'Ana' }]]);
   });
 });

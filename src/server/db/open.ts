@@ -105,9 +105,14 @@ export function connectionOf(db: Db): Database.Database {
 /** Transactions that are open, with what runs their queries. */
 const OPEN = new WeakMap<Db, TwoConnections>();
 
-/** Lets queries of a transaction run at once for as long as some work lasts. */
+/**
+ * Lets queries of a transaction run at once for as long as some work lasts. Next's pages are a program of their own in the
+ * same process: what the server has opened is unknown to their copy of this file, and their queries go Kysely's way.
+ */
 export async function whileOpen<T>(db: Db, tx: Tx, work: () => Promise<T>): Promise<T> {
-  OPEN.set(tx, rawOf(db).driver);
+  const raw = RAW.get(db);
+  if (raw === undefined) return work();
+  OPEN.set(tx, raw.driver);
   try {
     return await work();
   } finally {
