@@ -127,7 +127,7 @@ for (const [colorScheme, ...moments] of [
 
 test('a chosen conversation has nothing for axe', async ({ browser }) => {
   const page = await enterAs(browser, testServer, 'conversations');
-  await conversationsScreen.list(page).getByRole('button').first().click();
+  await conversationsScreen.list(page).getByRole('link').first().click();
   await expect(conversationsScreen.messages(page)).toBeVisible();
   await expectNoAxe(page, 'a conversation');
 });

@@ -8,6 +8,7 @@ import type { DeskConversation } from '../../core/wire/desk';
 import { lengthWords, pageWords } from '../wording/times';
 import { useSite } from '../frame/SiteContext';
 import { groupsOf } from './groups';
+import { conversationPath } from './use-open-conversation';
 import { CONVERSATIONS_WORDS } from '../wording/screens/conversations';
 import { SHARED_WORDS } from '../wording/screens/shared';
 
@@ -97,12 +98,19 @@ function Row({
   now: number;
   onChoose: (id: string) => void;
 }) {
-  const { overview } = useSite();
+  const { overview, siteKey } = useSite();
   return (
     <ButtonBase
+      component="a"
+      href={conversationPath(siteKey, one.id)}
       data-conversation={one.id}
-      aria-current={isChosen ? 'true' : undefined}
-      onClick={() => onChoose(one.id)}
+      aria-current={isChosen ? 'page' : undefined}
+      onClick={(event) => {
+        // With a key held the browser opens it as it does any address.
+        if (event.ctrlKey || event.metaKey || event.shiftKey || event.altKey) return;
+        event.preventDefault();
+        onChoose(one.id);
+      }}
       sx={{
         width: '100%',
         display: 'block',

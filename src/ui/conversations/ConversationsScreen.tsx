@@ -6,7 +6,7 @@ import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import useMediaQuery from '@mui/material/useMediaQuery';
-import { useRef, useState } from 'react';
+import { useRef } from 'react';
 import { SECOND_MS } from '../../core/model/units';
 import { useNow } from '../parts/use-now';
 import { useToastsAbove } from '../parts/use-toasts-above';
@@ -14,6 +14,7 @@ import { HIDDEN } from '../theme/hidden';
 import { ConversationList } from './ConversationList';
 import { ConversationView } from './ConversationView';
 import { type Desk, useDesk } from './use-desk';
+import { useOpenConversation } from './use-open-conversation';
 import { useSite } from '../frame/SiteContext';
 import { useConnection } from '../frame/Connection';
 import { CONVERSATIONS_WORDS } from '../wording/screens/conversations';
@@ -26,7 +27,7 @@ const COMPOSER_PX = 136;
 export function ConversationsScreen() {
   const { overview, personId } = useSite();
   const { isConnected } = useConnection();
-  const [chosen, setChosen] = useState<string | null>(null);
+  const [chosen, setChosen] = useOpenConversation();
   const desk = useDesk(chosen);
   useToastsAbove(COMPOSER_PX, COMPOSER_PX);
   const drafts = useRef(new Map<string, string>());
@@ -51,10 +52,18 @@ export function ConversationsScreen() {
       onMore={desk.loadMore}
     />
   );
+  const back = isPhone ? (
+    <Button size="small" onClick={() => setChosen(null)}>
+      {CONVERSATIONS_WORDS.backToAll}
+    </Button>
+  ) : null;
   const talk =
     desk.talk === null ? (
-      <Box sx={{ display: 'grid', placeItems: 'center', height: '100%', p: 4, color: 'text.secondary' }}>
-        <span role="status">{insteadOfTalk(chosen, desk.gone)}</span>
+      <Box sx={{ display: 'flex', flexDirection: 'column', height: '100%' }}>
+        <Box sx={{ px: 2, py: 1 }}>{back}</Box>
+        <Box sx={{ display: 'grid', placeItems: 'center', flex: 1, p: 4, color: 'text.secondary' }}>
+          <span role="status">{insteadOfTalk(chosen, desk.gone)}</span>
+        </Box>
       </Box>
     ) : (
       <ConversationView
@@ -64,13 +73,7 @@ export function ConversationsScreen() {
         onDraft={(draft) => desk.talk !== null && drafts.current.set(desk.talk.conversation.id, draft)}
         onSent={desk.add}
         onEarlier={desk.readEarlier}
-        onBack={
-          isPhone ? (
-            <Button size="small" onClick={() => setChosen(null)}>
-              {CONVERSATIONS_WORDS.backToAll}
-            </Button>
-          ) : null
-        }
+        onBack={back}
       />
     );
   return (

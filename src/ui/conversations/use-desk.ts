@@ -17,7 +17,7 @@ export interface Desk {
   /** The chosen conversation; null while it loads or where none is chosen. */
   readonly talk: DeskTalk | null;
   /** Why the chosen conversation is not there any more; null: it is. */
-  readonly gone: GoneWhy | null;
+  readonly gone: GoneWhy | 'missing' | null;
   loadMore(): void;
   /** Reads what was said before what is shown. */
   readEarlier(): void;
@@ -60,6 +60,7 @@ export function useDesk(chosen: string | null): Desk {
     } catch (error) {
       notice(error);
       setTalk((before) => (before?.conversation.id === chosen ? before : null));
+      if (error instanceof PortError && error.kind === 'missing') setGone((why) => why ?? 'missing');
     }
   }, [port, chosen, notice]);
 

@@ -21,6 +21,7 @@ import { useConnection, usePort } from '../frame/Connection';
 import { useFindings } from '../findings/FindingsContext';
 import { designPort } from '../design/port';
 import { conversationsPort } from '../conversations/port';
+import { conversationPath } from '../conversations/use-open-conversation';
 import { TODAY_WORDS } from '../wording/screens/today';
 import { SHARED_WORDS } from '../wording/screens/shared';
 
@@ -50,7 +51,7 @@ export function TodayScreen() {
         key="us"
         title={SHARED_WORDS.yourTurn}
         action={TODAY_WORDS.answer}
-        href={`/s/${siteKey}/conversations`}
+        href={conversationPath(siteKey, longest.id)}
       >
         {TODAY_WORDS.visitorsWait(waiting.length)}{' '}
         <Waited since={ourTurnSince(longest)} heard={overview.now} />.
@@ -62,7 +63,7 @@ export function TodayScreen() {
         key="missed"
         title={TODAY_WORDS.missed}
         action={TODAY_WORDS.answer}
-        href={`/s/${siteKey}/conversations`}
+        href={conversationPath(siteKey, null)}
       >
         {TODAY_WORDS.questionsMissed(missedCount)}
       </Line>,
@@ -73,7 +74,7 @@ export function TodayScreen() {
         key="notes"
         title={SHARED_WORDS.notes}
         action={TODAY_WORDS.open}
-        href={`/s/${siteKey}/conversations`}
+        href={conversationPath(siteKey, null)}
       >
         {TODAY_WORDS.notesNeedAnswers(noteCount)}
       </Line>,

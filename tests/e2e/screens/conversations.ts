@@ -15,4 +15,5 @@ export const conversationsScreen = {
   done: region(/^Done/),
   markDone: button('Mark as done'),
   withSomebody: region(/^Conversation with/),
+  backToAll: button('‹ All'),
 };

@@ -51,6 +51,7 @@ export const CONVERSATIONS_WORDS = {
   gone: {
     forgotten: 'The visitor asked to be forgotten. Everything they wrote here has been deleted.',
     practice: 'This was practice. It has been deleted.',
+    missing: 'There is no such conversation on this site. It may have been deleted.',
     old: 'Your site keeps conversations for a set time. This one was older, so it has been deleted.',
   },
   backToAll: '‹ All',
