@@ -1,6 +1,7 @@
 import type { Browser, Page } from '@playwright/test';
 import { beIn, enterAs, expect, test, useTestServer, visit } from './test-server';
 import { conversationsScreen } from './screens/conversations';
+import { frameScreen } from './screens/frame';
 
 const testServer = useTestServer();
 
@@ -51,4 +52,45 @@ test('every conversation has an address: back and forward lead through them, and
   await colleague.setViewportSize({ width: 390, height: 844 });
   await conversationsScreen.backToAll(colleague).click();
   await expect(conversationsScreen.list(colleague).getByText(BOAT)).toBeVisible();
+});
+
+test('a half-written answer survives another conversation, another screen, a reload and a crash, and is gone when it is sent', async ({
+  browser,
+}) => {
+  const desk = await enterAs(browser, testServer, 'conversations');
+  await beIn(desk, true);
+  const [PATH, DOGS] = ['Is the path lit?', 'Are dogs let in?'];
+  const [lit, dogs] = [await asked(browser, desk, PATH), await asked(browser, desk, DOGS)];
+  const half = 'It is lit until';
+  await conversationsScreen.list(desk).getByRole('link', { name: PATH }).click();
+  await conversationsScreen.reply(desk).fill(half);
+  await conversationsScreen.list(desk).getByRole('link', { name: DOGS }).click();
+  await shows(desk, dogs, DOGS);
+  await expect(conversationsScreen.reply(desk)).toHaveValue('');
+  await desk.goBack();
+  await expect(conversationsScreen.reply(desk)).toHaveValue(half);
+  await frameScreen.todayLink(frameScreen.screens(desk)).click();
+  await expect(desk).toHaveURL(/\/today$/);
+  await desk.goto(`${testServer.app}${lit}`);
+  await expect(conversationsScreen.reply(desk)).toHaveValue(half);
+  await desk.reload();
+  await expect(conversationsScreen.reply(desk)).toHaveValue(half);
+
+  const crashed = await desk.context().newPage();
+  await crashed.goto(`${testServer.app}${lit}`);
+  await conversationsScreen.reply(crashed).fill(`${half} an hour`);
+  const gone = crashed.waitForEvent('crash');
+  await crashed.goto('chrome://crash').catch(() => undefined); // what crashes does not answer
+  await gone;
+  const again = await desk.context().newPage();
+  await again.goto(`${testServer.app}${lit}`);
+  await expect(conversationsScreen.reply(again)).toHaveValue(`${half} an hour`);
+
+  await conversationsScreen.reply(again).fill(`${half} an hour after sunset.`);
+  await conversationsScreen.send(again).click();
+  await expect(conversationsScreen.messages(again).getByText('an hour after sunset.')).toBeVisible();
+  await expect(conversationsScreen.reply(again)).toHaveValue('');
+  await again.reload();
+  await expect(conversationsScreen.messages(again).getByText('an hour after sunset.')).toBeVisible();
+  await expect(conversationsScreen.reply(again)).toHaveValue('');
 });

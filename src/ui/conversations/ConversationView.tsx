@@ -20,41 +20,37 @@ import { VisitorNowBar } from './VisitorNowBar';
 import { useSite } from '../frame/SiteContext';
 import { useConnection, usePort } from '../frame/Connection';
 import { conversationsPort } from './port';
+import type { KeptAnswers } from './kept-answers';
 import { saidOf } from './use-desk';
 import { CONVERSATIONS_WORDS } from '../wording/screens/conversations';
 
 interface ConversationViewProps {
   readonly talk: DeskTalk;
-  /** What was half-written here before another conversation was looked at. */
-  readonly firstDraft: string;
-  readonly onDraft: (draft: string) => void;
+  /** What was half-written here before another conversation was looked at, or the page was left. */
+  readonly answers: KeptAnswers;
   readonly onSent: (entry: VisitorEntry) => void;
   readonly onEarlier: () => void;
   readonly onBack: ReactNode;
 }
 
 /** One conversation: who it is, what they see now, what was said on which page, and the answer. */
-export function ConversationView({
-  talk,
-  firstDraft,
-  onDraft,
-  onSent,
-  onEarlier,
-  onBack,
-}: ConversationViewProps) {
+export function ConversationView({ talk, answers, onSent, onEarlier, onBack }: ConversationViewProps) {
   const { conversation, pages, forms } = talk;
   const said = saidOf(talk);
   const { zone, overview } = useSite();
   const { notice } = useConnection();
   const port = usePort(conversationsPort);
-  const [draft, setDraftShown] = useState(firstDraft);
+  const [kept] = useState(() => answers.get(conversation.id));
+  const [draft, setDraftShown] = useState(kept.text);
+  const typed = useRef(kept.text);
   const setDraft = (text: string): void => {
+    typed.current = text;
     setDraftShown(text);
-    onDraft(text);
+    answers.set(conversation.id, { text, clientId: null });
   };
   const [fault, setFault] = useState<string | null>(null);
   const [asksEnd, setAsksEnd] = useState(false);
-  const sending = useRef<{ body: string; clientId: string } | null>(null);
+  const sending = useRef(kept.clientId === null ? null : { body: kept.text, clientId: kept.clientId });
   const log = useRef<HTMLDivElement>(null);
   const newestId = said.at(-1)?.id;
   useEffect(() => {
@@ -70,9 +66,10 @@ export function ConversationView({
         const said =
           sending.current?.body === draft ? sending.current : { body: draft, clientId: newClientId() };
         sending.current = said;
+        answers.set(conversation.id, { text: said.body, clientId: said.clientId });
         onSent(await port.reply(conversation.id, said));
         sending.current = null;
-        setDraft('');
+        if (typed.current === said.body) setDraft(''); // what was typed meanwhile stays
       }
       if (thenEnd) await port.end(conversation.id);
       setFault(null);

@@ -6,13 +6,14 @@ import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import useMediaQuery from '@mui/material/useMediaQuery';
-import { useRef } from 'react';
+import { useEffect, useMemo } from 'react';
 import { SECOND_MS } from '../../core/model/units';
 import { useNow } from '../parts/use-now';
 import { useToastsAbove } from '../parts/use-toasts-above';
 import { HIDDEN } from '../theme/hidden';
 import { ConversationList } from './ConversationList';
 import { ConversationView } from './ConversationView';
+import { keptAnswers } from './kept-answers';
 import { type Desk, useDesk } from './use-desk';
 import { useOpenConversation } from './use-open-conversation';
 import { useSite } from '../frame/SiteContext';
@@ -25,12 +26,19 @@ const COMPOSER_PX = 136;
 
 /** The responders' desk: whose turn it is, and the conversation itself. */
 export function ConversationsScreen() {
-  const { overview, personId } = useSite();
-  const { isConnected } = useConnection();
+  const { overview, siteKey, personId } = useSite();
+  const { isConnected, onEvent } = useConnection();
   const [chosen, setChosen] = useOpenConversation();
   const desk = useDesk(chosen);
   useToastsAbove(COMPOSER_PX, COMPOSER_PX);
-  const drafts = useRef(new Map<string, string>());
+  const answers = useMemo(() => keptAnswers(() => localStorage, { siteKey, personId }), [siteKey, personId]);
+  useEffect(
+    () =>
+      onEvent((event) => {
+        if (event.kind === 'gone') for (const id of event.ids) answers.set(id, { text: '', clientId: null });
+      }),
+    [onEvent, answers],
+  );
   const isPhone = useMediaQuery('(max-width: 56.2em)', { noSsr: true });
   const now = useNow(overview.now, 10 * SECOND_MS);
   if (desk.failed !== null && desk.list === null)
@@ -69,8 +77,7 @@ export function ConversationsScreen() {
       <ConversationView
         key={desk.talk.conversation.id}
         talk={desk.talk}
-        firstDraft={drafts.current.get(desk.talk.conversation.id) ?? ''}
-        onDraft={(draft) => desk.talk !== null && drafts.current.set(desk.talk.conversation.id, draft)}
+        answers={answers}
         onSent={desk.add}
         onEarlier={desk.readEarlier}
         onBack={back}

@@ -6,6 +6,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { ConversationView } from '../conversations/ConversationView';
+import { NOT_KEPT } from '../conversations/kept-answers';
 import { conversationsPort } from '../conversations/port';
 import { useDesk } from '../conversations/use-desk';
 import { usePort } from '../frame/Connection';
@@ -132,8 +133,7 @@ function BothSides({ pass }: { readonly pass: string }) {
             <ConversationView
               key={desk.talk.conversation.id}
               talk={desk.talk}
-              firstDraft=""
-              onDraft={() => undefined}
+              answers={NOT_KEPT}
               onSent={desk.add}
               onEarlier={desk.readEarlier}
               onBack={null}
