@@ -10,6 +10,9 @@ interface URL {
   readonly href: string;
   readonly protocol: string;
   readonly host: string;
+  readonly hostname: string;
+  readonly username: string;
+  readonly password: string;
   readonly origin: string;
   readonly pathname: string;
   readonly search: string;

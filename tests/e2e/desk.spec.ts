@@ -1,5 +1,5 @@
 import type { Browser, Page } from '@playwright/test';
-import { beIn, enterAs, expect, test, useTestServer, visit } from './test-server';
+import { beIn, enterAs, expect, expectNoAxe, test, useTestServer, visit } from './test-server';
 import { conversationsScreen } from './screens/conversations';
 import { frameScreen } from './screens/frame';
 
@@ -93,4 +93,33 @@ test('a half-written answer survives another conversation, another screen, a rel
   await again.reload();
   await expect(conversationsScreen.messages(again).getByText('an hour after sunset.')).toBeVisible();
   await expect(conversationsScreen.reply(again)).toHaveValue('');
+});
+
+test('addresses in what is said can be opened on both sides, and nothing in it is more than text', async ({
+  browser,
+}) => {
+  const desk = await enterAs(browser, testServer, 'conversations');
+  await beIn(desk, true);
+  const visitor = await visit(browser, `${testServer.site}/tonight`);
+  await visitor.launcher.click();
+  await visitor.say(
+    'Is https://isle.example/tonight right? <b>javascript:alert(1)</b> or tours@isle.example',
+  );
+  await conversationsScreen.list(desk).getByText('Is https://isle.example/tonight').click();
+  for (const said of [conversationsScreen.messages(desk), visitor.window]) {
+    const links = said.getByRole('link');
+    await expect(links).toHaveText(['https://isle.example/tonight', 'tours@isle.example']);
+    await expect(links.first()).toHaveAttribute('href', 'https://isle.example/tonight');
+    await expect(links.first()).toHaveAttribute('rel', 'noopener noreferrer nofollow');
+    await expect(links.last()).toHaveAttribute('href', 'mailto:tours@isle.example');
+    await expect(said.getByText('<b>javascript:alert(1)</b>')).toBeVisible();
+  }
+  await conversationsScreen.reply(desk).fill('It is.\nOr call +351 291 555 012');
+  await conversationsScreen.send(desk).click();
+  await expect(visitor.window.getByRole('link', { name: '+351 291 555 012' })).toHaveAttribute(
+    'href',
+    'tel:+351291555012',
+  );
+  await expectNoAxe(visitor.page, 'a window with links');
+  await expectNoAxe(desk, 'a conversation with links');
 });

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import type { VisitorEntry } from '../../core/wire/talk';
 import { clockWords, dayWords, pageWords } from '../wording/times';
+import { LinkedText } from './LinkedText';
 import { CONVERSATIONS_WORDS } from '../wording/screens/conversations';
 
 /** Whether an entry belongs to another conversation than the one above it. */
@@ -71,6 +72,7 @@ export function EntryLine({
             borderRadius: '10px',
             whiteSpace: 'pre-wrap',
             overflowWrap: 'anywhere',
+            '& a': { color: 'inherit' },
             bgcolor: isOurs ? 'var(--porch-lane)' : 'background.paper',
             border: '1px solid var(--porch-rail)',
             borderInlineStart: isOurs ? '3px solid var(--porch-door)' : '1px solid var(--porch-rail)',
@@ -84,7 +86,7 @@ export function EntryLine({
                 : CONVERSATIONS_WORDS.visitor}{' '}
             · {clockWords(entry.storedMs, zone)}
           </Box>
-          <bdi>{entry.body}</bdi>
+          <LinkedText text={entry.body} />
         </Box>
       ) : (
         <Box sx={{ fontSize: '0.8125rem', color: 'text.secondary' }}>

@@ -3,6 +3,7 @@ import type { VisitorEntry } from '../../core/wire/talk';
 import { initialsOf } from '../../core/words/initials';
 import type { FormatText } from '../format-text';
 import type { Outgoing } from './outbox';
+import { Linked } from './linked';
 import { Picture } from './picture';
 import type { WindowProps } from './window';
 
@@ -76,7 +77,7 @@ function Said({ entry, before, formatText, locale, base }: EntryProps) {
       <span class={isVisitor ? 'who hidden' : 'who'}>
         {isVisitor ? formatText('talking.you') : entry.name}
       </span>
-      <bdi>{entry.body}</bdi>
+      <Linked text={entry.body} />
       <time class="time">{timeOf(entry.storedMs, locale)}</time>
     </div>
   );

@@ -35,7 +35,7 @@ img.face { object-fit: cover; }
 .head .face { background: var(--onHeader); color: var(--header); }
 .card > .face { position: absolute; inset-inline-start: -38px; inset-block-start: 0; border: 1px solid var(--rail); }
 .who { display: block; font-size: 12px; font-weight: 600; color: var(--shade); font-family: var(--heading); }
-.card .who { color: inherit; }
+.card :is(.who, a) { color: inherit; }
 .time { display: none; font-size: 12px; font-family: var(--heading); }
 .progress { font-size: 12px; color: var(--shade); align-self: flex-end; }
 .line { align-self: center; text-align: center; font-size: 13px; color: var(--shade); padding: 2px 8px; }
