@@ -55,7 +55,7 @@ test('[M3] a responder who stops answering in the midst of it: the visitor is to
   await expect(visitor.window.getByText('had to step away')).toHaveCount(1);
   await expect(conversationsScreen.withSomebody(desk)).toContainText('and nobody has taken over yet');
   await beIn(desk, true);
-  const first = conversationsScreen.yourTurn(desk).getByRole('button').first();
+  const first = conversationsScreen.yourTurn(desk).getByRole('link').first();
   await expect(first).toContainText('let me look up how wide');
   await first.click();
   await conversationsScreen.reply(desk).fill('Ninety centimetres.');
@@ -101,7 +101,7 @@ test('a question that its visitor gave up is missed: it stays at Your turn until
   await visitor.launcher.click();
   await visitor.say('Will the aurora be seen?');
   await widgetScreen.endConversation(visitor.window).click();
-  const row = conversationsScreen.yourTurn(desk).getByRole('button', { name: /aurora/ });
+  const row = conversationsScreen.yourTurn(desk).getByRole('link', { name: /aurora/ });
   await expect(row).toContainText('missed');
   const today = await enterAs(browser, testServer, 'today');
   await expect(today.getByText(/not answered in time\.$/)).toBeVisible();
