@@ -1,7 +1,9 @@
 import 'server-only';
 import { cookies, headers } from 'next/headers';
+import { redirect } from 'next/navigation';
 import type { Person } from '../server/accounts/persons.repository';
 import { PEER_HEADER, sealedPeer } from '../server/http/address';
+import { PAGE_HEADER } from '../server/http/page-asked';
 import { cookieName, findPersonBySecret, isSecure } from '../server/accounts/who';
 import { state } from '../server/state';
 import { SESSION_MS } from '../server/accounts/sign-in';
@@ -29,6 +31,12 @@ export async function setSession(secret: string): Promise<void> {
 
 export async function clearSession(): Promise<void> {
   (await cookies()).delete(cookieName(state().env));
+}
+
+/** Goes to where one signs in, and from there back to the page that was asked for. */
+export async function signInFirst(): Promise<never> {
+  const page = (await headers()).get(PAGE_HEADER) ?? '/';
+  redirect(`/signin?next=${encodeURIComponent(page)}`);
 }
 
 /** Where a form came from: for the limits, and for the list of sessions. */

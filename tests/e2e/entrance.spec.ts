@@ -100,6 +100,21 @@ test('signing in leads where one was going, and nowhere else', async ({ page }) 
     await expect(page).toHaveURL(lands);
     expect(new URL(page.url()).host).toBe(new URL(testServer.app).host);
   }
+  await page.context().clearCookies();
+  await page.goto(`${testServer.app}/signin?next=/`);
+  await entranceScreen.email(page).fill('ines@farrowisle.example');
+  await entranceScreen.password(page).fill(PASSWORD);
+  await entranceScreen.signIn(page).click();
+  await page.waitForURL(/\/s\/[a-z0-9]{12}\/today$/);
+  for (const screen of ['conversations/01m8t1z8my88eq2s7hwgvmy0ny', 'design?moment=at-the-door']) {
+    const asked = page.url().replace(/\/s\/([a-z0-9]{12})\/.*$/, `/s/$1/${screen}`);
+    await page.context().clearCookies();
+    await page.goto(asked);
+    await entranceScreen.email(page).fill('ines@farrowisle.example');
+    await entranceScreen.password(page).fill(PASSWORD);
+    await entranceScreen.signIn(page).click();
+    await expect(page).toHaveURL(asked);
+  }
 });
 
 test('another site of the same person, by the same first page without an account; on a phone', async ({

@@ -1,4 +1,4 @@
-import { notFound, redirect } from 'next/navigation';
+import { notFound } from 'next/navigation';
 import type { ReactNode } from 'react';
 import { listSitesOf } from '../../../server/accounts/sites.repository';
 import { findMember } from '../../../server/accounts/who';
@@ -6,7 +6,7 @@ import { overviewOf } from '../../../server/facts/overview';
 import { state } from '../../../server/state';
 import { SiteFrame } from '../../../ui/frame/SiteFrame';
 import { signInAction, signOutAction } from '../../entrance-actions';
-import { currentSecret } from '../../session';
+import { currentSecret, signInFirst } from '../../session';
 
 export const dynamic = 'force-dynamic';
 
@@ -19,7 +19,7 @@ export default async function SiteLayout({
 }) {
   const { site: siteKey } = await params;
   const member = await findMember(state(), await currentSecret(), siteKey, 'responder');
-  if (member === 'signed-out') redirect(`/signin?next=/s/${encodeURIComponent(siteKey)}/today`);
+  if (member === 'signed-out') return signInFirst();
   if (typeof member === 'string') notFound();
   const { site, person, role } = member;
   const [sites, overview] = await Promise.all([

@@ -1,12 +1,12 @@
 import type { Metadata } from 'next';
-import { notFound, redirect } from 'next/navigation';
+import { notFound } from 'next/navigation';
 import { isOnlyHere } from '../../../../core/pages/origins';
 import { listDomains } from '../../../../server/accounts/sites.repository';
 import { findMember } from '../../../../server/accounts/who';
 import { addressFor } from '../../../../server/http/origin-gate';
 import { state } from '../../../../server/state';
 import { InstallScreen } from '../../../../ui/install/InstallScreen';
-import { currentSecret, origin } from '../../../session';
+import { currentSecret, origin, signInFirst } from '../../../session';
 import { SHARED_WORDS } from '../../../../ui/wording/screens/shared';
 
 export const metadata: Metadata = { title: SHARED_WORDS.install };
@@ -15,7 +15,7 @@ export const dynamic = 'force-dynamic';
 export default async function InstallPage({ params }: { params: Promise<{ site: string }> }) {
   const { site: siteKey } = await params;
   const member = await findMember(state(), await currentSecret(), siteKey, 'responder');
-  if (member === 'signed-out') redirect(`/signin?next=/s/${encodeURIComponent(siteKey)}/install`);
+  if (member === 'signed-out') return signInFirst();
   if (typeof member === 'string') notFound();
   const own = addressFor(state().env, (await origin()).host);
   return (
