@@ -22,7 +22,7 @@ interface Offer {
  * its readers are the likeliest to read, by CLDR's language matching. What goes to the site's default anyway is left out.
  */
 export function localeTable(offered: readonly Locale[], siteDefault: Locale): LocaleTable {
-  const offers = offered.map(offerOf);
+  const offers = offered.filter(isWellFormed).map(offerOf);
   const byLanguage = new Map<string, readonly Offer[]>();
   for (const offer of offers) {
     const written = writtenLanguage(offer.tag);
@@ -42,6 +42,15 @@ export function localeTable(offered: readonly Locale[], siteDefault: Locale): Lo
     else if (locale !== siteDefault) related.push([locale, wished]);
   }
   return { own: byWish(own), related: byWish(related) };
+}
+
+/** What is no language tag, though it looks like one, cannot be wished for either. */
+function isWellFormed(locale: Locale): boolean {
+  try {
+    return new Intl.Locale(locale).language !== '';
+  } catch {
+    return false; // it is refused by its constructor
+  }
 }
 
 function offerOf(locale: Locale): Offer {

@@ -59,5 +59,8 @@ describe('chooseLocale', () => {
     expect(chosen(['*', 'constructor', '-', '', 'und', 'pt'], OFFERED)).toBe('pt');
     expect(chosen(['de_AT.UTF-8', 'pt'], OFFERED)).toBe('de');
     expect(chosen(['en-x-moon'], OFFERED, 'de')).toBe('en');
+    expect(chosen(['pt', 'de-1'], ['en', 'de-1', 'pt'])).toBe('pt');
+    expect(chosen(['de-1'], ['en', 'de-1'])).toBe('en');
+    expect(chosen(['xx-YY'], ['en', 'xx'])).toBe('xx');
   });
 });

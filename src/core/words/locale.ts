@@ -27,7 +27,7 @@ function tagsOf(preferred: string): string[] {
     // Without a language every locale would be as likely.
     return /^und/.test(wish.baseName)
       ? []
-      : [wish.baseName, likely.baseName, `${likely.language}-${likely.script}`];
+      : [wish.baseName, likely.baseName, `${likely.language}-${likely.script ?? 'Latn'}`];
   } catch {
     return []; // no well-formed tag
   }
