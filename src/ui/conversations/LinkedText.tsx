@@ -1,7 +1,8 @@
+import { memo } from 'react';
 import { linksIn } from '../../core/words/links';
 
 /** What somebody wrote: as text, with the addresses and numbers in it to be opened. */
-export function LinkedText({ text }: { readonly text: string }) {
+export const LinkedText = memo(function LinkedText({ text }: { readonly text: string }) {
   return (
     <bdi>
       {linksIn(text).map(({ text: part, href }, index) =>
@@ -15,4 +16,4 @@ export function LinkedText({ text }: { readonly text: string }) {
       )}
     </bdi>
   );
-}
+});

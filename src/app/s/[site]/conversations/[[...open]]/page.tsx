@@ -12,6 +12,6 @@ export default async function ConversationsPage({
   readonly params: Promise<{ readonly open?: readonly string[] }>;
 }) {
   const { open = [] } = await params;
-  if (open.length > 1) notFound();
+  if (open.length > 1 || !open.every((id) => /^[a-z0-9]{26}$/.test(id))) notFound();
   return <ConversationsScreen />;
 }
