@@ -46,9 +46,10 @@ export class Relay {
     this.lines.forEach(still);
   }
 
-  /** Lines that are opened from now on are as always. */
+  /** The server came up anew: dead lines are reset, so that no browser waits for an answer on one, and later ones are as always. */
   mend(): void {
     this.isDead = false;
+    this.cut();
   }
 
   close(): void {
