@@ -30,8 +30,8 @@ export function fillTalk(dataDir: string, { conversations, entriesEach, oneRunsO
   );
   const conversation = db.prepare(
     `INSERT INTO conversation (site_id, id, visitor_id, team_id, widget_key, design_file, is_practice, status, state_at_start, page, asked_ms,
-       joined_ms, ended_ms, ended_by, last_entry_ms, last_seq, assigned_to, is_done)
-     VALUES (?, ?, ?, NULL, 'main', '', 0, ?, 'in', 'https://farrowisle.example/tonight', ?, ?, ?, ?, ?, ?, ?, ?)`,
+       joined_ms, ended_ms, ended_by, last_entry_ms, last_seq, assigned_to, is_done, waiting_ms)
+     VALUES (?, ?, ?, NULL, 'main', '', 0, ?, 'in', 'https://farrowisle.example/tonight', ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
   );
   const entry = db.prepare(
     `INSERT INTO entry (site_id, conversation_id, seq, kind, author, person_id, client_id, body, stored_ms) VALUES (?, ?, ?, 'message', ?, ?, ?, ?, ?)`,
@@ -48,7 +48,7 @@ export function fillTalk(dataDir: string, { conversations, entriesEach, oneRunsO
       const [status, ended] = runs ? ['joined', null] : ['ended', at];
       conversation.run(
         ...[site.id, id, visitorId, status, at, at, ended, runs ? null : 'person'],
-        ...[at, entriesEach, person.id, runs ? 0 : 1],
+        ...[at, entriesEach, person.id, runs ? 0 : 1, entriesEach % 2 === 1 ? at : null],
       );
       for (let seq = 1; seq <= entriesEach; seq++) {
         const isOurs = seq % 2 === 0;

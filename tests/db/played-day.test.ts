@@ -90,7 +90,16 @@ function stepOf({ revision }: Row, all: readonly Row[]): string | null {
   return done.includes(Number(revision)) ? 'done' : undone.includes(Number(revision)) ? 'undone' : null;
 }
 
-function asToday(table: string, row: Row, all: readonly Row[]): Row {
+/** When the first message was stored that nobody has answered, of those since the question was asked. */
+function waitingOf({ id, asked_ms: askedAt }: Row, said: readonly Row[]): unknown {
+  const own = said.filter((entry) => entry['conversation_id'] === id);
+  const answered = own.findLastIndex(({ author, kind }) => author === 'person' && kind === 'message');
+  const isOpen = ({ author, kind, stored_ms: at }: Row): boolean =>
+    author === 'visitor' && kind !== 'ended' && Number(at) >= Number(askedAt);
+  return own.slice(answered + 1).find(isOpen)?.['stored_ms'] ?? null;
+}
+
+function asToday(table: string, row: Row, all: readonly Row[], said: readonly Row[]): Row {
   const renamed = Object.fromEntries(
     Object.entries(row).map(([column, value]) => [
       COLUMNS[table]?.[column] ?? column,
@@ -98,8 +107,9 @@ function asToday(table: string, row: Row, all: readonly Row[]): Row {
     ]),
   );
   const isDone = table === 'conversation' ? { is_done: row['standing'] === 'ended' ? 1 : 0 } : {};
+  const waits = table === 'conversation' ? { waiting_ms: waitingOf(row, said) } : {};
   const step = table === 'draft_change' ? { step: stepOf(row, all) } : {};
-  return { ...renamed, ...ADDED[table], ...isDone, ...step };
+  return { ...renamed, ...ADDED[table], ...isDone, ...step, ...waits };
 }
 
 /** Rows in an order of their own, whatever they are called. */
@@ -121,13 +131,14 @@ describe('a database of the first program, opened by this one', () => {
     expect(tablesOf(connectionOf(db))).toEqual(
       expect.arrayContaining(tables.map((name) => TABLES[name] ?? name)),
     );
+    const said = before.prepare<[], Row>(`SELECT * FROM entry ORDER BY seq`).all();
     for (const table of tables) {
       const was = before.prepare<[], Row>(`SELECT * FROM "${table}"`).all();
       expect(was.length, `rows of ${table} in the sample`).toBeGreaterThan(0);
       const is = connectionOf(db)
         .prepare<[], Row>(`SELECT * FROM "${TABLES[table] ?? table}"`)
         .all();
-      expect(inOrder(is), table).toEqual(inOrder(was.map((row) => asToday(table, row, was))));
+      expect(inOrder(is), table).toEqual(inOrder(was.map((row) => asToday(table, row, was, said))));
     }
   });
 

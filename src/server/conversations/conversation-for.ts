@@ -128,6 +128,7 @@ function newRow(begin: Beginning, status: 'asked' | 'note', before: string | nul
     page: said.page,
     last_entry_ms: at,
     last_seq: 0,
+    waiting_ms: null,
     answers_json: null,
     trail_json: null,
     ...askedAnew(begin, status),

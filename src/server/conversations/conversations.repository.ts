@@ -25,7 +25,7 @@ const insertRow = keptQuery((db: Db, row: ConversationRow) =>
     ...{ asked_ms: row.asked_ms, joined_ms: row.joined_ms, ended_ms: row.ended_ms, ended_by: row.ended_by },
     ...{ last_entry_ms: row.last_entry_ms, last_seq: row.last_seq, assigned_to: row.assigned_to },
     ...{ answers_json: row.answers_json, trail_json: row.trail_json, left_ms: row.left_ms },
-    ...{ missed_ms: row.missed_ms, is_done: row.is_done },
+    ...{ missed_ms: row.missed_ms, is_done: row.is_done, waiting_ms: row.waiting_ms },
   }),
 );
 

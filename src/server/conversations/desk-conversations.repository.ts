@@ -1,8 +1,8 @@
-import { sql } from 'kysely';
 import type { EpochMs } from '../../core/model/units';
 import type { DeskConversation } from '../../core/wire/desk';
 import { keptQuery } from '../db/kept-query';
 import type { Db } from '../db/open';
+import { waitingSince } from './facts.repository';
 
 /** Everything that still wants somebody, however old: questions nobody has joined before all else, so that no bound cuts them off. */
 export async function listOpenDeskConversations(
@@ -75,6 +75,7 @@ function deskQuery(db: Db, siteId: string) {
       'conversation.left_ms',
       'conversation.missed_ms',
       'conversation.is_done',
+      'conversation.waiting_ms',
       'visitor.name as visitor_name',
       'visitor.mail as visitor_mail',
       'visitor.locale',
@@ -95,18 +96,6 @@ function deskQuery(db: Db, siteId: string) {
         .orderBy('entry.seq', 'desc')
         .limit(1)
         .as('last_body'),
-      selectFrom('entry')
-        .select(({ fn }) => fn.min<number>('entry.stored_ms').as('since'))
-        .whereRef('entry.site_id', '=', 'conversation.site_id')
-        .whereRef('entry.conversation_id', '=', 'conversation.id')
-        .where('entry.author', '=', 'visitor')
-        .where('entry.kind', 'in', ['message', 'note'])
-        .where(
-          'entry.seq',
-          '>',
-          sql<number>`(select coalesce(max(ours.seq), 0) from entry as ours where ours.site_id = conversation.site_id and ours.conversation_id = conversation.id and ours.author = 'person' and ours.kind = 'message')`,
-        )
-        .as('waiting_since'),
     ])
     .where('conversation.site_id', '=', siteId);
 }
@@ -129,7 +118,7 @@ function toDesk(row: DeskRow): DeskConversation {
     lastEntryMs: row.last_entry_ms,
     lastAuthor: row.last_author ?? 'visitor',
     lastBody: row.last_body ?? '',
-    waitingSinceMs: row.is_done === 1 ? null : row.waiting_since,
+    waitingSinceMs: row.is_done === 1 ? null : waitingSince(row),
     leftMs: row.left_ms,
     missedMs: row.missed_ms,
     isDone: row.is_done === 1,

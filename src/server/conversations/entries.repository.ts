@@ -67,7 +67,7 @@ export async function appendEntry(
   at: EpochMs,
 ): Promise<VisitorEntry> {
   const { site_id: siteId, id } = conversation;
-  const [counted] = await countEntry(db, { siteId, id, at });
+  const [counted] = await countEntry(db, { siteId, id, at, effect: effectOf(entry) });
   if (counted === undefined) throw new Error('Expected the conversation that is written into: it is gone.');
   const seq = counted.last_seq;
   const row = { ...entry, site_id: siteId, conversation_id: id, seq, stored_ms: at };
@@ -78,10 +78,33 @@ export async function appendEntry(
   return toEntry({ ...row, id: stored.id, name: author?.name ?? null, face_json: author?.face_json ?? null });
 }
 
-const countEntry = keptQuery((db: Db, { siteId, id, at }: { siteId: string; id: string; at: EpochMs }) =>
+/** [M3] What an entry does to how long its visitor has waited; a line of the server does nothing. */
+function effectOf({ author, kind }: NewEntry): Counted['effect'] {
+  if (author === 'visitor' && kind !== 'ended') return 'asks';
+  return author === 'person' && kind === 'message' ? 'answers' : 'none';
+}
+
+interface Counted {
+  readonly siteId: string;
+  readonly id: string;
+  readonly at: EpochMs;
+  readonly effect: 'asks' | 'answers' | 'none';
+}
+
+const countEntry = keptQuery((db: Db, { siteId, id, at, effect }: Counted) =>
   db
     .updateTable('conversation')
-    .set(({ eb }) => ({ last_seq: eb('last_seq', '+', 1), last_entry_ms: at }))
+    .set(({ eb, ref }) => ({
+      last_seq: eb('last_seq', '+', 1),
+      last_entry_ms: at,
+      waiting_ms: eb
+        .case(sql<Counted['effect']>`${effect}`)
+        .when('none')
+        .then(ref('waiting_ms'))
+        .when('asks')
+        .then(eb.case().when('waiting_ms', '>=', ref('asked_ms')).then(ref('waiting_ms')).else(at).end())
+        .end(),
+    }))
     .where('site_id', '=', siteId)
     .where('id', '=', id)
     .returning('last_seq'),

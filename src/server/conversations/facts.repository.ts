@@ -1,5 +1,6 @@
 import { type Expression, type ExpressionBuilder, sql } from 'kysely';
 import type { ConversationFacts } from '../../core/model/conversation';
+import type { EpochMs } from '../../core/model/units';
 import { keptQuery } from '../db/kept-query';
 import type { Db } from '../db/open';
 import type { Schema } from '../db/schema';
@@ -20,7 +21,7 @@ const COLUMNS = [
   ...(['conversation.id', 'conversation.status', 'conversation.widget_key', 'conversation.team_id'] as const),
   ...(['conversation.asked_ms', 'conversation.joined_ms', 'conversation.left_ms'] as const),
   ...(['conversation.ended_ms', 'conversation.ended_by', 'conversation.last_entry_ms'] as const),
-  ...(['conversation.answers_json'] as const),
+  ...(['conversation.answers_json', 'conversation.waiting_ms'] as const),
 ] as const;
 
 function factsQuery(db: Db, siteId: string, id: string) {
@@ -34,18 +35,11 @@ function factsQuery(db: Db, siteId: string, id: string) {
     )
     .select([...COLUMNS])
     .select(['person.name as responder', 'visitor.mail as mail'])
-    .select((expression) => waitingSince(expression, siteId, id).as('waiting'))
     .select((expression) =>
       onlyWhere(expression, 'note', openNotes(expression, siteId, id).$asScalar()).as('open_notes'),
     )
-    .select(({ selectFrom }) =>
-      selectFrom('form_reply')
-        .select(({ fn }) => fn.countAll<number>().as('given'))
-        .where('form_reply.site_id', '=', siteId)
-        .where('form_reply.conversation_id', '=', id)
-        .where('form_reply.place', '=', 'after')
-        .whereRef('form_reply.stored_ms', '>=', 'conversation.asked_ms')
-        .as('after_given'),
+    .select((expression) =>
+      onlyWhere(expression, 'ended', repliesAfter(expression, siteId, id).$asScalar()).as('after_given'),
     )
     .select((expression) => onlyWhere(expression, 'asked', askedBefore(expression).$asScalar()).as('earlier'))
     .where('conversation.site_id', '=', siteId)
@@ -68,7 +62,7 @@ function toFacts(row: FactsRow): ConversationFacts {
     noteMail: row.answers_json === null ? null : row.mail,
     isAnswered: row.status === 'note' && row.open_notes === 0,
     lastMs: row.last_entry_ms,
-    waitingMs: row.waiting,
+    waitingMs: waitingSince(row),
     teamId: row.team_id,
     place: row.status === 'asked' ? (row.earlier ?? 0) + 1 : null,
     isAfterGiven: (row.after_given ?? 0) > 0,
@@ -78,7 +72,7 @@ function toFacts(row: FactsRow): ConversationFacts {
 type Of = ExpressionBuilder<Schema, 'conversation'>;
 
 /** Counted only for conversations of a status, as every message asks for the facts of its own. */
-function onlyWhere({ eb }: Of, status: 'note' | 'asked', count: Expression<number | null>) {
+function onlyWhere({ eb }: Of, status: 'note' | 'asked' | 'ended', count: Expression<number | null>) {
   return eb.case().when('conversation.status', '=', status).then(count).end();
 }
 
@@ -108,23 +102,16 @@ function askedBefore({ selectFrom }: Of) {
     );
 }
 
-/** [M3] When the oldest message of the visitor was stored that no responder has written after; lines of the server answer nothing. */
-function waitingSince({ selectFrom }: Of, siteId: string, id: string) {
-  const ofThis = () =>
-    selectFrom('entry').where('entry.site_id', '=', siteId).where('entry.conversation_id', '=', id);
-  return ofThis()
-    .where('entry.author', '=', 'visitor')
-    .where('entry.kind', 'in', ['message', 'note'])
-    .whereRef('entry.stored_ms', '>=', 'conversation.asked_ms')
-    .where(({ eb }) =>
-      eb(
-        'entry.seq',
-        '>',
-        ofThis()
-          .where('entry.author', '=', 'person')
-          .where('entry.kind', '=', 'message')
-          .select(({ fn }) => fn.coalesce(fn.max('entry.seq'), sql<number>`0`).as('answered')),
-      ),
-    )
-    .select(({ fn: { min } }) => min('entry.stored_ms').as('since'));
+function repliesAfter({ selectFrom }: Of, siteId: string, id: string) {
+  return selectFrom('form_reply')
+    .select(({ fn }) => fn.countAll<number>().as('given'))
+    .where('form_reply.site_id', '=', siteId)
+    .where('form_reply.conversation_id', '=', id)
+    .where('form_reply.place', '=', 'after')
+    .whereRef('form_reply.stored_ms', '>=', 'conversation.asked_ms');
+}
+
+/** [M3] When the oldest message of the visitor was stored, since they asked, that no responder has written after; lines of the server answer nothing. */
+export function waitingSince(row: { waiting_ms: EpochMs | null; asked_ms: EpochMs }): EpochMs | null {
+  return row.waiting_ms === null || row.waiting_ms < row.asked_ms ? null : row.waiting_ms;
 }

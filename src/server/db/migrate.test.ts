@@ -134,6 +134,7 @@ describe('migrateDatabase', () => {
       '202612010005-draft-steps',
       '202612010006-no-statistics',
       '202612020001-fewer-entry-indexes',
+      '202612020002-waiting-since',
     ]);
     expect(await migrateDatabase(db, '')).toEqual([]);
   });

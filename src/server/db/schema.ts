@@ -175,6 +175,8 @@ export interface Schema {
     left_ms: number | null;
     missed_ms: number | null;
     is_done: Generated<number>;
+    /** Of no meaning where it is before `asked_ms`. */
+    waiting_ms: number | null;
   };
   entry: {
     id: Generated<number>;
