@@ -5,8 +5,11 @@ import { findPersonByMail } from '../server/accounts/persons.repository';
 import { endSession } from '../server/accounts/sign-out';
 import { mayOpenSites } from '../server/accounts/opening-sites';
 import { inTransaction } from '../server/db/transaction';
+import { tellTeams } from '../server/facts/presence';
 import { hashOf } from '../server/ids';
+import { type Joiner, joinByLink } from '../server/accounts/joining';
 import { FirstRunInput, SignInInput } from '../server/input/account.input';
+import { JoinInput } from '../server/input/people.input';
 import { parseInput } from '../server/input/parse-input';
 import { now } from '../server/live/clock';
 import { waitWords } from '../server/live/rates';
@@ -95,6 +98,33 @@ export async function newSiteAction(_before: StartState, form: FormData): Promis
   if (!parsed.ok) return { errors: parsed.errors };
   const site = await inTransaction(state().db, (tx) => openSite(tx, person.id, parsed.value, now()));
   redirect(`/s/${site.key}/${FIRST_ARRIVAL}`);
+}
+
+/** Comes in by a colleague's link: as who is signed in, or with a new account. The link is used up, and the desk opens. */
+export async function joinAction(_before: StartState, form: FormData): Promise<StartState> {
+  const shared = state();
+  const { address, agent } = await origin();
+  const wait = await shared.rates.take('join', address);
+  if (wait > 0) return { errors: { '': ENTRANCE_WORDS.tooManyTries(waitWords(wait)) } };
+  const secret = form.get('secret');
+  if (typeof secret !== 'string') return { errors: { '': ENTRANCE_WORDS.linkGone } };
+  const person = form.get('asMyself') === 'yes' ? await currentPerson() : null;
+  const parsed =
+    person === null
+      ? parseInput(JoinInput, fields(form, ['name', 'mail', 'password']))
+      : { ok: true as const };
+  if (!parsed.ok) return { errors: parsed.errors };
+  const joiner: Joiner = 'value' in parsed ? await newAccount(parsed.value) : { personId: person?.id ?? '' };
+  const joined = await joinByLink(shared, secret, joiner, now());
+  if (!joined.ok) return { errors: joined.errors };
+  await tellTeams(shared, joined.value.siteId);
+  if (person === null) await setSession(await openSession(shared, joined.value.personId, agent, now()));
+  redirect(`/s/${joined.value.siteKey}/conversations`);
+}
+
+async function newAccount({ name, mail, password }: JoinInput): Promise<Joiner> {
+  const passwordHash = await state().passwords.hash(password);
+  return { name, mail: mail.toLowerCase(), passwordHash, locale: 'en' };
 }
 
 /** The demo's one-click door: only with the mark in the database, on loopback, by a loopback name. Gone otherwise. */

@@ -80,6 +80,7 @@ function underTodaysNames(json: unknown): string {
 const ADDED: Readonly<Record<string, Row>> = {
   draft_change: { edit_id: null },
   site: { places_json: '{}' },
+  site_member: { removed_ms: null },
   conversation: { left_ms: null, missed_ms: null },
 };
 

@@ -1,4 +1,4 @@
-import type { Role } from '../model/role';
+import type { RightsChangeKind, Role } from '../model/role';
 import type { PageDevice } from '../model/page-bars';
 import type { BarsByDevice } from '../model/page-bars';
 import type { FormPlace } from '../model/form';
@@ -31,6 +31,45 @@ export interface PersonView {
   readonly isIn: boolean;
   readonly isYou: boolean;
   readonly face: Face | null;
+}
+
+/** A link by which one colleague may join; its secret is told once, to whoever made it. */
+export interface JoinLink {
+  readonly id: string;
+  readonly role: Role;
+  readonly teamIds: readonly string[];
+  readonly expiresAt: EpochMs;
+}
+
+/** One change of who may do what. */
+export interface RightsChange {
+  readonly id: number;
+  readonly at: EpochMs;
+  readonly kind: RightsChangeKind;
+  /** Name of whoever did it. */
+  readonly by: string;
+  /** Name of whom it is about; null: of a link. */
+  readonly person: string | null;
+  /** What they may do since; null: that was not changed. */
+  readonly role: Role | null;
+  /** The names of their teams since, in the site's first language; null: those were not changed. */
+  readonly teams: readonly string[] | null;
+}
+
+/** Who answers on a site, and, for its owners, how that came about. */
+export interface PeopleView {
+  readonly people: readonly PersonView[];
+  readonly rights: {
+    readonly links: readonly JoinLink[];
+    /** The newest hundred, newest first. */
+    readonly changes: readonly RightsChange[];
+  } | null;
+}
+
+/** The path of a link that was made, which is told this once, and the people as they are since. */
+export interface MadeJoinLink {
+  readonly path: string;
+  readonly view: PeopleView;
 }
 
 /** What the frame around every screen shows. */

@@ -1,4 +1,5 @@
 import type { Role } from '../../core/model/role';
+import type { EpochMs } from '../../core/model/units';
 import type { Face } from '../../core/wire/talk';
 import type { Db } from '../db/open';
 
@@ -25,6 +26,7 @@ export async function listMembers(db: Db, siteId: string): Promise<MemberRow[]> 
       )
       .select(['person.id', 'person.name', 'site_member.role', 'site_member.face_json', 'presence.choice'])
       .where('site_member.site_id', '=', siteId)
+      .where('site_member.removed_ms', 'is', null)
       .where('person.disabled_ms', 'is', null)
       .orderBy('person.name')
       .orderBy('person.id')
@@ -71,4 +73,36 @@ export async function writeFace(
 /** A face as it is kept; null: none. */
 export function faceOf(json: string | null): Face | null {
   return json === null ? null : (JSON.parse(json) as Face);
+}
+
+export async function writeRole(db: Db, siteId: string, personId: string, role: Role): Promise<void> {
+  await db
+    .updateTable('site_member')
+    .set({ role })
+    .where('site_id', '=', siteId)
+    .where('person_id', '=', personId)
+    .execute();
+}
+
+/** Their row stays, as what they have written names them; their teams and whether they are in go. */
+export async function markRemoved(db: Db, siteId: string, personId: string, at: EpochMs): Promise<void> {
+  await db
+    .updateTable('site_member')
+    .set({ removed_ms: at, role: 'responder' })
+    .where('site_id', '=', siteId)
+    .where('person_id', '=', personId)
+    .execute();
+  await db.deleteFrom('presence').where('site_id', '=', siteId).where('person_id', '=', personId).execute();
+}
+
+/** The owners of a site, by id. */
+export async function listOwnerIds(db: Db, siteId: string): Promise<string[]> {
+  const rows = await db
+    .selectFrom('site_member')
+    .select('person_id')
+    .where('site_id', '=', siteId)
+    .where('role', '=', 'owner')
+    .where('removed_ms', 'is', null)
+    .execute();
+  return rows.map(({ person_id: id }) => id);
 }

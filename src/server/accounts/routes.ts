@@ -1,6 +1,5 @@
 import type { HttpAnswer } from '../http/exchange';
-import type { PersonView } from '../../core/wire/desk';
-import { listMembers } from './members.repository';
+import { peopleView } from './people-view';
 import { findRole } from './sites.repository';
 import { PICTURE_BYTES_MAX } from '../pictures/drawer';
 import { keepFace, takeFaceAway } from '../pictures/faces';
@@ -16,13 +15,7 @@ export const PEOPLE_ROUTES: DeskRoutes = {
 };
 
 async function handlePeople({ state, member }: DeskCall): Promise<HttpAnswer> {
-  const rows = await listMembers(state.db, member.site.id);
-  const people = rows.map(({ choice, ...row }): PersonView => ({
-    ...row,
-    isIn: choice === 'in' && state.board.isThere(row.id),
-    isYou: row.id === member.person.id,
-  }));
-  return json(200, { people }, {});
+  return json(200, await peopleView(state, member), {});
 }
 
 /** One's own face, or, as the owner, that of anybody of the site. The body is the picture itself. */

@@ -106,6 +106,7 @@ export async function listSitesOf(db: Db, personId: string): Promise<(Site & { r
     .selectAll('site')
     .select('site_member.role')
     .where('site_member.person_id', '=', personId)
+    .where('site_member.removed_ms', 'is', null)
     .orderBy('site.created_ms')
     .execute();
   return rows.map((row) => ({ ...toSite(row), role: row.role }));
@@ -117,7 +118,12 @@ export async function findRole(db: Db, siteId: string, personId: string): Promis
 }
 
 const findMembership = keptQuery((db: Db, { siteId, personId }: { siteId: string; personId: string }) =>
-  db.selectFrom('site_member').select('role').where('site_id', '=', siteId).where('person_id', '=', personId),
+  db
+    .selectFrom('site_member')
+    .select('role')
+    .where('site_id', '=', siteId)
+    .where('person_id', '=', personId)
+    .where('removed_ms', 'is', null),
 );
 
 /** Everybody's role on a site, by person. */
@@ -126,10 +132,12 @@ export async function listRoles(db: Db, siteId: string): Promise<ReadonlyMap<str
     .selectFrom('site_member')
     .select(['person_id', 'role'])
     .where('site_id', '=', siteId)
+    .where('removed_ms', 'is', null)
     .execute();
   return new Map(rows.map(({ person_id, role }) => [person_id, role]));
 }
 
+/** Who was one before, and has gone, is one again, with the face they had. */
 export async function insertMember(
   db: Db,
   siteId: string,
@@ -139,7 +147,8 @@ export async function insertMember(
 ): Promise<void> {
   await db
     .insertInto('site_member')
-    .values({ site_id: siteId, person_id: personId, role, chat_limit: chatLimit })
+    .values({ site_id: siteId, person_id: personId, role, chat_limit: chatLimit, removed_ms: null })
+    .onConflict((on) => on.columns(['site_id', 'person_id']).doUpdateSet({ role, removed_ms: null }))
     .execute();
 }
 

@@ -58,7 +58,7 @@ async function leaveAbsent(state: State): Promise<void> {
  * [M3] A person is not there any more: whatever they had joined waits for somebody again, with its team and its place by
  * when it was asked; its visitors are told, and what nobody can answer is missed.
  */
-async function leave(state: State, siteId: string, personId: string): Promise<void> {
+export async function leave(state: State, siteId: string, personId: string): Promise<void> {
   const at = state.clock.now();
   const left = await inTransaction(state.db, async (tx) => {
     const rows = await listJoinedBy(tx, siteId, personId);

@@ -135,6 +135,7 @@ describe('migrateDatabase', () => {
       '202612010006-no-statistics',
       '202612020001-fewer-entry-indexes',
       '202612020002-waiting-since',
+      '202612020003-colleagues',
     ]);
     expect(await migrateDatabase(db, '')).toEqual([]);
   });

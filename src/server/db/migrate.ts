@@ -19,6 +19,7 @@ import * as draftSteps from './migrations/202612010005-draft-steps';
 import * as noStatistics from './migrations/202612010006-no-statistics';
 import * as fewerEntryIndexes from './migrations/202612020001-fewer-entry-indexes';
 import * as waitingSince from './migrations/202612020002-waiting-since';
+import * as colleagues from './migrations/202612020003-colleagues';
 import { type Db, appliedMigrations, backUpTo, brokenReferences, withoutForeignKeys } from './open';
 
 const MIGRATIONS: Readonly<Record<string, Migration>> = {
@@ -41,6 +42,7 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '202612010006-no-statistics': noStatistics,
   '202612020001-fewer-entry-indexes': fewerEntryIndexes,
   '202612020002-waiting-since': waitingSince,
+  '202612020003-colleagues': colleagues,
 };
 
 /** A migration that failed; the database is as it was before. */

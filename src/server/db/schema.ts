@@ -1,4 +1,4 @@
-import type { Role } from '../../core/model/role';
+import type { RightsChangeKind, Role } from '../../core/model/role';
 import type { Generated } from 'kysely';
 
 /** Rows as they stand in the file (docs/data-model.md). Only repositories see these. */
@@ -41,6 +41,27 @@ export interface Schema {
     role: Role;
     chat_limit: number;
     face_json: string | null;
+    /** Since when they are no colleague any more. */
+    removed_ms: number | null;
+  };
+  join_link: {
+    site_id: string;
+    id: string;
+    secret_hash: string;
+    role: Role;
+    team_ids_json: string;
+    made_by: string;
+    made_ms: number;
+    expires_ms: number;
+  };
+  rights_change: {
+    id: Generated<number>;
+    site_id: string;
+    at_ms: number;
+    changed_by: string;
+    kind: RightsChangeKind;
+    person_id: string | null;
+    detail_json: string;
   };
   team: {
     site_id: string;

@@ -1,6 +1,7 @@
 import type { HttpAnswer, HttpRequest } from '../http/exchange';
 import { findMember, secretFrom } from '../accounts/who';
 import { PEOPLE_ROUTES } from '../accounts/routes';
+import { RIGHTS_ROUTES } from '../accounts/rights-routes';
 import { ACCOUNT_ROUTES } from '../accounts/account-routes';
 import { SETTINGS_ROUTES } from '../accounts/settings-routes';
 import { hashOf } from '../ids';
@@ -20,6 +21,7 @@ export const DESK_ROUTES: DeskRoutes = {
   ...DESIGN_ROUTES,
   ...PICTURE_ROUTES,
   ...PEOPLE_ROUTES,
+  ...RIGHTS_ROUTES,
   ...SETTINGS_ROUTES,
   ...ACCOUNT_ROUTES,
   ...CONVERSATION_ROUTES,

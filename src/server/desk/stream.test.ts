@@ -44,15 +44,15 @@ describe('a desk’s stream', () => {
     expect(await whole).toContain('event: signed-out');
   });
 
-  it.each(['whose session has run out', 'who is no member any more'])(
-    '[threat 2] ends by the next ping for somebody %s',
-    async (what) => {
-      const rui = await streamOfRui();
-      if (what.startsWith('who is'))
-        await testServer.db.deleteFrom('site_member').where('person_id', '=', rui.personId).execute();
-      else await testServer.db.updateTable('session').set({ expires_ms: 1 }).execute();
-      testServer.state.clock.moveTo(testServer.state.clock.now() + 21_000);
-      expect(await rui.whole).toContain('event: signed-out');
-    },
-  );
+  it.each([
+    ['whose session has run out', 'event: signed-out'],
+    ['who is no member any more', 'event: rights\ndata: {"role":null}'],
+  ])('[threat 2] ends by the next ping for somebody %s', async (what, last) => {
+    const rui = await streamOfRui();
+    if (what.startsWith('who is'))
+      await testServer.db.deleteFrom('site_member').where('person_id', '=', rui.personId).execute();
+    else await testServer.db.updateTable('session').set({ expires_ms: 1 }).execute();
+    testServer.state.clock.moveTo(testServer.state.clock.now() + 21_000);
+    expect(await rui.whole).toContain(last);
+  });
 });

@@ -2,6 +2,7 @@ import type { HttpAnswer } from '../http/exchange';
 import { findDeskConversation } from '../conversations/desk-conversations.repository';
 import { listEntriesOfSite } from '../conversations/entries.repository';
 import { PING_EVERY_MS } from '../facts/presence-board';
+import { memberChannel, rightsEvent } from '../accounts/rights';
 import { findMemberBySession } from '../accounts/who';
 import { SIGNED_OUT, sessionChannel } from '../accounts/sign-out';
 import { type HubStream, STREAM_HEADERS, holderOf, openEvents } from '../live/hub';
@@ -16,7 +17,7 @@ export function deskStream({ state, request, member, sessionHash }: DeskCall): P
   const events = openEvents(
     state.hub,
     () => ({
-      channels: [deskChannel(site.id), sessionChannel(sessionHash)],
+      channels: [deskChannel(site.id), sessionChannel(sessionHash), memberChannel(site.id, person.id)],
       holder: holderOf(request, `${deskChannel(site.id)}:${person.id}`),
       onClose: state.board.arrive(person.id),
     }),
@@ -30,7 +31,7 @@ export function deskStream({ state, request, member, sessionHash }: DeskCall): P
       const pingMember = async (): Promise<void> => {
         const still = await findMemberBySession(state, sessionHash, site.key, 'responder').catch(() => null); // asked again at the next ping
         if (typeof still !== 'string') return ping();
-        opened.send(SIGNED_OUT);
+        opened.send(still === 'signed-out' ? SIGNED_OUT : rightsEvent(null));
         opened.close();
       };
       ping();

@@ -43,6 +43,20 @@ export async function insertTeamMember(
     .execute();
 }
 
+export async function deleteTeamMember(
+  db: Db,
+  siteId: string,
+  teamId: string,
+  personId: string,
+): Promise<void> {
+  await db
+    .deleteFrom('team_member')
+    .where('site_id', '=', siteId)
+    .where('team_id', '=', teamId)
+    .where('person_id', '=', personId)
+    .execute();
+}
+
 export async function listTeams(db: Db, siteId: string): Promise<Team[]> {
   const rows = await db
     .selectFrom('team')

@@ -20,7 +20,7 @@ import { CleanLine } from './clean';
 import { MailShaped } from './visitor.input';
 
 /** An address of mail is judged as it was typed: one with unseen signs is refused. */
-const trimmed = Transform(({ value }: { value: unknown }) =>
+export const trimmed = Transform(({ value }: { value: unknown }) =>
   typeof value === 'string' ? value.trim() : value,
 );
 

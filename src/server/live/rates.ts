@@ -35,6 +35,8 @@ const KINDS = {
   signIn: { points: 10, duration: 900 },
   signInFromAddress: { points: 40, duration: 900 },
   setup: { points: 20, duration: 900 },
+  /** Tries to join a site by a link, from one address. */
+  join: { points: 20, duration: 900 },
 } as const;
 export type LimitKind = keyof typeof KINDS;
 

@@ -9,6 +9,7 @@ import { TopBar, type TopBarProps } from './TopBar';
 import { KeySheet } from './KeySheet';
 import { SearchDialog } from './SearchDialog';
 import { SkipLinks } from './SkipLinks';
+import { RightsChanged } from './RightsChanged';
 import { SignInAgain, type SignInAction } from './SignInAgain';
 import { FindingsProvider } from '../findings/FindingsContext';
 import { ConnectionProvider } from './Connection';
@@ -69,6 +70,7 @@ export function SiteFrame({ children, sites, signOut, signIn, site, overview }: 
           />
           <KeySheet isOpen={isSheetOpen} onClose={() => setSheetOpen(false)} />
           <SignInAgain signIn={signIn} />
+          <RightsChanged />
         </FindingsProvider>
       </SiteProvider>
     </ConnectionProvider>

@@ -1,3 +1,4 @@
+import type { Role } from '../../core/model/role';
 import type { TeamState } from '../../core/model/moment';
 import type { DeskConversation, FindingFacts, Overview, Trail, VisitorNow } from '../../core/wire/desk';
 import type { VisitorEntry } from '../../core/wire/talk';
@@ -38,7 +39,9 @@ export type DeskEvent =
   | { readonly kind: 'form'; readonly conversation: DeskConversation }
   | { readonly kind: 'connection'; readonly isOpen: boolean }
   /** The session has ended: pings are not answered for this person any more. */
-  | { readonly kind: 'signed-out' };
+  | { readonly kind: 'signed-out' }
+  /** What this person may do here has changed; null: they have no part in the site any more. */
+  | { readonly kind: 'rights'; readonly role: Role | null };
 
 export function framePort({ base, get, post }: Api): FramePort {
   return {
@@ -60,6 +63,7 @@ export function framePort({ base, get, post }: Api): FramePort {
 const STREAMED = [
   'ping',
   'signed-out',
+  'rights',
   'teams',
   'gone',
   'form',
@@ -82,6 +86,7 @@ function listenTo(
       if (name === 'teams')
         hear({ kind: 'teams', teams: (told as { teams: Record<string, TeamState> }).teams });
       if (name === 'signed-out') hear({ kind: 'signed-out' });
+      if (name === 'rights') hear({ kind: 'rights', role: (told as { role: Role | null }).role });
       if (name === 'gone') hear({ kind: 'gone', ...(told as { ids: string[]; why: GoneWhy }) });
       if (name === 'form' || name === 'conversation')
         hear({ kind: name, conversation: (told as { conversation: DeskConversation }).conversation });

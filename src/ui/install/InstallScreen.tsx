@@ -5,8 +5,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { Column } from '../parts/Column';
-import { useState } from 'react';
-import { toast } from 'sonner';
+import { Copyable } from '../parts/Copyable';
 import { policyLines } from '../../core/wire/policy-lines';
 import { useSite } from '../frame/SiteContext';
 import { INSTALL_WORDS } from '../wording/screens/install';
@@ -78,57 +77,6 @@ export function InstallScreen({ origin, isLocal, domains }: InstallScreenProps) 
         </Box>
       </Box>
     </Column>
-  );
-}
-
-interface CopyableProps {
-  readonly label: string;
-  readonly text: string;
-  readonly testId: string;
-  /** What to do with it once it is copied. */
-  readonly then: string;
-}
-
-function Copyable({ label, text, testId, then }: CopyableProps) {
-  const [isCopied, setCopied] = useState(false);
-  const copy = (): void => {
-    navigator.clipboard.writeText(text).then(
-      () => setCopied(true),
-      () => toast.error(INSTALL_WORDS.copyRefused),
-    );
-  };
-  return (
-    <>
-      <Box
-        component="pre"
-        tabIndex={0}
-        aria-label={label}
-        data-testid={testId}
-        sx={{
-          m: 0,
-          mb: 1.5,
-          p: 2,
-          bgcolor: 'background.paper',
-          border: '1px solid var(--porch-edge)',
-          borderRadius: '10px',
-          whiteSpace: 'pre-wrap',
-          overflowWrap: 'anywhere',
-          fontSize: '0.8125rem',
-        }}
-      >
-        {text}
-      </Box>
-      <Button
-        variant="contained"
-        aria-label={`${isCopied ? INSTALL_WORDS.copied : INSTALL_WORDS.copy}: ${label}`}
-        onClick={copy}
-      >
-        {isCopied ? INSTALL_WORDS.copied : INSTALL_WORDS.copy}
-      </Button>
-      <Box role="status" sx={{ display: 'inline', ml: 2, fontSize: '0.8125rem' }}>
-        {isCopied ? then : ''}
-      </Box>
-    </>
   );
 }
 

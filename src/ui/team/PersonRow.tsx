@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import type { PersonView } from '../../core/wire/desk';
+import type { PeopleView, PersonView } from '../../core/wire/desk';
 import { FaceMark } from '../parts/FaceMark';
 import { LampMark } from '../parts/LampMark';
 import { PICTURE_KINDS, useSending } from '../parts/use-sending';
@@ -14,16 +14,18 @@ import { SHARED_WORDS } from '../wording/screens/shared';
 
 interface PersonRowProps {
   readonly person: PersonView;
-  readonly onPeople: (people: readonly PersonView[]) => void;
+  readonly onView: (view: PeopleView) => void;
+  /** Null: whoever looks changes nobody's rights. */
+  readonly onRights: (() => void) | null;
 }
 
 /** One person: face, name, what they do here, whether they are in. One's own face, or as owner anybody's, is changed here. */
-export function PersonRow({ person, onPeople }: PersonRowProps) {
+export function PersonRow({ person, onView, onRights }: PersonRowProps) {
   const { overview, role, reload } = useSite();
   const port = usePort(teamPort);
   const { id, name, face, isIn, isYou, teamIds } = person;
-  const take = (people: readonly PersonView[]): void => {
-    onPeople(people);
+  const take = (view: PeopleView): void => {
+    onView(view);
     void reload(); // the stage and the top bar show one's own
   };
   const sending = useSending(async (file) => take(await port.setFace(id, file)));
@@ -57,6 +59,16 @@ export function PersonRow({ person, onPeople }: PersonRowProps) {
           <LampMark mark={isIn ? 'lit' : 'unlit'} size={18} />
           {isIn ? SHARED_WORDS.answering : TEAM_WORDS.notAnswering}
         </Box>
+        {onRights === null ? null : (
+          <Button
+            size="small"
+            aria-label={TEAM_WORDS.changeRightsOf(name)}
+            onClick={onRights}
+            sx={{ mt: 0.5, ml: -0.75 }}
+          >
+            {TEAM_WORDS.changeRights}
+          </Button>
+        )}
       </Box>
       {mayChange ? (
         <Box role="group" aria-label={TEAM_WORDS.photoOf(name)} sx={{ flex: '0 1 auto' }}>

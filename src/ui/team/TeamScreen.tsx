@@ -2,29 +2,37 @@
 
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import { Column } from '../parts/Column';
 import { useEffect, useState } from 'react';
-import type { PersonView } from '../../core/wire/desk';
+import type { PeopleView, PersonView } from '../../core/wire/desk';
 import { PortError } from '../frame/api';
 import { screenAt } from '../frame/screens';
+import { InviteDialog } from './InviteDialog';
+import { JoinLinks } from './JoinLinks';
 import { PersonRow } from './PersonRow';
+import { RightsDialog } from './RightsDialog';
+import { RightsLog } from './RightsLog';
+import { TeamList } from './TeamList';
 import { useConnection, usePort } from '../frame/Connection';
 import { teamPort } from './port';
 import { TEAM_WORDS } from '../wording/screens/team';
 
-/** Who answers, and the face they show. Hours are still to come. */
+/** Who answers, the face they show and what they may do; the teams. Hours are still to come. */
 export function TeamScreen() {
   const { notice, onEvent } = useConnection();
   const port = usePort(teamPort);
-  const [people, setPeople] = useState<readonly PersonView[] | null>(null);
+  const [view, setView] = useState<PeopleView | null>(null);
+  const [isInviting, setInviting] = useState(false);
+  const [changed, setChanged] = useState<PersonView | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   useEffect(() => {
     const load = (): void =>
       void port.getPeople().then(
         (told) => {
-          setPeople(told);
+          setView(told);
           setFault(null);
         },
         (error: unknown) => {
@@ -44,9 +52,16 @@ export function TeamScreen() {
         {name}
       </Typography>
       <Box component="section" aria-labelledby="people">
-        <Typography id="people" variant="h2">
-          {TEAM_WORDS.people}
-        </Typography>
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 2 }}>
+          <Typography id="people" variant="h2" sx={{ flex: 1 }}>
+            {TEAM_WORDS.people}
+          </Typography>
+          {view === null || view.rights === null ? null : (
+            <Button variant="contained" onClick={() => setInviting(true)}>
+              {TEAM_WORDS.inviteColleague}
+            </Button>
+          )}
+        </Box>
         <Typography variant="body2" color="text.secondary" sx={{ mt: 0.5, mb: 1 }}>
           {TEAM_WORDS.peopleHelp}
         </Typography>
@@ -55,16 +70,31 @@ export function TeamScreen() {
             {fault}
           </Alert>
         )}
-        {people === null ? (
+        {view === null ? (
           <LinearProgress aria-label={TEAM_WORDS.loadingPeople} />
         ) : (
-          <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
-            {people.map((person) => (
-              <PersonRow key={person.id} person={person} onPeople={setPeople} />
-            ))}
-          </Box>
+          <>
+            {view.people.length === 1 ? <Typography sx={{ my: 1 }}>{TEAM_WORDS.onlyYou}</Typography> : null}
+            <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+              {view.people.map((person) => (
+                <PersonRow
+                  key={person.id}
+                  person={person}
+                  onView={setView}
+                  onRights={view.rights === null ? null : () => setChanged(person)}
+                />
+              ))}
+            </Box>
+            {view.rights === null ? null : (
+              <>
+                <JoinLinks links={view.rights.links} onView={setView} />
+                <RightsLog changes={view.rights.changes} />
+              </>
+            )}
+          </>
         )}
       </Box>
+      {view === null ? null : <TeamList people={view.people} />}
       <Box component="section" aria-labelledby="hours" sx={{ mt: 5 }}>
         <Typography id="hours" variant="h2">
           {TEAM_WORDS.openingHours}
@@ -73,6 +103,10 @@ export function TeamScreen() {
           {TEAM_WORDS.openingHoursHelp}
         </Typography>
       </Box>
+      {isInviting ? <InviteDialog onClose={() => setInviting(false)} onView={setView} /> : null}
+      {changed === null ? null : (
+        <RightsDialog person={changed} onClose={() => setChanged(null)} onView={setView} />
+      )}
     </Column>
   );
 }

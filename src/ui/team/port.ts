@@ -1,26 +1,40 @@
-import type { PersonView } from '../../core/wire/desk';
+import type { MadeJoinLink, PeopleView, PersonView } from '../../core/wire/desk';
 import type { Api } from '../frame/api';
+import type { Rights } from './RightsFields';
 
 /** The people and teams of the site. */
 export interface TeamPort {
-  getPeople(): Promise<readonly PersonView[]>;
+  getPeople(): Promise<PeopleView>;
   /** Visitors see it from then on. Gives the people as they are since. */
-  setFace(personId: string, picture: Blob): Promise<readonly PersonView[]>;
-  removeFace(personId: string): Promise<readonly PersonView[]>;
+  setFace(personId: string, picture: Blob): Promise<PeopleView>;
+  removeFace(personId: string): Promise<PeopleView>;
+  /** A link for one colleague; its path is told this once. */
+  makeJoinLink(rights: Rights): Promise<MadeJoinLink>;
+  withdrawJoinLink(id: string): Promise<PeopleView>;
+  /** Asks for what has changed alone. */
+  setRights(person: PersonView, rights: Rights): Promise<PeopleView>;
+  /** Their access ends at once. */
+  removePerson(id: string): Promise<PeopleView>;
   /** Mail addresses that get the notes of each team. */
   getRecipients(): Promise<Readonly<Record<string, readonly string[]>>>;
   setRecipients(teamId: string, mails: readonly string[]): Promise<void>;
 }
 
-interface People {
-  readonly people: readonly PersonView[];
-}
-
 export function teamPort({ get, post, upload }: Api): TeamPort {
   return {
-    getPeople: async () => (await get<People>('people')).people,
-    setFace: async (id, picture) => (await upload<People>(`people/${id}/face`, picture)).people,
-    removeFace: async (id) => (await post<People>(`people/${id}/face/remove`, {})).people,
+    getPeople: () => get('people'),
+    setFace: (id, picture) => upload(`people/${id}/face`, picture),
+    removeFace: (id) => post(`people/${id}/face/remove`, {}),
+    makeJoinLink: (rights) => post('join-links', rights),
+    withdrawJoinLink: (id) => post(`join-links/${id}/withdraw`, {}),
+    setRights: async ({ id, role, teamIds }, rights) => {
+      const isSame =
+        teamIds.length === rights.teamIds.length && teamIds.every((one) => rights.teamIds.includes(one));
+      const teams = isSame ? null : await post<PeopleView>(`people/${id}/teams`, { teamIds: rights.teamIds });
+      if (role === rights.role) return teams ?? get('people');
+      return post(`people/${id}/role`, { role: rights.role });
+    },
+    removePerson: (id) => post(`people/${id}/remove`, {}),
     getRecipients: async () => (await get<{ recipients: Record<string, string[]> }>('recipients')).recipients,
     setRecipients: async (teamId, mails) => void (await post('recipients', { teamId, mails })),
   };

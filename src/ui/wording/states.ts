@@ -66,6 +66,13 @@ export const ROLE_WORDS: Readonly<Record<Role, string>> = {
   responder: 'Answers',
 };
 
+/** What each role comes to, where one is chosen. */
+export const ROLE_HELP: Readonly<Record<Role, string>> = {
+  responder: 'Reads conversations and answers them. Cannot change the widget.',
+  designer: 'Also changes the widget and publishes it.',
+  owner: 'Everything, also people and the site’s settings.',
+};
+
 /** A team's public name, in English where it has one. */
 export function teamName(team: Pick<TeamNow, 'name'> | undefined): string {
   return team === undefined ? 'Nobody' : (team.name['en'] ?? Object.values(team.name)[0] ?? 'Team');

@@ -1,9 +1,9 @@
 import Box from '@mui/material/Box';
 import { lampOf } from '../../../core/model/lamp';
 import { LampMark } from '../../parts/LampMark';
+import { SHARED_WORDS } from '../../wording/screens/shared';
 import { STATE_WORDS } from '../../wording/states';
 import { TEAMS_SHOWN, type TeamRow, foldedTeams } from './availability-rows';
-import { PATH_WORDS } from '../../wording/screens/path';
 
 /** The teams of a widget that has several, each with its lamp; the best of them is the widget's state. */
 export function TeamRows({ rows }: { rows: readonly TeamRow[] }) {
@@ -11,7 +11,7 @@ export function TeamRows({ rows }: { rows: readonly TeamRow[] }) {
   if (rows.length > TEAMS_SHOWN)
     return <Box sx={{ fontSize: '0.8125rem', py: 0.25 }}>{foldedTeams(rows)}</Box>;
   return (
-    <Box component="ul" aria-label={PATH_WORDS.teams} sx={{ m: 0, p: 0, listStyle: 'none' }}>
+    <Box component="ul" aria-label={SHARED_WORDS.teams} sx={{ m: 0, p: 0, listStyle: 'none' }}>
       {rows.map(({ id, name, state, leadsTo }) => (
         <Box
           component="li"

@@ -1,3 +1,12 @@
+import type { Role } from '../../../core/model/role';
+
+/** What a colleague will do who joins. */
+const YOU_WILL: Readonly<Record<Role, string>> = {
+  responder: 'You will answer visitors',
+  designer: 'You will answer visitors and work on the widget',
+  owner: 'You will answer visitors, as an owner of the site',
+};
+
 /** What is said before somebody is signed in, and where a page is missing or broken. */
 export const ENTRANCE_WORDS = {
   tooManyTries: (wait: string) => `Too many tries. Wait ${wait}.`,
@@ -23,6 +32,17 @@ export const ENTRANCE_WORDS = {
   enterAs: (name: string, role: string) => `Enter as ${name} (${role})`,
   startEmptySite: 'Start an empty site of your own',
   orWithAPassword: 'or with a password',
+  join: 'Join',
+  joinSite: (site: string) => `Join ${site}`,
+  invitedBy: (name: string) => `${name} invited you.`,
+  whatYouDo: (role: Role, teams: string) => `${YOU_WILL[role]}${teams === '' ? '' : `, for ${teams}`}.`,
+  joinAs: (name: string) => `Join as ${name}`,
+  orNewAccount: 'or with a new account',
+  nameShown: 'Visitors see it next to your answers.',
+  accountAlready: 'Do you have an account here?',
+  signInInstead: 'Sign in instead',
+  linkGone: 'This link does not work any more',
+  linkGoneHelp: 'It was used, taken back, or is more than seven days old. Ask your colleague for a new one.',
   setUpYourSite: 'Set up your site',
   guessRight: (language: string, time: string, zone: string) =>
     `${language}, and it is ${time} in ${zone}, right?`,

@@ -36,6 +36,10 @@ export const FRAME_WORDS = {
   help: 'Help',
   sessionEnded: 'Your session has ended',
   sessionEndedHelp: 'Sign in again to continue where you were. Nothing is lost.',
+  removedTitle: (site: string) => `You no longer answer on ${site}`,
+  removedHelp:
+    'An owner of the site has removed you from it. What you were writing stays in this browser. If it was a mistake, ask them for a new link.',
+  leaveSite: 'Leave this screen',
   notConnected: 'Not connected',
   notifications: 'Notifications',
   skipTo: 'Skip to',

@@ -18,7 +18,4 @@ export const INSTALL_WORDS = {
   nothingYet: 'Nothing until you publish.',
   versionLive: (version: number) => `Version ${version}, from the next page view on.`,
   openDesignToPublish: 'Open Design to publish',
-  copyRefused: 'Your browser did not allow copying. Select the text and copy it yourself.',
-  copied: 'Copied',
-  copy: 'Copy',
 };

@@ -9,5 +9,8 @@ export const PART_WORDS = {
   firstStepsHelp: 'Visitors see it when you publish. Three things, in any order:',
   closeFirstSteps: 'Close: first steps',
   save: 'Save',
+  copyRefused: 'Your browser did not allow copying. Select the text and copy it yourself.',
+  copied: 'Copied',
+  copy: 'Copy',
   notSent: 'It could not be sent. Nothing was changed; try again.',
 };

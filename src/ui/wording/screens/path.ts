@@ -14,7 +14,6 @@ export const PATH_WORDS = {
   editItInThePreview: 'Edit it in the preview',
   comesFrom: (name: string, full: string) => `from ${name}: ${full}`,
   deadEnd: (reason: string) => `Dead end: ${reason}`,
-  teams: 'Teams',
   somebodyCanAnswer: 'Somebody can answer',
   nobodyCanAnswer: 'Nobody can answer, or not yet',
   transitions: 'Transitions',

@@ -41,4 +41,5 @@ export const SHARED_WORDS = {
   install: 'Install',
   conversations: 'Conversations',
   versions: 'Versions',
+  teams: 'Teams',
 };
