@@ -97,6 +97,32 @@ test('who has an account signs in first and joins with one click; role and teams
   await expect(joinScreen.gone(known)).toBeVisible();
 });
 
+test('a team is added, named in another language and put in order; it goes again, and what still names another is said', async ({
+  browser,
+}) => {
+  const owner = await enterAs(browser, testServer, 'team');
+  await teamScreen.anotherTeam(owner).fill('Cloud watch');
+  await teamScreen.add(owner).click();
+  await expect(teamScreen.teamRow('Cloud watch')(owner)).toContainText('Nobody is in this team.');
+  await teamScreen.changeTeam('Cloud watch')(owner).click();
+  await teamScreen.nameIn('Português')(owner).fill('Vigia das nuvens');
+  await teamScreen.saveNameIn('Português')(owner).click();
+  await expect(teamScreen.saveNameIn('Português')(owner)).toBeDisabled();
+  await expectNoAxe(owner, 'a team');
+  await teamScreen.close(owner).click();
+  await teamScreen.moveUp('Cloud watch')(owner).click();
+  await expect(teamScreen.teams(owner).getByRole('heading', { level: 3 }).nth(2)).toHaveText('Cloud watch');
+
+  await teamScreen.changeTeam('Night desk')(owner).click();
+  await expect(owner.getByText('It cannot be removed while these name it:')).toBeVisible();
+  await expect(owner.getByText('The widget “Main” asks this team (draft)')).toBeVisible();
+  await teamScreen.close(owner).click();
+  await teamScreen.changeTeam('Cloud watch')(owner).click();
+  await expect(teamScreen.nameIn('Português')(owner)).toHaveValue('Vigia das nuvens');
+  await teamScreen.removeTeam('Cloud watch')(owner).click();
+  await expect(teamScreen.teamRow('Cloud watch')(owner)).toHaveCount(0);
+});
+
 test('the dialogs of people have nothing for axe, in both schemes', async ({ browser }) => {
   for (const colorScheme of ['light', 'dark'] as const) {
     const owner = await enterAs(browser, testServer, 'team', { colorScheme });

@@ -66,6 +66,30 @@ export interface PeopleView {
   } | null;
 }
 
+/** A widget that names a team: it asks the team, or says a text differently for it. */
+export interface TeamUse {
+  readonly widget: string;
+  readonly how: 'asks' | 'says';
+}
+
+/** A team as its owner edits it. */
+export interface TeamView {
+  readonly id: string;
+  /** What links on the site's pages ask for it by; it stays when the team is renamed. */
+  readonly key: string;
+  readonly name: Readonly<Record<Locale, string>>;
+  /** In the draft. */
+  readonly inDraft: readonly TeamUse[];
+  /** In what is live or planned. */
+  readonly inPublished: readonly TeamUse[];
+}
+
+/** The teams of a site in their order, and the languages of its widget, the usual one first. */
+export interface TeamsView {
+  readonly locales: readonly Locale[];
+  readonly teams: readonly TeamView[];
+}
+
 /** The path of a link that was made, which is told this once, and the people as they are since. */
 export interface MadeJoinLink {
   readonly path: string;

@@ -3,7 +3,14 @@ import type { Locale } from '../../core/model/units';
 import type { Actor } from '../actor';
 import { insertPerson } from './persons.repository';
 import { insertMember } from './sites.repository';
-import { type Team, insertTeam, insertTeamMember, writeTeamName } from '../facts/teams.repository';
+import {
+  type Team,
+  deleteTeam,
+  insertTeam,
+  insertTeamMember,
+  writePositions,
+  writeTeamName,
+} from '../facts/teams.repository';
 import { inTransaction } from '../db/transaction';
 import { newId } from '../ids';
 import type { State } from '../state';
@@ -69,4 +76,28 @@ export async function joinTeam(
   personId: string,
 ): Promise<void> {
   await inTransaction(state.db, (tx) => insertTeamMember(tx, siteId, teamId, personId));
+}
+
+/** In which order teams are listed, and asked where a widget asks several. */
+export async function orderTeams(
+  state: Pick<State, 'db'>,
+  { siteId, personId, at }: Actor,
+  teamIds: readonly string[],
+): Promise<void> {
+  await inTransaction(state.db, async (tx) => {
+    await writePositions(tx, siteId, teamIds);
+    await writeFacts(tx, siteId, personId, at, 'teams put in order');
+  });
+}
+
+/** What was asked of it is for everybody from then on. */
+export async function removeTeam(
+  state: Pick<State, 'db'>,
+  { siteId, personId, at }: Actor,
+  teamId: string,
+): Promise<void> {
+  await inTransaction(state.db, async (tx) => {
+    await deleteTeam(tx, siteId, teamId);
+    await writeFacts(tx, siteId, personId, at, 'team removed');
+  });
 }

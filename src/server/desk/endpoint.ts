@@ -2,6 +2,7 @@ import type { HttpAnswer, HttpRequest } from '../http/exchange';
 import { findMember, secretFrom } from '../accounts/who';
 import { PEOPLE_ROUTES } from '../accounts/routes';
 import { RIGHTS_ROUTES } from '../accounts/rights-routes';
+import { TEAM_ROUTES } from '../accounts/team-routes';
 import { ACCOUNT_ROUTES } from '../accounts/account-routes';
 import { SETTINGS_ROUTES } from '../accounts/settings-routes';
 import { hashOf } from '../ids';
@@ -22,6 +23,7 @@ export const DESK_ROUTES: DeskRoutes = {
   ...PICTURE_ROUTES,
   ...PEOPLE_ROUTES,
   ...RIGHTS_ROUTES,
+  ...TEAM_ROUTES,
   ...SETTINGS_ROUTES,
   ...ACCOUNT_ROUTES,
   ...CONVERSATION_ROUTES,

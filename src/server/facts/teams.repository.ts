@@ -166,6 +166,28 @@ export async function findPresenceChoice(db: Db, siteId: string, personId: strin
   return row?.choice ?? 'out';
 }
 
+/** Their order, as it is given; a team that is not named keeps its place. */
+export async function writePositions(db: Db, siteId: string, teamIds: readonly string[]): Promise<void> {
+  for (const [position, id] of teamIds.entries())
+    await db
+      .updateTable('team')
+      .set({ position })
+      .where('site_id', '=', siteId)
+      .where('id', '=', id)
+      .execute();
+}
+
+/** With who is in it. What was asked of it is for everybody from then on. */
+export async function deleteTeam(db: Db, siteId: string, teamId: string): Promise<void> {
+  await db
+    .updateTable('conversation')
+    .set({ team_id: null })
+    .where('site_id', '=', siteId)
+    .where('team_id', '=', teamId)
+    .execute();
+  await db.deleteFrom('team').where('site_id', '=', siteId).where('id', '=', teamId).execute();
+}
+
 export async function writeTeamName(
   db: Db,
   siteId: string,

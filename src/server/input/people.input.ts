@@ -1,7 +1,7 @@
 import { LIMITS } from '../../core/limits';
 import { ROLES, type Role } from '../../core/model/role';
 import { CleanLine } from './clean';
-import { ID } from './shared.input';
+import { ID, LOCALE } from './shared.input';
 import {
   ArrayMaxSize,
   ArrayUnique,
@@ -27,6 +27,15 @@ export class TeamIdsInput {
   @ArrayMaxSize(LIMITS.teams)
   @IsArray()
   teamIds!: string[];
+}
+
+/** A public name of a team, in a language of the widget. */
+export class TeamNameInput {
+  @MaxLength(LIMITS.localeChars) @Matches(LOCALE) @IsString() locale!: string;
+  @MaxLength(LIMITS.teamNameChars, { message: `Use at most ${LIMITS.teamNameChars} characters.` })
+  @IsString()
+  @CleanLine
+  name!: string;
 }
 
 /** What a colleague may do who comes by a link. */

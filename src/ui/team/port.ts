@@ -1,4 +1,4 @@
-import type { MadeJoinLink, PeopleView, PersonView } from '../../core/wire/desk';
+import type { MadeJoinLink, PeopleView, PersonView, TeamsView } from '../../core/wire/desk';
 import type { Api } from '../frame/api';
 import type { Rights } from './RightsFields';
 
@@ -15,6 +15,13 @@ export interface TeamPort {
   setRights(person: PersonView, rights: Rights): Promise<PeopleView>;
   /** Their access ends at once. */
   removePerson(id: string): Promise<PeopleView>;
+  /** With what names each of them; for owners. */
+  getTeams(): Promise<TeamsView>;
+  /** Named in the widget's usual language. */
+  addTeam(name: string): Promise<TeamsView>;
+  nameTeam(id: string, locale: string, name: string): Promise<TeamsView>;
+  orderTeams(teamIds: readonly string[]): Promise<TeamsView>;
+  removeTeam(id: string): Promise<TeamsView>;
   /** Mail addresses that get the notes of each team. */
   getRecipients(): Promise<Readonly<Record<string, readonly string[]>>>;
   setRecipients(teamId: string, mails: readonly string[]): Promise<void>;
@@ -35,6 +42,14 @@ export function teamPort({ get, post, upload }: Api): TeamPort {
       return post(`people/${id}/role`, { role: rights.role });
     },
     removePerson: (id) => post(`people/${id}/remove`, {}),
+    getTeams: () => get('teams'),
+    addTeam: async (name) => {
+      const { locales } = await get<TeamsView>('teams');
+      return post('teams', { locale: locales[0], name });
+    },
+    nameTeam: (id, locale, name) => post(`teams/${id}/name`, { locale, name }),
+    orderTeams: (teamIds) => post('teams/order', { teamIds }),
+    removeTeam: (id) => post(`teams/${id}/remove`, {}),
     getRecipients: async () => (await get<{ recipients: Record<string, string[]> }>('recipients')).recipients,
     setRecipients: async (teamId, mails) => void (await post('recipients', { teamId, mails })),
   };

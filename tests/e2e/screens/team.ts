@@ -1,4 +1,4 @@
-import { button, checkbox, heading, label, link, region, text } from './find';
+import { button, checkbox, heading, label, link, region, type Scope, text, textbox } from './find';
 
 export const teamScreen = {
   inesHeading: heading(/Inês Matos/),
@@ -21,6 +21,16 @@ export const teamScreen = {
   remove: button('Remove', { exact: true }),
   history: button(/Who changed what/),
   teams: region('Teams'),
+  teamRow: (name: string) => (within: Scope) =>
+    teamScreen.teams(within).getByRole('listitem').filter({ hasText: name }),
+  anotherTeam: textbox('Another team'),
+  add: button('Add'),
+  changeTeam: (name: string) => button(`Change ${name}`, { exact: true }),
+  moveUp: (name: string) => button(`Move ${name} up`),
+  nameIn: (language: string) => textbox(`Name in ${language}`),
+  saveNameIn: (language: string) => button(`Save: Name in ${language}`),
+  close: button('Close', { exact: true }),
+  removeTeam: (name: string) => button(`Remove ${name}`, { exact: true }),
 };
 
 export const joinScreen = {
