@@ -14,6 +14,7 @@ import { makeLimits } from './live/rates';
 import { takeLock } from './lock';
 import { type State, hasState, setState, state } from './state';
 import { watchQuiet } from './conversations/end-talk';
+import { watchEnding } from './conversations/ending';
 import { watchSweep } from './conversations/sweep';
 import { watchFacts } from './facts/renew-facts';
 import { watchPresence } from './conversations/leaving';
@@ -55,6 +56,7 @@ export async function startState(env: Env): Promise<State> {
   setState(made);
   watchPresence(made);
   watchQuiet(made);
+  watchEnding(made);
   watchSweep(made);
   watchFacts(made);
   return made;

@@ -81,7 +81,7 @@ const ADDED: Readonly<Record<string, Row>> = {
   draft_change: { edit_id: null },
   site: { places_json: '{}' },
   site_member: { removed_ms: null },
-  conversation: { left_ms: null, missed_ms: null },
+  conversation: { left_ms: null, missed_ms: null, ends_ms: null, ends_by: null },
 };
 
 /** Changes of that day that can be taken back now, and that can be brought again. */

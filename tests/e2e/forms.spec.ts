@@ -44,7 +44,6 @@ test('before a chat and after it: the first words wait for what is asked, the de
   await conversationsScreen.send(desk).click();
   await expect(visitor.window.getByText('The 130 mm one, easily.')).toBeVisible();
   await conversationsScreen.end(desk).click();
-  await conversationsScreen.confirmEnd(desk).click();
 
   const after = visitor.window.locator('[data-form=after]');
   await after.getByRole('radio', { name: 'No' }).check();

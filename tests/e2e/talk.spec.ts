@@ -75,7 +75,6 @@ test('a question travels through the whole house and back, without a reload on e
   await expectEqualLists(visitor, desk);
 
   await conversationsScreen.end(desk).click();
-  await conversationsScreen.confirmEnd(desk).click();
   await expect(visitor.window).toHaveAttribute('data-moment', 'goodbye');
   await expect(visitor.window).toContainText(
     'Inês Matos has said goodbye.'.replace('Inês Matos', '\u2068Inês Matos\u2069'),
@@ -250,7 +249,6 @@ test('[V9] whoever has written is followed from then on: the pages on the way st
   await expect(seen).not.toContainText('Pages before');
   await answer(desk, 'Plenty.');
   await conversationsScreen.end(desk).click();
-  await conversationsScreen.confirmEnd(desk).click();
   await expect(visitor.window).toHaveAttribute('data-moment', 'goodbye');
   await visitor.page.goto(`${testServer.site}/sky-log`);
   await visitor.launcher.click();

@@ -279,6 +279,8 @@ export interface DeskConversation {
   readonly missedMs: EpochMs | null;
   /** Nothing is left to be done: it was answered and is over, or somebody of ours has said so. */
   readonly isDone: boolean;
+  /** When it ends, as somebody of ours has ended it: until then that can be undone, and the visitor is told nothing. Null: nobody has. */
+  readonly endsMs: EpochMs | null;
 }
 
 /** A form that was filled in, with its labels; for the desk only. */

@@ -102,6 +102,8 @@ function askedAnew({ at, isPractice, said }: Beginning, status: 'asked' | 'note'
     missed_ms: null,
     ended_ms: null,
     ended_by: null,
+    ends_ms: null,
+    ends_by: null,
     assigned_to: null,
     is_done: 0,
     is_practice: isPractice ? 1 : 0,

@@ -26,6 +26,7 @@ const insertRow = keptQuery((db: Db, row: ConversationRow) =>
     ...{ last_entry_ms: row.last_entry_ms, last_seq: row.last_seq, assigned_to: row.assigned_to },
     ...{ answers_json: row.answers_json, trail_json: row.trail_json, left_ms: row.left_ms },
     ...{ missed_ms: row.missed_ms, is_done: row.is_done, waiting_ms: row.waiting_ms },
+    ...{ ends_ms: row.ends_ms, ends_by: row.ends_by },
   }),
 );
 
@@ -115,6 +116,18 @@ export async function listRunning(db: Db, quietSince: EpochMs): Promise<Conversa
     ),
   );
   return quiet.flat();
+}
+
+/** Conversations of all sites that somebody has ended, and that are not over yet. */
+export async function listEnding(db: Db): Promise<{ siteId: string; id: string; endsMs: EpochMs }[]> {
+  const rows = await db
+    .selectFrom('conversation')
+    .select(['site_id', 'id', 'ends_ms'])
+    .where('ends_ms', 'is not', null)
+    .execute();
+  return rows.flatMap(({ site_id: siteId, id, ends_ms: endsMs }) =>
+    endsMs === null ? [] : [{ siteId, id, endsMs }],
+  );
 }
 
 /** A visitor's conversations, oldest first. */

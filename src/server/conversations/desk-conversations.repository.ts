@@ -76,6 +76,7 @@ function deskQuery(db: Db, siteId: string) {
       'conversation.missed_ms',
       'conversation.is_done',
       'conversation.waiting_ms',
+      'conversation.ends_ms',
       'visitor.name as visitor_name',
       'visitor.mail as visitor_mail',
       'visitor.locale',
@@ -122,5 +123,6 @@ function toDesk(row: DeskRow): DeskConversation {
     leftMs: row.left_ms,
     missedMs: row.missed_ms,
     isDone: row.is_done === 1,
+    endsMs: row.ends_ms,
   };
 }

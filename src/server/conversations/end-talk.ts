@@ -16,7 +16,7 @@ import type { State } from '../state';
 import { deskChannel, tellTeams } from '../facts/presence';
 import { findDeskConversation } from './desk-conversations.repository';
 import { getTalk } from './talk';
-import { tellEntries } from './tell-entry';
+import { type Hearers, tellEntries } from './tell-entry';
 import { tellPlaces } from './tell-places';
 import { miss, missUnanswerable } from './missed';
 import { quietSince, widgetOf } from './widget-asked';
@@ -72,6 +72,8 @@ export async function endIn(
     status: 'ended',
     ended_ms: at,
     ended_by: author === 'system' ? 'silence' : author,
+    ends_ms: null,
+    ends_by: null,
     ...(isMissed ? {} : { missed_ms: null, is_done: 1 }),
   });
   if (!isMissed) await markNotesAnswered(tx, siteId, id, at);
@@ -103,10 +105,28 @@ async function end(
     const row = await findConversation(tx, siteId, id);
     return row === null ? null : endIn(tx, row, by, at);
   });
-  if (entry === null) return;
-  await tellEntries(state, { siteId, visitorId }, [entry]);
-  await tellTeams(state, siteId);
-  await tellPlaces(state, siteId);
+  if (entry !== null) await tellEnd(state, { siteId, visitorId }, entry);
+}
+
+async function tellEnd(state: State, hearers: Hearers, entry: VisitorEntry): Promise<void> {
+  await tellEntries(state, hearers, [entry]);
+  await tellTeams(state, hearers.siteId);
+  await tellPlaces(state, hearers.siteId);
+}
+
+/** Ends what somebody of ours has ended before, if that still holds: `endsMs` is when it was to end. */
+export async function endAsSaid(
+  state: State,
+  { siteId, id, endsMs }: { siteId: string; id: string; endsMs: EpochMs },
+): Promise<void> {
+  const at = state.clock.now();
+  const ended = await inTransaction(state.db, async (tx) => {
+    const row = await findConversation(tx, siteId, id);
+    if (row === null || row.ends_ms !== endsMs) return null;
+    const entry = await endIn(tx, row, { author: 'person', personId: row.ends_by }, at);
+    return entry === null ? null : { entry, visitorId: row.visitor_id };
+  });
+  if (ended !== null) await tellEnd(state, { siteId, visitorId: ended.visitorId }, ended.entry);
 }
 
 /** What was missed is done with, though nobody has answered. */

@@ -104,6 +104,12 @@ const countEntry = keptQuery((db: Db, { siteId, id, at, effect }: Counted) =>
         .when('asks')
         .then(eb.case().when('waiting_ms', '>=', ref('asked_ms')).then(ref('waiting_ms')).else(at).end())
         .end(),
+      // Whatever is said keeps it from ending.
+      ends_ms: eb
+        .case(sql<Counted['effect']>`${effect}`)
+        .when('none')
+        .then(ref('ends_ms'))
+        .end(),
     }))
     .where('site_id', '=', siteId)
     .where('id', '=', id)

@@ -2,7 +2,7 @@ import type { HttpAnswer, HttpRequest } from '../http/exchange';
 import type { DeskTalk } from '../../core/wire/desk';
 import { type DeskCall, type DeskRoutes, actorOf, route, routeWith } from '../desk/route';
 import { errorResponse, json } from '../http/replies';
-import { NothingInput, ReplyInput } from '../input/desk.input';
+import { EndInput, NothingInput, ReplyInput } from '../input/desk.input';
 import { findConversation, listConversationIds } from './conversations.repository';
 import {
   findDeskConversation,
@@ -10,6 +10,7 @@ import {
   listOpenDeskConversations,
 } from './desk-conversations.repository';
 import { endByPerson } from './end-talk';
+import { endSoon, undoEnd } from './ending';
 import { listEntryPages } from './entries.repository';
 import { removePractice } from './forget';
 import { trailOf, visitorNowOf } from './here';
@@ -22,7 +23,8 @@ export const CONVERSATION_ROUTES: DeskRoutes = {
   'GET conversations': route('responder', handleListConversations),
   'GET conversations/*': route('responder', handleGetConversation),
   'POST conversations/*/entries': routeWith('responder', ReplyInput, handleReply),
-  'POST conversations/*/end': routeWith('responder', NothingInput, handleEndConversation),
+  'POST conversations/*/end': routeWith('responder', EndInput, handleEndConversation),
+  'POST conversations/*/end/undo': routeWith('responder', NothingInput, handleUndoEnd),
   'POST conversations/*/remove-practice': routeWith('responder', NothingInput, handleRemovePractice),
 };
 
@@ -90,9 +92,13 @@ async function handleReply(call: DeskCall, input: ReplyInput): Promise<HttpAnswe
   return entry === null ? errorResponse(404, 'There is no such conversation.', {}) : json(200, { entry }, {});
 }
 
-async function handleEndConversation(call: DeskCall): Promise<HttpAnswer> {
-  const isHere =
-    (await findConversation(call.state.db, call.member.site.id, call.id)) !== null &&
-    (await endByPerson(call.state, actorOf(call), call.id));
+async function handleEndConversation(call: DeskCall, { isSoon }: EndInput): Promise<HttpAnswer> {
+  const end = isSoon === true ? endSoon : endByPerson;
+  const isHere = await end(call.state, actorOf(call), call.id);
+  return isHere ? json(200, {}, {}) : errorResponse(404, 'There is no such conversation.', {});
+}
+
+async function handleUndoEnd({ state, member, id }: DeskCall): Promise<HttpAnswer> {
+  const isHere = await undoEnd(state, member.site.id, id);
   return isHere ? json(200, {}, {}) : errorResponse(404, 'There is no such conversation.', {});
 }

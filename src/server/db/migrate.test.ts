@@ -136,6 +136,7 @@ describe('migrateDatabase', () => {
       '202612020001-fewer-entry-indexes',
       '202612020002-waiting-since',
       '202612020003-colleagues',
+      '202612020004-ending-soon',
     ]);
     expect(await migrateDatabase(db, '')).toEqual([]);
   });

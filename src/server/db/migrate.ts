@@ -20,6 +20,7 @@ import * as noStatistics from './migrations/202612010006-no-statistics';
 import * as fewerEntryIndexes from './migrations/202612020001-fewer-entry-indexes';
 import * as waitingSince from './migrations/202612020002-waiting-since';
 import * as colleagues from './migrations/202612020003-colleagues';
+import * as endingSoon from './migrations/202612020004-ending-soon';
 import { type Db, appliedMigrations, backUpTo, brokenReferences, withoutForeignKeys } from './open';
 
 const MIGRATIONS: Readonly<Record<string, Migration>> = {
@@ -43,6 +44,7 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '202612020001-fewer-entry-indexes': fewerEntryIndexes,
   '202612020002-waiting-since': waitingSince,
   '202612020003-colleagues': colleagues,
+  '202612020004-ending-soon': endingSoon,
 };
 
 /** A migration that failed; the database is as it was before. */

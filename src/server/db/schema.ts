@@ -198,6 +198,9 @@ export interface Schema {
     is_done: Generated<number>;
     /** Of no meaning where it is before `asked_ms`. */
     waiting_ms: number | null;
+    /** When it ends, unless that is undone or something is said. */
+    ends_ms: number | null;
+    ends_by: string | null;
   };
   entry: {
     id: Generated<number>;

@@ -79,6 +79,7 @@ const BODIES: Readonly<Record<string, object>> = {
     },
   },
   'POST conversations/*/remove-practice': {},
+  'POST conversations/*/end/undo': {},
   'POST settings/name': { name: 'Taken over' },
   'POST settings/place': { locale: 'en', place: 'the Azores' },
   'POST settings/retention': { days: 1, isSure: true },

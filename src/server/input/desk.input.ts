@@ -67,6 +67,11 @@ export class ChangeInput {
   @Matches(/^[\w-]{16,40}$/) @IsString() @IsOptional() editId?: string | null;
 }
 
+/** Whether a conversation ends a little later, so that it can be undone. */
+export class EndInput {
+  @IsBoolean() @IsOptional() isSoon?: boolean;
+}
+
 /** A page of the site's own that is to be looked at. */
 export class PageSourceInput {
   @MaxLength(LIMITS.pageAddressChars)

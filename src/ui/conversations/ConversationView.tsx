@@ -13,7 +13,6 @@ import type { DeskConversation, DeskTalk } from '../../core/wire/desk';
 import { PortError } from '../frame/api';
 import { languageName } from '../wording/languages';
 import { Practice, visitorName } from './ConversationList';
-import { EndDialog } from './EndDialog';
 import { Dated, EntryLine, beginsAnother } from './EntryLine';
 import { FilledForms } from './FilledForms';
 import { VisitorNowBar } from './VisitorNowBar';
@@ -23,6 +22,7 @@ import { conversationsPort } from './port';
 import type { KeptAnswers } from './kept-answers';
 import { saidOf } from './use-desk';
 import { CONVERSATIONS_WORDS } from '../wording/screens/conversations';
+import { SHARED_WORDS } from '../wording/screens/shared';
 
 interface ConversationViewProps {
   readonly talk: DeskTalk;
@@ -49,7 +49,6 @@ export function ConversationView({ talk, answers, onSent, onEarlier, onBack }: C
     answers.set(conversation.id, { text, clientId: null });
   };
   const [fault, setFault] = useState<string | null>(null);
-  const [asksEnd, setAsksEnd] = useState(false);
   const sending = useRef(kept.clientId === null ? null : { body: kept.text, clientId: kept.clientId });
   const log = useRef<HTMLDivElement>(null);
   const newestId = said.at(-1)?.id;
@@ -78,6 +77,15 @@ export function ConversationView({ talk, answers, onSent, onEarlier, onBack }: C
       setFault(error instanceof PortError ? error.sentence : CONVERSATIONS_WORDS.notSent);
     }
   };
+
+  const undo = (): Promise<void> =>
+    port.undoEnd(conversation.id).then(
+      () => setFault(null),
+      (error: unknown) => {
+        notice(error);
+        setFault(error instanceof PortError ? error.sentence : SHARED_WORDS.nothingChanged);
+      },
+    );
 
   const help = helpFor(conversation, overview.facts?.sendsLetters === true);
   return (
@@ -197,12 +205,11 @@ export function ConversationView({ talk, answers, onSent, onEarlier, onBack }: C
               conversation={conversation}
               hasDraft={draft.trim() !== ''}
               isDisabled={over > 0}
-              onAsk={() => setAsksEnd(true)}
               onEnd={() => void send(true)}
+              onUndo={() => void undo()}
             />
           )}
         </Box>
-        <EndDialog isOpen={asksEnd} onClose={() => setAsksEnd(false)} onEnd={() => void send(true)} />
       </Box>
     </Box>
   );
@@ -212,16 +219,27 @@ interface EndButtonProps {
   readonly conversation: DeskConversation;
   readonly hasDraft: boolean;
   readonly isDisabled: boolean;
-  readonly onAsk: () => void;
   readonly onEnd: () => void;
+  readonly onUndo: () => void;
 }
 
-/** Ends what runs, asked once where nothing is said; what is over already is marked as done. */
-function EndButton({ conversation, hasDraft, isDisabled, onAsk, onEnd }: EndButtonProps) {
+/** Ends what runs, which can be undone until it is carried out; what is over already is marked as done. */
+function EndButton({ conversation, hasDraft, isDisabled, onEnd, onUndo }: EndButtonProps) {
+  if (conversation.endsMs !== null)
+    return (
+      <>
+        <Button variant="outlined" autoFocus onClick={onUndo}>
+          {SHARED_WORDS.undo}
+        </Button>
+        <Box component="span" role="status" sx={{ fontSize: '0.875rem', alignSelf: 'center' }}>
+          {CONVERSATIONS_WORDS.endsSoon}
+        </Box>
+      </>
+    );
   if (conversation.status === 'ended')
     return hasDraft ? null : <Button onClick={onEnd}>{CONVERSATIONS_WORDS.markDone}</Button>;
   return (
-    <Button onClick={hasDraft ? onEnd : onAsk} disabled={isDisabled}>
+    <Button onClick={onEnd} disabled={isDisabled}>
       {hasDraft ? CONVERSATIONS_WORDS.sendAndEnd : CONVERSATIONS_WORDS.end}
     </Button>
   );

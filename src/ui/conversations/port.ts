@@ -10,8 +10,9 @@ export interface ConversationsPort {
   /** The newest of what was said, or the page before an entry. */
   getConversation(id: string, before?: number): Promise<DeskTalk>;
   reply(id: string, said: { clientId: string; body: string }): Promise<VisitorEntry>;
-  /** Ends a conversation; one that was missed is done with. */
+  /** Ends a conversation ten seconds later, so that it can be undone; one that was missed is done with at once. */
   end(id: string): Promise<void>;
+  undoEnd(id: string): Promise<void>;
   /** Deletes a conversation that was only practice. */
   removePractice(id: string): Promise<void>;
 }
@@ -23,7 +24,8 @@ export function conversationsPort({ get, post }: Api): ConversationsPort {
       get(`conversations/${id}${before === undefined ? '' : `?before=${before}`}`),
     reply: async (id, said) =>
       (await post<{ entry: VisitorEntry }>(`conversations/${id}/entries`, said)).entry,
-    end: async (id) => void (await post(`conversations/${id}/end`, {})),
+    end: async (id) => void (await post(`conversations/${id}/end`, { isSoon: true })),
+    undoEnd: async (id) => void (await post(`conversations/${id}/end/undo`, {})),
     removePractice: async (id) => void (await post(`conversations/${id}/remove-practice`, {})),
   };
 }

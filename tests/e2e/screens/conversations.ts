@@ -1,4 +1,4 @@
-import { button, label, log, navigation, region } from './find';
+import { button, label, log, navigation, region, type Scope } from './find';
 
 export const conversationsScreen = {
   list: navigation('Conversations'),
@@ -6,7 +6,7 @@ export const conversationsScreen = {
   reply: label('Write'),
   send: button('Send', { exact: true }),
   end: button('End', { exact: true }),
-  confirmEnd: button('End conversation'),
+  undoEnd: (within: Scope) => button('Undo')(region(/^Conversation with/)(within)),
   formAfter: region('Filled in after the chat'),
   messages: log('Messages'),
   yourTurn: region(/^Your turn/),
