@@ -7,7 +7,7 @@ import { mayOpenSites } from '../server/accounts/opening-sites';
 import { inTransaction } from '../server/db/transaction';
 import { tellTeams } from '../server/facts/presence';
 import { hashOf } from '../server/ids';
-import { type Joiner, joinByLink } from '../server/accounts/joining';
+import { type Joiner, joinByLink, readJoinLink } from '../server/accounts/joining';
 import { FirstRunInput, SignInInput } from '../server/input/account.input';
 import { JoinInput } from '../server/input/people.input';
 import { parseInput } from '../server/input/parse-input';
@@ -108,6 +108,8 @@ export async function joinAction(_before: StartState, form: FormData): Promise<S
   if (wait > 0) return { errors: { '': ENTRANCE_WORDS.tooManyTries(waitWords(wait)) } };
   const secret = form.get('secret');
   if (typeof secret !== 'string') return { errors: { '': ENTRANCE_WORDS.linkGone } };
+  // Asked before a password is hashed, which is dear.
+  if ((await readJoinLink(shared, secret)) === null) return { errors: { '': ENTRANCE_WORDS.linkGone } };
   const person = form.get('asMyself') === 'yes' ? await currentPerson() : null;
   const parsed =
     person === null

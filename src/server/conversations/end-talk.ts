@@ -3,6 +3,7 @@ import type { VisitorEntry, VisitorTalk } from '../../core/wire/talk';
 import {
   type ConversationHead,
   findConversation,
+  listEnding,
   listRunning,
   listSitesAsked,
   updateConversation,
@@ -161,6 +162,8 @@ const LOOK_EVERY_MS = 10 * MINUTE_MS;
 /** What time alone does to conversations. */
 export async function lookAfter(state: State): Promise<void> {
   await endQuiet(state);
+  const due = (await listEnding(state.db)).filter(({ endsMs }) => endsMs <= state.clock.now());
+  for (const one of due) await endAsSaid(state, one); // where that did not go through in time
   for (const siteId of await listSitesAsked(state.db)) await missUnanswerable(state, siteId);
 }
 

@@ -81,6 +81,13 @@ describe('an end that can be undone', () => {
     await expect.poll(async () => (await atDesk(id)).status).toBe('ended');
   });
 
+  it('changes nothing where the visitor has ended it in between', async () => {
+    const { token, id } = await ask();
+    await porch.visit('POST end', { token, body: {} });
+    await end(id);
+    expect(await atDesk(id)).toMatchObject({ status: 'ended', endsMs: null });
+  });
+
   it('is carried out once and counts from the last time where it was asked for twice', async () => {
     const { token, id } = await ask();
     await end(id);

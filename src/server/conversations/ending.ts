@@ -1,5 +1,6 @@
 import { SECOND_MS } from '../../core/model/units';
 import type { Actor } from '../actor';
+import { inTransaction } from '../db/transaction';
 import { runAside } from '../log';
 import type { State } from '../state';
 import { deskChannel } from '../facts/presence';
@@ -13,11 +14,15 @@ const UNDO_MS = 10 * SECOND_MS;
 /** Ends a conversation ten seconds from now, unless that is undone or something is said; what is over is done with at once. False where it is not on this site. */
 export async function endSoon(state: State, actor: Actor, id: string): Promise<boolean> {
   const { siteId, personId, at } = actor;
-  const row = await findConversation(state.db, siteId, id);
-  if (row === null) return false;
-  if (row.status === 'ended') return endByPerson(state, actor, id);
   const endsMs = at + UNDO_MS;
-  await updateConversation(state.db, siteId, id, { ends_ms: endsMs, ends_by: personId });
+  const status = await inTransaction(state.db, async (tx) => {
+    const row = await findConversation(tx, siteId, id);
+    if (row !== null && row.status !== 'ended')
+      await updateConversation(tx, siteId, id, { ends_ms: endsMs, ends_by: personId });
+    return row?.status ?? null;
+  });
+  if (status === null) return false;
+  if (status === 'ended') return endByPerson(state, actor, id);
   await tellDesks(state, siteId, id);
   wake(state, { siteId, id, endsMs });
   return true;
