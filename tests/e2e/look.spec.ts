@@ -213,6 +213,36 @@ test('a logo dropped: drawn on the server, in the header, and its colours propos
   await expectAsBefore(page);
 });
 
+test('what a logo proposes comes later, and moves nothing under the hand', async ({ browser }) => {
+  const page = await lookPanel(browser);
+  await unfold(page, 'Logo and header');
+  await drop(page, 'Logo', await two('#2f6f8f', '#e79a1b'), 'logo.png');
+  await expect(lookScreen.fromLogo(page).getByRole('button')).toHaveCount(2);
+  await saved(page);
+  let answer = (): void => undefined;
+  const held = new Promise<void>((resolve) => (answer = resolve));
+  await page.route('**/*.webp', async (route) => {
+    await held;
+    await route.continue();
+  });
+  await page.goto(`${testServer.app}/s/${testServer.siteKey}/design?side=look`, { waitUntil: 'commit' });
+  const launcher = part(page, 'Launcher').getByRole('button').first();
+  await expect(lookScreen.fromLogo(page)).toHaveAttribute('aria-busy', 'true');
+  await expect(page.locator('sunny-porch').first()).toBeAttached();
+  const before = await launcher.boundingBox();
+  await launcher.hover();
+  await page.mouse.down();
+  answer();
+  await expect(lookScreen.fromLogo(page).getByRole('button')).not.toHaveCount(0);
+  await page.mouse.up();
+  await expect(lookScreen.hiddenOnPhones(part(page, 'Launcher'))).toBeVisible();
+  const after = await launcher.boundingBox();
+  expect(Math.abs((after?.y ?? 0) - (before?.y ?? 0)), 'how far it has moved').toBeLessThan(4);
+  await unfold(page, 'Logo and header');
+  await partsScreen.remove(page).click();
+  await expectAsBefore(page);
+});
+
 test('words over a picture can be read on every spot of it', async ({ browser }) => {
   const page = await lookPanel(browser);
   await unfold(page, 'Logo and header');

@@ -13,16 +13,17 @@ interface BrandFieldProps {
   readonly value: HexColor;
   readonly onChange: (brand: HexColor) => void;
   readonly label: string;
-  /** Proposed from the logo. */
-  readonly proposals?: readonly HexColor[];
+  /** Proposed from the logo; null: they are being looked for, and have their place kept. */
+  readonly proposals?: readonly HexColor[] | null;
 }
 
 /** The brand colour: a field, a picker, swatches, and the text that goes on it. */
 export function BrandField({ value, onChange, label, proposals = [] }: BrandFieldProps) {
+  const hasNone = proposals?.length === 0;
   return (
     <Box>
       <ColourField key={label} label={label} value={value} onChange={onChange} />
-      {proposals.length === 0 ? null : (
+      {hasNone ? null : (
         <Swatches
           label={LOOK_PANEL_WORDS.fromYourLogo}
           colours={proposals}
@@ -31,13 +32,11 @@ export function BrandField({ value, onChange, label, proposals = [] }: BrandFiel
         />
       )}
       <Swatches
-        label={
-          proposals.length === 0 ? LOOK_PANEL_WORDS.coloursToBeginWith : LOOK_PANEL_WORDS.othersToBeginWith
-        }
+        label={hasNone ? LOOK_PANEL_WORDS.coloursToBeginWith : LOOK_PANEL_WORDS.othersToBeginWith}
         colours={BRAND_SWATCHES}
         value={value}
         onChange={onChange}
-        isQuiet={proposals.length === 0}
+        isQuiet={hasNone}
       />
       <Typography variant="body2" sx={{ mt: 1, color: 'text.secondary' }} role="status">
         {contrastSentence(value)}
@@ -47,7 +46,7 @@ export function BrandField({ value, onChange, label, proposals = [] }: BrandFiel
 }
 
 interface SwatchesProps extends Pick<BrandFieldProps, 'value' | 'onChange' | 'label'> {
-  readonly colours: readonly HexColor[];
+  readonly colours: readonly HexColor[] | null;
   /** Its label is for screen readers only. */
   readonly isQuiet?: boolean;
 }
@@ -59,9 +58,16 @@ function Swatches({ label, colours, value, onChange, isQuiet = false }: Swatches
       <Box
         role="group"
         aria-label={label}
-        sx={{ display: 'grid', gridTemplateColumns: 'repeat(6, 1fr)', gap: 0.75, mt: isQuiet ? 1 : 0.5 }}
+        aria-busy={colours === null}
+        sx={{
+          display: 'grid',
+          minHeight: 24,
+          gridTemplateColumns: 'repeat(6, 1fr)',
+          gap: 0.75,
+          mt: isQuiet ? 1 : 0.5,
+        }}
       >
-        {colours.map((one) => (
+        {colours?.map((one) => (
           <ButtonBase
             key={one}
             aria-label={one}
