@@ -4,7 +4,7 @@ import type { EpochMs } from '../../core/model/units';
 import { toAddress } from '../../core/pages/address';
 import { writeDraft } from '../designs/drafts.repository';
 import { insertPerson } from './persons.repository';
-import { type Site, insertDomain, insertMember, insertSite } from './sites.repository';
+import { CHATS_AT_ONCE, type Site, insertDomain, insertMember, insertSite } from './sites.repository';
 import { insertTeam, insertTeamMember } from '../facts/teams.repository';
 import type { Tx } from '../db/open';
 import { inTransaction } from '../db/transaction';
@@ -59,7 +59,7 @@ export async function openSite(tx: Tx, personId: string, asked: SiteAnswers, at:
     places: {},
   };
   await insertSite(tx, site, asked.zoneConfirmed ?? false, at);
-  await insertMember(tx, site.id, personId, 'owner', 4);
+  await insertMember(tx, site.id, personId, 'owner', CHATS_AT_ONCE);
   const teamId = newId(at);
   await insertTeam(
     tx,

@@ -18,13 +18,12 @@ import {
 } from './join-links.repository';
 import { findPersonByMail, insertPerson } from './persons.repository';
 import { logRightsChange } from './rights-log.repository';
-import { findRole, getSite, insertMember } from './sites.repository';
+import { CHATS_AT_ONCE, findRole, getSite, insertMember } from './sites.repository';
 import { namesOf } from './team-names';
 
 /** A link ends after seven days, or when one person has used it. */
 const LINK_MS = 7 * DAY_MS;
 const GONE = 'This link does not work any more: it was used, taken back, or is more than seven days old.';
-const CHATS_AT_ONCE = 4;
 
 /** Makes a link for one colleague; gives its secret, which is kept nowhere. Null: so many are open that one must end first. */
 export async function makeJoinLink(

@@ -137,6 +137,9 @@ export async function listRoles(db: Db, siteId: string): Promise<ReadonlyMap<str
   return new Map(rows.map(({ person_id, role }) => [person_id, role]));
 }
 
+/** Conversations that somebody new answers at once. */
+export const CHATS_AT_ONCE = 4;
+
 /** Who was one before, and has gone, is one again, with the face they had. */
 export async function insertMember(
   db: Db,

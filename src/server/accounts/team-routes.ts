@@ -50,7 +50,11 @@ function once(uses: readonly TeamUse[]): TeamUse[] {
 
 async function handleAdd(call: DeskCall, { locale, name }: TeamNameInput): Promise<HttpAnswer> {
   const { state, member } = call;
-  const teams = await listTeams(state.db, member.site.id);
+  const [teams, { design }] = await Promise.all([
+    listTeams(state.db, member.site.id),
+    getDraft(state.db, member.site.id),
+  ]);
+  if (!design.locales.includes(locale)) return unspoken();
   if (name === '') return json(400, { errors: { name: 'Give the team a name; visitors read it.' } }, {});
   if (teams.length >= LIMITS.teams)
     return json(400, { errors: { name: `There can be at most ${LIMITS.teams} teams.` } }, {});
@@ -76,14 +80,17 @@ async function handleName(call: DeskCall, { locale, name }: TeamNameInput): Prom
   ]);
   const team = teams.find((one) => one.id === id);
   if (team === undefined) return errorResponse(404, 'There is no such team.', {});
-  if (!design.locales.includes(locale))
-    return json(400, { errors: { name: 'Your widget does not speak that language.' } }, {});
+  if (!design.locales.includes(locale)) return unspoken();
   if (name === '' && locale === design.defaultLocale)
     return json(400, { errors: { name: 'Give the team a name; visitors read it.' } }, {});
   const others = Object.entries(team.name).filter(([one]) => one !== locale);
   const names = Object.fromEntries(name === '' ? others : [...others, [locale, name]]);
   await renameTeam(state, actorOf(call), id, team.key, names);
   return told(call);
+}
+
+function unspoken(): HttpAnswer {
+  return json(400, { errors: { name: 'Your widget does not speak that language.' } }, {});
 }
 
 async function handleOrder(call: DeskCall, { teamIds }: TeamIdsInput): Promise<HttpAnswer> {

@@ -2,12 +2,13 @@ import type { Role } from '../../core/model/role';
 import type { Locale } from '../../core/model/units';
 import type { Actor } from '../actor';
 import { insertPerson } from './persons.repository';
-import { insertMember } from './sites.repository';
+import { CHATS_AT_ONCE, insertMember } from './sites.repository';
 import {
   type Team,
   deleteTeam,
   insertTeam,
   insertTeamMember,
+  listTeams,
   writePositions,
   writeTeamName,
 } from '../facts/teams.repository';
@@ -34,7 +35,7 @@ export async function addMember(
       asked.locale,
       at,
     );
-    await insertMember(tx, siteId, id, asked.role, 4);
+    await insertMember(tx, siteId, id, asked.role, CHATS_AT_ONCE);
   });
   return id;
 }
@@ -98,6 +99,12 @@ export async function removeTeam(
 ): Promise<void> {
   await inTransaction(state.db, async (tx) => {
     await deleteTeam(tx, siteId, teamId);
+    const left = await listTeams(tx, siteId);
+    await writePositions(
+      tx,
+      siteId,
+      left.map(({ id }) => id),
+    );
     await writeFacts(tx, siteId, personId, at, 'team removed');
   });
 }

@@ -76,6 +76,12 @@ describe('the teams of a site', () => {
     expect((await porch.desk(`POST teams/${loans.id}/remove`)).status).toBe(200);
     const { conversation } = await read<DeskTalk>(await porch.desk(`GET conversations/${id}`));
     expect(conversation).toMatchObject({ teamId: null, status: 'asked' });
+    for (const name of ['One', 'Two', 'Three']) await add(name);
+    const [, one] = await teams();
+    await porch.desk(`POST teams/${one?.id}/remove`);
+    await add('Four'); // last, though a place in between was left
+    expect((await teams()).map(({ name }) => name['en'])).toEqual(['farrowisle', 'Two', 'Three', 'Four']);
+    for (const team of (await teams()).slice(1)) await porch.desk(`POST teams/${team.id}/remove`);
     const [last] = await teams();
     expect((await porch.desk(`POST teams/${last?.id}/remove`)).status).toBe(409);
   });

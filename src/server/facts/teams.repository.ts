@@ -179,12 +179,13 @@ export async function writePositions(db: Db, siteId: string, teamIds: readonly s
 
 /** With who is in it. What was asked of it is for everybody from then on. */
 export async function deleteTeam(db: Db, siteId: string, teamId: string): Promise<void> {
-  await db
-    .updateTable('conversation')
-    .set({ team_id: null })
-    .where('site_id', '=', siteId)
-    .where('team_id', '=', teamId)
-    .execute();
+  for (const table of ['conversation', 'note'] as const)
+    await db
+      .updateTable(table)
+      .set({ team_id: null })
+      .where('site_id', '=', siteId)
+      .where('team_id', '=', teamId)
+      .execute();
   await db.deleteFrom('team').where('site_id', '=', siteId).where('id', '=', teamId).execute();
 }
 

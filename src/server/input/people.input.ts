@@ -14,7 +14,7 @@ import {
   Validate,
 } from './validators';
 import { MailShaped } from './visitor.input';
-import { trimmed } from './account.input';
+import { PersonNameInput, trimmed } from './account.input';
 
 export class RoleInput {
   @IsIn(ROLES) role!: Role;
@@ -44,12 +44,7 @@ export class JoinLinkInput extends TeamIdsInput {
 }
 
 /** An account for whoever joins by a link. */
-export class JoinInput {
-  @MaxLength(LIMITS.personNameChars, { message: `Use at most ${LIMITS.personNameChars} characters.` })
-  @MinLength(1, { message: 'Type your name; visitors read it next to your answers.' })
-  @IsString()
-  @CleanLine
-  name!: string;
+export class JoinInput extends PersonNameInput {
   @Validate(MailShaped) @trimmed mail!: string;
   @MaxLength(LIMITS.passwordCharsMax, { message: `Keep it under ${LIMITS.passwordCharsMax} characters.` })
   @MinLength(LIMITS.passwordCharsMin, { message: `Use ${LIMITS.passwordCharsMin} characters or more.` })

@@ -78,6 +78,8 @@ export function ConversationView({ talk, answers, onSent, onEarlier, onBack }: C
     }
   };
 
+  /** Whether the end that is on its way was asked for here: the focus goes to what undoes it, and nobody else's does. */
+  const isOurEnd = useRef(false);
   const undo = (): Promise<void> =>
     port.undoEnd(conversation.id).then(
       () => setFault(null),
@@ -205,7 +207,11 @@ export function ConversationView({ talk, answers, onSent, onEarlier, onBack }: C
               conversation={conversation}
               hasDraft={draft.trim() !== ''}
               isDisabled={over > 0}
-              onEnd={() => void send(true)}
+              isOurs={isOurEnd.current}
+              onEnd={() => {
+                isOurEnd.current = true;
+                void send(true);
+              }}
               onUndo={() => void undo()}
             />
           )}
@@ -219,16 +225,18 @@ interface EndButtonProps {
   readonly conversation: DeskConversation;
   readonly hasDraft: boolean;
   readonly isDisabled: boolean;
+  /** Whether it was ended here, so that the focus follows. */
+  readonly isOurs: boolean;
   readonly onEnd: () => void;
   readonly onUndo: () => void;
 }
 
 /** Ends what runs, which can be undone until it is carried out; what is over already is marked as done. */
-function EndButton({ conversation, hasDraft, isDisabled, onEnd, onUndo }: EndButtonProps) {
+function EndButton({ conversation, hasDraft, isDisabled, isOurs, onEnd, onUndo }: EndButtonProps) {
   if (conversation.endsMs !== null)
     return (
       <>
-        <Button variant="outlined" autoFocus onClick={onUndo}>
+        <Button variant="outlined" autoFocus={isOurs} onClick={onUndo}>
           {SHARED_WORDS.undo}
         </Button>
         <Box component="span" role="status" sx={{ fontSize: '0.875rem', alignSelf: 'center' }}>

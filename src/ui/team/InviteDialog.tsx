@@ -39,7 +39,14 @@ export function InviteDialog({ onClose, onView }: InviteDialogProps) {
       onView(view);
     });
   return (
-    <Dialog open onClose={onClose} aria-labelledby="invite-title" maxWidth="xs" fullWidth>
+    <Dialog
+      open
+      // The link is shown this once: a click beside it does not lose it.
+      onClose={(_, reason) => (made !== null && reason === 'backdropClick' ? undefined : onClose())}
+      aria-labelledby="invite-title"
+      maxWidth="xs"
+      fullWidth
+    >
       <DialogTitle id="invite-title">
         {made === null ? TEAM_WORDS.inviteColleague : TEAM_WORDS.linkReady}
       </DialogTitle>

@@ -42,7 +42,11 @@ export function TeamScreen() {
       );
     load();
     return onEvent(
-      (event) => (event.kind === 'teams' || (event.kind === 'connection' && event.isOpen)) && load(),
+      (event) =>
+        (event.kind === 'teams' ||
+          event.kind === 'rights' ||
+          (event.kind === 'connection' && event.isOpen)) &&
+        load(),
     );
   }, [port, notice, onEvent]);
   const { name } = screenAt('team');

@@ -37,7 +37,7 @@ export const CONVERSATIONS_WORDS = {
   end: 'End',
   forTeam: (team: string) => `for ${team}`,
   sendAndEnd: 'Send and end',
-  endsSoon: 'Ends in ten seconds unless somebody writes. The visitor is only told then.',
+  endsSoon: 'Ends within ten seconds unless somebody writes. The visitor is only told then.',
   note: 'Note',
   leftAddress: 'The visitor left the question as a note',
   visitor: 'Visitor',
