@@ -124,6 +124,27 @@ test('addresses in what is said can be opened on both sides, and nothing in it i
   await expectNoAxe(desk, 'a conversation with links');
 });
 
+test('the tab says how many wait, in its title and on its mark, on every screen, and stops when they are answered', async ({
+  browser,
+}) => {
+  const desk = await enterAs(browser, testServer, 'settings');
+  await beIn(desk, true);
+  await expect(desk).toHaveTitle(/^\(\d+\) Site settings/); // the demo has one that waits
+  const before = Number(/^\((\d+)\)/.exec(await desk.title())?.[1]);
+  const mark = desk.locator('link[rel="icon"]').first();
+  const visitor = await visit(browser, `${testServer.site}/tonight`);
+  await visitor.launcher.click();
+  await visitor.say('Do red lamps disturb the dome?');
+  await expect(desk).toHaveTitle(new RegExp(`^\\(${before + 1}\\) Site settings`));
+  await expect(mark).toHaveAttribute('href', new RegExp(`%3E${before + 1}%3C%2Ftext`));
+  await frameScreen.conversationsLink(desk).click();
+  await expect(desk).toHaveTitle(new RegExp(`^\\(${before + 1}\\) Conversations`));
+  await conversationsScreen.list(desk).getByText('Do red lamps disturb the dome?').click();
+  await conversationsScreen.reply(desk).fill('No, they are what we use ourselves.');
+  await conversationsScreen.send(desk).click();
+  await expect(desk).toHaveTitle(new RegExp(`^\\(${before}\\) Conversations`));
+});
+
 test('an end is carried out ten seconds later: until then it is undone with one key, and the visitor is told nothing', async ({
   browser,
 }) => {

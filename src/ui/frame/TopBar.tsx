@@ -17,6 +17,7 @@ import { PorchMark } from '../parts/PorchMark';
 import { PresenceSwitch } from './PresenceSwitch';
 import { screensOf } from './screens';
 import { useWaitingCount } from './use-waiting-count';
+import { useWaitingSign } from './use-waiting-sign';
 import { useSite } from './SiteContext';
 import { useOpenFindings } from '../findings/FindingsContext';
 import { FRAME_WORDS } from '../wording/screens/frame';
@@ -37,6 +38,7 @@ export function TopBar(props: TopBarProps) {
   const findings = useOpenFindings();
   const here = usePathname().split('/')[3] ?? 'today';
   const waiting = useWaitingCount();
+  useWaitingSign(waiting);
   const toMend = (findings?.open ?? []).filter(({ level }) => level === 'must-fix').length;
   const [isMenuOpen, setMenuOpen] = useState(false);
   const screens = screensOf(role);
