@@ -28,8 +28,6 @@ const testServer = useTestServer();
 
 async function lookPanel(browser: Parameters<typeof enterAs>[0], moment = 'Talking'): Promise<Page> {
   const page = await enterAs(browser, testServer, 'design?side=look');
-  // The server has drawn the screen; once the browser has painted the widget, clicks are heard.
-  await expect(page.locator('sunny-porch').first()).toBeAttached();
   await pathScreen.moment(moment)(pathScreen.path(page)).click();
   await designScreen.lookTab(page).click();
   return page;
