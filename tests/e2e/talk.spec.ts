@@ -236,6 +236,27 @@ test('[M5] everybody leaves while the question waits: it goes into the note, and
   await expect(visitor.field).toHaveValue('And where do we');
 });
 
+test('[M5] people come in and leave again while a note is being typed: one types on, without a touch of the mouse', async ({
+  browser,
+}) => {
+  const desk = await enterAs(browser, testServer, 'conversations');
+  await beIn(desk, false);
+  const visitor = await visit(browser, `${testServer.site}/tonight`);
+  await visitor.launcher.click();
+  await expect(visitor.window).toHaveAttribute('data-moment', 'nobody-home');
+  await visitor.page.keyboard.type('Is the small ');
+  await beIn(desk, true);
+  await expect(visitor.window).toHaveAttribute('data-moment', 'at-the-door');
+  await visitor.page.keyboard.type('dome open ');
+  await expect(visitor.field).toHaveValue('Is the small dome open ');
+  await beIn(desk, false);
+  await expect(visitor.window).toHaveAttribute('data-moment', 'nobody-home');
+  await visitor.page.keyboard.type('tonight?');
+  await expect(visitor.window.getByLabel('Your note')).toHaveValue('Is the small dome open tonight?');
+  await visitor.page.keyboard.press('Escape');
+  await expect(visitor.launcher).toBeFocused();
+});
+
 test('[V9] whoever has written is followed from then on: the pages on the way stand with the next question, and none before', async ({
   browser,
 }) => {

@@ -52,7 +52,11 @@ export function mountPanel(port: PanelPort): MountedPanel {
   const paint = (): void => {
     if (state.picture === null) return;
     follow();
+    const { root } = port.surroundings;
+    const before = root.activeElement;
     render(windowOf(state.picture), port.frame.place);
+    // What had the focus is no more, as when people come in while a note is being written: one goes on where one writes now.
+    if (before !== null && !before.isConnected) focus();
   };
   const acts = visitorActs({ port, state, forms, talk, paint, focus });
   const windowOf = (picture: PanelPicture) => (
