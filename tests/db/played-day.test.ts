@@ -79,6 +79,7 @@ function underTodaysNames(json: unknown): string {
 /** Columns that later programs have added, and what they hold of the first one's rows. */
 const ADDED: Readonly<Record<string, Row>> = {
   draft_change: { edit_id: null },
+  person: { alerts_json: null },
   site: { places_json: '{}' },
   site_member: { removed_ms: null },
   conversation: { left_ms: null, missed_ms: null, ends_ms: null, ends_by: null },

@@ -1,4 +1,5 @@
 import type { RightsChangeKind, Role } from '../model/role';
+import type { AlertSettings } from '../model/alert-settings';
 import type { PageDevice } from '../model/page-bars';
 import type { BarsByDevice } from '../model/page-bars';
 import type { FormPlace } from '../model/form';
@@ -104,6 +105,9 @@ export interface Overview {
   /** Calendars by id, as they are called here. */
   readonly calendars: Readonly<Record<string, string>>;
   readonly presenceChoice: 'in' | 'out';
+  /** How whoever looks wants to be told of questions, and the ids of their teams. */
+  readonly alerts: AlertSettings;
+  readonly teamIds: readonly string[];
   /** Whether pages of more than one address may carry the widget: then a page is named with its address. */
   readonly hasAddresses: boolean;
   /** Whether whoever looks may open more sites in this installation. */

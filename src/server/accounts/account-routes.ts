@@ -1,17 +1,20 @@
 import type { HttpAnswer } from '../http/exchange';
+import type { AlertSettings } from '../../core/model/alert-settings';
 import type { AccountView } from '../../core/wire/desk';
 import { type DeskCall, type DeskRoutes, route, routeWith } from '../desk/route';
 import { errorResponse, json } from '../http/replies';
-import { MailChangeInput, PasswordChangeInput, PersonNameInput } from '../input/account.input';
+import { AlertsInput, MailChangeInput, PasswordChangeInput, PersonNameInput } from '../input/account.input';
 import { NothingInput } from '../input/desk.input';
 import { waitWords } from '../live/rates';
 import { findCredentials, findPersonByMail, listSessions, writePerson } from './persons.repository';
+import { memberChannel } from './rights';
 import { endOtherSessions } from './sign-out';
 
 /** What the desk asks about whoever asks: nobody reads or changes another account. */
 export const ACCOUNT_ROUTES: DeskRoutes = {
   'GET account': route('responder', handleAccount),
   'POST account/name': routeWith('responder', PersonNameInput, handleName),
+  'POST account/alerts': routeWith('responder', AlertsInput, handleAlerts),
   'POST account/mail': routeWith('responder', MailChangeInput, handleMail),
   'POST account/password': routeWith('responder', PasswordChangeInput, handlePassword),
   'POST account/sessions/end-others': routeWith('responder', NothingInput, handleEndOthers),
@@ -42,6 +45,15 @@ async function handleName(call: DeskCall, { name }: PersonNameInput): Promise<Ht
   const { person } = call.member;
   await writePerson(call.state.db, person.id, { name });
   return json(200, await accountOf(call, { ...person, name }), {});
+}
+
+/** Other tabs and devices follow at once, on the site that is open. */
+async function handleAlerts({ state, member }: DeskCall, asked: AlertsInput): Promise<HttpAnswer> {
+  const { person, site } = member;
+  const alerts: AlertSettings = { ...asked };
+  await writePerson(state.db, person.id, { alerts });
+  state.hub.send(memberChannel(site.id, person.id), { name: 'alerts', data: {} });
+  return json(200, alerts, {});
 }
 
 async function handleMail(call: DeskCall, { mail, password }: MailChangeInput): Promise<HttpAnswer> {

@@ -1,3 +1,4 @@
+import { type AlertSettings, DEFAULT_ALERTS } from '../../core/model/alert-settings';
 import type { EpochMs } from '../../core/model/units';
 import { keptQuery } from '../db/kept-query';
 import type { Db } from '../db/open';
@@ -27,7 +28,16 @@ export async function insertPerson(
   const { id, mail, name } = person;
   await db
     .insertInto('person')
-    .values({ id, mail, name, password_hash: passwordHash, locale, created_ms: at, disabled_ms: null })
+    .values({
+      id,
+      mail,
+      name,
+      password_hash: passwordHash,
+      locale,
+      created_ms: at,
+      disabled_ms: null,
+      alerts_json: null,
+    })
     .execute();
 }
 
@@ -53,6 +63,17 @@ export async function findPersonByMail(db: Db, mail: string): Promise<Person | n
       .where('disabled_ms', 'is', null)
       .executeTakeFirst()) ?? null
   );
+}
+
+/** How somebody wants to be told of questions. What was added to the settings since they were written is as it comes. */
+export async function findAlerts(db: Db, personId: string): Promise<AlertSettings> {
+  const row = await db
+    .selectFrom('person')
+    .select('alerts_json')
+    .where('id', '=', personId)
+    .executeTakeFirst();
+  const written = row?.alerts_json ?? '{}';
+  return { ...DEFAULT_ALERTS, ...(JSON.parse(written) as Partial<AlertSettings>) };
 }
 
 export async function insertSession(
@@ -122,15 +143,21 @@ export async function deleteOtherSessions(db: Db, personId: string, kept: string
 export async function writePerson(
   db: Db,
   personId: string,
-  changed: { readonly name?: string; readonly mail?: string; readonly passwordHash?: string },
+  changed: {
+    readonly name?: string;
+    readonly mail?: string;
+    readonly passwordHash?: string;
+    readonly alerts?: AlertSettings;
+  },
 ): Promise<void> {
-  const { name, mail, passwordHash } = changed;
+  const { name, mail, passwordHash, alerts } = changed;
   await db
     .updateTable('person')
     .set({
       ...(name === undefined ? {} : { name }),
       ...(mail === undefined ? {} : { mail }),
       ...(passwordHash === undefined ? {} : { password_hash: passwordHash }),
+      ...(alerts === undefined ? {} : { alerts_json: JSON.stringify(alerts) }),
     })
     .where('id', '=', personId)
     .execute();

@@ -137,6 +137,7 @@ describe('migrateDatabase', () => {
       '202612020002-waiting-since',
       '202612020003-colleagues',
       '202612020004-ending-soon',
+      '202612020005-alerts',
     ]);
     expect(await migrateDatabase(db, '')).toEqual([]);
   });

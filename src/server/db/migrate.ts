@@ -21,6 +21,7 @@ import * as fewerEntryIndexes from './migrations/202612020001-fewer-entry-indexe
 import * as waitingSince from './migrations/202612020002-waiting-since';
 import * as colleagues from './migrations/202612020003-colleagues';
 import * as endingSoon from './migrations/202612020004-ending-soon';
+import * as alerts from './migrations/202612020005-alerts';
 import { type Db, appliedMigrations, backUpTo, brokenReferences, withoutForeignKeys } from './open';
 
 const MIGRATIONS: Readonly<Record<string, Migration>> = {
@@ -45,6 +46,7 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '202612020002-waiting-since': waitingSince,
   '202612020003-colleagues': colleagues,
   '202612020004-ending-soon': endingSoon,
+  '202612020005-alerts': alerts,
 };
 
 /** A migration that failed; the database is as it was before. */

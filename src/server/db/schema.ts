@@ -12,6 +12,8 @@ export interface Schema {
     locale: string;
     created_ms: number;
     disabled_ms: number | null;
+    /** Null: as it comes. */
+    alerts_json: string | null;
   };
   session: {
     token_hash: string;

@@ -1,6 +1,7 @@
 import { AT_ONCE } from '../designs/publish';
 import { versionInForce } from '../../core/publish/in-force';
 import { beforeEach, describe, expect, it } from 'vitest';
+import { DEFAULT_ALERTS } from '../../core/model/alert-settings';
 import {
   type TestServer,
   type MadePorch,
@@ -87,6 +88,7 @@ const BODIES: Readonly<Record<string, object>> = {
   'POST settings/domains': { origin: 'https://elsewhere.example' },
   'POST settings/domains/remove': { origin: 'https://elsewhere.example' },
   'POST account/name': { name: 'Nobody' },
+  'POST account/alerts': { ...DEFAULT_ALERTS, sound: 'bell' },
   'POST account/mail': { mail: 'nobody@elsewhere.example', password: 'clear skies tonight' },
   'POST account/password': { password: 'clear skies tonight', newPassword: 'cloudy skies tonight' },
   'POST account/sessions/end-others': {},

@@ -3,6 +3,7 @@ import { periodAt, versionInForce } from '../../core/publish/in-force';
 import { findFace } from '../accounts/members.repository';
 import { mayOpenSites } from '../accounts/opening-sites';
 import { listDomains } from '../accounts/sites.repository';
+import { findAlerts } from '../accounts/persons.repository';
 import type { Member } from '../accounts/who';
 import { listPublications } from '../designs/publications.repository';
 import { findLastingDesign, findNewestNumber } from '../designs/versions.repository';
@@ -10,7 +11,7 @@ import type { State } from '../state';
 import { listCalendars, listOverrides } from './calendars.repository';
 import { readFacts } from './facts';
 import { teamStates } from './presence';
-import { findPresenceChoice, listTeams } from './teams.repository';
+import { findPresenceChoice, listTeamIdsOf, listTeams } from './teams.repository';
 
 /** What the frame around every screen shows. */
 export async function overviewOf(
@@ -31,6 +32,8 @@ export async function overviewOf(
     face,
     mayOpen,
     domains,
+    alerts,
+    teamIds,
   ] = await Promise.all([
     listTeams(state.db, site.id),
     teamStates(state, site.id),
@@ -44,12 +47,16 @@ export async function overviewOf(
     findFace(state.db, site.id, person.id),
     mayOpenSites(state, person.id),
     listDomains(state.db, site.id),
+    findAlerts(state.db, person.id),
+    listTeamIdsOf(state.db, site.id, person.id),
   ]);
   return {
     teams: teams.map((team) => ({ ...team, state: states[team.id] ?? 'nobody' })),
     you: { name: person.name, face },
     calendars: Object.fromEntries(calendars.map(({ id, name }) => [id, name])),
     presenceChoice: choice,
+    alerts,
+    teamIds,
     hasAddresses: domains.length > 1 || domains.some((one) => one.includes('*')),
     mayOpenSites: mayOpen,
     publishedDesign: lasting,

@@ -104,6 +104,17 @@ export async function countPeople(db: Db, siteId: string): Promise<Record<string
   return Object.fromEntries(rows.map(({ team_id, count }) => [team_id, count]));
 }
 
+/** The teams somebody answers in. */
+export async function listTeamIdsOf(db: Db, siteId: string, personId: string): Promise<string[]> {
+  const rows = await db
+    .selectFrom('team_member')
+    .select('team_id')
+    .where('site_id', '=', siteId)
+    .where('person_id', '=', personId)
+    .execute();
+  return rows.map((row) => row.team_id);
+}
+
 /** Everybody who said to be in, per team; whether they answer pings, only the presence board knows. */
 export async function listMembersIn(db: Db, siteId: string): Promise<MemberIn[]> {
   const rows = await findMembersIn(db, { siteId });

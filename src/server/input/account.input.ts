@@ -1,8 +1,19 @@
 import { readOrigin } from '../../core/pages/origins';
 import { LIMITS } from '../../core/limits';
 import {
+  ALERT_AGAIN_MINUTES,
+  ALERT_SCOPES,
+  ALERT_SOUNDS,
+  type AlertScope,
+  type AlertSettings,
+  type AlertSound,
+  type QuietHours,
+} from '../../core/model/alert-settings';
+import {
   IsBoolean,
+  IsIn,
   IsInt,
+  IsObject,
   IsOptional,
   IsString,
   IsTimeZone,
@@ -12,7 +23,10 @@ import {
   Min,
   MinLength,
   Transform,
+  Type,
   Validate,
+  ValidateIf,
+  ValidateNested,
   ValidatorConstraint,
   type ValidatorConstraintInterface,
 } from './validators';
@@ -146,4 +160,23 @@ export class RetentionInput {
   @IsInt({ message: 'Type a number of days.' })
   days!: number;
   @IsBoolean() isSure!: boolean;
+}
+
+class QuietHoursInput implements QuietHours {
+  @Max(1439) @Min(0) @IsInt() from!: number;
+  @Max(1439) @Min(0) @IsInt() until!: number;
+}
+
+/** How somebody wants to be told of questions. */
+export class AlertsInput implements AlertSettings {
+  @IsIn(ALERT_SCOPES) scope!: AlertScope;
+  @IsIn([...ALERT_SOUNDS, null]) sound!: AlertSound | null;
+  @IsBoolean() isNotified!: boolean;
+  @IsBoolean() showsWords!: boolean;
+  @IsIn([...ALERT_AGAIN_MINUTES, null]) againMinutes!: number | null;
+  @ValidateIf(({ quietHours }: AlertsInput) => quietHours !== null)
+  @ValidateNested()
+  @IsObject()
+  @Type(() => QuietHoursInput)
+  quietHours!: QuietHoursInput | null;
 }
