@@ -30,7 +30,7 @@ const CORE_LAYERS = [
   ['model'],
   ['wire'],
   ['hours'],
-  ['pages', 'look', 'forms', 'words'],
+  ['pages', 'look', 'forms', 'words', 'alerts'],
   ['context'],
   ['invitations'],
   ['decide'],

@@ -19,6 +19,7 @@ import { Part } from '../parts/Part';
 import { SavedField } from '../parts/SavedField';
 import { useAttempt } from '../parts/use-attempt';
 import { dayWords } from '../wording/times';
+import { AlertsPart } from './AlertsPart';
 import { type AccountPort, accountPort } from './port';
 import { ACCOUNT_WORDS } from '../wording/screens/account';
 import { SHARED_WORDS } from '../wording/screens/shared';
@@ -59,6 +60,7 @@ export function AccountScreen() {
               }}
             />
           </Part>
+          <AlertsPart port={port} />
           <MailPart key={view.mail} mail={view.mail} port={port} onView={setView} />
           <PasswordPart port={port} onView={setView} />
           <Sessions view={view} port={port} onView={setView} />

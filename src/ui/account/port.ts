@@ -1,3 +1,4 @@
+import type { AlertSettings } from '../../core/model/alert-settings';
 import type { AccountView } from '../../core/wire/desk';
 import type { Api } from '../frame/api';
 
@@ -5,6 +6,7 @@ import type { Api } from '../frame/api';
 export interface AccountPort {
   getAccount(): Promise<AccountView>;
   setName(name: string): Promise<AccountView>;
+  setAlerts(alerts: AlertSettings): Promise<AlertSettings>;
   /** Needs the password that holds. */
   setMail(asked: { readonly mail: string; readonly password: string }): Promise<AccountView>;
   /** Ends every other session. */
@@ -16,6 +18,7 @@ export function accountPort({ get, post }: Api): AccountPort {
   return {
     getAccount: () => get('account'),
     setName: (name) => post('account/name', { name }),
+    setAlerts: (alerts) => post('account/alerts', alerts),
     setMail: (asked) => post('account/mail', asked),
     setPassword: (asked) => post('account/password', asked),
     endOtherSessions: () => post('account/sessions/end-others', {}),

@@ -85,11 +85,12 @@ export function SiteProvider({
   useEffect(
     () =>
       onEvent((event) => {
+        if (event.kind === 'alerts') void reload();
         if (event.kind !== 'teams') return;
         told.current = { count: told.current.count + 1, teams: event.teams };
         setOverview((before) => withTeams(before, event.teams));
       }),
-    [onEvent],
+    [onEvent, reload],
   );
   const setPresenceChoice = useCallback(
     async (choice: 'in' | 'out') => {

@@ -12,11 +12,12 @@ import MenuItem from '@mui/material/MenuItem';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { type ReactNode, useState } from 'react';
+import { Alerts } from '../alerts/Alerts';
 import { AccountMenu } from './AccountMenu';
 import { PorchMark } from '../parts/PorchMark';
 import { PresenceSwitch } from './PresenceSwitch';
 import { screensOf } from './screens';
-import { useWaitingCount } from './use-waiting-count';
+import { useWaiting } from './use-waiting';
 import { useWaitingSign } from './use-waiting-sign';
 import { useSite } from './SiteContext';
 import { useOpenFindings } from '../findings/FindingsContext';
@@ -37,7 +38,8 @@ export function TopBar(props: TopBarProps) {
   const { siteKey, role } = useSite();
   const findings = useOpenFindings();
   const here = usePathname().split('/')[3] ?? 'today';
-  const waiting = useWaitingCount();
+  const conversations = useWaiting();
+  const waiting = conversations?.length ?? 0;
   useWaitingSign(waiting);
   const toMend = (findings?.open ?? []).filter(({ level }) => level === 'must-fix').length;
   const [isMenuOpen, setMenuOpen] = useState(false);
@@ -124,6 +126,7 @@ export function TopBar(props: TopBarProps) {
       <SearchButton onSearch={props.onSearch} />
       <PresenceSwitch />
       <AccountMenu {...props} />
+      <Alerts waiting={conversations} />
       <Drawer open={isMenuOpen} onClose={() => setMenuOpen(false)}>
         <Box
           component="nav"

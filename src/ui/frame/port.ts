@@ -41,7 +41,9 @@ export type DeskEvent =
   /** The session has ended: pings are not answered for this person any more. */
   | { readonly kind: 'signed-out' }
   /** What this person may do here has changed; null: they have no part in the site any more. */
-  | { readonly kind: 'rights'; readonly role: Role | null };
+  | { readonly kind: 'rights'; readonly role: Role | null }
+  /** How this person wants to be told of questions has changed, in another tab or on another device. */
+  | { readonly kind: 'alerts' };
 
 export function framePort({ base, get, post }: Api): FramePort {
   return {
@@ -64,6 +66,7 @@ const STREAMED = [
   'ping',
   'signed-out',
   'rights',
+  'alerts',
   'teams',
   'gone',
   'form',
@@ -87,6 +90,7 @@ function listenTo(
         hear({ kind: 'teams', teams: (told as { teams: Record<string, TeamState> }).teams });
       if (name === 'signed-out') hear({ kind: 'signed-out' });
       if (name === 'rights') hear({ kind: 'rights', role: (told as { role: Role | null }).role });
+      if (name === 'alerts') hear({ kind: 'alerts' });
       if (name === 'gone') hear({ kind: 'gone', ...(told as { ids: string[]; why: GoneWhy }) });
       if (name === 'form' || name === 'conversation')
         hear({ kind: name, conversation: (told as { conversation: DeskConversation }).conversation });

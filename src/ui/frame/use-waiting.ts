@@ -1,20 +1,20 @@
 'use client';
 
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import type { DeskConversation } from '../../core/wire/desk';
 import { useConnection, usePort } from './Connection';
 import { isOurTurn } from '../conversations/groups';
 import { conversationsPort } from '../conversations/port';
 
-/** How many conversations want something of us: as many as stand at *Your turn*. */
-export function useWaitingCount(): number {
+/** The conversations that want something of us, as they stand at *Your turn*; null: they were not read yet. */
+export function useWaiting(): readonly DeskConversation[] | null {
   const { onEvent, notice } = useConnection();
   const port = usePort(conversationsPort);
-  const [waiting, setWaiting] = useState<ReadonlySet<string>>(new Set());
+  const [waiting, setWaiting] = useState<Waiting | null>(null);
   useEffect(() => {
-    const apply = (set: ReadonlySet<string>, one: DeskConversation): ReadonlySet<string> => {
-      const next = new Set(set);
-      if (isWaiting(one)) next.add(one.id);
+    const apply = (before: Waiting | null, one: DeskConversation): Waiting => {
+      const next = new Map(before);
+      if (isWaiting(one)) next.set(one.id, one);
       else next.delete(one.id);
       return next;
     };
@@ -22,7 +22,8 @@ export function useWaitingCount(): number {
       void port
         .listConversations(null)
         .then(
-          ({ conversations }) => setWaiting(new Set(conversations.filter(isWaiting).map(({ id }) => id))),
+          ({ conversations }) =>
+            setWaiting(new Map(conversations.filter(isWaiting).map((one) => [one.id, one]))),
           notice,
         );
     load();
@@ -35,8 +36,11 @@ export function useWaitingCount(): number {
       if (event.kind === 'gone' || isAgain) load();
     });
   }, [port, onEvent, notice]);
-  return waiting.size;
+  return useMemo(() => (waiting === null ? null : [...waiting.values()]), [waiting]);
 }
+
+/** By id. */
+type Waiting = ReadonlyMap<string, DeskConversation>;
 
 function isWaiting(one: DeskConversation): boolean {
   return !one.isPractice && isOurTurn(one);

@@ -5,6 +5,7 @@ import Radio from '@mui/material/Radio';
 import RadioGroup from '@mui/material/RadioGroup';
 import TextField from '@mui/material/TextField';
 import { PUBLISHING_WORDS } from '../wording/screens/publishing';
+import { SHARED_WORDS } from '../wording/screens/shared';
 
 export const WHEN_KINDS = ['now', 'later', 'period'] as const;
 export interface WhenAsked {
@@ -64,8 +65,8 @@ export function WhenLive({
       {when.kind === 'now' ? null : (
         <>
           <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', mt: 1 }}>
-            {moment('from', PUBLISHING_WORDS.from)}
-            {when.kind === 'period' ? moment('until', PUBLISHING_WORDS.until) : null}
+            {moment('from', SHARED_WORDS.from)}
+            {when.kind === 'period' ? moment('until', SHARED_WORDS.until) : null}
           </Box>
           <Box sx={{ fontSize: '0.8125rem', color: 'text.secondary', mt: 0.75 }}>
             {PUBLISHING_WORDS.bySiteClock(zoneName.replaceAll('_', ' '))}

@@ -6,7 +6,7 @@ import { ThemeProvider } from '@mui/material/styles';
 import { type ReactNode, useEffect } from 'react';
 import { setNonce } from 'react-colorful';
 import { Toaster } from 'sonner';
-import { FRAME_WORDS } from '../wording/screens/frame';
+import { SHARED_WORDS } from '../wording/screens/shared';
 import { theme } from './theme';
 import { TOKENS } from './tokens';
 
@@ -56,7 +56,7 @@ export function ThemeFrame({
       {GLOBAL}
       {children}
       <Toaster
-        containerAriaLabel={FRAME_WORDS.notifications}
+        containerAriaLabel={SHARED_WORDS.notifications}
         style={{ fontFamily: 'inherit' }}
         position="bottom-left"
         offset={{ bottom: 'var(--porch-toast-bottom, 24px)' }}

@@ -41,7 +41,6 @@ export const FRAME_WORDS = {
     'An owner of the site has removed you from it. What you were writing stays in this browser. If it was a mistake, ask them for a new link.',
   leaveSite: 'Leave this screen',
   notConnected: 'Not connected',
-  notifications: 'Notifications',
   skipTo: 'Skip to',
   stage: 'stage',
   inspector: 'inspector',

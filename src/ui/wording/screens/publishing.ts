@@ -103,8 +103,6 @@ export const PUBLISHING_WORDS = {
   now: 'now',
   later: 'later',
   temporarily: 'temporarily, then go back',
-  from: 'From',
-  until: 'Until',
   bySiteClock: (zone: string) => `By the clock of the site: ${zone}.`,
   undoAfterwards: 'Afterwards, undo all of these changes in my draft',
   goneHours: 'hours that are not there any more',

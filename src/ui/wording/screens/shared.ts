@@ -42,4 +42,7 @@ export const SHARED_WORDS = {
   conversations: 'Conversations',
   versions: 'Versions',
   teams: 'Teams',
+  notifications: 'Notifications',
+  from: 'From',
+  until: 'Until',
 };
