@@ -175,3 +175,41 @@ test('an end is carried out ten seconds later: until then it is undone with one 
   await expect(visitor.window).toHaveAttribute('data-moment', 'talking');
   await expect(visitor.window).toHaveAttribute('data-moment', 'goodbye');
 });
+
+test('Enter sends and Shift Enter breaks, or the other way if that is chosen; the last answer is sent and ends it from the menu', async ({
+  browser,
+}) => {
+  const desk = await enterAs(browser, testServer, 'conversations', { who: 'Rui' });
+  await beIn(desk, true);
+  const visitor = await visit(browser, `${testServer.site}/tonight`);
+  await visitor.launcher.click();
+  await visitor.say('What do we bring for the walk?');
+  await conversationsScreen.list(desk).getByText('What do we bring for the walk?').click();
+  const reply = conversationsScreen.reply(desk);
+  await reply.fill('Warm shoes,');
+  await reply.press('Shift+Enter');
+  await reply.pressSequentially('and a red torch.');
+  await reply.press('Enter');
+  await expect(visitor.window.getByText('Warm shoes,\nand a red torch.')).toBeVisible();
+  await expect(reply).toHaveValue('');
+
+  await conversationsScreen.moreWays(desk).click();
+  await expect(conversationsScreen.sendAndEnd(desk)).toBeDisabled(); // nothing is to be sent
+  await conversationsScreen.ctrlEnterSends(desk).click();
+  await desk.reload();
+  await reply.fill('A flask of tea');
+  await reply.press('Enter');
+  await reply.pressSequentially('helps too.');
+  await expect(reply).toHaveValue('A flask of tea\nhelps too.');
+  await reply.press('Control+Enter');
+  await expect(visitor.window.getByText('A flask of tea\nhelps too.')).toBeVisible();
+
+  await reply.fill('Enjoy the stars!');
+  await conversationsScreen.moreWays(desk).click();
+  await conversationsScreen.sendAndEnd(desk).click();
+  await expect(visitor.window.getByText('Enjoy the stars!')).toBeVisible();
+  await expect(conversationsScreen.undoEnd(desk)).toBeFocused();
+  await expect(visitor.window).toHaveAttribute('data-moment', 'talking');
+  await conversationsScreen.undoEnd(desk).click();
+  await expect(conversationsScreen.end(desk)).toBeVisible();
+});

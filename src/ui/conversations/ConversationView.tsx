@@ -3,7 +3,6 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { Fragment, type ReactNode, useEffect, useRef, useState } from 'react';
 import { LIMITS } from '../../core/limits';
@@ -18,6 +17,7 @@ import { FilledForms } from './FilledForms';
 import { VisitorNowBar } from './VisitorNowBar';
 import { useSite } from '../frame/SiteContext';
 import { useConnection, usePort } from '../frame/Connection';
+import { ReplyComposer } from './ReplyComposer';
 import { conversationsPort } from './port';
 import type { KeptAnswers } from './kept-answers';
 import { saidOf } from './use-desk';
@@ -58,26 +58,32 @@ export function ConversationView({ talk, answers, onSent, onEarlier, onBack }: C
   const team = overview.teams.find(({ id }) => id === conversation.teamId);
   const over = draft.length - LIMITS.messageChars;
 
-  const send = async (thenEnd: boolean): Promise<void> => {
+  const attempt = async (act: () => Promise<void>): Promise<void> => {
     try {
-      if (draft.trim() !== '') {
-        if (over > 0) return;
-        const said =
-          sending.current?.body === draft ? sending.current : { body: draft, clientId: newClientId() };
-        sending.current = said;
-        answers.set(conversation.id, { text: said.body, clientId: said.clientId });
-        onSent(await port.reply(conversation.id, said));
-        sending.current = null;
-        if (typed.current === said.body) setDraft(''); // what was typed meanwhile stays
-      }
-      if (thenEnd) await port.end(conversation.id);
+      await act();
       setFault(null);
     } catch (error) {
       notice(error);
       setFault(error instanceof PortError ? error.sentence : CONVERSATIONS_WORDS.notSent);
     }
   };
-
+  const send = (thenEnd: boolean): Promise<void> =>
+    attempt(async () => {
+      if (draft.trim() === '' || over > 0) return;
+      const said =
+        sending.current?.body === draft ? sending.current : { body: draft, clientId: newClientId() };
+      sending.current = said;
+      answers.set(conversation.id, { text: said.body, clientId: said.clientId });
+      onSent(await port.reply(conversation.id, said));
+      sending.current = null;
+      if (typed.current === said.body) setDraft(''); // what was typed meanwhile stays
+      if (thenEnd) await port.end(conversation.id);
+    });
+  /** What is half-written stays. */
+  const end = (): Promise<void> => {
+    isOurEnd.current = true;
+    return attempt(() => port.end(conversation.id));
+  };
   /** Whether the end that is on its way was asked for here: the focus goes to what undoes it, and nobody else's does. */
   const isOurEnd = useRef(false);
   const undo = (): Promise<void> =>
@@ -89,6 +95,7 @@ export function ConversationView({ talk, answers, onSent, onEarlier, onBack }: C
       },
     );
 
+  const ending = endWords(conversation);
   const help = helpFor(conversation, overview.facts?.sendsLetters === true);
   return (
     <Box
@@ -125,6 +132,11 @@ export function ConversationView({ talk, answers, onSent, onEarlier, onBack }: C
             .filter(Boolean)
             .join(' · ')}
         </Box>
+        {ending === null ? null : (
+          <Button size="small" variant="outlined" sx={{ ml: 'auto' }} onClick={() => void end()}>
+            {ending}
+          </Button>
+        )}
       </Box>
       <VisitorNowBar talk={talk} />
       <Box
@@ -182,75 +194,49 @@ export function ConversationView({ talk, answers, onSent, onEarlier, onBack }: C
             {fault}
           </Alert>
         )}
-        <TextField
+        <ReplyComposer
           label={conversation.status === 'note' ? CONVERSATIONS_WORDS.yourAnswer : CONVERSATIONS_WORDS.write}
-          multiline
-          maxRows={6}
-          fullWidth
-          size="small"
-          value={draft}
-          onChange={(event) => setDraft(event.target.value)}
-          error={over > 0}
-          helperText={over > 0 ? CONVERSATIONS_WORDS.tooLong(over) : help}
-          onKeyDown={(event) => {
-            if (event.key !== 'Enter' || event.shiftKey || event.nativeEvent.isComposing) return;
-            event.preventDefault();
-            void send(false);
+          draft={draft}
+          onDraft={setDraft}
+          over={over}
+          help={help}
+          mayEnd={conversation.endsMs === null && !isOver(conversation)}
+          onSend={(thenEnd) => {
+            if (thenEnd) isOurEnd.current = true;
+            void send(thenEnd);
           }}
         />
-        <Box sx={{ display: 'flex', gap: 1, mt: 1 }}>
-          <Button type="submit" variant="contained" disabled={draft.trim() === '' || over > 0}>
-            {CONVERSATIONS_WORDS.send}
-          </Button>
-          {conversation.isDone ? null : (
-            <EndButton
-              conversation={conversation}
-              hasDraft={draft.trim() !== ''}
-              isDisabled={over > 0}
-              isOurs={isOurEnd.current}
-              onEnd={() => {
-                isOurEnd.current = true;
-                void send(true);
-              }}
-              onUndo={() => void undo()}
-            />
-          )}
-        </Box>
+        {conversation.endsMs === null ? null : (
+          <EndsSoon isOurs={isOurEnd.current} onUndo={() => void undo()} />
+        )}
       </Box>
     </Box>
   );
 }
 
-interface EndButtonProps {
-  readonly conversation: DeskConversation;
-  readonly hasDraft: boolean;
-  readonly isDisabled: boolean;
-  /** Whether it was ended here, so that the focus follows. */
-  readonly isOurs: boolean;
-  readonly onEnd: () => void;
-  readonly onUndo: () => void;
+/** Undoes an end until it is carried out. Where it was ended here (`isOurs`), the focus follows. */
+function EndsSoon({ isOurs, onUndo }: { readonly isOurs: boolean; readonly onUndo: () => void }) {
+  return (
+    <Box sx={{ display: 'flex', gap: 1, mt: 1 }}>
+      <Button variant="outlined" autoFocus={isOurs} onClick={onUndo}>
+        {SHARED_WORDS.undo}
+      </Button>
+      <Box component="span" role="status" sx={{ fontSize: '0.875rem', alignSelf: 'center' }}>
+        {CONVERSATIONS_WORDS.endsSoon}
+      </Box>
+    </Box>
+  );
 }
 
-/** Ends what runs, which can be undone until it is carried out; what is over already is marked as done. */
-function EndButton({ conversation, hasDraft, isDisabled, isOurs, onEnd, onUndo }: EndButtonProps) {
-  if (conversation.endsMs !== null)
-    return (
-      <>
-        <Button variant="outlined" autoFocus={isOurs} onClick={onUndo}>
-          {SHARED_WORDS.undo}
-        </Button>
-        <Box component="span" role="status" sx={{ fontSize: '0.875rem', alignSelf: 'center' }}>
-          {CONVERSATIONS_WORDS.endsSoon}
-        </Box>
-      </>
-    );
-  if (conversation.status === 'ended')
-    return hasDraft ? null : <Button onClick={onEnd}>{CONVERSATIONS_WORDS.markDone}</Button>;
-  return (
-    <Button onClick={onEnd} disabled={isDisabled}>
-      {hasDraft ? CONVERSATIONS_WORDS.sendAndEnd : CONVERSATIONS_WORDS.end}
-    </Button>
-  );
+/** Nothing is left to be ended. */
+function isOver({ status, isDone }: DeskConversation): boolean {
+  return status === 'ended' || isDone;
+}
+
+/** What ends a conversation; one that is over is marked as done. Null: there is nothing to do, or it is being done. */
+function endWords(conversation: DeskConversation): string | null {
+  if (conversation.isDone || conversation.endsMs !== null) return null;
+  return isOver(conversation) ? CONVERSATIONS_WORDS.markDone : CONVERSATIONS_WORDS.end;
 }
 
 /** What becomes of an answer, where it is not read at once. */

@@ -1,4 +1,4 @@
-import { button, label, log, navigation, region, type Scope } from './find';
+import { button, label, log, menuitem, menuitemradio, navigation, region, type Scope } from './find';
 
 export const conversationsScreen = {
   list: navigation('Conversations'),
@@ -6,6 +6,9 @@ export const conversationsScreen = {
   reply: label('Write'),
   send: button('Send', { exact: true }),
   end: button('End', { exact: true }),
+  moreWays: button('More ways to send'),
+  sendAndEnd: menuitem('Send and end'),
+  ctrlEnterSends: menuitemradio(/^Ctrl\+Enter sends/),
   undoEnd: (within: Scope) => button('Undo')(region(/^Conversation with/)(within)),
   formAfter: region('Filled in after the chat'),
   messages: log('Messages'),

@@ -28,6 +28,7 @@ export const list = byRole('list');
 export const listitem = byRole('listitem');
 export const log = byRole('log');
 export const menuitem = byRole('menuitem');
+export const menuitemradio = byRole('menuitemradio');
 export const navigation = byRole('navigation');
 export const option = byRole('option');
 export const radio = byRole('radio');

@@ -37,6 +37,11 @@ export const CONVERSATIONS_WORDS = {
   end: 'End',
   forTeam: (team: string) => `for ${team}`,
   sendAndEnd: 'Send and end',
+  moreWays: 'More ways to send',
+  sendKeys: {
+    enter: 'Enter sends, Shift+Enter starts a new line',
+    'mod-enter': 'Ctrl+Enter sends, Enter starts a new line',
+  },
   endsSoon: 'Ends within ten seconds unless somebody writes. The visitor is only told then.',
   note: 'Note',
   leftAddress: 'The visitor left the question as a note',
