@@ -7,6 +7,7 @@ const ASKED: DeskConversation = {
   status: 'asked',
   visitorName: null,
   visitorMail: null,
+  visitorMark: { shape: 'disc', word: 'heron' },
   locale: 'en',
   page: '/tonight',
   isPractice: false,
@@ -81,5 +82,6 @@ describe('when a question is told', () => {
     expect(isQuietAt({ from: 1320, until: 420 }, 419)).toBe(true);
     expect(isQuietAt({ from: 1320, until: 420 }, 420)).toBe(false);
     expect(isQuietAt(null, 0)).toBe(false);
+    expect(minutesIn(600, 600)).toEqual([]);
   });
 });

@@ -57,9 +57,9 @@ export function stillTold(told: ToldQuestions, questions: readonly Question[]): 
   return Object.fromEntries(Object.entries(told).filter(([key]) => keys.has(key)));
 }
 
-/** Whether a minute of the day is one of the quiet hours; they may run over midnight. */
+/** Whether a minute of the day is one of the quiet hours; they may run over midnight, and are none where they end as they begin. */
 export function isQuietAt(hours: QuietHours | null, minute: number): boolean {
-  if (hours === null) return false;
+  if (hours === null || hours.from === hours.until) return false;
   const { from, until } = hours;
   return from < until ? from <= minute && minute < until : minute >= from || minute < until;
 }

@@ -70,6 +70,14 @@ function AskOnce({ name, isWanted }: { readonly name: string; readonly isWanted:
   useEffect(() => {
     if (isWanted) setAsked(permissionNow() !== 'default' || wasAsked(name));
   }, [isWanted, name]);
+  useEffect(() => {
+    // It was answered in another tab.
+    const hear = ({ key }: StorageEvent): void => {
+      if (key === askedKey(name)) setAsked(true);
+    };
+    addEventListener('storage', hear);
+    return () => removeEventListener('storage', hear);
+  }, [name]);
   if (isAsked || !isWanted) return null;
   const answer = (says: boolean): void => {
     keepAsked(name);

@@ -12,25 +12,27 @@ export function useWaiting(): readonly DeskConversation[] | null {
   const port = usePort(conversationsPort);
   const [waiting, setWaiting] = useState<Waiting | null>(null);
   useEffect(() => {
-    const apply = (before: Waiting | null, one: DeskConversation): Waiting => {
-      const next = new Map(before);
-      if (isWaiting(one)) next.set(one.id, one);
-      else next.delete(one.id);
-      return next;
-    };
-    const load = (): void =>
-      void port
+    /** What is heard while the list is on its way, which it may be older than. Null: none is on its way. */
+    let heard: DeskConversation[] | null = null;
+    const load = (): void => {
+      const own: DeskConversation[] = [];
+      heard = own;
+      port
         .listConversations(null)
-        .then(
-          ({ conversations }) =>
-            setWaiting(new Map(conversations.filter(isWaiting).map((one) => [one.id, one]))),
-          notice,
-        );
+        .then(({ conversations }) => {
+          if (heard !== own) return; // one that was asked for later is on its way
+          heard = null;
+          setWaiting([...conversations, ...own].reduce(withOne, NOBODY));
+        })
+        .catch(notice);
+    };
     load();
     let opened = 0;
     return onEvent((event) => {
-      if (event.kind === 'entry' || event.kind === 'conversation')
-        setWaiting((before) => apply(before, event.conversation));
+      if (event.kind === 'entry' || event.kind === 'conversation') {
+        heard?.push(event.conversation);
+        setWaiting((before) => (before === null ? null : withOne(before, event.conversation)));
+      }
       // Somebody was forgotten, or the stream was opened again: something may have been said meanwhile.
       const isAgain = event.kind === 'connection' && event.isOpen && opened++ > 0;
       if (event.kind === 'gone' || isAgain) load();
@@ -41,6 +43,15 @@ export function useWaiting(): readonly DeskConversation[] | null {
 
 /** By id. */
 type Waiting = ReadonlyMap<string, DeskConversation>;
+const NOBODY: Waiting = new Map();
+
+/** The newest word of a conversation holds. */
+function withOne(before: Waiting, one: DeskConversation): Waiting {
+  const next = new Map(before);
+  if (isWaiting(one)) next.set(one.id, one);
+  else next.delete(one.id);
+  return next;
+}
 
 function isWaiting(one: DeskConversation): boolean {
   return !one.isPractice && isOurTurn(one);
