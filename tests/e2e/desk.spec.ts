@@ -1,6 +1,7 @@
 import type { Browser, Page } from '@playwright/test';
 import { beIn, enterAs, expect, expectNoAxe, test, useTestServer, visit } from './test-server';
 import { conversationsScreen } from './screens/conversations';
+import { widgetScreen } from './screens/widget';
 import { frameScreen } from './screens/frame';
 
 const testServer = useTestServer();
@@ -212,4 +213,38 @@ test('Enter sends and Shift Enter breaks, or the other way if that is chosen; th
   await expect(visitor.window).toHaveAttribute('data-moment', 'talking');
   await conversationsScreen.undoEnd(desk).click();
   await expect(conversationsScreen.end(desk)).toBeVisible();
+});
+
+test('visitors on one page are told apart by a shape and a word, the same in each conversation of one of them', async ({
+  browser,
+}) => {
+  const desk = await enterAs(browser, testServer, 'conversations', { who: 'Rui' });
+  await beIn(desk, true);
+  const questions = ['tripods', 'flashlights', 'dogs', 'drones'].map((what) => `Are ${what} allowed?`);
+  const visitors = await Promise.all(questions.map(() => visit(browser, `${testServer.site}/tonight`)));
+  for (const [at, visitor] of visitors.entries()) {
+    await visitor.launcher.click();
+    await visitor.say(questions[at] ?? '');
+  }
+  const rowOf = (words: string) => conversationsScreen.row(words)(desk);
+  const markOf = async (words: string) => {
+    const shape = await rowOf(words).locator('[data-shape]').getAttribute('data-shape');
+    return `${shape} ${(await rowOf(words).locator('bdi').innerText()).replace(/ on \/tonight$/, '')}`;
+  };
+  const marks: string[] = [];
+  for (const words of questions) marks.push(await markOf(words));
+  expect(new Set(marks).size).toBeGreaterThan(1); // four alike are one in sixteen million
+  const [[first = ''], [one]] = [marks, visitors];
+  if (one === undefined) throw new Error('There is no visitor.');
+  await rowOf('Are tripods allowed?').click();
+  await expect(conversationsScreen.withSomebody(desk)).toContainText(
+    `${first.slice(first.indexOf(' ') + 1)} on /tonight`,
+  );
+  await conversationsScreen.reply(desk).fill('They are.');
+  await conversationsScreen.send(desk).click();
+  await expect(one.window).toContainText('They are.');
+  await widgetScreen.endConversation(one.window).click();
+  await widgetScreen.askAgain(one.window).click();
+  await one.say('And kites?');
+  expect(await markOf('And kites?')).toEqual(first);
 });

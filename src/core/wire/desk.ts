@@ -7,6 +7,7 @@ import type { Design } from '../model/design';
 import type { FieldKind } from '../model/form';
 import type { Moment, TeamState } from '../model/moment';
 import type { EpochMs, Locale } from '../model/units';
+import type { VisitorMark } from '../model/visitor-mark';
 import type { FactsFileV1 } from './facts-file';
 import type { PointerV1 } from './pointer';
 import type { Answerer } from './published-site';
@@ -264,6 +265,8 @@ export interface DeskConversation {
   readonly status: ConversationStatus;
   readonly visitorName: string | null;
   readonly visitorMail: string | null;
+  /** The same in each conversation of a visitor. */
+  readonly visitorMark: VisitorMark;
   readonly locale: Locale;
   readonly page: string;
   /** Begun by somebody who looked at the draft by a private link ([threat 18]). */

@@ -1,4 +1,5 @@
 import type { EpochMs } from '../../core/model/units';
+import { visitorMark } from '../../core/model/visitor-mark';
 import type { DeskConversation } from '../../core/wire/desk';
 import { keptQuery } from '../db/kept-query';
 import type { Db } from '../db/open';
@@ -66,6 +67,7 @@ function deskQuery(db: Db, siteId: string) {
     .select(({ selectFrom }) => [
       'conversation.id',
       'conversation.status',
+      'conversation.visitor_id',
       'conversation.page',
       'conversation.is_practice',
       'conversation.team_id',
@@ -109,6 +111,7 @@ function toDesk(row: DeskRow): DeskConversation {
     status: row.status,
     visitorName: row.visitor_name,
     visitorMail: row.visitor_mail === '' ? null : row.visitor_mail,
+    visitorMark: visitorMark(row.visitor_id),
     locale: row.locale,
     page: row.page,
     isPractice: row.is_practice === 1,

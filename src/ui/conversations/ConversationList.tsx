@@ -8,6 +8,8 @@ import type { DeskConversation } from '../../core/wire/desk';
 import { lengthWords, pageWords } from '../wording/times';
 import { useSite } from '../frame/SiteContext';
 import { groupsOf } from './groups';
+import { MARK_NAMES } from '../wording/visitor-marks';
+import { VisitorShape } from './VisitorShape';
 import { conversationPath } from './use-open-conversation';
 import { CONVERSATIONS_WORDS } from '../wording/screens/conversations';
 import { SHARED_WORDS } from '../wording/screens/shared';
@@ -123,10 +125,17 @@ function Row({
         '&:hover': { bgcolor: 'var(--porch-lane)' },
       }}
     >
-      <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 1 }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+        <VisitorShape mark={one.visitorMark} size={14} />
         <Box
           component="bdi"
-          sx={{ fontWeight: 600, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}
+          sx={{
+            flex: 1,
+            fontWeight: 600,
+            overflow: 'hidden',
+            textOverflow: 'ellipsis',
+            whiteSpace: 'nowrap',
+          }}
         >
           {visitorName(one, overview.hasAddresses)}
         </Box>
@@ -189,11 +198,13 @@ export function Practice() {
   );
 }
 
-/** What a visitor is called: their name, their mail, or the page they asked on. */
+/** What a visitor is called: their name, their mail, or a word of their own and the page they asked on. */
 export function visitorName(
-  { visitorName: name, visitorMail, page, isPractice }: DeskConversation,
+  { visitorName: name, visitorMail, visitorMark: mark, page, isPractice }: DeskConversation,
   hasAddresses: boolean,
 ): string {
   if (isPractice) return CONVERSATIONS_WORDS.practiceVisitor;
-  return name || visitorMail || CONVERSATIONS_WORDS.visitorOn(pageWords(page, hasAddresses));
+  return (
+    name || visitorMail || CONVERSATIONS_WORDS.visitorOn(MARK_NAMES[mark.word], pageWords(page, hasAddresses))
+  );
 }

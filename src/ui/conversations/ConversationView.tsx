@@ -3,6 +3,7 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import { Fragment, type ReactNode, useEffect, useRef, useState } from 'react';
 import { LIMITS } from '../../core/limits';
@@ -15,6 +16,8 @@ import { Practice, visitorName } from './ConversationList';
 import { Dated, EntryLine, beginsAnother } from './EntryLine';
 import { FilledForms } from './FilledForms';
 import { VisitorNowBar } from './VisitorNowBar';
+import { VisitorShape } from './VisitorShape';
+import { MARK_NAMES } from '../wording/visitor-marks';
 import { useSite } from '../frame/SiteContext';
 import { useConnection, usePort } from '../frame/Connection';
 import { ReplyComposer } from './ReplyComposer';
@@ -117,9 +120,21 @@ export function ConversationView({ talk, answers, onSent, onEarlier, onBack }: C
         }}
       >
         {onBack}
-        <Typography component="h2" sx={{ fontWeight: 700, fontSize: '1.125rem' }}>
-          <bdi>{visitorName(conversation, overview.hasAddresses)}</bdi>
-        </Typography>
+        <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, minWidth: 0 }}>
+          <VisitorShape mark={conversation.visitorMark} size={18} />
+          <Tooltip
+            describeChild
+            title={
+              isNamed(conversation)
+                ? ''
+                : CONVERSATIONS_WORDS.markHelp(MARK_NAMES[conversation.visitorMark.word])
+            }
+          >
+            <Typography component="h2" sx={{ fontWeight: 700, fontSize: '1.125rem' }}>
+              <bdi>{visitorName(conversation, overview.hasAddresses)}</bdi>
+            </Typography>
+          </Tooltip>
+        </Box>
         {conversation.isPractice ? <Practice /> : null}
         <Box sx={{ fontSize: '0.8125rem', color: 'text.secondary' }}>
           {[
@@ -226,6 +241,11 @@ function EndsSoon({ isOurs, onUndo }: { readonly isOurs: boolean; readonly onUnd
       </Box>
     </Box>
   );
+}
+
+/** Whether it is known what to call them, or they are one of ours. */
+function isNamed({ visitorName: name, visitorMail, isPractice }: DeskConversation): boolean {
+  return isPractice || Boolean(name) || visitorMail !== null;
 }
 
 /** Nothing is left to be ended. */

@@ -3,6 +3,7 @@ import { button, label, log, menuitem, menuitemradio, navigation, region, type S
 export const conversationsScreen = {
   list: navigation('Conversations'),
   formBefore: region('Filled in before the chat'),
+  row: (words: string) => (within: Scope) => within.locator('a[data-conversation]', { hasText: words }),
   reply: label('Write'),
   send: button('Send', { exact: true }),
   end: button('End', { exact: true }),

@@ -14,7 +14,10 @@ export const CONVERSATIONS_WORDS = {
   responderLeft: (name: string, since: string) => `${name} left at ${since}, and nobody has taken over yet.`,
   practice: 'Practice',
   practiceVisitor: 'Practice visitor',
-  visitorOn: (page: string) => `Visitor on ${page}`,
+  /** `called` is made for who has given no name, so that two of them are told apart. */
+  visitorOn: (called: string, page: string) => `Visitor ${called} on ${page}`,
+  markHelp: (called: string) =>
+    `${called} is our word for this visitor until we know a name, so that you can tell visitors apart. They don’t see it.`,
   notSent: 'Not sent. Your text is still in the field; try again.',
   noEmailYet: 'No e-mail is sent yet: the visitor reads your answer when they come back to the page.',
   conversationWith: (visitorName: string) => `Conversation with ${visitorName}`,
