@@ -177,7 +177,8 @@ const PHONES = /Android|iPhone|iPad/;
 
 /** What this browser says of notifications; `none`: it shows none, or not at this address. */
 export function permissionNow(): NotificationPermission | 'none' {
-  return 'Notification' in globalThis && !PHONES.test(navigator.userAgent) ? Notification.permission : 'none';
+  const mayShow = isSecureContext && 'Notification' in globalThis && !PHONES.test(navigator.userAgent);
+  return mayShow ? Notification.permission : 'none';
 }
 
 /** What only one tab does, as soon as it is this one's turn, and until it is stopped or closed. Where a browser has no locks, every tab does. */
