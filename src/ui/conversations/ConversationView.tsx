@@ -61,42 +61,44 @@ export function ConversationView({ talk, answers, onSent, onEarlier, onBack }: C
   const team = overview.teams.find(({ id }) => id === conversation.teamId);
   const over = draft.length - LIMITS.messageChars;
 
-  const attempt = async (act: () => Promise<void>): Promise<void> => {
+  /** Whether the end that is on its way was asked for here: the focus goes to what undoes it, and nobody else's does. */
+  const isOurEnd = useRef(false);
+  useEffect(() => {
+    if (conversation.endsMs === null) isOurEnd.current = false; // undone: the next end may be a colleague's
+  }, [conversation.endsMs]);
+  /** Whether it was done; what went wrong is said. */
+  const attempt = async (act: () => Promise<void>, otherwise: string): Promise<boolean> => {
     try {
       await act();
       setFault(null);
+      return true;
     } catch (error) {
       notice(error);
-      setFault(error instanceof PortError ? error.sentence : CONVERSATIONS_WORDS.notSent);
+      setFault(error instanceof PortError ? error.sentence : otherwise);
+      return false;
     }
   };
-  const send = (thenEnd: boolean): Promise<void> =>
-    attempt(async () => {
-      if (draft.trim() === '' || over > 0) return;
-      const said =
-        sending.current?.body === draft ? sending.current : { body: draft, clientId: newClientId() };
-      sending.current = said;
-      answers.set(conversation.id, { text: said.body, clientId: said.clientId });
-      onSent(await port.reply(conversation.id, said));
-      sending.current = null;
-      if (typed.current === said.body) setDraft(''); // what was typed meanwhile stays
-      if (thenEnd) await port.end(conversation.id);
-    });
-  /** What is half-written stays. */
-  const end = (): Promise<void> => {
-    isOurEnd.current = true;
-    return attempt(() => port.end(conversation.id));
+  const reply = async (): Promise<void> => {
+    const said = sending.current?.body === draft ? sending.current : { body: draft, clientId: newClientId() };
+    sending.current = said;
+    answers.set(conversation.id, { text: said.body, clientId: said.clientId });
+    onSent(await port.reply(conversation.id, said));
+    sending.current = null;
+    if (typed.current === said.body) setDraft(''); // what was typed meanwhile stays
   };
-  /** Whether the end that is on its way was asked for here: the focus goes to what undoes it, and nobody else's does. */
-  const isOurEnd = useRef(false);
-  const undo = (): Promise<void> =>
-    port.undoEnd(conversation.id).then(
-      () => setFault(null),
-      (error: unknown) => {
-        notice(error);
-        setFault(error instanceof PortError ? error.sentence : SHARED_WORDS.nothingChanged);
-      },
-    );
+  /** What is half-written stays. */
+  const end = async (): Promise<void> => {
+    isOurEnd.current = true;
+    const isDone = await attempt(() => port.end(conversation.id), SHARED_WORDS.nothingChanged);
+    if (!isDone) isOurEnd.current = false;
+  };
+  const send = async (thenEnd: boolean): Promise<void> => {
+    if (draft.trim() === '' || over > 0) return;
+    const isSent = await attempt(reply, CONVERSATIONS_WORDS.notSent);
+    if (isSent && thenEnd) await end();
+  };
+  const undo = (): Promise<boolean> =>
+    attempt(() => port.undoEnd(conversation.id), SHARED_WORDS.nothingChanged);
 
   const ending = endWords(conversation);
   const help = helpFor(conversation, overview.facts?.sendsLetters === true);
@@ -216,10 +218,7 @@ export function ConversationView({ talk, answers, onSent, onEarlier, onBack }: C
           over={over}
           help={help}
           mayEnd={conversation.endsMs === null && !isOver(conversation)}
-          onSend={(thenEnd) => {
-            if (thenEnd) isOurEnd.current = true;
-            void send(thenEnd);
-          }}
+          onSend={(thenEnd) => void send(thenEnd)}
         />
         {conversation.endsMs === null ? null : (
           <EndsSoon isOurs={isOurEnd.current} onUndo={() => void undo()} />

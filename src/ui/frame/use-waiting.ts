@@ -22,7 +22,7 @@ export function useWaiting(): readonly DeskConversation[] | null {
         .then(({ conversations }) => {
           if (heard !== own) return; // one that was asked for later is on its way
           heard = null;
-          setWaiting([...conversations, ...own].reduce(withOne, NOBODY));
+          setWaiting(withWordsOf([...conversations, ...own], null));
         })
         .catch(notice);
     };
@@ -31,7 +31,7 @@ export function useWaiting(): readonly DeskConversation[] | null {
     return onEvent((event) => {
       if (event.kind === 'entry' || event.kind === 'conversation') {
         heard?.push(event.conversation);
-        setWaiting((before) => (before === null ? null : withOne(before, event.conversation)));
+        setWaiting((before) => (before === null ? null : withWordsOf([event.conversation], before)));
       }
       // Somebody was forgotten, or the stream was opened again: something may have been said meanwhile.
       const isAgain = event.kind === 'connection' && event.isOpen && opened++ > 0;
@@ -43,13 +43,14 @@ export function useWaiting(): readonly DeskConversation[] | null {
 
 /** By id. */
 type Waiting = ReadonlyMap<string, DeskConversation>;
-const NOBODY: Waiting = new Map();
 
-/** The newest word of a conversation holds. */
-function withOne(before: Waiting, one: DeskConversation): Waiting {
+/** As they stand after what was told of conversations, in its order: the newest word of each holds. */
+function withWordsOf(told: readonly DeskConversation[], before: Waiting | null): Waiting {
   const next = new Map(before);
-  if (isWaiting(one)) next.set(one.id, one);
-  else next.delete(one.id);
+  for (const one of told) {
+    if (isWaiting(one)) next.set(one.id, one);
+    else next.delete(one.id);
+  }
   return next;
 }
 
