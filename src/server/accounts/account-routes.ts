@@ -7,7 +7,7 @@ import { AlertsInput, MailChangeInput, PasswordChangeInput, PersonNameInput } fr
 import { NothingInput } from '../input/desk.input';
 import { waitWords } from '../live/rates';
 import { findCredentials, findPersonByMail, listSessions, writePerson } from './persons.repository';
-import { memberChannel } from './rights';
+import { ALERTS_EVENT, memberChannel } from './rights';
 import { endOtherSessions } from './sign-out';
 
 /** What the desk asks about whoever asks: nobody reads or changes another account. */
@@ -52,7 +52,7 @@ async function handleAlerts({ state, member }: DeskCall, asked: AlertsInput): Pr
   const { person, site } = member;
   const alerts: AlertSettings = { ...asked };
   await writePerson(state.db, person.id, { alerts });
-  state.hub.send(memberChannel(site.id, person.id), { name: 'alerts', data: {} });
+  state.hub.send(memberChannel(site.id, person.id), ALERTS_EVENT);
   return json(200, alerts, {});
 }
 

@@ -50,6 +50,16 @@ describe('how somebody wants to be told of questions', () => {
     expect(await readFor(other, (text) => text.includes('event: alerts'))).toContain('event: alerts');
   });
 
+  it('goes by the teams they are in, which reach their open screens as an owner changes them', async () => {
+    const { secret, personId } = await madeMember(testServer, porch, 'responder', 'rui@farrowisle.example');
+    const [team] = (await overview(secret)).teams;
+    const stream = await porch.desk('GET stream', undefined, secret);
+    expect((await overview(secret)).teamIds).toEqual([]);
+    expect((await porch.desk(`POST people/${personId}/teams`, { teamIds: [team?.id] })).status).toBe(200);
+    expect(await readFor(stream, (text) => text.includes('event: alerts'))).toContain('event: alerts');
+    expect((await overview(secret)).teamIds).toEqual([team?.id]);
+  });
+
   it.each([
     ['a sound that there is not', { sound: 'siren' }],
     ['a scope that there is not', { scope: 'everybody' }],

@@ -20,6 +20,9 @@ export const memberChannel = (siteId: string, personId: string): string => `memb
 /** What a person may do on a site has changed; null: they have no part in it any more. */
 export const rightsEvent = (role: Role | null): HubEvent => ({ name: 'rights', data: { role } });
 
+/** Of which questions a person is told, or how, has changed. */
+export const ALERTS_EVENT: HubEvent = { name: 'alerts', data: {} };
+
 /** The person's screens learn it at once. Links they have made end where they are no owner any more. */
 export async function setRole(
   state: Pick<State, 'db' | 'hub'>,
@@ -42,14 +45,15 @@ export async function setRole(
   return refusal;
 }
 
+/** What the person is told of changes with it, at once. */
 export async function setTeams(
-  state: Pick<State, 'db'>,
+  state: Pick<State, 'db' | 'hub'>,
   actor: Actor,
   personId: string,
   teamIds: readonly string[],
 ): Promise<RightsRefusal | null> {
   const { siteId } = actor;
-  return inTransaction(state.db, async (tx) => {
+  const refusal = await inTransaction(state.db, async (tx) => {
     if ((await findRole(tx, siteId, personId)) === null) return 'nobody';
     const teams = await listTeams(tx, siteId);
     for (const { id } of teams) {
@@ -60,6 +64,8 @@ export async function setTeams(
     await logRightsChange(tx, actor, { kind: 'teams-set', personId, teams: names });
     return null;
   });
+  if (refusal === null) state.hub.send(memberChannel(siteId, personId), ALERTS_EVENT);
+  return refusal;
 }
 
 /** Access and open streams end at once; what they have written stays. */

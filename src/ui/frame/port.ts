@@ -42,7 +42,7 @@ export type DeskEvent =
   | { readonly kind: 'signed-out' }
   /** What this person may do here has changed; null: they have no part in the site any more. */
   | { readonly kind: 'rights'; readonly role: Role | null }
-  /** How this person wants to be told of questions has changed, in another tab or on another device. */
+  /** Of which questions this person is told, or how, has changed: by an owner, in another tab or on another device. */
   | { readonly kind: 'alerts' };
 
 export function framePort({ base, get, post }: Api): FramePort {
